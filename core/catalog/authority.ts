@@ -1,0 +1,35 @@
+import { z } from 'zod'
+import { Id, KindFamily, LengthMm, Name, Text } from './basics'
+
+/** A maker. `variants` are other spellings that mean the same maker; the successor may file for it. */
+export const Brand = z.object({
+  id: Id,
+  name: Name,
+  variants: z.array(Name),
+  abbreviation: z.string().max(12).nullable(),
+  successorId: Id.nullable(),
+  hasOwnNumbering: z.boolean(),
+  isRetired: z.boolean(),
+  notes: Text,
+})
+export type Brand = z.infer<typeof Brand>
+
+/** What sort of thing it is in the hand. `suffix` may follow the number on labels and say where to look. */
+export const Kind = z.object({
+  id: Id,
+  name: Name,
+  family: KindFamily,
+  suffix: z.string().max(4).nullable(),
+  /** Depth one filled holder of this kind takes in a lane, until the room has learnt better. */
+  typicalThicknessMm: LengthMm,
+  rank: z.number(),
+})
+export type Kind = z.infer<typeof Kind>
+
+/** What sort of design it is: one a set. `rank` is the owner's own order. */
+export const Category = z.object({ id: Id, name: Name, rank: z.number(), seeAlsoIds: z.array(Id) })
+export type Category = z.infer<typeof Category>
+
+/** What it is about or for: many a set, the first one files it. `rank` is the owner's own order. */
+export const Theme = z.object({ id: Id, name: Name, rank: z.number(), seeAlsoIds: z.array(Id) })
+export type Theme = z.infer<typeof Theme>

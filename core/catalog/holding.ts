@@ -1,0 +1,73 @@
+import { z } from 'zod'
+import { CurrencyCode, Id, LengthMm, Moment, MoneyMinor, Name, PartialDate, PictureHash, SizeMm, Text } from './basics'
+
+export const HOLDING_STATES = ['draft', 'toPocket', 'toLabel', 'toFile', 'filed', 'out', 'lent', 'gone'] as const
+
+/** One stamp or die of a set. `livesWithId` names the set it was re-homed to. */
+export const Piece = z.object({
+  id: Id,
+  words: z.array(Name),
+  size: SizeMm.nullable(),
+  pictureHash: PictureHash.nullable(),
+  isMissing: z.boolean(),
+  livesWithId: Id.nullable(),
+})
+export type Piece = z.infer<typeof Piece>
+
+/** A number or code that stands on the thing or in an older list, and still finds it. */
+export const Alias = z.object({ text: Name, from: z.enum(['writtenOnIt', 'list', 'maker', 'formerAddress']) })
+export type Alias = z.infer<typeof Alias>
+
+export const QUESTION_CODES = [
+  'sizeUnread', 'sizeUnitUnknown', 'dateUnread', 'dateOrderUnknown', 'priceUnread', 'usedUnread', 'dieUnread',
+  'kindUnread', 'nameMissing', 'numberClash', 'numberUnread', 'tooLong',
+] as const
+/** Something an import could not settle. It stays on the set, with the text as it was written, until answered. */
+export const OpenQuestion = z.object({ code: z.enum(QUESTION_CODES), text: Text })
+export type OpenQuestion = z.infer<typeof OpenQuestion>
+
+/** One thing owned and catalogued: a stamp set, a die set, a single stamp, a stencil. */
+export const Holding = z.object({
+  id: Id,
+  /** The accession: given once, never reused, never changed. Unique within its series. */
+  number: z.number().int().positive().max(9_999_999),
+  seriesId: Id,
+  name: Name,
+  brandId: Id.nullable(),
+  kindId: Id.nullable(),
+  categoryId: Id.nullable(),
+  themeIds: z.array(Id).max(40),
+  size: SizeMm.nullable(),
+  thicknessMm: LengthMm.nullable(),
+  /** Phrases and things that stand on the set. */
+  words: z.array(Name).max(400),
+  /** Suggested words that the owner accepted; kept apart from what really stands on it. */
+  searchWords: z.array(Name).max(400),
+  notes: Text,
+  acquiredOn: PartialDate.nullable(),
+  price: z.object({ minor: MoneyMinor, currency: CurrencyCode }).nullable(),
+  /** null: not known. */
+  isUsed: z.boolean().nullable(),
+  useCount: z.number().int().nonnegative().nullable(),
+  lastUsedOn: PartialDate.nullable(),
+  hasMatchingDie: z.boolean().nullable(),
+  pictureHash: PictureHash.nullable(),
+  pieces: z.array(Piece).max(400),
+  aliases: z.array(Alias).max(40),
+  questions: z.array(OpenQuestion).max(40),
+  /** Where an older list says it is, as written there, until somebody has looked. */
+  placeText: z.string().max(500),
+  state: z.enum(HOLDING_STATES),
+  createdAt: Moment,
+})
+export type Holding = z.infer<typeof Holding>
+
+export const RELATION_KINDS = [
+  'dieForStamp', 'layersWith', 'sameLettersOtherStyle', 'sameCollection', 'sameMechanism', 'sameNumberedSeries',
+] as const
+export const Relation = z.object({ id: Id, fromId: Id, toId: Id, kind: z.enum(RELATION_KINDS) })
+export type Relation = z.infer<typeof Relation>
+
+/** Away from its place: on the table, lent, in a seasonal basket. `to` names a place, never a person. */
+export const Loan = z.object({ id: Id, holdingId: Id, to: Name, outAt: Moment, backAt: Moment.nullable() })
+export type Loan = z.infer<typeof Loan>

@@ -1,0 +1,39 @@
+import { z } from 'zod'
+import { Brand, Category, Kind, Theme } from './authority'
+import { Holding, Loan, Relation } from './holding'
+import { RegisterLine, RoomSettings, Series } from './numbers'
+import { Container, Fixture, Holder, HolderType, Section, Zone } from './room'
+import { TABLE_NAMES, type TableName } from './tableNames'
+
+/**
+ * Every table of the catalogue and the schema of its records: the one definition that the database, the journal and
+ * the archive all read. Pictures are not here: they are files named by their own hash.
+ */
+export const TABLES = {
+  settings: RoomSettings,
+  brands: Brand,
+  kinds: Kind,
+  categories: Category,
+  themes: Theme,
+  series: Series,
+  register: RegisterLine,
+  fixtures: Fixture,
+  zones: Zone,
+  containers: Container,
+  sections: Section,
+  holderTypes: HolderType,
+  holders: Holder,
+  holdings: Holding,
+  relations: Relation,
+  loans: Loan,
+} as const satisfies Record<TableName, z.ZodType>
+
+export type RecordOf<T extends TableName> = z.infer<(typeof TABLES)[T]>
+
+/** A whole catalogue as plain lists: what an archive holds and what the demo room is. */
+export type CatalogueData = { [T in TableName]: RecordOf<T>[] }
+
+/** @example emptyCatalogue().holdings //=> [] */
+export function emptyCatalogue(): CatalogueData {
+  return Object.fromEntries(TABLE_NAMES.map(name => [name, []])) as unknown as CatalogueData
+}

@@ -1,0 +1,45 @@
+import { z } from 'zod'
+import { TABLE_NAMES } from '#core/catalog'
+
+/** The first line of every archive: what it is, which version, and the proof of every file in it. */
+export const ARCHIVE_FORMAT = 'yondercrest-archive'
+export const ARCHIVE_VERSION = 1
+
+export const MANIFEST_NAME = 'manifest.json'
+/** Names an archive may hold, and no others: nothing that could climb out of a folder. */
+export const FILE_NAME = /^(catalogue\/[A-Za-z]{2,20}\.json|pictures\/[0-9a-f]{64}\.(png|jpg|webp|gif|avif)|thumbs\/[0-9a-f]{64}\.jpg)$/
+
+export const Manifest = z.object({
+  format: z.literal(ARCHIVE_FORMAT),
+  version: z.number().int().positive(),
+  madeAt: z.iso.datetime(),
+  roomName: z.string().max(300),
+  counts: z.record(z.enum(TABLE_NAMES), z.number().int().nonnegative()),
+  files: z.array(z.object({
+    name: z.string().regex(FILE_NAME), bytes: z.number().int().nonnegative(), sha256: z.string().regex(/^[0-9a-f]{64}$/),
+  })),
+})
+export type Manifest = z.infer<typeof Manifest>
+
+/** Bounds checked before anything is unpacked. */
+export const ARCHIVE_LIMITS = { files: 60_000, totalBytes: 3 * 1024 ** 3, jsonBytes: 400 * 1024 ** 2 } as const
+
+export const PICTURE_TYPES: Readonly<Record<string, string>> = {
+  'image/png': 'png', 'image/jpeg': 'jpg', 'image/webp': 'webp', 'image/gif': 'gif', 'image/avif': 'avif',
+}
+
+export function typeOfExtension(extension: string): string {
+  return Object.entries(PICTURE_TYPES).find(([, each]) => each === extension)?.[0] ?? 'application/octet-stream'
+}
+
+/** A picture as bytes, named by the SHA-256 of those bytes. */
+export interface PictureFile {
+  readonly hash: string
+  readonly type: string
+  readonly bytes: Uint8Array
+}
+/** A small JPEG of the picture with that hash; made again when missing. */
+export interface ThumbFile {
+  readonly hash: string
+  readonly bytes: Uint8Array
+}

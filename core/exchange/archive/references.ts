@@ -1,0 +1,57 @@
+import type { CatalogueData } from '#core/catalog'
+
+type Reference = readonly [from: string, table: keyof CatalogueData, id: string | null]
+
+/** Every reference of every record, one after the other. */
+function* referencesOf(data: CatalogueData): Generator<Reference> {
+  for (const brand of data.brands) yield [`brands ${brand.name}`, 'brands', brand.successorId]
+  for (const table of ['categories', 'themes'] as const) {
+    for (const record of data[table]) for (const id of record.seeAlsoIds) yield [`${table} ${record.name}`, table, id]
+  }
+  for (const zone of data.zones) for (const id of zone.takesKindIds) yield [`zones ${zone.name}`, 'kinds', id]
+  for (const container of data.containers) {
+    yield [`containers ${container.name}`, 'fixtures', container.fixtureId]
+    yield [`containers ${container.name}`, 'zones', container.zoneId]
+  }
+  for (const section of data.sections) {
+    yield [`sections ${section.title}`, 'containers', section.containerId]
+  }
+  for (const holder of data.holders) {
+    yield [`holders ${holder.id}`, 'containers', holder.containerId]
+    yield [`holders ${holder.id}`, 'holderTypes', holder.holderTypeId]
+    for (const id of holder.holdingIds) yield [`holders ${holder.id}`, 'holdings', id]
+  }
+  for (const holding of data.holdings) {
+    const from = `holdings ${holding.number} ${holding.name}`
+    yield [from, 'brands', holding.brandId]
+    yield [from, 'kinds', holding.kindId]
+    yield [from, 'categories', holding.categoryId]
+    yield [from, 'series', holding.seriesId]
+    for (const id of holding.themeIds) yield [from, 'themes', id]
+    for (const piece of holding.pieces) yield [from, 'holdings', piece.livesWithId]
+  }
+  for (const relation of data.relations) {
+    yield [`relations ${relation.id}`, 'holdings', relation.fromId]
+    yield [`relations ${relation.id}`, 'holdings', relation.toId]
+  }
+  for (const loan of data.loans) yield [`loans ${loan.id}`, 'holdings', loan.holdingId]
+}
+
+/** The first thing wrong with the references of a catalogue, in words that name it; null when all hold. O(records). */
+export function findDangling(data: CatalogueData, pictureHashes: ReadonlySet<string>): string | null {
+  const ids = new Map(Object.entries(data).map(([table, records]) => [table, new Set(records.map(record => record.id))]))
+  for (const [table, records] of Object.entries(data)) {
+    if (ids.get(table)?.size !== records.length) return `${table}: one id twice`
+  }
+  for (const [from, table, id] of referencesOf(data)) {
+    if (id !== null && !ids.get(table)?.has(id)) return `${from} -> ${table} ${id}`
+  }
+  const numbers = new Set(data.holdings.map(holding => `${holding.seriesId}:${holding.number}`))
+  if (numbers.size !== data.holdings.length) return 'holdings: one number twice'
+  for (const { number, name, pictureHash, pieces } of data.holdings) {
+    const hashes = [pictureHash, ...pieces.map(piece => piece.pictureHash)]
+    const missing = hashes.find(hash => hash !== null && !pictureHashes.has(hash))
+    if (missing) return `holdings ${number} ${name} -> picture ${missing.slice(0, 8)}`
+  }
+  return null
+}

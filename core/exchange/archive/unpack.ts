@@ -1,0 +1,115 @@
+import { unzipSync } from 'fflate'
+import { type CatalogueData, emptyCatalogue, TABLE_NAMES, TABLES } from '#core/catalog'
+import { ARCHIVE_FORMAT, ARCHIVE_LIMITS, ARCHIVE_VERSION, FILE_NAME, Manifest, MANIFEST_NAME, type PictureFile, type ThumbFile, typeOfExtension } from './format'
+import type { Sha256 } from './pack'
+import { findDangling } from './references'
+
+export interface UnpackedArchive {
+  readonly manifest: Manifest
+  readonly data: CatalogueData
+  readonly pictures: readonly PictureFile[]
+  readonly thumbs: readonly ThumbFile[]
+}
+
+export type ArchiveReading =
+  | { readonly ok: true, readonly archive: UnpackedArchive }
+  | { readonly ok: false, readonly code: 'notAZip' | 'foreign' | 'tooLarge' | 'damaged' | 'newer' | 'badRecord' | 'danglingReference' | 'fileMissing' | 'fileUnlisted', readonly where: string }
+
+const refuse = (code: Extract<ArchiveReading, { ok: false }>['code'], where = ''): ArchiveReading => ({ ok: false, code, where })
+
+/**
+ * Reads an archive, and refuses it whole unless everything about it is right: bounds and names before unpacking, then
+ * every listed file present and every present file listed, every checksum, every record against its schema, every
+ * reference to another record or picture. Nothing is written anywhere.
+ */
+export async function unpackArchive(
+  zip: Uint8Array, sha256: Sha256, onProgress: (done: number, total: number) => void = () => undefined,
+): Promise<ArchiveReading> {
+  const opened = openZip(zip)
+  if ('ok' in opened) return opened
+  const manifestBytes = opened.get(MANIFEST_NAME)
+  if (!manifestBytes) return refuse('foreign')
+  const manifest = readManifest(manifestBytes)
+  if ('ok' in manifest) return manifest
+
+  const listed = new Set(manifest.files.map(file => file.name))
+  for (const name of opened.keys()) if (name !== MANIFEST_NAME && !listed.has(name)) return refuse('fileUnlisted', name)
+  for (const [index, file] of manifest.files.entries()) {
+    const bytes = opened.get(file.name)
+    if (!bytes) return refuse('fileMissing', file.name)
+    if (bytes.length !== file.bytes || await sha256(bytes) !== file.sha256) return refuse('damaged', file.name)
+    if (index % 50 === 0) onProgress(index, manifest.files.length)
+  }
+  const data = readTables(opened)
+  if ('ok' in data) return data
+
+  const pictures = filesIn(opened, 'pictures').map(({ hash, extension, bytes }): PictureFile => ({ hash, type: typeOfExtension(extension), bytes }))
+  const wronglyNamed = manifest.files.find(file => file.name.startsWith('pictures/') && !file.name.includes(file.sha256))
+  if (wronglyNamed) return refuse('damaged', wronglyNamed.name)
+  const dangling = findDangling(data, new Set(pictures.map(picture => picture.hash)))
+  if (dangling) return refuse('danglingReference', dangling)
+  onProgress(manifest.files.length, manifest.files.length)
+  return { ok: true, archive: { manifest, data, pictures, thumbs: filesIn(opened, 'thumbs').map(({ hash, bytes }) => ({ hash, bytes })) } }
+}
+
+function openZip(zip: Uint8Array): Map<string, Uint8Array> | ArchiveReading {
+  let [files, total] = [0, 0]
+  let foreign: string | null = null
+  try {
+    const unzipped = unzipSync(zip, {
+      filter: ({ name, originalSize }) => {
+        files += 1
+        total += originalSize
+        if (name !== MANIFEST_NAME && !FILE_NAME.test(name)) foreign ??= name
+        const isTooMuch = files > ARCHIVE_LIMITS.files || total > ARCHIVE_LIMITS.totalBytes
+          || (name.endsWith('.json') && originalSize > ARCHIVE_LIMITS.jsonBytes)
+        if (isTooMuch) total = Infinity
+        return !isTooMuch && foreign === null
+      },
+    })
+    if (foreign !== null) return refuse('foreign', foreign)
+    if (total === Infinity) return refuse('tooLarge')
+    return new Map(Object.entries(unzipped))
+  } catch {
+    return refuse(zip[0] === 0x50 && zip[1] === 0x4b ? 'damaged' : 'notAZip')
+  }
+}
+
+function parseJson(bytes: Uint8Array): unknown {
+  try {
+    return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes))
+  } catch {
+    return undefined
+  }
+}
+
+function readManifest(bytes: Uint8Array): Manifest | ArchiveReading {
+  const json = parseJson(bytes)
+  const marks = typeof json === 'object' && json !== null ? json as { format?: unknown, version?: unknown } : {}
+  if (marks.format !== ARCHIVE_FORMAT) return refuse('foreign', MANIFEST_NAME)
+  if (typeof marks.version === 'number' && marks.version > ARCHIVE_VERSION) return refuse('newer', String(marks.version))
+  const parsed = Manifest.safeParse(json)
+  return parsed.success ? parsed.data : refuse('damaged', MANIFEST_NAME)
+}
+
+function readTables(files: ReadonlyMap<string, Uint8Array>): CatalogueData | ArchiveReading {
+  const data = emptyCatalogue() as Record<string, unknown[]>
+  for (const table of TABLE_NAMES) {
+    const name = `catalogue/${table}.json`
+    const bytes = files.get(name)
+    if (!bytes) return refuse('fileMissing', name)
+    const records = parseJson(bytes)
+    if (!Array.isArray(records)) return refuse('damaged', name)
+    const parsed = TABLES[table].array().safeParse(records)
+    if (!parsed.success) return refuse('badRecord', `${name}: ${parsed.error.issues[0]?.path.join('.') ?? ''}`)
+    data[table] = parsed.data
+  }
+  return data as unknown as CatalogueData
+}
+
+function filesIn(files: ReadonlyMap<string, Uint8Array>, folder: string): readonly { hash: string, extension: string, bytes: Uint8Array }[] {
+  return [...files].filter(([name]) => name.startsWith(`${folder}/`)).map(([name, bytes]) => {
+    const [hash = '', extension = ''] = name.slice(folder.length + 1).split('.')
+    return { hash, extension, bytes }
+  })
+}

@@ -1,0 +1,53 @@
+/** Signs for money and the code they stand for; `$` is taken for the room's own dollar where it has one. */
+const SIGNS: Readonly<Record<string, string>> = { '$': 'USD', '€': 'EUR', '£': 'GBP' }
+
+/**
+ * A price as written. Without a sign or code it is in the room's own currency.
+ * @example readPrice('$35.64', 'EUR') //=> { minor: 3564, currency: 'USD' }
+ */
+export function readPrice(text: string, ownCurrency: string): { readonly minor: number, readonly currency: string } | null {
+  const match = /^([$€£]|[A-Z]{3})?\s*(\d{1,3}(?:[ ,.]\d{3})+|\d{1,6})(?:[.,](\d{2}))?\s*([$€£]|[A-Z]{3})?$/.exec(text.trim())
+  if (!match || (match[1] && match[4])) return null
+  const sign = match[1] ?? match[4]
+  const whole = Number((match[2] ?? '').replace(/[ ,.]/g, ''))
+  const ownDollar = ownCurrency.endsWith('D') ? ownCurrency : 'USD'
+  const currency = !sign ? ownCurrency : sign === '$' ? ownDollar : SIGNS[sign] ?? sign
+  return { minor: whole * 100 + Number(match[3] ?? 0), currency }
+}
+
+const YES = new Set(['yes', 'y', 'true', 'ja', 'oui'])
+const NO = new Set(['no', 'n', 'false', 'never', 'nein', 'non', 'none', 'n/a', 'na', 'not used', 'unused'])
+
+/** yes, no, or neither. A bare `x` is a tick to some and a cross to others: it is never read here. */
+export function readYesNo(text: string): boolean | null {
+  const plain = text.trim().toLowerCase()
+  return YES.has(plain) ? true : NO.has(plain) ? false : null
+}
+
+/** @example readUse('2x') //=> { isUsed: true, useCount: 2 } */
+export function readUse(text: string): { readonly isUsed: boolean, readonly useCount: number | null } | null {
+  const times = /^(\d{1,4})\s*(?:x|×|times)?$/i.exec(text.trim())
+  if (times) return { isUsed: Number(times[1]) > 0, useCount: Number(times[1]) }
+  const answer = readYesNo(text)
+  return answer === null ? null : { isUsed: answer, useCount: answer ? null : 0 }
+}
+
+/** Themes divided by anything that is not part of one: "food & drink / travel" is two. */
+export function readThemes(text: string): readonly string[] {
+  return distinct(text.split(/[;,/|\n]+/))
+}
+
+/** Words and phrases: what stands in quotes is one phrase, the rest is divided by commas and lines. */
+export function readWords(text: string): readonly string[] {
+  const phrases = [...text.matchAll(/["“]([^"”]+)["”]/g)].map(match => match[1] ?? '')
+  return distinct([...phrases, ...text.replace(/["“][^"”]+["”]/g, ',').split(/[;,|\n]+/)])
+}
+
+function distinct(texts: readonly string[]): readonly string[] {
+  const seen = new Map<string, string>()
+  for (const text of texts) {
+    const tidy = text.trim().replace(/\s+/g, ' ')
+    if (tidy && !seen.has(tidy.toLowerCase())) seen.set(tidy.toLowerCase(), tidy)
+  }
+  return [...seen.values()]
+}

@@ -1,0 +1,86 @@
+import { groupSpellings, type SpellingGroup } from '#core/classing'
+import type { KindFamily } from '#core/catalog'
+import { type LengthUnit, readSize } from '#core/units'
+import { dateOrderOf, type DateOrder, readDate } from './dates'
+import type { ListField } from './fields'
+import { guessKind, type KindReading } from './kinds'
+import type { ListTable } from './table'
+
+/** What is in the catalogue already, as far as reading a list needs it. */
+export interface KnownNames {
+  readonly brands: readonly { readonly id: string, readonly name: string, readonly variants: readonly string[] }[]
+  readonly kinds: readonly { readonly id: string, readonly name: string, readonly family: KindFamily }[]
+  readonly categories: readonly { readonly id: string, readonly name: string }[]
+  readonly themes: readonly { readonly id: string, readonly name: string }[]
+}
+
+export interface Tally {
+  readonly text: string
+  readonly count: number
+}
+
+/** What the file as a whole says about cells that one by one could mean two things. */
+export interface FileFacts {
+  readonly sizes: { readonly unitless: readonly Tally[], readonly inInches: number, readonly inCentimetres: number, readonly recommended: LengthUnit | null }
+  readonly dates: { readonly undecided: readonly Tally[], readonly monthFirst: number, readonly dayFirst: number, readonly recommended: DateOrder | null, readonly shortYears: readonly Tally[] }
+  readonly ticks: readonly Tally[]
+  readonly kinds: readonly (Tally & { readonly recommended: KindReading })[]
+  readonly brands: readonly SpellingGroup[]
+}
+
+/** How many written sizes must agree on a unit before it is proposed for those that have none. */
+const AGREEING_SIZES = 3
+
+export function tally(texts: Iterable<string>): readonly Tally[] {
+  const counts = new Map<string, number>()
+  for (const text of texts) if (text.trim() !== '') counts.set(text, (counts.get(text) ?? 0) + 1)
+  return [...counts].map(([text, count]) => ({ text, count })).sort((a, b) => b.count - a.count || (a.text < b.text ? -1 : 1))
+}
+
+export function cellsOf(table: ListTable, columns: readonly ListField[], field: ListField): readonly string[] {
+  const column = columns.indexOf(field)
+  return column < 0 ? [] : table.rows.map(row => row[column] ?? '')
+}
+
+export function gatherFacts(table: ListTable, columns: readonly ListField[], known: KnownNames, thisYear: number): FileFacts {
+  const cells = (field: ListField): readonly string[] => cellsOf(table, columns, field)
+  return {
+    sizes: sizeFacts(tally(cells('size'))),
+    dates: dateFacts(tally(cells('acquiredOn')), thisYear),
+    ticks: tally(cells('matchingDie').map(text => text.trim())).filter(each => /^x$/i.test(each.text)),
+    kinds: tally(cells('kind').map(text => text.trim())).map(each => ({ ...each, recommended: guessKind(each.text, known.kinds) })),
+    brands: groupSpellings(new Map(tally(cells('brand')).map(each => [each.text, each.count])), known.brands),
+  }
+}
+
+function sizeFacts(sizes: readonly Tally[]): FileFacts['sizes'] {
+  const unitless: Tally[] = []
+  let [inInches, inCentimetres] = [0, 0]
+  for (const each of sizes) {
+    const reading = readSize(each.text)
+    if (!reading.ok) {
+      if (reading.code === 'unitMissing') unitless.push(each)
+    } else if (reading.unitFrom !== 'name') {
+      if (reading.unit === 'in') inInches += each.count
+      else inCentimetres += each.count
+    }
+  }
+  // Proposed only where every size that has a unit agrees, and never for centimetres: a bare 6x8 in a metric list is
+  // as likely a trade size in inches.
+  const recommended = inInches >= AGREEING_SIZES && inCentimetres === 0 ? 'in' : null
+  return { unitless, inInches, inCentimetres, recommended }
+}
+
+function dateFacts(dates: readonly Tally[], thisYear: number): FileFacts['dates'] {
+  const { order, monthFirst, dayFirst } = dateOrderOf(dates.flatMap(each => Array.from({ length: each.count }, () => each.text)))
+  const read = (text: string, shortYears: boolean, assumed: DateOrder | null) => readDate(text, { order: assumed, shortYears, thisYear })
+  const undecided = dates.filter((each) => {
+    const reading = read(each.text, true, null)
+    return !reading.ok && reading.code === 'orderUnknown'
+  })
+  const shortYears = dates.filter((each) => {
+    const reading = read(each.text, true, order ?? 'monthFirst')
+    return reading.ok && reading.hadShortYear
+  })
+  return { undecided, monthFirst, dayFirst, recommended: order, shortYears }
+}

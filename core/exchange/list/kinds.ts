@@ -1,0 +1,42 @@
+import type { KindFamily } from '#core/catalog'
+import { plainWords } from '#core/classing'
+
+/** What a word for a kind was read as. A category ("Background") often stands where a kind was asked for. */
+export type KindReading =
+  | { readonly as: 'kind', readonly name: string }
+  | { readonly as: 'category', readonly name: string }
+  | { readonly as: 'newKind', readonly name: string }
+  | { readonly as: 'keep' }
+
+// Common practice: the words in use for the kinds of the start set, longest match first.
+const SYNONYMS: readonly (readonly [pattern: RegExp, name: string])[] = [
+  [/\b(wood|wooden|block|woodblock|wood mounted)\b/, 'Wood mounted'],
+  [/\b(cling|cling rubber|cling mounted)\b/, 'Cling'],
+  [/\b(photopolymer|polymer|clear|acrylic)\b/, 'Clear'],
+  [/\b(foam)\b/, 'Foam'],
+  [/\b(roller|wheel)\b/, 'Roller'],
+  [/\b(own made|home made|handmade|carved)\b/, 'Own-made'],
+  [/\b(steel die|steel rule)\b/, 'Steel die'],
+  [/\b(die|dies|thin die|wafer)\b/, 'Thin die'],
+  [/\b(stencil|stencils|mask)\b/, 'Stencil'],
+  [/\b(embossing|folder)\b/, 'Embossing folder'],
+  [/\b(rubber|unmounted)\b/, 'Rubber, unmounted'],
+]
+const CATEGORIES: readonly (readonly [pattern: RegExp, name: string])[] = [
+  [/\bbackgrounds?\b/, 'Backgrounds'], [/\balphabets?\b/, 'Alphabets'], [/\b(sentiments?|greetings?)\b/, 'Sentiments'],
+  [/\bborders?\b/, 'Borders'], [/\bnumbers?\b/, 'Numbers'], [/\bshapes?\b/, 'Shapes'],
+]
+
+/**
+ * What a written kind most likely means: one of the kinds that exist, a kind of the start set, or a category.
+ * @example guessKind('woodblock', []) //=> { as: 'kind', name: 'Wood mounted' }
+ */
+export function guessKind(text: string, existing: readonly { readonly name: string, readonly family: KindFamily }[]): KindReading {
+  const plain = plainWords(text).join(' ')
+  const same = existing.find(kind => plainWords(kind.name).join(' ') === plain)
+  if (same) return { as: 'kind', name: same.name }
+  const synonym = SYNONYMS.find(([pattern]) => pattern.test(plain))
+  if (synonym) return { as: 'kind', name: synonym[1] }
+  const category = CATEGORIES.find(([pattern]) => pattern.test(plain))
+  return category ? { as: 'category', name: category[1] } : { as: 'newKind', name: text.trim() }
+}

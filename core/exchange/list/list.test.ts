@@ -1,0 +1,143 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, test } from '@jest/globals'
+import { ulid } from 'ulid'
+import { gatherFacts, guessColumns, makeRecords, planRow, readTable, recommendedChoices, reportOn, type ImportChoices, type ListField, type ListTable } from '../index'
+
+const sample = readFileSync('tests/fixtures/hand-kept-list.csv')
+const known = { brands: [], kinds: [], categories: [], themes: [] }
+const THIS_YEAR = 2026
+
+function tableOf(bytes: Uint8Array): ListTable {
+  const reading = readTable(bytes)
+  if (!reading.ok) throw new Error(reading.code)
+  return reading.table
+}
+const bytesOf = (text: string): Uint8Array => new TextEncoder().encode(text)
+
+function read(table: ListTable, change: (choices: ImportChoices) => ImportChoices = each => each) {
+  const columns = guessColumns(table).map(guess => guess.field)
+  const facts = gatherFacts(table, columns, known, THIS_YEAR)
+  const choices = change(recommendedChoices(columns, facts))
+  const rows = table.rows.map((cells, index) => planRow(table, cells, index + 1, choices, THIS_YEAR, 'EUR'))
+  const ground = { ...known, seriesId: ulid(), highestGiven: 0, lineOf: () => undefined, isLiving: () => false }
+  return { facts, choices, rows, report: reportOn(rows), records: makeRecords(rows, facts.brands, choices.refusedSpellings, ground, ulid, '2026-11-23T00:00:00.000Z') }
+}
+
+describe('the hand-kept list', () => {
+  const table = tableOf(sample)
+  const { facts, report, records, rows } = read(table)
+
+  test('all 640 rows and every column are recognised', () => {
+    expect(table.rows).toHaveLength(640)
+    expect(guessColumns(table).map(guess => guess.field)).toEqual<ListField[]>([
+      'brand', 'name', 'themes', 'kind', 'size', 'matchingDie', 'notes', 'acquiredOn', 'used', 'price', 'place', 'number',
+    ])
+  })
+
+  test('every row is accounted for', () => {
+    expect(report.taken + report.withQuestion + report.refused.length).toBe(640)
+    expect(records.holdings).toHaveLength(640)
+    expect(new Set(records.holdings.map(holding => holding.number)).size).toBe(640)
+  })
+
+  test('30 spellings are nine brands', () => {
+    expect(facts.brands.map(group => group.preferred).sort()).toEqual(
+      ['Copper Latch', 'Greywether', 'Marrow&Finch', 'Ninefold', 'Oddment Yard Co.', 'Plumb Bob', 'Quoin + Bodkin', 'Salt Lantern', 'Tidewrack'])
+  })
+
+  test('sizes that cannot be read are asked together, with their texts', () => {
+    const unread = report.questions.find(question => question.code === 'sizeUnread')
+    expect(unread).toMatchObject({ count: 28, texts: [{ text: 'big', count: 16 }, { text: '?', count: 12 }] })
+  })
+
+  test('the month stands first in this file, and days above 12 prove it', () => {
+    expect(facts.dates).toMatchObject({ dayFirst: 0, recommended: 'monthFirst' })
+    expect(facts.dates.monthFirst).toBeGreaterThan(50)
+  })
+
+  test('no text of the file is lost', () => {
+    const brandTexts = new Map(records.brands.map(brand => [brand.id, [brand.name, ...brand.variants]]))
+    const themes = new Map(records.themes.map(theme => [theme.id, theme.name]))
+    const categories = new Map(records.categories.map(category => [category.id, category.name]))
+    table.rows.forEach((cells, index) => {
+      const holding = records.holdings[index]
+      if (!holding) throw new Error('row without a set')
+      const [brand = '', name = '', themeText = '', kind = '', size = '', , notes = '', , , , place = '', number = ''] = cells
+      expect(brandTexts.get(holding.brandId ?? '')).toEqual(expect.arrayContaining([brand.trim()]))
+      expect(holding.name).toBe(name)
+      for (const id of holding.themeIds) expect(themeText).toContain(themes.get(id))
+      expect(themeText.replace(/[\s;,/]/g, '')).toBe(holding.themeIds.map(id => themes.get(id)).join('').replace(/\s/g, ''))
+      expect(holding.notes).toBe(notes)
+      expect(holding.placeText).toBe(place)
+      if (size && !holding.size) expect(holding.questions).toContainEqual({ code: 'sizeUnread', text: size })
+      if (kind && !holding.kindId) expect(categories.get(holding.categoryId ?? '')).toBe('Backgrounds')
+      if (number) expect(number === String(holding.number) || holding.aliases.some(alias => alias.text === number)).toBe(true)
+    })
+  })
+
+  test('cells that begin with = or @ are text like any other', () => {
+    expect(rows.some(row => row.outcome === 'taken' && row.draft.notes.startsWith('=SUM('))).toBe(true)
+    expect(rows.some(row => row.outcome === 'taken' && row.draft.notes.startsWith('@'))).toBe(true)
+  })
+
+  test('a refused spelling stays a brand of its own', () => {
+    const refused = read(table, choices => ({ ...choices, refusedSpellings: ['Q&B'] })).records
+    expect(refused.brands.find(brand => brand.name === 'Q&B')).toBeDefined()
+    expect(refused.brands.find(brand => brand.variants.includes('Q&B'))).toBeUndefined()
+  })
+})
+
+describe('what could mean two things is asked', () => {
+  test('3/4/2019 where no day is above 12', () => {
+    const { facts, report } = read(tableOf(bytesOf('Name,Bought\nKelp,3/4/2019\nFerry,5/6/2020\n')))
+    expect(facts.dates.recommended).toBeNull()
+    expect(report.questions).toMatchObject([{ code: 'dateOrderUnknown', count: 2 }])
+  })
+
+  test('dates that prove both orders leave the others open', () => {
+    const { facts } = read(tableOf(bytesOf('Name,Bought\nKelp,13/4/2019\nFerry,5/16/2020\nGull,1/2/2020\n')))
+    expect(facts.dates).toMatchObject({ recommended: null, undecided: [{ text: '1/2/2020', count: 1 }] })
+  })
+
+  test('6x8 without a unit in a list of centimetres', () => {
+    const { facts, report } = read(tableOf(bytesOf('Name,Size\nKelp,14 x 18 cm\nFerry,10 x 15 cm\nGull,6x8\nPost,9 x 9cm\n')))
+    expect(facts.sizes).toMatchObject({ recommended: null, unitless: [{ text: '6x8', count: 1 }] })
+    expect(report).toMatchObject({ taken: 3, withQuestion: 1 })
+  })
+})
+
+describe('files', () => {
+  const rows = 'Name;Brand;Notes\r\nKelp;Tidewrack;"two\r\nlines, ""quoted"""\r\nMøwe & Söhne;Äther;\r\n'
+  const expected = [['Kelp', 'Tidewrack', 'two\r\nlines, "quoted"'], ['Møwe & Söhne', 'Äther', '']]
+
+  test.each([
+    ['semicolon, CRLF, UTF-8', bytesOf(rows)],
+    ['with a byte-order mark', new Uint8Array([0xef, 0xbb, 0xbf, ...bytesOf(rows)])],
+    ['Windows-1252', Uint8Array.from(rows, letter => letter.charCodeAt(0))],
+    ['tab', bytesOf(rows.replaceAll(';', '\t'))],
+  ])('%s', (_title, bytes) => {
+    expect(tableOf(bytes).rows).toEqual(expected)
+  })
+
+  test('LF', () => {
+    expect(tableOf(bytesOf(rows.replaceAll('\r\n', '\n'))).rows[1]).toEqual(expected[1])
+  })
+
+  test.each([
+    ['a picture', Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2]), 'notText'],
+    ['nothing', new Uint8Array(), 'empty'],
+    ['a letter', bytesOf('Dear harbour master\nthe lantern is out\n'), 'oneColumn'],
+    ['a web page', bytesOf('<!doctype html>\n<p>one, two</p>\n<p>three, four</p>'), 'oneColumn'],
+    ['headings alone', bytesOf('Name,Brand\n'), 'noRows'],
+    ['an open quote', bytesOf('Name,Brand\n"Kelp,Tidewrack\nFerry,Greywether\n'), 'brokenQuotes'],
+    ['UTF-16', Uint8Array.from([0xff, 0xfe, 0x41, 0]), 'utf16'],
+  ])('%s is not a table', (_title, bytes, code) => {
+    expect(readTable(bytes)).toMatchObject({ ok: false, code })
+  })
+
+  test('rows wider than the headings lose nothing; blank rows are refused and counted', () => {
+    const { records, report } = read(tableOf(bytesOf('Name,Brand\nKelp,Tidewrack,left over\n,\nGull,Greywether\n')))
+    expect(records.holdings[0]?.notes).toContain('left over')
+    expect(report).toMatchObject({ rows: 3, taken: 2, refused: [{ row: 2, because: 'blankRow' }] })
+  })
+})

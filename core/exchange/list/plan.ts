@@ -1,0 +1,164 @@
+import type { Holding, OpenQuestion } from '#core/catalog'
+import { readBareNumber } from '#core/numbering'
+import { type LengthUnit, readSize } from '#core/units'
+import { readPrice, readThemes, readUse, readWords, readYesNo } from './cells'
+import { type DateOrder, readDate } from './dates'
+import type { FileFacts } from './facts'
+import type { ListField } from './fields'
+import type { KindReading } from './kinds'
+import type { ListTable } from './table'
+
+/** What the person decided. `null` leaves the texts as they are, with a question on each set. */
+export interface ImportChoices {
+  readonly columns: readonly ListField[]
+  readonly sizeUnit: LengthUnit | null
+  readonly dateOrder: DateOrder | null
+  readonly shortYears: boolean
+  readonly tickMeans: boolean | null
+  readonly kinds: Readonly<Record<string, KindReading>>
+  /** Spellings that stay brands of their own. */
+  readonly refusedSpellings: readonly string[]
+}
+
+/** A row as it would be taken in; names are not yet records. */
+export type DraftHolding = Pick<Holding,
+  'name' | 'size' | 'words' | 'searchWords' | 'notes' | 'acquiredOn' | 'price' | 'isUsed' | 'useCount' | 'hasMatchingDie' | 'placeText'> & {
+  readonly brandText: string
+  readonly kind: KindReading | null
+  readonly categoryText: string
+  readonly themeNames: readonly string[]
+  readonly numberWritten: number | null
+  readonly numberText: string
+}
+
+export type PlannedRow =
+  | { readonly row: number, readonly outcome: 'taken', readonly draft: DraftHolding, readonly questions: readonly OpenQuestion[] }
+  | { readonly row: number, readonly outcome: 'refused', readonly because: 'blankRow' }
+
+const MAX_NAME = 300
+const MAX_NOTES = 20_000
+const MAX_PLACE = 500
+
+/** The answers that the facts of the file recommend: what the screen starts with. */
+export function recommendedChoices(columns: readonly ListField[], facts: FileFacts): ImportChoices {
+  return {
+    columns, sizeUnit: facts.sizes.recommended, dateOrder: facts.dates.recommended, shortYears: true, tickMeans: null,
+    kinds: Object.fromEntries(facts.kinds.map(each => [each.text, each.recommended])), refusedSpellings: [],
+  }
+}
+
+/**
+ * Reads every row under the choices made. Nothing of a row is lost: a cell that could not be read stays as a question
+ * with its text, and what has no field goes to the notes under its heading.
+ * `row` counts data rows from 1. O(rows * columns).
+ */
+export function planRow(table: ListTable, cells: readonly string[], row: number, choices: ImportChoices, thisYear: number, currency: string): PlannedRow {
+  if (cells.every(cell => cell.trim() === '')) return { row, outcome: 'refused', because: 'blankRow' }
+  const questions: OpenQuestion[] = []
+  const ask = (code: OpenQuestion['code'], text: string): null => {
+    questions.push({ code, text: text.slice(0, MAX_NOTES) })
+    return null
+  }
+  const cell = (field: ListField): string => {
+    const column = choices.columns.indexOf(field)
+    return column < 0 ? '' : cells[column] ?? ''
+  }
+  const extra: string[] = []
+  const use = readUseCell(cell('used'), ask)
+  const draft: DraftHolding = {
+    ...use,
+    name: nameFrom(cell('name'), row, extra, ask),
+    brandText: shortened(cell('brand'), extra),
+    kind: kindFrom(cell('kind'), cell('category').trim() !== '', choices, ask),
+    categoryText: shortened(cell('category'), extra),
+    themeNames: fitting(readThemes(cell('themes')), 40, extra, table, choices, 'themes'),
+    size: sizeFrom(cell('size'), choices, ask),
+    words: fitting(readWords(cell('words')), 400, extra, table, choices, 'words'),
+    searchWords: [...readWords(cell('searchWords'))].slice(0, 400),
+    acquiredOn: dateFrom(cell('acquiredOn'), choices, thisYear, ask),
+    price: priceFrom(cell('price'), currency, ask),
+    hasMatchingDie: dieFrom(cell('matchingDie'), choices, ask),
+    placeText: cell('place').trim().slice(0, MAX_PLACE),
+    numberWritten: numberFrom(cell('number'), ask),
+    numberText: cell('number').trim(),
+    notes: '',
+  }
+  if (cell('place').trim().length > MAX_PLACE) extra.push(cell('place'))
+  const notes = [...noteCells(table, cells, choices), ...extra].join('\n')
+  if (notes.length > MAX_NOTES) ask('tooLong', notes.slice(MAX_NOTES))
+  return { row, outcome: 'taken', draft: { ...draft, notes: notes.slice(0, MAX_NOTES) }, questions }
+}
+
+type Ask = (code: OpenQuestion['code'], text: string) => null
+
+function noteCells(table: ListTable, cells: readonly string[], choices: ImportChoices): readonly string[] {
+  const firstNotes = choices.columns.indexOf('notes')
+  return cells.flatMap((text, column) => {
+    if ((choices.columns[column] ?? 'notes') !== 'notes' || text.trim() === '') return []
+    const heading = table.headings[column] || `Column ${column + 1}`
+    return [column === firstNotes ? text : `${heading}: ${text}`]
+  })
+}
+
+function nameFrom(text: string, row: number, extra: string[], ask: Ask): string {
+  const name = shortened(text, extra)
+  if (name === '') ask('nameMissing', '')
+  return name === '' ? `No name (row ${row})` : name
+}
+
+/** At most a name's length; a longer text goes to the notes whole. */
+function shortened(text: string, extra: string[]): string {
+  const name = text.trim()
+  if (name.length > MAX_NAME) extra.push(name)
+  return name.slice(0, MAX_NAME).trim()
+}
+
+function kindFrom(text: string, hasCategory: boolean, choices: ImportChoices, ask: Ask): KindReading | null {
+  const plain = text.trim()
+  if (plain === '') return null
+  const reading = choices.kinds[plain] ?? { as: 'keep' }
+  return reading.as === 'keep' || (reading.as === 'category' && hasCategory) ? ask('kindUnread', plain) : reading
+}
+
+function sizeFrom(text: string, choices: ImportChoices, ask: Ask): Holding['size'] {
+  const reading = readSize(text, choices.sizeUnit)
+  if (reading.ok) return { ...reading.size }
+  if (reading.code === 'empty') return null
+  return ask(reading.code === 'unitMissing' ? 'sizeUnitUnknown' : 'sizeUnread', text.trim())
+}
+
+function dateFrom(text: string, choices: ImportChoices, thisYear: number, ask: Ask): string | null {
+  if (text.trim() === '') return null
+  const reading = readDate(text, { order: choices.dateOrder, shortYears: choices.shortYears, thisYear })
+  if (reading.ok) return reading.date
+  return ask(reading.code === 'orderUnknown' ? 'dateOrderUnknown' : 'dateUnread', text.trim())
+}
+
+function priceFrom(text: string, currency: string, ask: Ask): Holding['price'] {
+  if (text.trim() === '') return null
+  const price = readPrice(text, currency)
+  return price ? { ...price } : ask('priceUnread', text.trim())
+}
+
+function readUseCell(text: string, ask: Ask): Pick<Holding, 'isUsed' | 'useCount'> {
+  const use = text.trim() === '' ? null : readUse(text) ?? ask('usedUnread', text.trim())
+  return { isUsed: use?.isUsed ?? null, useCount: use?.useCount ?? null }
+}
+
+function dieFrom(text: string, choices: ImportChoices, ask: Ask): boolean | null {
+  if (text.trim() === '') return null
+  const answer = /^x$/i.test(text.trim()) ? choices.tickMeans : readYesNo(text)
+  return answer ?? ask('dieUnread', text.trim())
+}
+
+function numberFrom(text: string, ask: Ask): number | null {
+  if (text.trim() === '') return null
+  return readBareNumber(text) ?? ask('numberUnread', text.trim())
+}
+
+function fitting(texts: readonly string[], most: number, extra: string[], table: ListTable, choices: ImportChoices, field: ListField): string[] {
+  const heading = table.headings[choices.columns.indexOf(field)] ?? field
+  const tooMuch = [...texts.slice(most), ...texts.filter(text => text.length > MAX_NAME)]
+  if (tooMuch.length > 0) extra.push(`${heading}: ${tooMuch.join(', ')}`)
+  return texts.slice(0, most).map(text => text.slice(0, MAX_NAME))
+}

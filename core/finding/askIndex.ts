@@ -1,0 +1,69 @@
+import MiniSearch, { type SearchResult } from 'minisearch'
+import { ASK_FIELDS, type AskDocument, type AskField, tokensOf } from './document'
+
+export interface Hit {
+  readonly id: string
+  readonly accession: number
+  /** Why it is an answer: field by field, the word of the set that matched. */
+  readonly because: readonly { readonly field: AskField, readonly word: string }[]
+}
+
+export interface Answer {
+  readonly ask: string
+  /** `all`: every word of the ask is in each hit. `some`: no set has all of them. `near`: spelt a little differently. */
+  readonly mode: 'all' | 'some' | 'near' | 'none'
+  readonly hits: readonly Hit[]
+  /** Words of the ask that no set has at all: honest absence. */
+  readonly absent: readonly string[]
+}
+
+const BOOSTS: Readonly<Partial<Record<AskField, number>>> = { number: 6, name: 4, words: 3, themes: 3, category: 2, brand: 2, aliases: 3, searchWords: 1.5 }
+/** Below this length a word is matched from its start only where a whole word does not exist. */
+const NEAR_FROM_LETTERS = 4
+
+/** The index of all sets, held in a worker. Ranking is BM25+ (MiniSearch); ties go by number. */
+export class AskIndex {
+  private readonly index = new MiniSearch<AskDocument>({
+    fields: [...ASK_FIELDS], storeFields: ['accession'], tokenize: tokensOf, processTerm: term => term,
+    searchOptions: { prefix: true, boost: { ...BOOSTS }, weights: { prefix: 0.5, fuzzy: 0.3 } },
+  })
+
+  put(documents: readonly AskDocument[]): void {
+    for (const document of documents) {
+      if (this.index.has(document.id)) this.index.replace(document)
+      else this.index.add(document)
+    }
+  }
+
+  remove(ids: readonly string[]): void {
+    for (const id of ids) if (this.index.has(id)) this.index.discard(id)
+  }
+
+  get size(): number {
+    return this.index.documentCount
+  }
+
+  /** Every word is matched from its start. Figures match whole or from the start, whole first. */
+  ask(text: string): Answer {
+    const words = [...new Set(tokensOf(text))]
+    if (words.length === 0) return { ask: text, mode: 'none', hits: [], absent: [] }
+    const all = this.index.search(text, { combineWith: 'AND' })
+    if (all.length > 0) return { ask: text, mode: 'all', hits: toHits(all), absent: [] }
+    const near = this.index.search(text, { combineWith: 'AND', fuzzy: word => word.length >= NEAR_FROM_LETTERS && !/\d/.test(word) ? 0.25 : false })
+    const absent = words.filter(word => this.index.search(word).length === 0)
+    if (near.length > 0) return { ask: text, mode: 'near', hits: toHits(near), absent }
+    const some = words.length > 1 ? this.index.search(text, { combineWith: 'OR' }) : []
+    return { ask: text, mode: some.length > 0 ? 'some' : 'none', hits: toHits(some), absent }
+  }
+}
+
+function toHits(results: readonly SearchResult[]): readonly Hit[] {
+  const hits = results.map(result => ({ score: result.score, id: String(result.id), accession: Number(result.accession), match: result.match }))
+  hits.sort((a, b) => b.score - a.score || a.accession - b.accession || (a.id < b.id ? -1 : 1))
+  return hits.map(({ id, accession, match }) => ({ id, accession, because: reasons(match) }))
+}
+
+function reasons(match: SearchResult['match']): Hit['because'] {
+  const found = Object.entries(match).flatMap(([word, fields]) => fields.map(field => ({ field: field as AskField, word })))
+  return found.sort((a, b) => ASK_FIELDS.indexOf(a.field) - ASK_FIELDS.indexOf(b.field)).slice(0, 4)
+}

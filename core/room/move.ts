@@ -1,0 +1,59 @@
+import type { Cell, Holder } from '#core/catalog'
+import type { ContainerRow, RowEntry } from './arrange'
+import { keysBehind } from './order'
+
+/** Where holders are to go: directly behind an entry of a lane (null: to the front), or into a cell of a page. */
+export type MoveTarget =
+  | { readonly type: 'row', readonly containerId: string, readonly lane: number, readonly behindId: string | null }
+  | { readonly type: 'cell', readonly containerId: string, readonly cell: Cell }
+
+export type MovePlan =
+  | { readonly ok: true, readonly holders: readonly Holder[] }
+  | { readonly ok: false, readonly code: 'noSuchContainer' | 'needsCell' | 'noCellsHere' | 'cellTaken' | 'onlyOneToACell' | 'notOnPage' }
+
+/**
+ * The holder records after a move. A moved run keeps its order. Nothing but the moved records changes: positions,
+ * and with them the addresses of everything behind, follow from the order.
+ */
+export function planMove(holders: readonly Holder[], target: MoveTarget, rows: ReadonlyMap<string, ContainerRow>): MovePlan {
+  const row = rows.get(target.containerId)
+  if (!row) return { ok: false, code: 'noSuchContainer' }
+  if (target.type === 'cell') return intoCell(holders, target.cell, row)
+  if (row.container.cells) return { ok: false, code: 'needsCell' }
+
+  const moved = new Set(holders.map(holder => holder.id))
+  const entries = (row.lanes[target.lane - 1] ?? []).filter(entry => !moved.has(idOf(entry)))
+  const at = indexBehind(row.lanes[target.lane - 1] ?? [], entries, target.behindId, moved)
+  const keys = keysBehind(entries, at, holders.length)
+  return {
+    ok: true,
+    holders: holders.map((holder, index) => ({
+      ...holder, containerId: target.containerId, lane: target.lane, cell: null, order: keys[index] ?? holder.order,
+    })),
+  }
+}
+
+function idOf(entry: RowEntry): string {
+  return entry.type === 'section' ? entry.section.id : entry.placement.holder.id
+}
+
+/** A target may itself be among the moved: then its nearest unmoved predecessor counts. */
+function indexBehind(all: readonly RowEntry[], kept: readonly RowEntry[], behindId: string | null, moved: ReadonlySet<string>): number {
+  if (behindId === null) return -1
+  const at = all.findIndex(entry => idOf(entry) === behindId)
+  const anchor = all.slice(0, at + 1).findLast(entry => !moved.has(idOf(entry)))
+  return anchor ? kept.indexOf(anchor) : -1
+}
+
+function intoCell(holders: readonly Holder[], cell: Cell, row: ContainerRow): MovePlan {
+  const grid = row.container.cells
+  if (!grid) return { ok: false, code: 'noCellsHere' }
+  const holder = holders[0]
+  if (!holder || holders.length > 1) return { ok: false, code: 'onlyOneToACell' }
+  const isOnPage = cell.page <= grid.pages && cell.cell <= grid.rows * grid.columns && (grid.isTwoSided || cell.side === 'front')
+  if (!isOnPage) return { ok: false, code: 'notOnPage' }
+  const taken = row.placements.some(other => other.holder.id !== holder.id && other.cell?.page === cell.page
+    && other.cell.cell === cell.cell && other.cell.side === cell.side)
+  if (taken) return { ok: false, code: 'cellTaken' }
+  return { ok: true, holders: [{ ...holder, containerId: row.container.id, lane: 1, cell }] }
+}

@@ -1,0 +1,47 @@
+import type { LengthUnit } from './length'
+
+/** One number as people write it, with the unit that stood behind it, if any. */
+export interface WrittenNumber {
+  readonly value: number
+  readonly unit: LengthUnit | null
+  readonly isFraction: boolean
+}
+
+const VULGAR: Readonly<Record<string, string>> = {
+  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3',
+}
+const UNIT_WORDS: Readonly<Record<string, LengthUnit>> = {
+  '"': 'in', 'in': 'in', 'in.': 'in', 'inch': 'in', 'inches': 'in', 'ins': 'in',
+  'cm': 'cm', 'cms': 'cm', 'centimetres': 'cm', 'centimeters': 'cm', 'mm': 'mm', 'millimetres': 'mm', 'millimeters': 'mm',
+}
+// whole and fraction ("5 3/4", "5-3/4") | bare fraction | decimal with point or comma; then an optional unit
+const NUMBER = /^(?:(\d{1,4})[\s-]+(\d{1,2})\/(\d{1,2})|(\d{1,3})\/(\d{1,2})|(\d{1,5}(?:[.,]\d{1,4})?|[.,]\d{1,4}))\s*([a-z]+\.?|")?$/
+
+/** Writes every spelling of quotes, fractions and spaces in one way, so that one grammar reads them all. */
+export function plainText(text: string): string {
+  return text
+    .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, c => ` ${VULGAR[c]} `)
+    .replace(/[”“″]|''|’’|′′/g, '"')
+    .replace(/[\u2044\u2215]/g, '/')
+    .replace(/\s+/g, ' ')
+    .replace(/ +"/g, '"')
+    .trim()
+    .toLowerCase()
+}
+
+/**
+ * Reads one written length. Denominators run to 64, the finest tick on any rule.
+ * @example readNumber('5 3/4"') //=> { value: 5.75, unit: 'in', isFraction: true }
+ */
+export function readNumber(text: string): WrittenNumber | null {
+  const match = NUMBER.exec(plainText(text))
+  if (!match) return null
+  const [, whole, top, bottom, bareTop, bareBottom, decimal, unitWord] = match
+  const unit = unitWord ? UNIT_WORDS[unitWord] : null
+  if (unit === undefined) return null
+  if (decimal !== undefined) return { value: Number(decimal.replace(',', '.')), unit, isFraction: false }
+  const numerator = Number(top ?? bareTop)
+  const denominator = Number(bottom ?? bareBottom)
+  if (denominator === 0 || denominator > 64 || numerator >= denominator * (whole === undefined ? 64 : 1)) return null
+  return { value: Number(whole ?? 0) + numerator / denominator, unit, isFraction: true }
+}

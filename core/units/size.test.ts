@@ -1,0 +1,73 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { MM_PER_INCH, NAMED_SIZES, readNumber, readSize, takeLengthApart, writeSize } from './index'
+
+const inches = (width: number, height: number) => ({ widthMm: width * MM_PER_INCH, heightMm: height * MM_PER_INCH })
+
+describe('sizes as people write them', () => {
+  test.each([
+    ['5 3/4 x 7 1/4', inches(5.75, 7.25), 'fraction'],
+    ['5.75x7.25in', inches(5.75, 7.25), 'written'],
+    ['14,6 x 18,4 cm', { widthMm: 146, heightMm: 184 }, 'written'],
+    ['6" x 6"', inches(6, 6), 'written'],
+    ['4X6 inches', inches(4, 6), 'written'],
+    ['8 1/4 by 6 1/8', inches(8.25, 6.125), 'fraction'],
+    ['5¾ × 7¼', inches(5.75, 7.25), 'fraction'],
+    ['5-3/4” x 7-1/4”', inches(5.75, 7.25), 'written'],
+    ['148mm * 210mm', { widthMm: 148, heightMm: 210 }, 'written'],
+    ['A5', { widthMm: 148, heightMm: 210 }, 'name'],
+  ])('%s', (text, size, unitFrom) => {
+    const reading = readSize(text)
+    expect(reading).toMatchObject({ ok: true, unitFrom })
+    if (!reading.ok) return
+    expect(reading.size.widthMm).toBeCloseTo(size.widthMm, 6)
+    expect(reading.size.heightMm).toBeCloseTo(size.heightMm, 6)
+  })
+
+  test.each([
+    ['', 'empty'], ['big', 'notASize'], ['?', 'notASize'], ['4 x 6 x 8 in', 'notASize'], ['6 in', 'oneNumber'],
+    ['0 x 6 in', 'zero'], ['400 x 600 cm', 'tooLarge'], ['4 in x 6 cm', 'unitsMixed'], ['6x8', 'unitMissing'], ['4 x 7/0 in', 'notASize'],
+  ])('%s is not a size: %s', (text, code) => {
+    expect(readSize(text)).toMatchObject({ ok: false, code })
+  })
+
+  test('a bare pair takes the unit only from the caller, and says so', () => {
+    expect(readSize('6x8', 'in')).toMatchObject({ ok: true, unitFrom: 'assumed', size: { widthMm: 152.4, heightMm: 203.2 } })
+  })
+
+  test('every fraction to a 64th is read exactly (against exact rationals)', () => {
+    fc.assert(fc.property(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 1, max: 63 }), fc.constantFrom(2, 4, 8, 16, 32, 64), (whole, top, bottom) => {
+      fc.pre(top < bottom)
+      expect(readNumber(`${whole} ${top}/${bottom}"`)?.value).toBe((whole * bottom + top) / bottom)
+    }))
+  })
+
+  test('what is written is read back to within half a tick', () => {
+    const style = { unit: 'in', ticks: 16, reduced: false } as const
+    fc.assert(fc.property(fc.integer({ min: 20, max: 9000 }), fc.integer({ min: 20, max: 9000 }), (width, height) => {
+      const size = { widthMm: width / 10, heightMm: height / 10 }
+      const back = readSize(writeSize(size, style))
+      expect(back.ok && Math.abs(back.size.widthMm - size.widthMm) <= MM_PER_INCH / 32 + 1e-9).toBe(true)
+    }))
+  })
+
+  test('unreduced ticks for those who count them', () => {
+    expect(takeLengthApart(161.925, { unit: 'in', ticks: 16, reduced: false })).toEqual({ whole: '6', numerator: 6, denominator: 16, unit: 'in' })
+    expect(writeSize(inches(6.375, 0.5), { unit: 'in', ticks: 16, reduced: true })).toBe('6 3/8 x 1/2 in')
+  })
+})
+
+describe('published sizes', () => {
+  test('ISO 216: A sizes halve the longer side, rounded down to the millimetre; A4 is 210 x 297', () => {
+    expect(NAMED_SIZES['a4']?.size).toEqual({ widthMm: 210, heightMm: 297 })
+    for (const [larger, smaller] of [['a3', 'a4'], ['a4', 'a5'], ['a5', 'a6'], ['a6', 'a7']] as const) {
+      const from = NAMED_SIZES[larger]?.size
+      expect(NAMED_SIZES[smaller]?.size).toEqual({ widthMm: Math.floor((from?.heightMm ?? 0) / 2), heightMm: from?.widthMm })
+    }
+  })
+  test('ANSI/ASME Y14.1: Letter is 8 1/2 x 11 in; half and quarter Letter (common practice)', () => {
+    expect(readSize('8 1/2 x 11 in')).toMatchObject({ size: NAMED_SIZES['letter']?.size })
+    expect(readSize('5 1/2 x 8 1/2')).toMatchObject({ size: NAMED_SIZES['half letter']?.size })
+    expect(readSize('4 1/4 x 5 1/2')).toMatchObject({ size: NAMED_SIZES['quarter letter']?.size })
+  })
+})

@@ -1,0 +1,58 @@
+import { MAX_SIDE_MM, MM_PER_UNIT, roundMm, type LengthUnit, type Size } from './length'
+import { plainText, readNumber } from './number'
+
+/** How the unit of a size became known. Only `assumed` depends on what the caller said. */
+export type UnitSource = 'written' | 'fraction' | 'name' | 'assumed'
+
+export type SizeReading =
+  | { readonly ok: true, readonly size: Size, readonly unit: LengthUnit, readonly unitFrom: UnitSource }
+  | { readonly ok: false, readonly code: 'empty' | 'notASize' | 'oneNumber' | 'zero' | 'tooLarge' | 'unitsMixed' }
+  | { readonly ok: false, readonly code: 'unitMissing', readonly numbers: readonly [number, number] }
+
+/** Sheets the trade calls by name, in mm: ISO 216 for A sizes; ANSI/ASME Y14.1 Letter is 8 1/2 x 11 in. */
+export const NAMED_SIZES: Readonly<Record<string, { readonly size: Size, readonly unit: LengthUnit }>> = {
+  'a3': { size: { widthMm: 297, heightMm: 420 }, unit: 'mm' },
+  'a4': { size: { widthMm: 210, heightMm: 297 }, unit: 'mm' },
+  'a5': { size: { widthMm: 148, heightMm: 210 }, unit: 'mm' },
+  'a6': { size: { widthMm: 105, heightMm: 148 }, unit: 'mm' },
+  'a7': { size: { widthMm: 74, heightMm: 105 }, unit: 'mm' },
+  'letter': { size: { widthMm: 215.9, heightMm: 279.4 }, unit: 'in' },
+  'half letter': { size: { widthMm: 139.7, heightMm: 215.9 }, unit: 'in' },
+  'quarter letter': { size: { widthMm: 107.95, heightMm: 139.7 }, unit: 'in' },
+}
+
+const SEPARATOR = /\s*(?:×|\*|(?<![a-z])by(?![a-z])|x)\s*/
+
+/**
+ * Reads a width and a height as people write them: `5 3/4 x 7 1/4`, `5.75x7.25in`, `14,6 x 18,4 cm`, `8 by 4"`, `A5`.
+ * A fraction says inches by itself. With neither unit nor fraction the size is `unitMissing`, unless the caller
+ * names the unit to assume; the answer then says `assumed`, so that the screen can show it.
+ * @example readSize('14,6 x 18,4 cm') //=> { ok: true, size: { widthMm: 146, heightMm: 184 }, unit: 'cm', unitFrom: 'written' }
+ */
+export function readSize(text: string, assume: LengthUnit | null = null): SizeReading {
+  const plain = plainText(text)
+  if (plain === '') return { ok: false, code: 'empty' }
+  const named = NAMED_SIZES[plain]
+  if (named) return { ok: true, size: named.size, unit: named.unit, unitFrom: 'name' }
+
+  const parts = plain.split(SEPARATOR)
+  const numbers = parts.map(readNumber)
+  if (parts.length === 1) return { ok: false, code: numbers[0] ? 'oneNumber' : 'notASize' }
+  const [first, second] = numbers
+  if (parts.length > 2 || !first || !second) return { ok: false, code: 'notASize' }
+
+  const written = second.unit ?? first.unit
+  if (first.unit && second.unit && first.unit !== second.unit) return { ok: false, code: 'unitsMixed' }
+  const implied = first.isFraction || second.isFraction ? 'in' : null
+  const unit = written ?? implied ?? assume
+  if (!unit) return { ok: false, code: 'unitMissing', numbers: [first.value, second.value] }
+  const size = sizeFrom(first.value, second.value, unit)
+  if (size.widthMm <= 0 || size.heightMm <= 0) return { ok: false, code: 'zero' }
+  if (size.widthMm > MAX_SIDE_MM || size.heightMm > MAX_SIDE_MM) return { ok: false, code: 'tooLarge' }
+  return { ok: true, size, unit, unitFrom: written ? 'written' : implied ? 'fraction' : 'assumed' }
+}
+
+/** @example sizeFrom(4, 6, 'in') //=> { widthMm: 101.6, heightMm: 152.4 } */
+export function sizeFrom(width: number, height: number, unit: LengthUnit): Size {
+  return { widthMm: roundMm(width * MM_PER_UNIT[unit]), heightMm: roundMm(height * MM_PER_UNIT[unit]) }
+}

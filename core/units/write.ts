@@ -1,0 +1,62 @@
+import { EPSILON_MM, MM_PER_UNIT, type LengthUnit, type Size } from './length'
+
+/** How a reader wants lengths: inches to the ticks of a trimmer, or decimals. */
+export interface LengthStyle {
+  readonly unit: LengthUnit
+  /** Smallest tick of the trimmer, for inches: 8, 16 or 32. */
+  readonly ticks: number
+  /** 3/8 (true) or, for those who count ticks, 6/16 (false). */
+  readonly reduced: boolean
+}
+
+/** A length taken apart for setting: `whole` and, in inches, a fraction of at most one tick. */
+export interface WrittenLength {
+  readonly whole: string
+  readonly numerator: number
+  readonly denominator: number
+  readonly unit: LengthUnit
+}
+
+function greatestCommonDivisor(a: number, b: number): number {
+  return b === 0 ? a : greatestCommonDivisor(b, a % b)
+}
+
+/**
+ * Nearest tick for inches, nearest millimetre for centimetres (one decimal), nearest half millimetre for millimetres.
+ * @example takeLengthApart(161.925, { unit: 'in', ticks: 16, reduced: false }) //=> { whole: '6', numerator: 6, denominator: 16, unit: 'in' }
+ */
+export function takeLengthApart(mm: number, style: LengthStyle): WrittenLength {
+  if (style.unit !== 'in') {
+    const value = mm / MM_PER_UNIT[style.unit]
+    const step = style.unit === 'cm' ? 10 : 2
+    return { whole: String(Math.round(value * step) / step), numerator: 0, denominator: 1, unit: style.unit }
+  }
+  const inTicks = Math.round((mm / MM_PER_UNIT.in) * style.ticks)
+  const numerator = inTicks % style.ticks
+  const divisor = style.reduced ? greatestCommonDivisor(numerator, style.ticks) : 1
+  const whole = Math.floor(inTicks / style.ticks)
+  return {
+    whole: whole === 0 && numerator > 0 ? '' : String(whole),
+    numerator: numerator / divisor, denominator: style.ticks / divisor, unit: 'in',
+  }
+}
+
+function plain(length: WrittenLength): string {
+  const fraction = length.numerator > 0 ? `${length.numerator}/${length.denominator}` : ''
+  return [length.whole, fraction].filter(Boolean).join(' ')
+}
+
+/** @example writeLength(146, { unit: 'cm', ticks: 16, reduced: true }) //=> '14.6 cm' */
+export function writeLength(mm: number, style: LengthStyle): string {
+  return `${plain(takeLengthApart(mm, style))} ${style.unit}`
+}
+
+/** @example writeSize({ widthMm: 101.6, heightMm: 152.4 }, { unit: 'in', ticks: 16, reduced: true }) //=> '4 x 6 in' */
+export function writeSize(size: Size, style: LengthStyle): string {
+  return `${plain(takeLengthApart(size.widthMm, style))} x ${plain(takeLengthApart(size.heightMm, style))} ${style.unit}`
+}
+
+/** The same length, whichever unit it was written in. */
+export function sameLength(aMm: number, bMm: number): boolean {
+  return Math.abs(aMm - bMm) < EPSILON_MM
+}

@@ -1,0 +1,62 @@
+import { fileURLToPath } from 'node:url'
+import js from '@eslint/js'
+import { createNodeResolver, importX } from 'eslint-plugin-import-x'
+import vue from 'eslint-plugin-vue'
+import globals from 'globals'
+import tseslint from 'typescript-eslint'
+
+const app = fileURLToPath(new URL('./app', import.meta.url))
+
+export default tseslint.config(
+  { ignores: ['.nuxt/**', '.output/**', '.demo/**', 'node_modules/**', 'coverage/**', 'test-results/**', 'playwright-report/**', 'public/**'] },
+  { linterOptions: { reportUnusedDisableDirectives: 'error' } },
+  js.configs.recommended,
+  ...tseslint.configs.recommended,
+  ...vue.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'] } },
+  },
+  {
+    languageOptions: { globals: { ...globals.browser, ...globals.node } },
+    plugins: { 'import-x': importX },
+    settings: {
+      'import-x/extensions': ['.ts', '.vue', '.mjs'],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts'], 'vue-eslint-parser': ['.vue'] },
+      'import-x/resolver-next': [createNodeResolver({ extensions: ['.ts', '.vue', '.mjs', '.js'], alias: { '~': [app] } })],
+    },
+    rules: {
+      'no-undef': 'off', // TypeScript reports unknown names
+      'no-console': 'error',
+      // The house keeps its shape: no circles between files.
+      'import-x/no-cycle': ['error', { ignoreExternal: true }],
+      'vue/multi-word-component-names': 'off',
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/no-v-html': 'error', // imported text never becomes HTML
+      '@typescript-eslint/no-import-type-side-effects': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+    },
+  },
+  {
+    // Scripts, benchmarks and the demo builder talk to a terminal.
+    files: ['scripts/**', 'bench/**', 'demo/build.ts'],
+    rules: { 'no-console': 'off' },
+  },
+  {
+    // core/ is pure: no framework, no browser, no machine. The layer rule.
+    files: ['core/**/*.ts'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: ['vue', 'pinia', 'dexie', 'nuxt*', '#app*', '#imports', '~/*', 'node:*', '@vueuse/*', '#demo/*'] }],
+      'no-restricted-globals': ['error', 'window', 'document', 'indexedDB', 'localStorage', 'process', 'fetch'],
+    },
+  },
+  {
+    // Only commands change data: stores, components and pages never write to the tables themselves.
+    files: ['app/pages/**', 'app/components/**', 'app/stores/**', 'app/composables/**'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: ['dexie', '#demo/*', 'node:*'] }],
+    },
+  },
+)

@@ -1,0 +1,18 @@
+// Packages that ship only ES modules: swc turns them into CommonJS for Jest.
+// After adding a dependency, "SyntaxError: Unexpected token 'export'" or "Cannot use import statement" names the one to add.
+const esmOnly = ['fractional-indexing', 'ulid', 'pdfjs-dist', '@cantoo/pdf-lib', '@cantoo/fontkit', 'fast-check', 'pure-rand']
+
+export default {
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/{core,app,server,demo}/**/*.test.ts', '<rootDir>/tests/reference/**/*.test.ts'],
+  modulePathIgnorePatterns: ['<rootDir>/\\.output/', '<rootDir>/\\.nuxt/'],
+  // "#core/*" comes from "imports" in package.json; Jest reads it by itself.
+  moduleNameMapper: { '^~/(.*)$': '<rootDir>/app/$1' },
+  transform: {
+    '^.+\\.m?[jt]s$': ['@swc/jest', {
+      jsc: { parser: { syntax: 'typescript' }, target: 'es2022' },
+      module: { type: 'commonjs' },
+    }],
+  },
+  transformIgnorePatterns: [`/node_modules/(?!(${esmOnly.join('|')})/)`],
+}
