@@ -9,3 +9,4 @@ export {
 export { type MovePlan, type MoveTarget, planMove } from './move'
 export { type Neighbours, neighboursOf } from './neighbours'
 export { keyBehind, keysBehind } from './order'
+export { arrangeRoom, type Room } from './room'

@@ -1,0 +1,5 @@
+export { moveHolders, placeHolding, removeHolding } from './placing'
+export { type AddContainerOutcome, addContainer, addSection, changeZone, editSection, type NewContainer } from './room'
+export { changeSettings, noteCopySaved, noteDraft } from './settings'
+export { editHolding, type HoldingFacts, type PlaceChoice, takeIn } from './takeIn'
+export { addPicture, importList, readCatalogue, replaceCatalogue, startEmpty } from './whole'

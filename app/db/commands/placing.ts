@@ -1,0 +1,45 @@
+import type { Holder } from '#core/catalog'
+import type { YondercrestDb } from '../database'
+import { transact } from '../transact'
+import { newHolder, type PlaceChoice } from './takeIn'
+
+/** Gives a set without a place its place. A set that has one keeps its holder, which moves. */
+export async function placeHolding(db: YondercrestDb, holdingId: string, place: PlaceChoice): Promise<boolean> {
+  return transact(db, 'placeHolding', {}, async (desk) => {
+    const holding = await db.records('holdings').get(holdingId)
+    if (!holding) return false
+    const holder = await db.records('holders').where('holdingIds').equals(holdingId).first()
+    await desk.put('holders', [holder ? { ...holder, ...place } : newHolder(holdingId, place)])
+    if (holding.state !== 'filed') await desk.put('holdings', [{ ...holding, state: 'filed' }])
+    return true
+  })
+}
+
+/** Moves holders to where a move plan has put them. The addresses of all others follow from the order. */
+export async function moveHolders(db: YondercrestDb, moved: readonly Holder[]): Promise<void> {
+  await transact(db, 'moveHolders', { count: moved.length }, async (desk) => {
+    const known = await db.records('holders').bulkGet(moved.map(holder => holder.id))
+    // Only the place is taken from the plan: what a holder holds may have changed in another tab.
+    const holders = moved.flatMap((plan, index) => {
+      const now = known[index]
+      return now ? [{ ...now, containerId: plan.containerId, lane: plan.lane, order: plan.order, cell: plan.cell }] : []
+    })
+    await desk.put('holders', holders)
+  })
+}
+
+/** Lets a set go from the catalogue. Its number stays given. */
+export async function removeHolding(db: YondercrestDb, holdingId: string): Promise<void> {
+  const holding = await db.records('holdings').get(holdingId)
+  await transact(db, 'removeHolding', { name: holding?.name, number: holding?.number }, async (desk) => {
+    const holders = await db.records('holders').where('holdingIds').equals(holdingId).toArray()
+    const emptied = holders.filter(holder => holder.holdingIds.length === 1)
+    const shared = holders.filter(holder => holder.holdingIds.length > 1)
+    await desk.remove('holders', emptied.map(holder => holder.id))
+    await desk.put('holders', shared.map(holder => ({ ...holder, holdingIds: holder.holdingIds.filter(id => id !== holdingId) })))
+    const relations = await db.records('relations').filter(each => each.fromId === holdingId || each.toId === holdingId).primaryKeys()
+    await desk.remove('relations', relations)
+    await desk.remove('loans', await db.records('loans').where('holdingId').equals(holdingId).primaryKeys())
+    await desk.remove('holdings', [holdingId])
+  })
+}

@@ -1,0 +1,122 @@
+import type { RecordOf, TableName } from '#core/catalog'
+import { TABLE_NAMES } from '#core/catalog'
+import type { YondercrestDb } from './database'
+import { type Change, CHANGES_A_PART, type CommandName, type JournalEntry, STEPS_KEPT, type Subject } from './journal'
+
+/** What a command may do inside its transaction. Every change goes through here and is journaled with its inverse. */
+export interface Desk {
+  readonly db: YondercrestDb
+  put<T extends TableName>(table: T, records: readonly RecordOf<T>[]): Promise<void>
+  remove(table: TableName, ids: readonly string[]): Promise<void>
+  /** Register lines stay for ever, also when the step is undone: a number is given once. */
+  register(lines: readonly RecordOf<'register'>[]): Promise<void>
+}
+
+/**
+ * Runs a command: one transaction over all tables, all or nothing. Afterwards the journal holds one more step. Steps
+ * that had been undone are forgotten, as a new step takes their place.
+ */
+export async function transact<R>(
+  db: YondercrestDb, command: CommandName, subject: Subject | ((result: R) => Subject), work: (desk: Desk) => Promise<R>,
+): Promise<R> {
+  return db.transaction('rw', db.tables.filter(table => table.name !== 'device'), async () => {
+    const changes = new Map<string, Change>()
+    const touched = new Set<TableName>()
+    const result = await work(deskOver(db, changes, touched))
+    if (changes.size === 0 && touched.size === 0) return result
+    await forgetUndone(db)
+    const entry: Omit<JournalEntry, 'seq'> = {
+      at: new Date().toISOString(), command, subject: typeof subject === 'function' ? subject(result) : subject,
+      state: 'done', tables: [...touched], swings: 0,
+    }
+    const seq = await db.journal.add(entry as JournalEntry)
+    await writeParts(db, seq, [...changes.values()])
+    await dropOldest(db)
+    return result
+  })
+}
+
+function deskOver(db: YondercrestDb, changes: Map<string, Change>, touched: Set<TableName>): Desk {
+  /** Only what a record was before the whole step counts. */
+  const note = (table: TableName, id: string, other: Change['other']): void => {
+    const key = `${table}/${id}`
+    if (!changes.has(key)) changes.set(key, { table, id, other })
+    touched.add(table)
+  }
+  return {
+    db,
+    async put(table, records) {
+      const rows = db.anyRecords(table)
+      const before = await rows.bulkGet(records.map(record => record.id))
+      records.forEach((record, index) => note(table, record.id, before[index] ?? null))
+      await rows.bulkPut(records as readonly { id: string }[])
+    },
+    async remove(table, ids) {
+      const before = await db.anyRecords(table).bulkGet([...ids])
+      for (const record of before) if (record) note(table, record.id, record)
+      await db.anyRecords(table).bulkDelete([...ids])
+    },
+    async register(lines) {
+      await db.records('register').bulkPut([...lines])
+      touched.add('register')
+    },
+  }
+}
+
+async function writeParts(db: YondercrestDb, seq: number, changes: readonly Change[]): Promise<void> {
+  for (let at = 0; at < changes.length; at += CHANGES_A_PART) {
+    await db.journalParts.add({ seq, changes: changes.slice(at, at + CHANGES_A_PART) })
+  }
+}
+
+async function forgetUndone(db: YondercrestDb): Promise<void> {
+  const undone = await db.journal.where('state').equals('undone').primaryKeys()
+  await db.journalParts.where('seq').anyOf(undone).delete()
+  await db.journal.bulkDelete(undone)
+}
+
+async function dropOldest(db: YondercrestDb): Promise<void> {
+  const surplus = await db.journal.count() - STEPS_KEPT
+  if (surplus <= 0) return
+  const oldest = await db.journal.orderBy('seq').limit(surplus).primaryKeys()
+  await db.journalParts.where('seq').anyOf(oldest).delete()
+  await db.journal.bulkDelete(oldest)
+}
+
+/**
+ * Swings a step over: every record goes to its other side, and the side it was on is kept in its place. Undo and redo
+ * are therefore the same movement. A step holds each record once, so the order of its changes does not matter.
+ */
+async function swing(db: YondercrestDb, entry: JournalEntry): Promise<void> {
+  for (const part of await db.journalParts.where('seq').equals(entry.seq).toArray()) {
+    const swung: Change[] = []
+    for (const table of entry.tables) {
+      const changes = part.changes.filter(change => change.table === table)
+      const rows = db.anyRecords(table)
+      const now = await rows.bulkGet(changes.map(change => change.id))
+      changes.forEach((change, index) => swung.push({ ...change, other: now[index] ?? null }))
+      await rows.bulkDelete(changes.filter(change => !change.other).map(change => change.id))
+      await rows.bulkPut(changes.flatMap(change => change.other ? [change.other] : []))
+    }
+    await db.journalParts.put({ ...part, changes: swung })
+  }
+  await db.journal.put({ ...entry, state: entry.state === 'done' ? 'undone' : 'done', swings: entry.swings + 1 })
+}
+
+/** Undoes the latest step that is done; the answer is that step, or null when there is none. */
+export async function undo(db: YondercrestDb): Promise<JournalEntry | null> {
+  return db.transaction('rw', [...TABLE_NAMES.map(name => db.table(name)), db.journal, db.journalParts], async () => {
+    const entry = await db.journal.where('state').equals('done').last()
+    if (entry) await swing(db, entry)
+    return entry ?? null
+  })
+}
+
+/** Does the earliest undone step again; the answer is that step, or null when there is none. */
+export async function redo(db: YondercrestDb): Promise<JournalEntry | null> {
+  return db.transaction('rw', [...TABLE_NAMES.map(name => db.table(name)), db.journal, db.journalParts], async () => {
+    const entry = await db.journal.where('state').equals('undone').first()
+    if (entry) await swing(db, entry)
+    return entry ?? null
+  })
+}

@@ -1,0 +1,44 @@
+import { createHash } from 'node:crypto'
+import { mkdirSync, writeFileSync } from 'node:fs'
+import sharp from 'sharp'
+import type { Holding } from '#core/catalog'
+import { packArchive, type PictureFile, type ThumbFile } from '#core/exchange'
+import { makeLetterRoom } from './letterRoom'
+
+/** Pixels a millimetre of the drawings: fine enough for life size on a good screen, small enough to load at once. */
+const PX_PER_MM = 4
+const THUMB_PX = 180
+const AT_ONCE = 4
+
+const sha256 = (bytes: Uint8Array): Promise<string> => Promise.resolve(createHash('sha256').update(bytes).digest('hex'))
+
+/** By hash, so that the archive is the same whichever drawing was ready first. */
+function sorted<F extends { readonly hash: string }>(files: ReadonlyMap<string, F>): F[] {
+  return [...files.values()].sort((a, b) => (a.hash < b.hash ? -1 : 1))
+}
+
+/** Draws the letter room and writes it as an archive of the project's own format: the same door that a person's copy uses. */
+async function buildDemo(target: string): Promise<void> {
+  const { data, drawings } = makeLetterRoom()
+  const pictures = new Map<string, PictureFile>()
+  const thumbs = new Map<string, ThumbFile>()
+  const drawOne = async (holding: Holding): Promise<void> => {
+    if (!holding.size) return
+    const [width, height] = [Math.round(holding.size.widthMm * PX_PER_MM), Math.round(holding.size.heightMm * PX_PER_MM)]
+    const svg = (drawings.get(holding.id) ?? '').replace('<svg ', `<svg width="${width}" height="${height}" `)
+    const { data: raw, info } = await sharp(Buffer.from(svg)).greyscale().raw().toBuffer({ resolveWithObject: true })
+    const image = sharp(raw, { raw: { width: info.width, height: info.height, channels: info.channels } })
+    const bytes = new Uint8Array(await image.clone().png({ palette: true, colours: 8, effort: 4 }).toBuffer())
+    const hash = await sha256(bytes)
+    pictures.set(hash, { hash, type: 'image/png', bytes })
+    thumbs.set(hash, { hash, bytes: new Uint8Array(await image.resize(THUMB_PX, THUMB_PX, { fit: 'inside' }).jpeg({ quality: 72 }).toBuffer()) })
+    holding.pictureHash = hash
+  }
+  for (let at = 0; at < data.holdings.length; at += AT_ONCE) await Promise.all(data.holdings.slice(at, at + AT_ONCE).map(drawOne))
+  const zip = await packArchive(data, sorted(pictures), sorted(thumbs), '2026-11-01T00:00:00.000Z', sha256)
+  mkdirSync(target, { recursive: true })
+  writeFileSync(`${target}/letter-room.zip`, zip)
+  console.log(`${data.holdings.length} sets, ${pictures.size} pictures, ${(zip.length / 1e6).toFixed(1)} MB`)
+}
+
+await buildDemo(process.argv[2] ?? '.demo')

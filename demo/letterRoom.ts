@@ -1,0 +1,75 @@
+import { ulid } from 'ulid'
+import { blankBrand, type CatalogueData, emptyCatalogue, type Loan, type RegisterLine, type Relation, START_SETTINGS, startCatalogue, startSeries } from '#core/catalog'
+import { givenToText } from '#core/exchange'
+import { registerId } from '#core/numbering'
+import { makeCollection } from './collection'
+import { BRANDS, THEMES } from './names'
+import { chance } from './random'
+import { fileRoom } from './room'
+
+/** One seed, one room. */
+const SEED = 20261123
+const MADE_AT = Date.UTC(2026, 10, 1)
+
+export interface LetterRoom {
+  readonly data: CatalogueData
+  /** Drawing of each set, by its id. */
+  readonly drawings: ReadonlyMap<string, string>
+}
+
+/** The letter room at Lantern Quay: brands, themes, some 360 drawn sets, and the five fixtures they stand in. */
+export function makeLetterRoom(): LetterRoom {
+  const luck = chance(SEED)
+  let made = 0
+  const newId = (): string => ulid(MADE_AT + (made += 1), () => luck.unit())
+  const data: CatalogueData = emptyCatalogue()
+  const start = startCatalogue(newId)
+  data.settings.push({ ...START_SETTINGS, roomName: 'The letter room at Lantern Quay', isDemo: true })
+  data.kinds.push(...start.kinds)
+  data.categories.push(...start.categories)
+  data.themes.push(...THEMES.map((theme, rank) => ({ id: newId(), name: theme.name, rank, seeAlsoIds: [] })))
+  data.brands.push(...BRANDS.map(brand => ({ ...blankBrand(newId(), brand.name), variants: [...brand.variants], abbreviation: brand.abbreviation })))
+  const series = startSeries(newId())
+  data.series.push(series)
+
+  const authority = {
+    brands: new Map(data.brands.map(each => [each.id, each])), themes: new Map(data.themes.map(each => [each.id, each])),
+    categories: new Map(data.categories.map(each => [each.id, each])), kinds: new Map(data.kinds.map(each => [each.id, each])),
+  }
+  const drawn = makeCollection({
+    kinds: new Map(data.kinds.map(each => [each.name, each])), categoryIds: new Map(data.categories.map(each => [each.name, each.id])),
+    themes: new Map(data.themes.map(each => [each.name, each])), brands: data.brands, seriesId: series.id, newId,
+  }, luck)
+  const holdings = drawn.map(each => each.holding)
+  const room = fileRoom(holdings, data.kinds, authority, newId)
+  data.holdings.push(...holdings.map(holding => ({ ...holding, state: 'filed' as const })))
+  Object.assign(data, room)
+  lendSome(data, newId)
+  data.relations.push(...pairDies(data, newId))
+  data.register.push(...data.holdings.map((holding): RegisterLine => ({
+    id: registerId(series.id, holding.number), seriesId: series.id, number: holding.number, holdingId: holding.id,
+    givenTo: givenToText(holding.name, authority.brands.get(holding.brandId ?? '')?.name ?? ''), how: 'issued', at: holding.createdAt,
+  })))
+  return { data, drawings: new Map(drawn.map(each => [each.holding.id, each.svg])) }
+}
+
+/** A few sets are out: loans go to places of the house, never to persons. */
+function lendSome(data: CatalogueData, newId: () => string): void {
+  const places = ['Night desk', 'Chapel table', 'Tea room', 'Night desk', 'Reading room']
+  places.forEach((to, index) => {
+    const holding = data.holdings[(index * 67 + 31) % data.holdings.length]
+    if (!holding) return
+    const loan: Loan = { id: newId(), holdingId: holding.id, to, outAt: `2026-10-${10 + index * 3}T16:30:00.000Z`, backAt: null }
+    data.loans.push(loan)
+    holding.state = to === 'Night desk' ? 'lent' : 'out'
+  })
+}
+
+/** Dies and stamps of one brand and first theme go together. */
+function pairDies(data: CatalogueData, newId: () => string): Relation[] {
+  const dieKinds = new Set(data.kinds.filter(kind => kind.family === 'die').map(kind => kind.id))
+  return data.holdings.filter(holding => dieKinds.has(holding.kindId ?? '')).flatMap((die): Relation[] => {
+    const stamp = data.holdings.find(other => other.brandId === die.brandId && other.themeIds[0] === die.themeIds[0] && !dieKinds.has(other.kindId ?? ''))
+    return stamp ? [{ id: newId(), fromId: die.id, toId: stamp.id, kind: 'dieForStamp' }] : []
+  })
+}
