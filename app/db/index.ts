@@ -1,4 +1,5 @@
 export { database, type DeviceFact, type PictureRecord, type ThumbRecord, YondercrestDb } from './database'
+export { followJournal, readSnapshot, SCREEN_TABLES, type ScreenRecords, type ScreenTable, type Snapshot, type Touched, watch } from './follow'
 export type { Change, CommandName, JournalEntry, JournalPart, Subject } from './journal'
 export { redo, transact, undo } from './transact'
 export * as commands from './commands'

@@ -2,8 +2,8 @@ import type { TableName } from '#core/catalog'
 
 /** The names of all commands, as the journal keeps them: stored names are promises. */
 export const COMMAND_NAMES = [
-  'takeIn', 'editHolding', 'placeHolding', 'moveHolders', 'importList', 'restoreArchive', 'loadDemo', 'startEmpty',
-  'addContainer', 'addSection', 'changeZone', 'changeSettings', 'removeHolding', 'editSection',
+  'takeIn', 'editHolding', 'placeHolding', 'placeMany', 'moveHolders', 'importList', 'restoreArchive', 'loadDemo', 'startEmpty',
+  'addContainer', 'addSection', 'changeZone', 'removeHolding', 'editSection',
 ] as const
 export type CommandName = (typeof COMMAND_NAMES)[number]
 

@@ -18,7 +18,7 @@ export class WorkStopped extends Error {
 export interface Crew<Api> {
   readonly api: Remote<Api>
   /** Runs one call; cancelling ends the worker, and with it any transaction it had open: nothing half done stays. */
-  run<R>(call: (api: Remote<Api>) => Promise<R>): Promise<R>
+  run<R>(call: (api: Remote<Api>) => R): Promise<Awaited<R>>
   end(code?: WorkStopped['code']): void
 }
 
@@ -30,7 +30,7 @@ export function hire<Api>(worker: Worker): Crew<Api> {
   worker.addEventListener('error', event => stop(new WorkStopped('crashed', event.message)))
   return {
     api,
-    run: call => Promise.race([call(api), stopped]),
+    run: async <R>(call: (api: Remote<Api>) => R) => await Promise.race([call(api), stopped]) as Awaited<R>,
     end(code = 'cancelled') {
       worker.terminate()
       stop(new WorkStopped(code))

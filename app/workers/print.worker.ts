@@ -24,7 +24,9 @@ const api = {
   async printIndex(order: PrintOrder, tell: (progress: Progress) => void): Promise<PrintResult> {
     const { partWords, bookWords } = order
     const parts = buildParts(order.parts, order.sources, { ...partWords, numberRange: (first, last) => fill(partWords.numberRange, first, last) })
-    const thumbs = new Map((await database().thumbs.toArray()).map(thumb => [thumb.hash, thumb.bytes]))
+    const hashes = [...new Set(order.sources.flatMap(source => source.entry.picture?.hash ?? []))]
+    const found = await database().thumbs.bulkGet(hashes)
+    const thumbs = new Map(found.flatMap(thumb => thumb ? [[thumb.hash, thumb.bytes] as const] : []))
     return renderPdf({
       title: order.title, paper: PAPERS[order.paper],
       lay: measure => layBook(parts, PAPERS[order.paper], {

@@ -9,4 +9,5 @@ export {
 export { type MovePlan, type MoveTarget, planMove } from './move'
 export { type Neighbours, neighboursOf } from './neighbours'
 export { keyBehind, keysBehind } from './order'
+export { layRidge, type RidgeBlock, type RidgeLayout, type RidgeSource } from './ridge'
 export { arrangeRoom, type Room } from './room'

@@ -60,7 +60,7 @@ export const SEA = {
   scallop: (c: Chance) => {
     const ribs = c.whole(5, 9)
     const edge = Array.from({ length: ribs + 1 }, (_, index) => onCircle(44, 200 + (index * 140) / ribs, 0, 14))
-    const scallops = edge.slice(1).map(([x, y], index) => `A${60 / ribs} ${60 / ribs} 0 0 1 ${x} ${y}`).join('')
+    const scallops = edge.slice(1).map(([x, y]) => `A${60 / ribs} ${60 / ribs} 0 0 1 ${x} ${y}`).join('')
     return path(`M-6 40L${edge[0]?.join(' ')}${scallops}L6 40Z`) + edge.slice(1, -1).map(point => line([0, 38], [point[0] * 0.94, point[1] + 3])).join('') + path('M-14 34L-6 46L6 46L14 34')
   },
   crab: (c: Chance) => {

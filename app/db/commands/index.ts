@@ -1,4 +1,5 @@
-export { moveHolders, placeHolding, removeHolding } from './placing'
+export { nextNumber } from './numbers'
+export { moveHolders, placeHolding, placeMany, removeHolding } from './placing'
 export { type AddContainerOutcome, addContainer, addSection, changeZone, editSection, type NewContainer } from './room'
 export { changeSettings, noteCopySaved, noteDraft } from './settings'
 export { editHolding, type HoldingFacts, type PlaceChoice, takeIn } from './takeIn'

@@ -14,3 +14,9 @@ export async function runningSeries(db: YondercrestDb): Promise<RecordOf<'series
   if (!first) throw new Error('a catalogue without a running series was let in')
   return first
 }
+
+/** The number that the next new set will most likely get; another tab may be quicker. */
+export async function nextNumber(db: YondercrestDb): Promise<number | null> {
+  const series = (await db.records('series').toArray()).find(each => each.isRunning)
+  return series ? await highestGiven(db, series.id) + 1 : null
+}

@@ -1,7 +1,11 @@
-import type { Holder } from '#core/catalog'
+import type { Holder, Holding } from '#core/catalog'
+import { arrangeContainer, proposePlace, type RoomFacts } from '#core/room'
 import type { YondercrestDb } from '../database'
 import { transact } from '../transact'
 import { newHolder, type PlaceChoice } from './takeIn'
+
+/** The screen waits no longer than this for its turn while many sets are placed. */
+const BREATH_MS = 30
 
 /** Gives a set without a place its place. A set that has one keeps its holder, which moves. */
 export async function placeHolding(db: YondercrestDb, holdingId: string, place: PlaceChoice): Promise<boolean> {
@@ -42,4 +46,43 @@ export async function removeHolding(db: YondercrestDb, holdingId: string): Promi
     await desk.remove('loans', await db.records('loans').where('holdingId').equals(holdingId).primaryKeys())
     await desk.remove('holdings', [holdingId])
   })
+}
+
+/**
+ * Places many sets one after the other by their zones' rules, as one undoable step. Each proposal sees those before
+ * it. `goOn` is told how many are placed and may stop the work: what is placed by then stays.
+ */
+export async function placeMany(
+  db: YondercrestDb, holdings: readonly Holding[], facts: () => RoomFacts, goOn: (done: number) => boolean,
+): Promise<number> {
+  const plan = await planPlacing(holdings, facts(), goOn)
+  await transact(db, 'placeMany', { count: plan.holders.length }, async (desk) => {
+    await desk.put('holders', plan.holders)
+    await desk.put('holdings', plan.placed.map(holding => ({ ...holding, state: 'filed' as const })))
+  })
+  return plan.holders.length
+}
+
+/** Hands the screen a breath every so often; the transaction begins only when the plan stands. */
+async function planPlacing(holdings: readonly Holding[], facts: RoomFacts, goOn: (done: number) => boolean): Promise<{ holders: Holder[], placed: Holding[] }> {
+  const rows = new Map(facts.rows)
+  const [holders, placed]: [Holder[], Holding[]] = [[], []]
+  let breathAt = performance.now()
+  for (const holding of holdings) {
+    if (performance.now() - breathAt > BREATH_MS) {
+      if (!goOn(holders.length)) break
+      await new Promise(resolve => setTimeout(resolve))
+      breathAt = performance.now()
+    }
+    const proposal = proposePlace(holding, { ...facts, rows })
+    if (!proposal.ok) continue
+    const { container, lane, order, cell } = proposal.point
+    const holder = newHolder(holding.id, { containerId: container.id, lane, order, cell })
+    holders.push(holder)
+    placed.push(holding)
+    const row = rows.get(container.id)
+    const sections = row?.lanes.flat().flatMap(entry => entry.type === 'section' ? [entry.section] : []) ?? []
+    rows.set(container.id, arrangeContainer(container, [...row?.placements.map(each => each.holder) ?? [], holder], sections))
+  }
+  return { holders, placed }
 }

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
-import { gatherFacts, guessColumns, makeRecords, planRow, readTable, recommendedChoices, reportOn, type ImportChoices, type ListField, type ListTable } from '../index'
+import { gatherFacts, guessColumns, makeRecords, planRow, readTable, recommendedChoices, reportOn, type ImportChoices, type ListTable } from '../index'
 
 const sample = readFileSync('tests/fixtures/hand-kept-list.csv')
 const known = { brands: [], kinds: [], categories: [], themes: [] }
@@ -29,7 +29,7 @@ describe('the hand-kept list', () => {
 
   test('all 640 rows and every column are recognised', () => {
     expect(table.rows).toHaveLength(640)
-    expect(guessColumns(table).map(guess => guess.field)).toEqual<ListField[]>([
+    expect(guessColumns(table).map(guess => guess.field)).toEqual([
       'brand', 'name', 'themes', 'kind', 'size', 'matchingDie', 'notes', 'acquiredOn', 'used', 'price', 'place', 'number',
     ])
   })

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { NuxtPage } from '#components'
+import BenchTabs from '~/components/shell/BenchTabs.vue'
+import HeadBand from '~/components/shell/HeadBand.vue'
+import KeysDialog from '~/components/shell/KeysDialog.vue'
+import NoticeLine from '~/components/shell/NoticeLine.vue'
+import RidgeBand from '~/components/ridge/RidgeBand.vue'
+import WelcomeBench from '~/components/shell/WelcomeBench.vue'
+import { useKeys } from '~/composables/useKeys'
+import { useOpening } from '~/composables/useOpening'
+import { useLamp } from '~/composables/useLamp'
+import { shellWords, welcomeWords } from '~/messages'
+import { useRoute } from 'vue-router'
+import { computed } from 'vue'
+
+useLamp()
+const { state, progress } = useOpening()
+const keys = useKeys()
+const route = useRoute()
+/** Copies and the list import work before there is a room: they are ways to get one. */
+const isOpenToAll = computed(() => ['/copies', '/take-in/list'].includes(route.path))
+</script>
+
+<template>
+  <div class="grid h-dvh grid-rows-[auto_1fr_auto] overflow-hidden">
+    <a href="#bench" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">{{ shellWords.skip }}</a>
+    <HeadBand @keys="keys.isOpen.value = true" />
+    <main id="bench" class="flex min-h-0 flex-col px-2 pt-2 sm:px-5 sm:pt-3">
+      <BenchTabs v-if="state === 'open'" class="hidden sm:flex" />
+      <div id="sheet" class="min-h-0 flex-1 overflow-y-auto rounded-t-[3px] border border-b-0 border-line bg-sheet" tabindex="-1">
+        <div v-if="state === 'opening'" class="grid h-full place-items-center p-6 text-quiet" role="status">
+          {{ progress ? `${welcomeWords.loadingDemo}: ${progress.done} / ${progress.total}` : shellWords.loading }}
+        </div>
+        <NuxtPage v-else-if="state === 'open' || isOpenToAll" />
+        <WelcomeBench v-else />
+      </div>
+    </main>
+    <div>
+      <RidgeBand />
+      <BenchTabs v-if="state === 'open'" is-strip class="flex sm:hidden" />
+    </div>
+    <NoticeLine />
+    <KeysDialog v-model:open="keys.isOpen.value" />
+  </div>
+</template>

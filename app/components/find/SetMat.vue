@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { useElementBounding, useElementSize, useEventListener } from '@vueuse/core'
+import { computed, nextTick, shallowRef, useTemplateRef, watch } from 'vue'
+import type { Holding } from '#core/catalog'
+import { layMat, UNKNOWN_SIZE } from '#core/finding'
+import { MM_PER_INCH } from '#core/units'
+import KImpression from '~/components/kit/KImpression.vue'
+import KTicket from '~/components/kit/KTicket.vue'
+import { useDescribe } from '~/composables/useDescribe'
+import { findWords } from '~/messages'
+import { useCatalogue } from '~/stores/catalogue'
+import MatRuler from './MatRuler.vue'
+
+/** The mat: sets side by side at one common scale, and the why below each. Only what is in view is drawn. */
+const { holdings, pxPerMm, reasons } = defineProps<{ holdings: readonly Holding[], pxPerMm: number, reasons: ReadonlyMap<string, string> }>()
+const emit = defineEmits<{ open: [holding: Holding] }>()
+
+const CAPTION = 66
+const GAP = 22
+const LEAST_WIDTH = 112
+const THUMB_PX = 170
+const OVERSCAN = 400
+
+const catalogue = useCatalogue()
+const { codeOf, code, placeOf, addressOf } = useDescribe()
+const mat = useTemplateRef<HTMLElement>('mat')
+const { width } = useElementSize(mat)
+const bounds = useElementBounding(mat)
+const viewport = shallowRef(typeof window === 'undefined' ? 900 : window.innerHeight)
+useEventListener('resize', () => { viewport.value = window.innerHeight })
+
+const byId = computed(() => new Map(holdings.map(holding => [holding.id, holding])))
+const layout = computed(() => layMat(holdings.map(({ id, size }) => ({ id, size: size ?? UNKNOWN_SIZE })), { pxPerMm, width: Math.max(width.value, LEAST_WIDTH), gap: GAP, caption: CAPTION, leastWidth: LEAST_WIDTH }))
+const shown = computed(() => {
+  const from = -bounds.top.value - OVERSCAN
+  const to = viewport.value - bounds.top.value + OVERSCAN
+  return layout.value.spots.flatMap((spot, index) => {
+    const holding = byId.value.get(spot.id)
+    return holding && spot.top + spot.height > from && spot.top < to ? [{ spot, holding, index }] : []
+  })
+})
+const grid = computed(() => `${pxPerMm * (catalogue.settings.unit === 'in' ? MM_PER_INCH : 10)}px`)
+const marked = shallowRef(0)
+watch(() => holdings, () => { marked.value = 0 })
+
+/** Arrows walk along and up and down the mat, whatever is in view. */
+async function walk(event: KeyboardEvent, index: number): Promise<void> {
+  const { spots } = layout.value
+  const here = spots[index]
+  if (!here) return
+  const rowAway = (step: 1 | -1): number => {
+    const others = spots.map((spot, at) => ({ spot, at })).filter(({ spot }) => step * (spot.top + spot.pictureHeight - here.top - here.pictureHeight) > 1)
+    const nearest = others.reduce<number>((best, { spot }) => Math.min(best, Math.abs(spot.top + spot.pictureHeight - here.top - here.pictureHeight)), Infinity)
+    const row = others.filter(({ spot }) => Math.abs(Math.abs(spot.top + spot.pictureHeight - here.top - here.pictureHeight) - nearest) < 1)
+    return row.toSorted((a, b) => Math.abs(a.spot.left - here.left) - Math.abs(b.spot.left - here.left))[0]?.at ?? index
+  }
+  const to = { ArrowRight: index + 1, ArrowLeft: index - 1, ArrowDown: rowAway(1), ArrowUp: rowAway(-1), Home: 0, End: spots.length - 1 }[event.key]
+  if (to === undefined) return
+  event.preventDefault()
+  marked.value = Math.min(Math.max(0, to), spots.length - 1)
+  const spot = spots[marked.value]
+  const scroller = document.getElementById('sheet')
+  if (spot && scroller) {
+    const top = bounds.top.value + spot.top
+    if (top < 120) scroller.scrollBy({ top: top - 160 })
+    else if (top + spot.height > viewport.value - 150) scroller.scrollBy({ top: top + spot.height - viewport.value + 170 })
+  }
+  bounds.update()
+  await nextTick()
+  mat.value?.querySelector<HTMLElement>(`[data-index="${marked.value}"]`)?.focus()
+}
+</script>
+
+<template>
+  <div class="mat relative border border-mat-line pt-8 pr-4 pb-4 pl-10" :style="{ backgroundSize: `${grid} ${grid}`, backgroundPosition: '40px 32px' }">
+    <MatRuler :px-per-mm="pxPerMm" :unit="catalogue.settings.unit" />
+    <ul ref="mat" class="relative" :style="{ height: `${layout.height}px` }" :aria-label="findWords.mat">
+      <li v-for="{ spot, holding, index } in shown" :key="spot.id" class="absolute" :style="{ transform: `translate(${spot.left}px, ${spot.top}px)`, width: `${spot.width}px`, height: `${spot.height}px` }">
+        <button
+          type="button" data-mat-item :data-index="index" class="group block h-full w-full text-left" :tabindex="index === marked ? 0 : -1"
+          :aria-label="findWords.item(code(holding), holding.name, placeOf(holding))" @click="emit('open', holding)" @keydown="walk($event, index)" @focus="marked = index"
+        >
+          <span class="block shadow-[0_1px_0_var(--edge)] group-hover:outline-2 group-hover:outline-edge" :style="{ width: `${(holding.size ?? UNKNOWN_SIZE).widthMm * pxPerMm}px`, height: `${spot.pictureHeight}px` }">
+            <KImpression :hash="holding.pictureHash" :is-full="spot.pictureHeight > THUMB_PX" />
+          </span>
+          <span class="mt-1 flex items-baseline gap-2 overflow-hidden whitespace-nowrap"><KTicket :code="codeOf(holding)" size="small" /><span class="hint truncate figures">{{ addressOf(holding) ?? '' }}</span></span>
+          <span class="block truncate text-[0.88rem] leading-tight font-semibold">{{ holding.name }}</span>
+          <span class="hint block truncate leading-tight">{{ reasons.get(holding.id) ?? (holding.size ? '' : findWords.sizeUnknown) }}</span>
+        </button>
+      </li>
+    </ul>
+  </div>
+</template>

@@ -1,0 +1,39 @@
+import { useEventListener } from '@vueuse/core'
+import { shallowRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { useSteps } from './useSteps'
+
+export const AREA_PATHS = ['/', '/take-in', '/storeroom', '/index'] as const
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select, [role="listbox"], [role="combobox"]'))
+}
+
+/** Keys that work everywhere, as long as nothing is being typed. */
+export function useKeys() {
+  const router = useRouter()
+  const steps = useSteps()
+  const isOpen = shallowRef(false)
+
+  useEventListener('keydown', (event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || isTyping(event.target) || document.querySelector('[role="dialog"]')) return
+    const act = actionFor(event.key)
+    if (!act) return
+    event.preventDefault()
+    act()
+  })
+
+  function actionFor(key: string): (() => void) | undefined {
+    const area = AREA_PATHS[Number(key) - 1]
+    if (area) return () => void router.push(area)
+    const actions: Readonly<Record<string, () => void>> = {
+      '/': () => document.getElementById('ask')?.focus(),
+      'n': () => void router.push('/take-in'),
+      'u': () => void steps.undo(),
+      'U': () => void steps.redo(),
+      '?': () => { isOpen.value = true },
+    }
+    return actions[key]
+  }
+  return { isOpen }
+}

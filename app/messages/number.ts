@@ -1,0 +1,28 @@
+const cardinal = new Intl.NumberFormat('en')
+const ordinalRules = new Intl.PluralRules('en', { type: 'ordinal' })
+const SUFFIXES: Readonly<Record<string, string>> = { one: 'st', two: 'nd', few: 'rd', other: 'th' }
+
+export const figure = (count: number): string => cardinal.format(count)
+/** @example ordinal(11) //=> '11th' */
+export const ordinal = (position: number): string => `${figure(position)}${SUFFIXES[ordinalRules.select(position)]}`
+/** @example counted(3, 'set') //=> '3 sets' */
+export const counted = (count: number, one: string, many = `${one}s`): string => `${figure(count)} ${count === 1 ? one : many}`
+
+const dayFormat = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'long', year: 'numeric' })
+const monthFormat = new Intl.DateTimeFormat('en', { month: 'long', year: 'numeric' })
+const timeFormat = new Intl.DateTimeFormat('en', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
+
+/** A day, a month or a year, as much as is known. */
+export function partialDay(date: string): string {
+  if (date.length === 4) return date
+  return date.length === 7 ? monthFormat.format(new Date(`${date}-15T12:00:00`)) : dayFormat.format(new Date(`${date.slice(0, 10)}T12:00:00`))
+}
+
+export function moment(at: string, now = new Date()): string {
+  const then = new Date(at)
+  const isToday = then.toDateString() === now.toDateString()
+  return isToday ? `today at ${timeFormat.format(then)}` : dayFormat.format(then)
+}
+
+export const money = (minor: number, currency: string): string =>
+  new Intl.NumberFormat('en', { style: 'currency', currency }).format(minor / 100)

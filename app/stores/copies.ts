@@ -1,0 +1,107 @@
+import { proxy } from 'comlink'
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import type { ListLine } from '#core/exchange'
+import { commands, database, watch } from '~/db'
+import { copyWords } from '~/messages'
+import { useDescribe } from '~/composables/useDescribe'
+import { type Crew, hire, type Progress, WorkStopped } from '~/workers/call'
+import type { ExchangeApi, RestoreOutcome } from '~/workers/exchange.worker'
+import { offerFile } from '~/composables/offerFile'
+import { useCatalogue } from './catalogue'
+
+interface LastCopy { readonly at: string, readonly seq: number, readonly swings: number }
+
+/** A worker of its own for every long piece of work, so that cancelling it ends nothing else. */
+export const hireExchange = (): Crew<ExchangeApi> =>
+  hire<ExchangeApi>(new Worker(new URL('../workers/exchange.worker.ts', import.meta.url), { type: 'module' }))
+
+/** Copies of the catalogue: saving, reading back, beginning anew. */
+export const useCopies = defineStore('copies', () => {
+  const catalogue = useCatalogue()
+  const describe = useDescribe()
+  const progress = shallowRef<Progress | null>(null)
+  const lastCopy = shallowRef<LastCopy | null>(null)
+  let crew: Crew<ExchangeApi> | null = null
+  watch(() => database().device.get('lastCopy'), (fact) => { lastCopy.value = fact ? JSON.parse(fact.value) as LastCopy : null })
+
+  /** Steps done (or undone) since the last copy. */
+  const stepsSince = computed(() => {
+    const copy = lastCopy.value
+    const after = catalogue.steps.filter(step => !copy || step.seq > copy.seq || (step.seq === copy.seq && step.swings > copy.swings))
+    return after.length
+  })
+  /** Sets of the person's own that no copy holds as they are now. The demo room is nobody's own. */
+  const unsaved = computed(() => catalogue.settings.isDemo && !catalogue.steps.some(step => step.state === 'done' && !['loadDemo', 'startEmpty'].includes(step.command))
+    ? 0
+    : stepsSince.value > 0 ? catalogue.tables?.holdings.size ?? 0 : 0)
+
+  async function work<R>(call: (crew: Crew<ExchangeApi>, tell: (told: Progress) => void) => Promise<R>): Promise<R> {
+    crew = hireExchange()
+    try {
+      return await call(crew, proxy((told: Progress) => { progress.value = told }))
+    } finally {
+      crew?.end('crashed')
+      crew = null
+      progress.value = null
+    }
+  }
+  const cancel = (): void => crew?.end('cancelled')
+
+  /** Saves everything as one file; the answer is its size in bytes. */
+  async function saveCopy(): Promise<number> {
+    const bytes = await work((hands, tell) => hands.run(api => api.saveArchive(tell)))
+    const now = new Date().toISOString()
+    offerFile(new Blob([bytes], { type: 'application/zip' }), copyWords.fileName(catalogue.settings.roomName, now.slice(0, 10)))
+    await commands.noteCopySaved(database(), now)
+    return bytes.byteLength
+  }
+
+  function restore(bytes: ArrayBuffer, command: 'restoreArchive' | 'loadDemo' = 'restoreArchive'): Promise<RestoreOutcome> {
+    return work((hands, tell) => hands.run(api => api.restoreArchive(bytes, command, tell)))
+  }
+
+  async function isDemoStart(): Promise<boolean> {
+    try {
+      const answer = await (await fetch('/api/start')).json() as { demo?: boolean }
+      return answer.demo === true
+    } catch {
+      return false
+    }
+  }
+  async function loadDemo(): Promise<boolean> {
+    try {
+      const response = await fetch('/api/demo-room')
+      if (!response.ok) return false
+      const outcome = await restore(await response.arrayBuffer(), 'loadDemo')
+      return outcome.ok
+    } catch (problem) {
+      if (problem instanceof WorkStopped && problem.code === 'cancelled') throw problem
+      return false
+    }
+  }
+  const startEmpty = (): Promise<void> => commands.startEmpty(database())
+
+  async function saveList(): Promise<void> {
+    const csv = await work(hands => hands.run(api => Promise.resolve(api.saveList(listLines()))))
+    // A byte-order mark, so that spreadsheets read the letters right.
+    offerFile(new Blob(['\ufeff', csv], { type: 'text/csv' }), copyWords.listName(catalogue.settings.roomName, new Date().toISOString().slice(0, 10)))
+  }
+
+  function listLines(): readonly ListLine[] {
+    const holdings = [...catalogue.tables?.holdings.values() ?? []].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1))
+    return holdings.map((holding): ListLine => ({
+      number: holding.number, code: describe.code(holding), name: holding.name,
+      brand: describe.lookUp('brands', holding.brandId)?.name ?? '', kind: describe.lookUp('kinds', holding.kindId)?.name ?? '',
+      category: describe.lookUp('categories', holding.categoryId)?.name ?? '',
+      themes: holding.themeIds.flatMap(id => describe.lookUp('themes', id)?.name ?? []),
+      size: holding.size ? `${holding.size.widthMm} x ${holding.size.heightMm} mm` : '', words: holding.words, searchWords: holding.searchWords, notes: holding.notes,
+      acquiredOn: holding.acquiredOn ?? '', price: holding.price ? `${(holding.price.minor / 100).toFixed(2)} ${holding.price.currency}` : '',
+      used: holding.useCount !== null ? `${holding.useCount}x` : holding.isUsed === null ? '' : holding.isUsed ? 'yes' : 'no',
+      matchingDie: holding.hasMatchingDie === null ? '' : holding.hasMatchingDie ? 'yes' : 'no',
+      place: describe.addressOf(holding) ?? holding.placeText,
+    }))
+  }
+
+  return { progress, lastCopy, stepsSince, unsaved, cancel, saveCopy, restore, isDemoStart, loadDemo, startEmpty, saveList }
+})

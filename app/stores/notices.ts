@@ -1,0 +1,18 @@
+import { defineStore } from 'pinia'
+import { shallowRef } from 'vue'
+
+const SHOWN_MS = 6000
+
+/** One line that says what has just happened. A new one takes the place of the last; nothing needs to be answered. */
+export const useNotices = defineStore('notices', () => {
+  const text = shallowRef('')
+  const tone = shallowRef<'done' | 'care'>('done')
+  let timer: ReturnType<typeof setTimeout> | undefined
+  function tell(sentence: string, as: 'done' | 'care' = 'done'): void {
+    text.value = sentence
+    tone.value = as
+    clearTimeout(timer)
+    timer = setTimeout(() => { text.value = '' }, SHOWN_MS)
+  }
+  return { text, tone, tell }
+})

@@ -1,0 +1,61 @@
+/** What the ridge needs to know of a container. `share` is how full it is; `depth` 0 is nearest to the eye. */
+export interface RidgeSource {
+  readonly id: string
+  readonly fixtureId: string
+  readonly lengthMm: number
+  readonly share: number
+  readonly depth: number
+  /** Where tabs stand, 0 to 1 along the length, with the colour of each. */
+  readonly tabs: readonly { readonly at: number, readonly colour: number }[]
+}
+export interface RidgeBlock extends RidgeSource {
+  readonly x: number
+  readonly width: number
+  readonly height: number
+}
+export interface RidgeFixture {
+  readonly id: string
+  readonly x: number
+  readonly width: number
+}
+export interface RidgeLayout {
+  readonly blocks: readonly RidgeBlock[]
+  readonly fixtures: readonly RidgeFixture[]
+  readonly width: number
+}
+
+const GAP = 3
+const FIXTURE_GAP = 26
+const LEAST_WIDTH = 26
+const LEAST_SHARE_HEIGHT = 0.08
+
+/**
+ * Sets the containers side by side in walking order: each as wide as its filing length (never too narrow to touch) and
+ * as high as it is full. The whole takes `width` unless the least widths need more; then it scrolls. O(n).
+ */
+export function layRidge(sources: readonly RidgeSource[], width: number, height: number): RidgeLayout {
+  const fixtureCount = new Set(sources.map(source => source.fixtureId)).size
+  const free = width - GAP * sources.length - FIXTURE_GAP * fixtureCount
+  const total = sources.reduce((sum, source) => sum + source.lengthMm, 0)
+  const scale = total > 0 ? Math.max(0, free) / total : 0
+  const blocks: RidgeBlock[] = []
+  const fixtures: RidgeFixture[] = []
+  let x = FIXTURE_GAP / 2
+  let fixture: { id: string, x: number } | null = null
+  const closeFixture = (): void => {
+    if (fixture) fixtures.push({ id: fixture.id, x: fixture.x, width: x - GAP - fixture.x })
+  }
+  for (const source of sources) {
+    if (fixture && fixture.id !== source.fixtureId) {
+      closeFixture()
+      x += FIXTURE_GAP
+      fixture = null
+    }
+    fixture ??= { id: source.fixtureId, x }
+    const blockWidth = Math.max(LEAST_WIDTH, source.lengthMm * scale)
+    blocks.push({ ...source, x, width: blockWidth, height: height * Math.min(1, Math.max(LEAST_SHARE_HEIGHT, source.share)) })
+    x += blockWidth + GAP
+  }
+  closeFixture()
+  return { blocks, fixtures, width: Math.max(width, x + FIXTURE_GAP / 2) }
+}
