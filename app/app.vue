@@ -22,7 +22,7 @@ const isOpenToAll = computed(() => ['/copies', '/take-in/list'].includes(route.p
 </script>
 
 <template>
-  <div class="grid h-dvh grid-rows-[auto_1fr_auto] overflow-hidden">
+  <div class="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] overflow-hidden">
     <a href="#bench" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">{{ shellWords.skip }}</a>
     <HeadBand @keys="keys.isOpen.value = true" />
     <main id="bench" class="flex min-h-0 flex-col px-2 pt-2 sm:px-5 sm:pt-3">

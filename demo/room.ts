@@ -33,7 +33,7 @@ const ZONES: readonly ZonePlan[] = [
   {
     name: 'Clear and cling sets', kinds: ['Clear', 'Cling', 'Foam', 'Own-made'], fixture: 'Bookcase', fullAt: 0.8,
     keys: [{ by: 'theme', order: 'own' }, { by: 'brand', order: alphabetical }, { by: 'name', order: alphabetical }],
-    containers: Array.from({ length: 10 }, (_, index) => ({ name: `Bin ${index + 1}`, code: `B${index + 1}`, type: 'bin' as const, shelf: Math.floor(index / 3) + 1, lanes: index === 4 ? 2 : 1, lengthMm: index % 3 === 1 ? 150 : 180 })),
+    containers: Array.from({ length: 10 }, (_, index) => ({ name: `Bin ${index + 1}`, code: `B${index + 1}`, type: 'bin' as const, shelf: Math.floor(index / 3) + 1, lanes: index === 4 ? 2 : 1, lengthMm: index % 3 === 1 ? 120 : 150 })),
   },
   {
     name: 'Wood blocks', kinds: ['Wood mounted', 'Roller'], fixture: 'Chart cabinet', fullAt: 0.85,

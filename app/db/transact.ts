@@ -47,7 +47,7 @@ function deskOver(db: YondercrestDb, changes: Map<string, Change>, touched: Set<
     db,
     async put(table, records) {
       const rows = db.anyRecords(table)
-      const before = await rows.bulkGet(records.map(record => record.id))
+      const before = await rows.count() === 0 ? [] : await rows.bulkGet(records.map(record => record.id))
       records.forEach((record, index) => note(table, record.id, before[index] ?? null))
       await rows.bulkPut(records as readonly { id: string }[])
     },

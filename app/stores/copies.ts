@@ -1,4 +1,4 @@
-import { proxy } from 'comlink'
+import { proxy, transfer } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { ListLine } from '#core/exchange'
@@ -57,8 +57,8 @@ export const useCopies = defineStore('copies', () => {
     return bytes.byteLength
   }
 
-  function restore(bytes: ArrayBuffer, command: 'restoreArchive' | 'loadDemo' = 'restoreArchive'): Promise<RestoreOutcome> {
-    return work((hands, tell) => hands.run(api => api.restoreArchive(bytes, command, tell)))
+  function restore(bytes: ArrayBuffer): Promise<RestoreOutcome> {
+    return work((hands, tell) => hands.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'restoreArchive', tell)))
   }
 
   async function isDemoStart(): Promise<boolean> {
@@ -71,10 +71,13 @@ export const useCopies = defineStore('copies', () => {
   }
   async function loadDemo(): Promise<boolean> {
     try {
-      const response = await fetch('/api/demo-room')
-      if (!response.ok) return false
-      const outcome = await restore(await response.arrayBuffer(), 'loadDemo')
-      return outcome.ok
+      // The worker starts up while the archive is on its way.
+      const archive = fetch('/api/demo-room').then(response => response.ok ? response.arrayBuffer() : null)
+      const outcome = await work(async (hands, tell) => {
+        const bytes = await archive
+        return bytes ? hands.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'loadDemo', tell)) : null
+      })
+      return outcome?.ok ?? false
     } catch (problem) {
       if (problem instanceof WorkStopped && problem.code === 'cancelled') throw problem
       return false

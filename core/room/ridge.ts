@@ -27,6 +27,8 @@ export interface RidgeLayout {
 const GAP = 3
 const FIXTURE_GAP = 26
 const LEAST_WIDTH = 26
+/** Room for the fixture's name below its blocks. */
+const LEAST_FIXTURE_WIDTH = 96
 const LEAST_SHARE_HEIGHT = 0.08
 
 /**
@@ -35,7 +37,7 @@ const LEAST_SHARE_HEIGHT = 0.08
  */
 export function layRidge(sources: readonly RidgeSource[], width: number, height: number): RidgeLayout {
   const fixtureCount = new Set(sources.map(source => source.fixtureId)).size
-  const free = width - GAP * sources.length - FIXTURE_GAP * fixtureCount
+  const free = width - GAP * sources.length - (FIXTURE_GAP + LEAST_FIXTURE_WIDTH / 3) * fixtureCount
   const total = sources.reduce((sum, source) => sum + source.lengthMm, 0)
   const scale = total > 0 ? Math.max(0, free) / total : 0
   const blocks: RidgeBlock[] = []
@@ -43,7 +45,9 @@ export function layRidge(sources: readonly RidgeSource[], width: number, height:
   let x = FIXTURE_GAP / 2
   let fixture: { id: string, x: number } | null = null
   const closeFixture = (): void => {
-    if (fixture) fixtures.push({ id: fixture.id, x: fixture.x, width: x - GAP - fixture.x })
+    if (!fixture) return
+    x = Math.max(x, fixture.x + LEAST_FIXTURE_WIDTH + GAP)
+    fixtures.push({ id: fixture.id, x: fixture.x, width: x - GAP - fixture.x })
   }
   for (const source of sources) {
     if (fixture && fixture.id !== source.fixtureId) {

@@ -15,9 +15,9 @@ import MatRuler from './MatRuler.vue'
 const { holdings, pxPerMm, reasons } = defineProps<{ holdings: readonly Holding[], pxPerMm: number, reasons: ReadonlyMap<string, string> }>()
 const emit = defineEmits<{ open: [holding: Holding] }>()
 
-const CAPTION = 66
+const CAPTION = 84
 const GAP = 22
-const LEAST_WIDTH = 112
+const LEAST_WIDTH = 128
 const THUMB_PX = 170
 const OVERSCAN = 400
 
@@ -84,7 +84,7 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
             <KImpression :hash="holding.pictureHash" :is-full="spot.pictureHeight > THUMB_PX" />
           </span>
           <span class="mt-1 flex items-baseline gap-2 overflow-hidden whitespace-nowrap"><KTicket :code="codeOf(holding)" size="small" /><span class="hint truncate figures">{{ addressOf(holding) ?? '' }}</span></span>
-          <span class="block truncate text-[0.88rem] leading-tight font-semibold">{{ holding.name }}</span>
+          <span class="line-clamp-2 block text-[0.88rem] leading-tight font-semibold">{{ holding.name }}</span>
           <span class="hint block truncate leading-tight">{{ reasons.get(holding.id) ?? (holding.size ? '' : findWords.sizeUnknown) }}</span>
         </button>
       </li>

@@ -23,7 +23,7 @@ function dropped(event: DragEvent): void {
 
 <template>
   <div
-    class="inline-flex flex-wrap items-center gap-3" :class="{ 'outline-3 outline-offset-4 outline-ember': isOver }"
+    class="inline-flex flex-wrap items-center gap-x-3 gap-y-1" :class="{ 'outline-3 outline-offset-4 outline-ember': isOver }"
     @dragover.prevent="isOver = true" @dragleave="isOver = false" @drop.prevent="dropped"
   >
     <button type="button" :class="isMain ? 'button-main' : 'button'" @click="input?.click()"><FileUp :size="18" aria-hidden="true" />{{ label }}</button>

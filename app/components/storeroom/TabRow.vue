@@ -15,7 +15,7 @@ const isOver = useHolderDrop(row, () => ({ type: 'row', containerId: section.con
 <template>
   <div ref="row" role="row" class="relative flex h-11 items-end border-b-2" :style="{ borderColor: `var(--tab-${section.colour})`, paddingLeft: `${stagger * 26}%` }">
     <span v-if="isOver || isDropMark" class="absolute inset-x-0 -bottom-[3px] z-10 h-[3px] bg-ember" />
-    <button type="button" role="gridcell" tabindex="-1" class="divider-tab flex min-h-9 items-center gap-2 px-6 font-title font-semibold text-white" :style="{ backgroundColor: `var(--tab-${section.colour})` }" :aria-label="storeroomWords.tab(section.title)" @click="emit('edit')">
+    <button type="button" role="gridcell" tabindex="-1" class="divider-tab flex min-h-9 items-center gap-2 px-6 font-title font-semibold text-on-tab" :style="{ backgroundColor: `var(--tab-${section.colour})` }" :aria-label="storeroomWords.tab(section.title)" @click="emit('edit')">
       {{ section.title }}<span class="text-[0.85rem] figures">{{ count }}</span><PencilLine :size="14" aria-hidden="true" />
     </button>
   </div>

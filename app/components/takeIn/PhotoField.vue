@@ -34,8 +34,8 @@ defineExpose({ take })
 <template>
   <div>
     <p class="label">{{ takeInWords.photo }}</p>
-    <div class="flex flex-wrap items-start gap-3">
-      <div class="mat small-mat h-40 w-32 border border-mat-line p-2" :aria-busy="isBusy"><KImpression :hash="hash" /></div>
+    <div class="flex items-start gap-3">
+      <div class="mat small-mat h-32 w-26 border border-mat-line p-2" :aria-busy="isBusy"><KImpression :hash="hash" /></div>
       <div class="flex flex-col items-start gap-2">
         <KFile :label="takeInWords.photoFile" :hint="takeInWords.photoDrop" accept="image/png,image/jpeg,image/webp,image/gif,image/avif" @file="take" />
         <button type="button" class="button sm:hidden" @click="camera?.click()"><Camera :size="18" aria-hidden="true" />{{ takeInWords.photoCamera }}</button>

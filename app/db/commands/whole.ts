@@ -32,9 +32,7 @@ export async function replaceCatalogue(
 ): Promise<void> {
   const name = data.settings[0]?.roomName ?? ''
   await transact(db, command, { name, count: data.holdings.length }, async (desk) => {
-    await db.pictures.bulkPut([...pictures])
-    await db.thumbs.bulkPut([...thumbs])
-    await replaceAll(desk, data)
+    await Promise.all([db.pictures.bulkPut([...pictures]), db.thumbs.bulkPut([...thumbs]), replaceAll(desk, data)])
   })
 }
 

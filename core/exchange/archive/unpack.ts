@@ -15,6 +15,8 @@ export type ArchiveReading =
   | { readonly ok: true, readonly archive: UnpackedArchive }
   | { readonly ok: false, readonly code: 'notAZip' | 'foreign' | 'tooLarge' | 'damaged' | 'newer' | 'badRecord' | 'danglingReference' | 'fileMissing' | 'fileUnlisted', readonly where: string }
 
+const CHECKED_AT_ONCE = 64
+
 const refuse = (code: Extract<ArchiveReading, { ok: false }>['code'], where = ''): ArchiveReading => ({ ok: false, code, where })
 
 /**
@@ -34,11 +36,12 @@ export async function unpackArchive(
 
   const listed = new Set(manifest.files.map(file => file.name))
   for (const name of opened.keys()) if (name !== MANIFEST_NAME && !listed.has(name)) return refuse('fileUnlisted', name)
-  for (const [index, file] of manifest.files.entries()) {
-    const bytes = opened.get(file.name)
-    if (!bytes) return refuse('fileMissing', file.name)
-    if (bytes.length !== file.bytes || await sha256(bytes) !== file.sha256) return refuse('damaged', file.name)
-    if (index % 50 === 0) onProgress(index, manifest.files.length)
+  for (let at = 0; at < manifest.files.length; at += CHECKED_AT_ONCE) {
+    const files = manifest.files.slice(at, at + CHECKED_AT_ONCE)
+    const problems = await Promise.all(files.map(file => checkFile(file, opened.get(file.name), sha256)))
+    const problem = problems.find(each => each !== null)
+    if (problem) return problem
+    onProgress(at, manifest.files.length)
   }
   const data = readTables(opened)
   if ('ok' in data) return data
@@ -50,6 +53,11 @@ export async function unpackArchive(
   if (dangling) return refuse('danglingReference', dangling)
   onProgress(manifest.files.length, manifest.files.length)
   return { ok: true, archive: { manifest, data, pictures, thumbs: filesIn(opened, 'thumbs').map(({ hash, bytes }) => ({ hash, bytes })) } }
+}
+
+async function checkFile(file: Manifest['files'][number], bytes: Uint8Array | undefined, sha256: Sha256): Promise<ArchiveReading | null> {
+  if (!bytes) return refuse('fileMissing', file.name)
+  return bytes.length !== file.bytes || await sha256(bytes) !== file.sha256 ? refuse('damaged', file.name) : null
 }
 
 function openZip(zip: Uint8Array): Map<string, Uint8Array> | ArchiveReading {

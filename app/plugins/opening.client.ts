@@ -1,0 +1,7 @@
+import { defineNuxtPlugin } from '#imports'
+import { openRoom } from '~/composables/useOpening'
+
+/** The room is opened while the screen is still being put up: neither waits for the other. */
+export default defineNuxtPlugin(() => {
+  void openRoom()
+})
