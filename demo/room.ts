@@ -22,7 +22,7 @@ interface ZonePlan {
 
 const FIXTURES: readonly Omit<Fixture, 'id' | 'rank'>[] = [
   { name: 'Bookcase', type: 'bookcase', shelves: 4 },
-  { name: 'Chart cabinet', type: 'cabinet', shelves: 7 },
+  { name: 'Chart cabinet', type: 'cabinet', shelves: 6 },
   { name: 'Rolling cart', type: 'cart', shelves: 3 },
   { name: 'Binder shelf', type: 'bookcase', shelves: 1 },
   { name: 'Window board', type: 'wall', shelves: 1 },
@@ -48,7 +48,7 @@ const ZONES: readonly ZonePlan[] = [
   {
     name: 'Thin dies', kinds: ['Thin die'], fixture: 'Rolling cart', fullAt: 0.75,
     keys: [{ by: 'brand', order: alphabetical }, { by: 'name', order: alphabetical }],
-    containers: [1, 2, 3].map(index => ({ name: `Tier ${index}`, code: `T${index}`, type: 'basket' as const, shelf: index, lanes: 1, lengthMm: 90 })),
+    containers: [1, 2, 3].map(index => ({ name: `Basket ${index}`, code: `K${index}`, type: 'basket' as const, shelf: index, lanes: 1, lengthMm: 90 })),
   },
   {
     name: 'Small singles', kinds: ['Rubber, unmounted'], fixture: 'Binder shelf', fullAt: 1,

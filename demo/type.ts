@@ -38,19 +38,34 @@ export interface SetText {
   readonly ascent: number
 }
 
+interface Shaped {
+  readonly parts: string
+  readonly advance: number
+}
+/** Shaping is the slow part, and the same phrases stand on many stamps. */
+const shaped = new Map<string, Shaped>()
+function shape(text: string, name: FaceName): Shaped {
+  const key = `${name}/${text}`
+  const known = shaped.get(key)
+  if (known) return known
+  const run = face(name).layout(text)
+  let advance = 0
+  const parts = run.glyphs.map((glyph, index) => {
+    const position = run.positions[index]
+    const x = advance + (position?.xOffset ?? 0)
+    advance += position?.xAdvance ?? 0
+    const d = glyph.path.toSVG()
+    return d ? `<path d="${d}" transform="translate(${x} ${position?.yOffset ?? 0})"/>` : ''
+  }).join('')
+  shaped.set(key, { parts, advance })
+  return { parts, advance }
+}
+
 /** A text as outlines, so that the picture needs no font: `size` is the em in the drawing's own units. */
 export function setText(text: string, name: FaceName, size: number): SetText {
   const font = face(name)
   const scale = size / font.unitsPerEm
-  const run = font.layout(text)
-  let pen = 0
-  const parts = run.glyphs.map((glyph, index) => {
-    const position = run.positions[index]
-    const x = pen + (position?.xOffset ?? 0)
-    pen += position?.xAdvance ?? 0
-    const d = glyph.path.toSVG()
-    return d ? `<path d="${d}" transform="translate(${x} ${position?.yOffset ?? 0})"/>` : ''
-  }).join('')
+  const { parts, advance } = shape(text, name)
   const s = Math.round(scale * 1e5) / 1e5
-  return { svg: `<g fill="#1B2340" stroke="none" transform="scale(${s} ${-s})">${parts}</g>`, width: pen * scale, ascent: (font.capHeight || font.unitsPerEm * 0.7) * scale }
+  return { svg: `<g fill="#1B2340" stroke="none" transform="scale(${s} ${-s})">${parts}</g>`, width: advance * scale, ascent: (font.capHeight || font.unitsPerEm * 0.7) * scale }
 }

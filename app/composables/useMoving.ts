@@ -1,3 +1,4 @@
+import { until } from '@vueuse/core'
 import { type MoveTarget, nextFreeCell, planMove, proposePlace } from '#core/room'
 import type { Holder } from '#core/catalog'
 import { commands, database } from '~/db'
@@ -6,6 +7,8 @@ import { useCatalogue } from '~/stores/catalogue'
 import { useNotices } from '~/stores/notices'
 import { useDescribe } from './useDescribe'
 import type { DropPlace } from './useHolderDrop'
+
+const FOLLOWS_WITHIN_MS = 1500
 
 /** Carrying holders: one way for the mouse, the finger and the keys. */
 export function useMoving() {
@@ -56,7 +59,8 @@ export function useMoving() {
     const holding = catalogue.tables?.holdings.get(holders[0]?.holdingIds[0] ?? '')
     if (holders.length > 1 || !holding) return notices.tell(storeroomWords.movedMany(holders.length, container?.name ?? ''))
     // The room follows the database a moment later; the sentence names the new address.
-    for (let wait = 0; wait < 40 && catalogue.room.placements.get(holding.id)?.holder.order !== holders[0]?.order; wait += 1) await new Promise(resolve => setTimeout(resolve, 25))
+    const spot = (holder: Holder | undefined): string => holder ? JSON.stringify([holder.containerId, holder.lane, holder.order, holder.cell]) : ''
+    await until(() => spot(catalogue.room.placements.get(holding.id)?.holder) === spot(holders[0])).toBeTruthy({ timeout: FOLLOWS_WITHIN_MS })
     notices.tell(storeroomWords.moved(numberAndName(holding), addressOf(holding) ?? ''))
   }
   return { setDown }

@@ -4,7 +4,7 @@ import { ulid } from 'ulid'
 import fc from 'fast-check'
 import { startCatalogue } from '#core/catalog'
 import { groupSpellings } from '#core/classing'
-import { type PlannedRow } from '#core/exchange'
+import type { PlannedRow } from '#core/exchange'
 import { commands, followJournal, readSnapshot, redo, undo, YondercrestDb } from './index'
 
 let opened: YondercrestDb[] = []

@@ -30,7 +30,7 @@ export function hire<Api>(worker: Worker): Crew<Api> {
   worker.addEventListener('error', event => stop(new WorkStopped('crashed', event.message)))
   return {
     api,
-    run: async <R>(call: (api: Remote<Api>) => R) => await Promise.race([call(api), stopped]) as Awaited<R>,
+    run: call => Promise.race([Promise.resolve(call(api)), stopped]),
     end(code = 'cancelled') {
       worker.terminate()
       stop(new WorkStopped(code))

@@ -10,7 +10,7 @@ const emit = defineEmits<{ cancel: [] }>()
   <div class="flex flex-wrap items-center gap-4" role="status">
     <div class="min-w-48 flex-1">
       <p class="figures">{{ text }}</p>
-      <progress class="mt-1 h-2 w-full accent-(--strong)" :value="done" :max="Math.max(total, 1)" :aria-label="text" />
+      <progress class="bar mt-1 h-2 w-full" :value="done" :max="Math.max(total, 1)" :aria-label="text" />
     </div>
     <button type="button" class="button" @click="emit('cancel')">{{ shellWords.cancel }}</button>
   </div>

@@ -22,12 +22,12 @@ const percent = (id: string): number => Math.round((fills.value.get(id)?.share ?
 
 <template>
   <div class="flex flex-wrap items-end gap-x-8 gap-y-8" :aria-label="storeroomWords.elevation">
-    <section v-for="{ fixture, shelves } in fixtures" :key="fixture.id">
+    <section v-for="{ fixture, shelves } in fixtures" :key="fixture.id" class="max-w-full">
       <div class="border-x-4 border-t-4 border-ridge-5 px-2 pt-2">
-        <ul v-for="(shelf, index) in shelves" :key="index" class="flex min-h-12 items-end gap-2 border-b-4 border-ridge-5 pt-1.5">
+        <ul v-for="(shelf, index) in shelves" :key="index" class="flex min-h-12 flex-wrap items-end gap-2 sm:flex-nowrap border-b-4 border-ridge-5 pt-1.5">
           <li v-for="{ container, placements } in shelf" :key="container.id">
             <NuxtLink
-              :to="`/storeroom/${container.id}`" class="relative flex min-h-15 flex-col justify-between overflow-hidden border border-b-0 border-edge bg-sheet px-2 pt-0.5 pb-2 leading-tight hover:bg-wash"
+              :to="`/storeroom/${container.id}`" class="relative flex min-h-13 flex-col justify-between overflow-hidden border border-b-0 border-edge bg-sheet px-2 pt-0.5 pb-2 leading-tight hover:bg-wash"
               :style="{ width: `${Math.max(LEAST_PX, container.lengthMm * container.lanes * PX_PER_MM)}px` }" :aria-label="`${container.name}: ${storeroomWords.sets(placements.length)}, ${storeroomWords.full(percent(container.id), true)}`"
             >
               <span class="absolute inset-x-0 bottom-0 h-1.5 bg-ridge-1"><span class="block h-full" :class="percent(container.id) > 100 ? 'bg-berry' : 'bg-ridge-4'" :style="{ width: `${Math.min(100, percent(container.id))}%` }" /></span>

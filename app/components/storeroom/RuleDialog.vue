@@ -20,8 +20,12 @@ watch(() => open, () => { keys.value = zone.filingRule.keys }, { immediate: true
 
 function setBy(index: number, by: string): void {
   const next = [...keys.value]
+  const other = next.findIndex(key => key.by === by)
+  const before = next[index]
   if (by === '') next.splice(index)
-  else next[index] = { by: by as By, order: ORDERS[by as By][0] ?? 'alphabetical' }
+  else next[index] = next[other] ?? { by: by as By, order: ORDERS[by as By][0] ?? 'alphabetical' }
+  // A key stands in a rule once: one that was chosen further down changes places.
+  if (other >= 0 && other !== index) next.splice(other, 1, ...before ? [before] : [])
   keys.value = next
 }
 function setOrder(index: number, order: string): void {
@@ -40,7 +44,7 @@ async function keep(): Promise<void> {
       <template v-if="index <= keys.length">
         <span class="w-28">{{ storeroomWords.ruleKey(index) }}</span>
         <select class="field w-auto flex-1" :aria-label="storeroomWords.ruleKey(index)" :value="keys[index]?.by ?? ''" @change="setBy(index, ($event.target as HTMLSelectElement).value)">
-          <option v-if="index > 0" value="">{{ storeroomWords.noKey }}</option><option v-for="by in CHOICES.filter(each => each === keys[index]?.by || !keys.some(key => key.by === each))" :key="by" :value="by">{{ placeWords.keys[by] }}</option>
+          <option v-if="index > 0" value="">{{ storeroomWords.noKey }}</option><option v-for="by in CHOICES" :key="by" :value="by">{{ placeWords.keys[by] }}</option>
         </select>
         <select v-if="keys[index]" class="field w-auto flex-1" :aria-label="storeroomWords.orders[keys[index]?.order ?? 'own']" :value="keys[index]?.order" @change="setOrder(index, ($event.target as HTMLSelectElement).value)">
           <option v-for="order in ORDERS[keys[index]?.by ?? 'name']" :key="order" :value="order">{{ storeroomWords.orders[order] }}</option>

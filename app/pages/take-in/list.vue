@@ -41,7 +41,7 @@ const progressText = computed(() => {
       <section v-if="!view" class="mt-5"><KFile :label="importWords.choose" :hint="importWords.drop" accept=".csv,.tsv,.txt,text/csv" is-main @file="open" /><p class="hint mt-3">{{ importWords.example }}</p></section>
       <template v-else>
         <p class="mt-3 figures" data-file-facts>{{ importWords.fileFacts(fileName, view.report.rows, view.headings.length, view.delimiter, view.encoding) }}</p>
-        <ol class="mt-4 grid gap-6">
+        <ol class="mt-4 grid grid-cols-[minmax(0,1fr)] gap-6">
           <li><h2 class="text-[1.15rem]">{{ importWords.stepColumns }}</h2><ColumnsStep :view="view" @columns="choose({ columns: $event })" /></li>
           <li v-if="hasBrandJoins"><h2 class="text-[1.15rem]">{{ importWords.stepBrands }}</h2><BrandsStep :view="view" @refuse="choose({ refusedSpellings: $event })" /></li>
           <li v-if="view.facts.kinds.length"><h2 class="text-[1.15rem]">{{ importWords.stepKinds }}</h2><KindsStep :view="view" @kinds="choose({ kinds: $event })" /></li>

@@ -1,0 +1,73 @@
+import { ask, databaseOf, expect, headline, openDemo, openEmpty, SAMPLE_LIST, test } from './helpers'
+
+test('the hand-kept list comes in whole, one undo takes it out, and a reload in between changes nothing', async ({ page }) => {
+  await openEmpty(page)
+  await page.getByRole('link', { name: 'Bring in a list' }).click()
+  await page.locator('input[type=file]').setInputFiles(SAMPLE_LIST)
+  await expect(page.locator('[data-file-facts]')).toContainText('640 rows, 12 columns, divided by commas, UTF-8')
+  await expect(page.locator('[data-sums]')).toHaveText('640 rows: 473 taken, 167 taken with a question, 0 refused.')
+  await expect(page.getByText('28 sizes could not be read')).toBeVisible()
+
+  // The reading can be changed: an x under "Matching die" is said to mean yes, and its questions are gone.
+  await page.getByRole('group', { name: /x under Matching die/ }).getByText('Yes', { exact: true }).click()
+  await expect(page.locator('[data-sums]')).not.toContainText('167 taken with a question')
+  // A brand spelling is refused.
+  await page.getByRole('checkbox', { name: /^Q&B/ }).uncheck()
+  await page.getByRole('button', { name: 'Take in 640 sets' }).click()
+  await expect(page.locator('[data-taken]')).toContainText('640 rows')
+
+  const { holdings, brands } = await databaseOf(page, ['holdings', 'brands'])
+  expect(holdings).toHaveLength(640)
+  expect((brands as { name: string }[]).map(brand => brand.name)).toContain('Q&B')
+  await page.getByRole('link', { name: 'Look at them' }).click()
+  await ask(page, 'otter anchor')
+  await expect(headline(page)).toContainText('sets')
+
+  await expect(page).toHaveURL(/ask=otter/)
+  await page.reload()
+  await expect(page.getByRole('searchbox', { name: 'Ask' })).toHaveValue('otter anchor')
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'Undone: brought in 640 sets' })).toBeVisible()
+  expect((await databaseOf(page, ['holdings', 'brands', 'themes']))).toEqual({ holdings: [], brands: [], themes: [] })
+})
+
+test('what could mean two things is asked, not guessed', async ({ page }) => {
+  await openEmpty(page)
+  await page.goto('/take-in/list')
+  const csv = 'Name;Size;Bought\r\nKelp;14 x 18 cm;3/4/2019\r\nFerry;10 x 15 cm;5/6/2020\r\nGull;6x8;1/2/2021\r\nPost;9 x 9cm;2/2/2022\r\n'
+  await page.locator('input[type=file]').setInputFiles({ name: 'metric.csv', mimeType: 'text/csv', buffer: Buffer.from(csv, 'latin1') })
+  await expect(page.getByRole('group', { name: '1 size without a unit' }).getByRole('radio', { name: 'Leave as text' })).toBeChecked()
+  await expect(page.getByRole('group', { name: '3 dates like 3/4/2019' }).getByRole('radio', { name: 'Leave as text' })).toBeChecked()
+  await expect(page.locator('[data-sums]')).toContainText('1 taken, 3 taken with a question')
+  await page.getByRole('group', { name: '3 dates like 3/4/2019' }).getByRole('radio', { name: 'Day first' }).check()
+  await expect(page.locator('[data-sums]')).toContainText('3 taken, 1 taken with a question')
+})
+
+test('a file that is not a table gets a plain sentence', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/take-in/list')
+  await page.locator('input[type=file]').setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0]) })
+  await expect(page.getByRole('alert')).toContainText('This is not a list')
+  await expect(page.getByRole('alert')).toContainText('Nothing was changed')
+})
+
+test('a tab closed half-way, and a cancel, leave nothing half-imported', async ({ page, context }) => {
+  await openDemo(page)
+  const rows = Array.from({ length: 9000 }, (_, index) => `Set ${index},Tidewrack,harbour,4 x 6 in`).join('\n')
+  const file = { name: 'long.csv', mimeType: 'text/csv', buffer: Buffer.from(`Name,Brand,Themes,Size\n${rows}\n`) }
+  const other = await context.newPage()
+  await other.goto('/take-in/list')
+  await other.locator('input[type=file]').setInputFiles(file)
+  await other.getByRole('button', { name: 'Take in 9,000 sets' }).click()
+  await expect(other.getByText(/^Taking in/)).toBeVisible()
+  await other.close()
+  await page.goto('/take-in/list')
+  expect((await databaseOf(page, ['holdings'])).holdings?.length).toBe(360)
+
+  await page.locator('input[type=file]').setInputFiles(file)
+  await page.getByRole('button', { name: 'Take in 9,000 sets' }).click()
+  await expect(page.getByText(/^Taking in/)).toBeVisible()
+  await page.getByRole('button', { name: 'Cancel' }).click()
+  await expect(page.getByText('Stopped. Nothing was taken in.')).toBeVisible()
+  expect((await databaseOf(page, ['holdings'])).holdings?.length).toBe(360)
+})

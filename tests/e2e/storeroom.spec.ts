@@ -1,0 +1,100 @@
+import type { Page } from '@playwright/test'
+import { ask, expect, openDemo, openEmpty, test } from './helpers'
+
+const rows = (page: Page) => page.locator('[data-holder]')
+const namesOf = async (page: Page): Promise<string[]> => (await rows(page).allInnerTexts()).map(text => text.split('\n').find(part => /[A-Za-z]{3}/.test(part)) ?? text)
+
+async function openBin(page: Page, name: string): Promise<void> {
+  await page.getByRole('link', { name: new RegExp(`^${name},`) }).click()
+  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
+}
+
+test('a set is carried by keyboard; the addresses of everything behind it follow; undo puts it back', async ({ page }) => {
+  await openDemo(page)
+  await openBin(page, 'Bin 1')
+  const before = await namesOf(page)
+  const [first, second, third] = before
+  await rows(page).first().focus()
+  await page.keyboard.press('m')
+  await expect(page.getByText(/^Carrying /)).toBeVisible()
+  for (let step = 0; step < 3; step += 1) await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('status').filter({ hasText: 'now stands at B1-3' })).toBeVisible()
+  expect((await namesOf(page)).slice(0, 3)).toEqual([second, third, first])
+  await expect(rows(page).first()).toContainText('B1-1')
+  await page.reload()
+  await expect(rows(page).nth(2)).toContainText(first ?? '')
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(rows(page).first()).toContainText(first ?? '')
+  expect((await namesOf(page)).slice(0, 3)).toEqual([first, second, third])
+})
+
+test('a set is dragged with the mouse in its row, and onto a block of the ridge', async ({ page }) => {
+  await openDemo(page)
+  await openBin(page, 'Bin 2')
+  const [first, second] = await namesOf(page)
+  await rows(page).first().dragTo(rows(page).nth(1))
+  await expect(rows(page).first()).toContainText(second ?? '')
+  await expect(rows(page).nth(1)).toContainText(first ?? '')
+  await rows(page).first().dragTo(page.getByRole('link', { name: /^Bin 10,/ }))
+  await expect(page.getByRole('status').filter({ hasText: /now stands at B10-/ })).toBeVisible()
+  await expect(rows(page).first()).toContainText(first ?? '')
+})
+
+test('a marked run keeps its order when it is carried to another container', async ({ page }) => {
+  await openDemo(page)
+  await openBin(page, 'Drawer 1')
+  const [first, second] = await namesOf(page)
+  for (const index of [0, 1]) await rows(page).nth(index).getByRole('checkbox').check()
+  await page.getByRole('combobox', { name: 'Carry to another container' }).selectOption({ label: 'Bin 10' })
+  await expect(page.getByRole('status').filter({ hasText: '2 sets now stand in Bin 10.' })).toBeVisible()
+  await page.getByRole('link', { name: /^Bin 10,/ }).click()
+  await expect(rows(page).first()).toContainText(first ?? '')
+  await expect(rows(page).nth(1)).toContainText(second ?? '')
+})
+
+test('pages of cells: a taken cell is refused, a free one takes the set', async ({ page }) => {
+  await openDemo(page)
+  await openBin(page, 'Binder C')
+  await page.locator('[data-cell][data-address="6-101"]').focus()
+  await page.keyboard.press('m')
+  await page.locator('[data-cell][data-address="6-402"]').focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('status').filter({ hasText: 'C 6-402' })).toBeVisible()
+  await expect(page.locator('[data-cell][data-address="6-101"]')).toHaveAccessibleName('6-101, free')
+})
+
+test('pins rise on the ridge for an ask, and a block opens by keyboard', async ({ page }) => {
+  await openDemo(page)
+  await ask(page, 'lighthouse')
+  const pinned = page.locator('.ridge-block[data-hits]:not([data-hits="0"])')
+  await expect(pinned.first()).toBeVisible()
+  const name = (await pinned.first().getAttribute('aria-label'))?.split(',')[0] ?? ''
+  await pinned.first().focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
+})
+
+test('an empty room grows: a binder on new furniture, a tab, a changed rule', async ({ page }) => {
+  await openEmpty(page)
+  await page.getByRole('link', { name: 'Storeroom' }).first().click()
+  await page.getByRole('button', { name: 'Add a container' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Short form').fill('B1')
+  await dialog.getByRole('button', { name: 'Add a container' }).click()
+  await expect(dialog.getByText('Bin 1 has this short form already.')).toBeVisible()
+  await dialog.getByLabel('Short form').fill('K')
+  await dialog.getByLabel('Name', { exact: true }).fill('Kitchen bin')
+  await dialog.getByLabel('It stands on').selectOption({ label: 'New furniture' })
+  await dialog.getByLabel('Its name').fill('Kitchen shelf')
+  await dialog.getByRole('button', { name: 'Add a container' }).click()
+  await expect(page.getByRole('heading', { name: 'Kitchen bin' })).toBeVisible()
+  await page.getByRole('button', { name: 'Put in a tab' }).click()
+  await page.getByRole('combobox', { name: 'What stands on it' }).fill('Harbour')
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('gridcell', { name: 'Tab Harbour' })).toBeVisible()
+  await page.getByRole('button', { name: 'Change how it files' }).click()
+  await page.getByLabel('First by').selectOption('brand')
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText('files by brand')).toBeVisible()
+})

@@ -1,0 +1,28 @@
+import { describe, expect, test } from '@jest/globals'
+import { brandStem, groupSpellings, jaroWinkler, likeness } from '#core/classing'
+
+describe('Jaro-Winkler', () => {
+  // Winkler 1990, the pairs usually quoted from it; values to three decimals, from memory.
+  test.each([['martha', 'marhta', 0.961], ['dixon', 'dicksonx', 0.813], ['dwayne', 'duane', 0.84]])('%s and %s', (a, b, expected) => {
+    expect(jaroWinkler(a, b)).toBeCloseTo(expected, 3)
+    expect(jaroWinkler(b, a)).toBeCloseTo(expected, 3)
+  })
+  test('the ends of the scale', () => {
+    expect([jaroWinkler('', ''), jaroWinkler('kelp', 'kelp'), jaroWinkler('abc', 'xyz')]).toEqual([1, 1, 0])
+  })
+})
+
+describe('spellings of one maker', () => {
+  test.each([['Grey Wether', 'Greywether ', 'sameLetters'], ['Tidewrack', 'TIDEWRACK  PRESS', 'sameStem'], ['Q&B', 'Quoin + Bodkin', 'initials'], ['Marow & Finch', 'Marrow and Finch', 'nearSpelling'], ['9fold Dies', 'Ninefold', 'sameStem']] as const)('%s is %s: %s', (a, b, because) => {
+    expect(likeness(a, b)).toBe(because)
+    expect(likeness(b, a)).toBe(because)
+  })
+  test.each([['Salt Lantern', 'Copperlatch'], ['Q&B', 'Salt Lantern'], ['Press', 'Studio']])('%s is not %s', (a, b) => {
+    expect(likeness(a, b)).toBeNull()
+  })
+  test('groups never chain, and a known brand leads', () => {
+    const groups = groupSpellings(new Map([['Grey Wether', 9], ['greywether', 2]]), [{ name: 'Greywether', variants: [] }])
+    expect(groups).toMatchObject([{ preferred: 'Greywether', spellings: [{ text: 'Grey Wether' }, { text: 'greywether' }] }])
+    expect(brandStem('Salt Lantern Studio')).toBe('saltlantern')
+  })
+})
