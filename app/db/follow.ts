@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie'
 import { type RecordOf, TABLE_NAMES, type TableName } from '#core/catalog'
 import type { YondercrestDb } from './database'
-import type { JournalEntry } from './journal'
+import { CHANGES_A_PART, type JournalEntry } from './journal'
 
 /** The tables a screen keeps in memory: all but the register, which only commands read. */
 export const SCREEN_TABLES = TABLE_NAMES.filter((name): name is Exclude<TableName, 'register'> => name !== 'register')
@@ -18,15 +18,27 @@ export type Touched = 'all' | ReadonlyMap<TableName, ReadonlySet<string>>
 
 /** Above this many changes in one go, reading everything anew is quicker than record by record. */
 const READ_ANEW_FROM = 4000
+const RECORDS_A_PART = 1500
 
 export async function readSnapshot(db: YondercrestDb): Promise<Snapshot> {
   return db.transaction('r', [...SCREEN_TABLES.map(name => db.table(name)), db.journal], async () => {
-    const lists = await Promise.all(SCREEN_TABLES.map(name => db.anyRecords(name).toArray()))
+    const lists = await Promise.all(SCREEN_TABLES.map(name => readInParts(db, name)))
     return {
       records: Object.fromEntries(SCREEN_TABLES.map((name, index) => [name, lists[index]])) as unknown as ScreenRecords,
       journal: await db.journal.toArray(),
     }
   })
+}
+
+/** Part by part, so that no single task of the main thread has to unpack a whole large table. */
+async function readInParts(db: YondercrestDb, table: ScreenTable): Promise<{ id: string }[]> {
+  const all: { id: string }[] = []
+  for (let last = ''; ;) {
+    const part = await db.anyRecords(table).where(':id').above(last).limit(RECORDS_A_PART).toArray()
+    all.push(...part)
+    if (part.length < RECORDS_A_PART) return all
+    last = part.at(-1)?.id ?? last
+  }
 }
 
 /**
@@ -55,11 +67,12 @@ async function whatChanged(db: YondercrestDb, known: readonly JournalEntry[], jo
   // A step that was done when last seen, and is gone without having grown old, was undone and forgotten in between.
   if (known.some(entry => entry.state === 'done' && !now.has(entry.seq) && entry.seq > oldest)) return 'all'
   if (journal.length === 0 && known.length > 0) return 'all'
+  if (known.length === 0 && journal.length > 0) return 'all'
   const swung = journal.filter(entry => before.get(entry.seq)?.swings !== entry.swings)
   if (swung.length === 0) return now.size === known.length ? null : new Map()
-  const parts = await db.journalParts.where('seq').anyOf(swung.map(entry => entry.seq)).toArray()
-  const changes = parts.flatMap(part => part.changes)
-  if (changes.length > READ_ANEW_FROM) return 'all'
+  const touchedParts = db.journalParts.where('seq').anyOf(swung.map(entry => entry.seq))
+  if (await touchedParts.count() > READ_ANEW_FROM / CHANGES_A_PART) return 'all'
+  const changes = (await touchedParts.toArray()).flatMap(part => part.changes)
   const touched = new Map<TableName, Set<string>>()
   for (const { table, id } of changes) touched.set(table, (touched.get(table) ?? new Set()).add(id))
   return touched

@@ -57,7 +57,7 @@ function close(): void {
     </div>
     <template v-else>
       <div class="mb-3 flex flex-wrap items-center justify-between gap-x-6 gap-y-1">
-        <div aria-live="polite"><h2 class="text-[1.25rem] figures" data-headline>{{ headline }}</h2><p v-if="note" class="text-quiet">{{ note }}</p></div>
+        <div aria-live="polite"><h2 class="text-[1.25rem] figures" data-headline :data-ask="find.answered">{{ headline }}</h2><p v-if="note" class="text-quiet">{{ note }}</p></div>
         <ScaleSlider v-model="scale" />
       </div>
       <div class="flex items-start gap-4">

@@ -9,6 +9,8 @@ export const useFind = defineStore('find', () => {
   const catalogue = useCatalogue()
   const ask = shallowRef('')
   const answer = shallowRef<AskResult | null>(null)
+  /** The ask that the screen shows the answer to. */
+  const answered = shallowRef('')
   const isReady = shallowRef(false)
   const crew = hire<FindApi>(new Worker(new URL('../workers/find.worker.ts', import.meta.url), { type: 'module' }))
   let asked = 0
@@ -33,10 +35,13 @@ export const useFind = defineStore('find', () => {
     const mine = asked
     if (ask.value.trim() === '') {
       answer.value = null
+      answered.value = ''
       return
     }
     const result = await crew.run(api => Promise.resolve(api.ask(ask.value)))
-    if (mine === asked) answer.value = result
+    // One letter is no ask yet: everything stays on the mat.
+    if (mine === asked) answer.value = result.mode === 'tooShort' ? null : result
+    if (mine === asked) answered.value = result.ask
   }
 
   /** Hits in each container: the pins on the ridge. */
@@ -50,5 +55,5 @@ export const useFind = defineStore('find', () => {
   })
   const hits = computed((): ReadonlySet<string> => new Set(answer.value?.ids))
 
-  return { ask, answer, isReady, pins, hits, open, setAsk }
+  return { ask, answer, answered, isReady, pins, hits, open, setAsk }
 })

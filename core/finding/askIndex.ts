@@ -11,21 +11,21 @@ export interface Hit {
 export interface Answer {
   readonly ask: string
   /** `all`: every word of the ask is in each hit. `some`: no set has all of them. `near`: spelt a little differently. */
-  readonly mode: 'all' | 'some' | 'near' | 'none'
+  readonly mode: 'all' | 'some' | 'near' | 'none' | 'tooShort'
   readonly hits: readonly Hit[]
   /** Words of the ask that no set has at all: honest absence. */
   readonly absent: readonly string[]
 }
 
 const BOOSTS: Readonly<Partial<Record<AskField, number>>> = { number: 6, name: 4, words: 3, themes: 3, category: 2, brand: 2, aliases: 3, searchWords: 1.5 }
-/** Below this length a word is matched from its start only where a whole word does not exist. */
+/** Shorter words are not looked up in other spellings: too many would be near. */
 const NEAR_FROM_LETTERS = 4
 
 /** The index of all sets, held in a worker. Ranking is BM25+ (MiniSearch); ties go by number. */
 export class AskIndex {
   private readonly index = new MiniSearch<AskDocument>({
     fields: [...ASK_FIELDS], storeFields: ['accession'], tokenize: tokensOf, processTerm: term => term,
-    searchOptions: { prefix: true, boost: { ...BOOSTS }, weights: { prefix: 0.5, fuzzy: 0.3 } },
+    searchOptions: { prefix: word => word.length > 1, boost: { ...BOOSTS }, weights: { prefix: 0.5, fuzzy: 0.3 } },
   })
 
   put(documents: readonly AskDocument[]): void {
@@ -43,24 +43,32 @@ export class AskIndex {
     return this.index.documentCount
   }
 
-  /** Every word is matched from its start. Figures match whole or from the start, whole first. */
+  /**
+   * Every word is matched from its start, whole words first. A single letter or figure matches whole words only (the
+   * suffix W, the number 3): as the last of several words it is one that has only just been begun, and does not count
+   * yet; alone, and matching nothing, it is no ask yet (`tooShort`).
+   */
   ask(text: string): Answer {
-    const words = [...new Set(tokensOf(text))]
-    if (words.length === 0) return { ask: text, mode: 'none', hits: [], absent: [] }
-    const all = this.index.search(text, { combineWith: 'AND' })
+    const typed = [...new Set(tokensOf(text))]
+    const isBegun = typed.length > 1 && typed.at(-1)?.length === 1 && !text.endsWith(' ')
+    const words = isBegun ? typed.slice(0, -1) : typed
+    if (words.length === 0) return { ask: text, mode: 'tooShort', hits: [], absent: [] }
+    const asked = words.join(' ')
+    const all = this.index.search(asked, { combineWith: 'AND' })
     if (all.length > 0) return { ask: text, mode: 'all', hits: toHits(all), absent: [] }
-    const near = this.index.search(text, { combineWith: 'AND', fuzzy: word => word.length >= NEAR_FROM_LETTERS && !/\d/.test(word) ? 0.25 : false })
+    if (words.length === 1 && asked.length === 1) return { ask: text, mode: 'tooShort', hits: [], absent: [] }
+    const near = this.index.search(asked, { combineWith: 'AND', fuzzy: word => word.length >= NEAR_FROM_LETTERS && !/\d/.test(word) ? 0.25 : false })
     const absent = words.filter(word => this.index.search(word).length === 0)
     if (near.length > 0) return { ask: text, mode: 'near', hits: toHits(near), absent }
-    const some = words.length > 1 ? this.index.search(text, { combineWith: 'OR' }) : []
+    const some = words.length > 1 ? this.index.search(asked, { combineWith: 'OR' }) : []
     return { ask: text, mode: some.length > 0 ? 'some' : 'none', hits: toHits(some), absent }
   }
 }
 
+/** The best first; ties by number. The why of a hit is worked out when somebody looks at it. */
 function toHits(results: readonly SearchResult[]): readonly Hit[] {
-  const hits = results.map(result => ({ score: result.score, id: String(result.id), accession: Number(result.accession), match: result.match }))
-  hits.sort((a, b) => b.score - a.score || a.accession - b.accession || (a.id < b.id ? -1 : 1))
-  return hits.map(({ id, accession, match }) => ({ id, accession, because: reasons(match) }))
+  const sorted = [...results].sort((a, b) => b.score - a.score || Number(a.accession) - Number(b.accession) || (a.id < b.id ? -1 : 1))
+  return sorted.map(({ id, accession, match }): Hit => ({ id: String(id), accession: Number(accession), get because() { return reasons(match) } }))
 }
 
 function reasons(match: SearchResult['match']): Hit['because'] {

@@ -14,7 +14,7 @@ function naive(all: readonly AskDocument[], ask: string): string[] {
   return all.filter((document) => {
     const { id: _id, accession: _accession, ...fields } = document
     const tokens = Object.values(fields).flatMap(field => tokensOf(String(field)))
-    return wanted.every(word => tokens.some(token => token.startsWith(word)))
+    return wanted.every(word => tokens.some(token => word.length === 1 ? token === word : token.startsWith(word)))
   }).map(document => document.id)
 }
 
@@ -23,7 +23,8 @@ describe('ask', () => {
     fc.assert(fc.property(documents, fc.array(fc.constantFrom(...WORDS, 'h', 'le', 'her', '3', 'nothing'), { minLength: 1, maxLength: 3 }).map(words => words.join(' ')), (all, ask) => {
       const index = new AskIndex()
       index.put(all)
-      const answer = index.ask(ask)
+      // A space behind the last word: it is finished, also when it is a single letter.
+      const answer = index.ask(`${ask} `)
       const expected = naive(all, ask)
       if (answer.mode === 'all' || expected.length > 0) expect(answer.hits.map(hit => hit.id).sort()).toEqual(expected.sort())
       else expect(expected).toEqual([])
@@ -38,6 +39,11 @@ describe('ask', () => {
     expect(index.ask('352').hits[0]?.id).toBe('s2')
     expect(index.ask('351W').hits.map(hit => hit.id)).toEqual(['s1'])
     expect(index.ask('351 w').hits.map(hit => hit.id)).toEqual(['s1'])
+  })
+  test('a letter just begun does not count yet, and alone is no ask', () => {
+    expect(index.ask('kelp s').hits.map(hit => hit.id)).toEqual(index.ask('kelp').hits.map(hit => hit.id))
+    expect(index.ask('k')).toMatchObject({ mode: 'tooShort', hits: [] })
+    expect(index.ask('w').hits).toHaveLength(3)
   })
   test('says why, says what is absent, and helps with spelling', () => {
     expect(index.ask('wish').hits[0]?.because).toEqual([{ field: 'words', word: 'wish' }])

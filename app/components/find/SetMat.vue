@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useElementBounding, useElementSize, useEventListener } from '@vueuse/core'
-import { computed, nextTick, shallowRef, useTemplateRef, watch } from 'vue'
+import { useElementSize, useEventListener } from '@vueuse/core'
+import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Holding } from '#core/catalog'
 import { layMat, UNKNOWN_SIZE } from '#core/finding'
 import { MM_PER_INCH } from '#core/units'
@@ -19,21 +19,28 @@ const CAPTION = 84
 const GAP = 22
 const LEAST_WIDTH = 128
 const THUMB_PX = 170
-const OVERSCAN = 400
+const OVERSCAN = 200
 
 const catalogue = useCatalogue()
 const { codeOf, code, placeOf, addressOf } = useDescribe()
 const mat = useTemplateRef<HTMLElement>('mat')
 const { width } = useElementSize(mat)
-const bounds = useElementBounding(mat)
-const viewport = shallowRef(typeof window === 'undefined' ? 900 : window.innerHeight)
-useEventListener('resize', () => { viewport.value = window.innerHeight })
+/** Where the mat lies in the window. Read when something scrolls, never while an answer is being laid out. */
+const top = shallowRef(0)
+const viewport = shallowRef(window.innerHeight)
+function look(): void {
+  top.value = mat.value?.getBoundingClientRect().top ?? 0
+  viewport.value = window.innerHeight
+}
+onMounted(look)
+useEventListener('resize', look)
+useEventListener(() => document.getElementById('sheet'), 'scroll', look, { passive: true })
 
 const byId = computed(() => new Map(holdings.map(holding => [holding.id, holding])))
 const layout = computed(() => layMat(holdings.map(({ id, size }) => ({ id, size: size ?? UNKNOWN_SIZE })), { pxPerMm, width: Math.max(width.value, LEAST_WIDTH), gap: GAP, caption: CAPTION, leastWidth: LEAST_WIDTH }))
 const shown = computed(() => {
-  const from = -bounds.top.value - OVERSCAN
-  const to = viewport.value - bounds.top.value + OVERSCAN
+  const from = -top.value - OVERSCAN
+  const to = viewport.value - top.value + OVERSCAN
   return layout.value.spots.flatMap((spot, index) => {
     const holding = byId.value.get(spot.id)
     return holding && spot.top + spot.height > from && spot.top < to ? [{ spot, holding, index }] : []
@@ -61,11 +68,11 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
   const spot = spots[marked.value]
   const scroller = document.getElementById('sheet')
   if (spot && scroller) {
-    const top = bounds.top.value + spot.top
-    if (top < 120) scroller.scrollBy({ top: top - 160 })
-    else if (top + spot.height > viewport.value - 150) scroller.scrollBy({ top: top + spot.height - viewport.value + 170 })
+    const from = top.value + spot.top
+    if (from < 120) scroller.scrollBy({ top: from - 160 })
+    else if (from + spot.height > viewport.value - 150) scroller.scrollBy({ top: from + spot.height - viewport.value + 170 })
   }
-  bounds.update()
+  look()
   await nextTick()
   mat.value?.querySelector<HTMLElement>(`[data-index="${marked.value}"]`)?.focus()
 }
@@ -75,7 +82,7 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
   <div class="mat relative border border-mat-line pt-8 pr-4 pb-4 pl-10" :style="{ backgroundSize: `${grid} ${grid}`, backgroundPosition: '40px 32px' }">
     <MatRuler :px-per-mm="pxPerMm" :unit="catalogue.settings.unit" />
     <ul ref="mat" class="relative" :style="{ height: `${layout.height}px` }" :aria-label="findWords.mat">
-      <li v-for="{ spot, holding, index } in shown" :key="spot.id" class="absolute" :style="{ transform: `translate(${spot.left}px, ${spot.top}px)`, width: `${spot.width}px`, height: `${spot.height}px` }">
+      <li v-for="{ spot, holding, index } in shown" :key="index" class="absolute contain-layout" :style="{ transform: `translate(${spot.left}px, ${spot.top}px)`, width: `${spot.width}px`, height: `${spot.height}px` }">
         <button
           type="button" data-mat-item :data-index="index" class="group block h-full w-full text-left" :tabindex="index === marked ? 0 : -1"
           :aria-label="findWords.item(code(holding), holding.name, placeOf(holding))" @click="emit('open', holding)" @keydown="walk($event, index)" @focus="marked = index"

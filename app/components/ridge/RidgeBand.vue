@@ -63,7 +63,7 @@ function walk(event: KeyboardEvent): void {
     <button type="button" class="absolute top-0 right-2 z-20 grid h-7 w-11 place-items-center text-quiet" :aria-label="isFolded ? shellWords.ridgeOpen : shellWords.ridgeFold" :aria-expanded="!isFolded" @click="isFolded = !isFolded">
       <component :is="isFolded ? ChevronUp : ChevronDown" :size="18" aria-hidden="true" />
     </button>
-    <div v-show="!isFolded" ref="frame" class="overflow-x-auto overflow-y-hidden" :style="{ height: `${BAND}px` }" @keydown="walk">
+    <div v-show="!isFolded" ref="frame" class="overflow-x-auto overflow-y-hidden contain-strict" :style="{ height: `${BAND}px` }" @keydown="walk">
       <p v-if="layout.blocks.length === 0" class="hint grid h-full place-items-center px-10 text-center">{{ shellWords.ridgeEmpty }}</p>
       <svg v-else :width="layout.width" :height="BAND" :viewBox="`0 0 ${layout.width} ${BAND}`" role="group" :aria-label="shellWords.ridge" class="block">
         <g v-for="fixture in layout.fixtures" :key="fixture.id" aria-hidden="true">
@@ -71,7 +71,7 @@ function walk(event: KeyboardEvent): void {
           <text :x="fixture.x" :y="BAND - 7" class="fill-quiet text-[0.82rem]">{{ lookUp('fixtures', fixture.id)?.name }}</text>
         </g>
         <RidgeBlockShape
-          v-for="(block, index) in layout.blocks" :key="block.id" :block="block" :floor="BAND - FLOOR" :label="label(block.id)" :hits="find.pins.get(block.id) ?? 0"
+          v-for="(block, index) in layout.blocks" :key="block.id" v-memo="[block, catalogue.room, find.pins.get(block.id), block.id === openId, index === marked]" :block="block" :floor="BAND - FLOOR" :label="label(block.id)" :hits="find.pins.get(block.id) ?? 0"
           :is-open="block.id === openId" :tabindex="index === marked ? 0 : -1" @open="open(block.id)" @focus="marked = index"
         />
       </svg>
