@@ -17,8 +17,8 @@ useLamp()
 const { state, progress } = useOpening()
 const keys = useKeys()
 const route = useRoute()
-/** Copies and the list import work before there is a room: they are ways to get one. */
-const isOpenToAll = computed(() => ['/copies', '/take-in/list'].includes(route.path))
+/** Reading back a copy works before there is a room: it is a way to get one. */
+const isOpenToAll = computed(() => route.path === '/copies')
 </script>
 
 <template>

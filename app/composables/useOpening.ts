@@ -1,4 +1,5 @@
 import { computed, shallowRef, watch } from 'vue'
+import { databaseExists } from '~/db'
 import { useCatalogue } from '~/stores/catalogue'
 import { useCopies } from '~/stores/copies'
 import { useFind } from '~/stores/find'
@@ -13,8 +14,11 @@ export async function openRoom(): Promise<void> {
   const catalogue = useCatalogue()
   const copies = useCopies()
   watch(() => catalogue.isEmpty, (isEmpty) => { if (!isEmpty) void useFind().open() }, { once: true })
-  await catalogue.open()
-  if (catalogue.isEmpty && await copies.isDemoStart()) await copies.loadDemo()
+  const loadDemo = async (): Promise<boolean> => await copies.isDemoStart() && copies.loadDemo()
+  // A browser that never held anything need not wait to be read before the demo room is fetched.
+  const isFirst = !await databaseExists()
+  await Promise.all([catalogue.open(), isFirst && loadDemo()])
+  if (!isFirst && catalogue.isEmpty) await loadDemo()
   isRead.value = true
 }
 

@@ -43,7 +43,7 @@ export class YondercrestDb extends Dexie {
   declare thumbs: EntityTable<ThumbRecord, 'hash'>
   declare device: EntityTable<DeviceFact, 'id'>
 
-  constructor(name = 'yondercrest') {
+  constructor(name: string) {
     // Without Dexie's cache every read sees what other tabs and the workers wrote.
     super(name, { cache: 'disabled' })
     this.version(1).stores(VERSION_1)
@@ -59,10 +59,14 @@ export class YondercrestDb extends Dexie {
   }
 }
 
+const NAME = 'yondercrest'
 let shared: YondercrestDb | null = null
+
+/** Has this browser ever held a catalogue? Told without opening it. */
+export const databaseExists = (): Promise<boolean> => Dexie.exists(NAME)
 
 /** The database of this browser, opened once a page or worker. */
 export function database(): YondercrestDb {
-  shared ??= new YondercrestDb()
+  shared ??= new YondercrestDb(NAME)
   return shared
 }

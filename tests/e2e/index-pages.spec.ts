@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { bytesOf, databaseOf, expect, openDemo, openEmpty, test } from './helpers'
 
 async function pdfOf(page: Page): Promise<{ pages: string[][], box: number[] }> {
@@ -12,7 +12,14 @@ async function pdfOf(page: Page): Promise<{ pages: string[][], box: number[] }> 
     const content = await (await doc.getPage(number)).getTextContent()
     pages.push(content.items.flatMap(item => 'str' in item && item.str.trim() ? [item.str] : []))
   }
-  return { pages, box: (await doc.getPage(1)).view }
+  // pdf.js marks a font whose file is not in the document.
+  const first = await doc.getPage(1)
+  const operators = await first.getOperatorList()
+  const fontNames = operators.fnArray.flatMap((fn, at) => fn === OPS.setFont ? [String((operators.argsArray[at] as unknown[])[0])] : [])
+  const fonts = [...new Set(fontNames)].map(name => first.commonObjs.get(name) as { missingFile?: boolean, name: string })
+  expect(fonts.length).toBeGreaterThanOrEqual(3)
+  expect(fonts.filter(font => font.missingFile).map(font => font.name)).toEqual([])
+  return { pages, box: first.view }
 }
 
 test('the index read back by an independent reader: every set under every theme, one number, running heads, page numbers', async ({ page }) => {
