@@ -59,7 +59,7 @@ export const copyWords = {
   startEmpty: 'Start empty', startEmptyHint: 'The usual kinds and categories, one shelf, one bin.',
   demo: 'Load the demo room', demoHint: 'The letter room at Lantern Quay, to try things out.',
   guardTitle: 'Your own catalogue comes first',
-  guard: (count: number) => `There are ${counted(count, 'set')} of your own here that no copy holds in their present state. Save a copy, and then go on.`,
+  guard: (count: number) => `You have ${counted(count, 'set')} of your own here, and no copy holds them as they are now. Save a copy, and then go on.`,
   guardButton: 'Save a copy, then go on',
   started: 'The room is empty. Undo brings back what was here.',
   demoLoaded: 'The demo room is set up. Undo brings back what was here.',

@@ -80,7 +80,7 @@ test('the demo never takes the place of a person\'s own sets without a saved cop
   await page.goto('/copies')
   await page.getByRole('button', { name: 'Load the demo room' }).click()
   const dialog = page.getByRole('dialog')
-  await expect(dialog.getByText('There are 1 set of your own here')).toBeVisible()
+  await expect(dialog.getByText('You have 1 set of your own here')).toBeVisible()
   const [download] = await Promise.all([page.waitForEvent('download'), dialog.getByRole('button', { name: 'Save a copy, then go on' }).click()])
   expect(Object.keys(unzipSync(await bytesOf(download)))).toContain('catalogue/holdings.json')
   await expect(page.getByRole('status').filter({ hasText: 'The demo room is set up.' })).toBeVisible({ timeout: 20_000 })

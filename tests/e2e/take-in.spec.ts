@@ -80,6 +80,7 @@ test('two tabs take in at once and never give one number twice', async ({ page, 
   await page.goto('/take-in')
   for (const [tab, name] of [[page, 'From the left'], [other, 'From the right']] as const) await tab.getByLabel('Name', { exact: true }).fill(name)
   await Promise.all([page, other].map(tab => tab.getByRole('button', { name: 'Take in without a place' }).click()))
+  for (const tab of [page, other]) await expect(tab.getByRole('status').filter({ hasText: 'is in.' })).toBeVisible()
   await page.goto('/take-in/placeless')
   await expect(page.locator('li .ticket')).toHaveCount(2)
   const numbers = await page.locator('li .ticket').allInnerTexts()

@@ -24,7 +24,10 @@ const field = useTemplateRef<HTMLInputElement>('field')
 const text = shallowRef('')
 
 /** The address keeps the ask, so that a reload or a link finds the same sets. */
-const keepInAddress = useDebounceFn((ask: string) => router.replace({ path: '/', query: ask ? { ask } : {} }), 300)
+const keepInAddress = useDebounceFn((ask: string) => {
+  // The person may have gone on to another page in the meantime.
+  if (route.path === '/') void router.replace({ query: ask ? { ask } : {} })
+}, 300)
 
 function type(value: string): void {
   text.value = value

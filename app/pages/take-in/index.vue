@@ -104,11 +104,11 @@ useEventListener('paste', (event: ClipboardEvent) => {
       <div class="grid content-start gap-4">
         <PhotoField ref="photo" v-model="texts.pictureHash" />
         <PlaceProposal v-if="!editing" :proposal="proposal" />
-        <div class="flex flex-wrap items-center gap-2">
+      </div>
+      <div class="sticky bottom-0 flex flex-wrap items-center justify-end gap-2 border-t border-line bg-sheet py-3 md:col-span-2">
           <button type="submit" class="button-main" :disabled="isBusy"><Check :size="18" aria-hidden="true" />{{ editing ? takeInWords.saveEdit : takeInWords.save }}</button><span class="hint hidden sm:inline">{{ takeInWords.saveHint }}</span>
           <NuxtLink v-if="editing" to="/" class="button">{{ shellWords.cancel }}</NuxtLink>
           <button v-else type="button" class="button" :disabled="isBusy" @click="save(false)">{{ takeInWords.saveOther }}</button>
-        </div>
       </div>
     </form>
   </div>
