@@ -1,8 +1,7 @@
-import { proxy } from 'comlink'
 import { onScopeDispose, shallowRef } from 'vue'
 import type { ImportChoices, ImportReport, TableReading } from '#core/exchange'
 import { hireExchange } from '~/stores/copies'
-import { type Progress, WorkStopped } from '~/workers/call'
+import { type Progress, withProgress, WorkStopped } from '~/workers/call'
 import type { ListView } from '~/workers/exchange.worker'
 
 type Problem = Extract<TableReading, { ok: false }>
@@ -17,12 +16,11 @@ export function useListImport() {
   const stopped = shallowRef<WorkStopped['code'] | null>(null)
   let crew = hireExchange()
   onScopeDispose(() => crew.end())
-  const tell = proxy((told: Progress) => { progress.value = told })
 
-  async function guarded<R>(work: () => Promise<R>): Promise<R | null> {
+  async function guarded<R>(work: (tell: (told: Progress) => void) => Promise<R>): Promise<R | null> {
     stopped.value = null
     try {
-      return await work()
+      return await withProgress((told) => { progress.value = told }, work)
     } catch (reason) {
       stopped.value = reason instanceof WorkStopped ? reason.code : 'crashed'
       // The stopped worker took the open list with it.
@@ -30,8 +28,6 @@ export function useListImport() {
       crew.end()
       crew = hireExchange()
       return null
-    } finally {
-      progress.value = null
     }
   }
   async function open(file: File): Promise<void> {
@@ -39,18 +35,18 @@ export function useListImport() {
     problem.value = null
     taken.value = null
     const bytes = await file.arrayBuffer()
-    const opening = await guarded(() => crew.run(api => api.openList(bytes, tell)))
+    const opening = await guarded(tell => crew.run(api => api.openList(bytes, tell)))
     if (opening?.ok) view.value = opening.view
     else problem.value = opening
   }
   async function choose(change: Partial<ImportChoices>): Promise<void> {
     const before = view.value
     if (!before) return
-    const after = await guarded(() => crew.run(api => api.rereadList({ ...before.choices, ...change }, tell)))
+    const after = await guarded(tell => crew.run(api => api.rereadList({ ...before.choices, ...change }, tell)))
     if (after) view.value = after
   }
   async function take(): Promise<void> {
-    const report = await guarded(() => crew.run(api => api.takeList(fileName.value, tell)))
+    const report = await guarded(tell => crew.run(api => api.takeList(fileName.value, tell)))
     if (!report) return
     taken.value = report
     view.value = null

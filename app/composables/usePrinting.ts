@@ -1,10 +1,9 @@
-import { proxy } from 'comlink'
 import { onScopeDispose, shallowRef } from 'vue'
 import type { IndexPartName, IndexSource } from '#core/printing'
 import { database } from '~/db'
 import { containerWay, indexWords, partialDay } from '~/messages'
 import { useCatalogue } from '~/stores/catalogue'
-import { type Crew, hire, type Progress, WorkStopped } from '~/workers/call'
+import { type Crew, hire, type Progress, withProgress, WorkStopped } from '~/workers/call'
 import type { PrintApi } from '~/workers/print.worker'
 import { useDescribe } from './useDescribe'
 
@@ -39,7 +38,8 @@ export function usePrinting() {
     forget()
     stopped.value = null
     progress.value = { stage: 'laying', done: 0, total: 0 }
-    crew = hire<PrintApi>(new Worker(new URL('../workers/print.worker.ts', import.meta.url), { type: 'module' }))
+    const hands = hire<PrintApi>(new Worker(new URL('../workers/print.worker.ts', import.meta.url), { type: 'module' }))
+    crew = hands
     try {
       const all = await sources()
       const order = {
@@ -47,13 +47,13 @@ export function usePrinting() {
         partWords: { titles: indexWords.parts, noTheme: indexWords.noTheme, noPlace: indexWords.noPlace, numberRange: indexWords.numberRange },
         bookWords: { roomName: catalogue.settings.roomName, madeOn: partialDay(new Date().toISOString()), pageOf: indexWords.pageOf, continued: indexWords.continued, range: indexWords.range },
       }
-      const { pdf, pages } = await crew.run(api => api.printIndex(order, proxy((told: Progress) => { progress.value = told })))
+      const { pdf, pages } = await withProgress((told) => { progress.value = told }, tell => hands.run(api => api.printIndex(order, tell)))
       const blob = new Blob([pdf], { type: 'application/pdf' })
       result.value = { url: URL.createObjectURL(blob), blob, pages, sets: all.length }
     } catch (reason) {
       stopped.value = reason instanceof WorkStopped ? reason.code : 'crashed'
     } finally {
-      crew?.end('crashed')
+      hands.end('crashed')
       progress.value = null
     }
   }

@@ -62,8 +62,13 @@ export class YondercrestDb extends Dexie {
 const NAME = 'yondercrest'
 let shared: YondercrestDb | null = null
 
-/** Has this browser ever held a catalogue? Told without opening it. */
-export const databaseExists = (): Promise<boolean> => Dexie.exists(NAME)
+/**
+ * Has this browser ever held a catalogue? Asked of the browser itself: Dexie.exists() opens a missing database and deletes
+ * it again, which must never happen beside a tab that is just making it.
+ */
+export async function databaseExists(): Promise<boolean> {
+  return (await indexedDB.databases()).some(each => each.name === NAME)
+}
 
 /** The database of this browser, opened once a page or worker. */
 export function database(): YondercrestDb {

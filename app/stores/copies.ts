@@ -1,11 +1,11 @@
-import { proxy, transfer } from 'comlink'
+import { transfer } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { ListLine } from '#core/exchange'
 import { commands, database, watch } from '~/db'
 import { copyWords } from '~/messages'
 import { useDescribe } from '~/composables/useDescribe'
-import { type Crew, hire, type Progress, WorkStopped } from '~/workers/call'
+import { type Crew, hire, type Progress, withProgress, WorkStopped } from '~/workers/call'
 import type { ExchangeApi, RestoreOutcome } from '~/workers/exchange.worker'
 import { offerFile } from '~/composables/offerFile'
 import { useCatalogue } from './catalogue'
@@ -37,13 +37,13 @@ export const useCopies = defineStore('copies', () => {
     : stepsSince.value > 0 ? catalogue.tables?.holdings.size ?? 0 : 0)
 
   async function work<R>(call: (crew: Crew<ExchangeApi>, tell: (told: Progress) => void) => Promise<R>): Promise<R> {
-    crew = hireExchange()
+    const hands = hireExchange()
+    crew = hands
     try {
-      return await call(crew, proxy((told: Progress) => { progress.value = told }))
+      return await withProgress((told) => { progress.value = told }, tell => call(hands, tell))
     } finally {
-      crew?.end('crashed')
+      hands.end('crashed')
       crew = null
-      progress.value = null
     }
   }
   const cancel = (): void => crew?.end('cancelled')

@@ -1,4 +1,4 @@
-import { type Remote, wrap } from 'comlink'
+import { proxy, type Remote, wrap } from 'comlink'
 
 /** What long work tells while it runs. */
 export interface Progress {
@@ -35,5 +35,16 @@ export function hire<Api>(worker: Worker): Crew<Api> {
       worker.terminate()
       stop(new WorkStopped(code))
     },
+  }
+}
+
+/** Passes a worker's progress on to the screen, until the work is over: its last messages may arrive after its result. */
+export async function withProgress<R>(show: (progress: Progress | null) => void, work: (tell: (progress: Progress) => void) => Promise<R>): Promise<R> {
+  let isOver = false
+  try {
+    return await work(proxy((told: Progress) => { if (!isOver) show(told) }))
+  } finally {
+    isOver = true
+    show(null)
   }
 }

@@ -106,9 +106,9 @@ useEventListener('paste', (event: ClipboardEvent) => {
         <PlaceProposal v-if="!editing" :proposal="proposal" />
       </div>
       <div class="sticky bottom-0 flex flex-wrap items-center justify-end gap-2 border-t border-line bg-sheet py-3 md:col-span-2">
-          <button type="submit" class="button-main" :disabled="isBusy"><Check :size="18" aria-hidden="true" />{{ editing ? takeInWords.saveEdit : takeInWords.save }}</button><span class="hint hidden sm:inline">{{ takeInWords.saveHint }}</span>
-          <NuxtLink v-if="editing" to="/" class="button">{{ shellWords.cancel }}</NuxtLink>
-          <button v-else type="button" class="button" :disabled="isBusy" @click="save(false)">{{ takeInWords.saveOther }}</button>
+        <button type="submit" class="button-main" :disabled="isBusy"><Check :size="18" aria-hidden="true" />{{ editing ? takeInWords.saveEdit : takeInWords.save }}</button><span class="hint hidden sm:inline">{{ takeInWords.saveHint }}</span>
+        <NuxtLink v-if="editing" to="/" class="button">{{ shellWords.cancel }}</NuxtLink>
+        <button v-else type="button" class="button" :disabled="isBusy" @click="save(false)">{{ takeInWords.saveOther }}</button>
       </div>
     </form>
   </div>
