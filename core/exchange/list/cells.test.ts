@@ -1,0 +1,27 @@
+import { expect, test } from '@jest/globals'
+import { dateOrderOf, guessKind, readDate, readPrice, readThemes, readUse, readWords, readYesNo } from '../index'
+
+test.each([['$35.64', 3564, 'USD'], ['35,64 EUR', 3564, 'EUR'], ['1,234.50', 123450, 'EUR'], ['£7', 700, 'GBP']])('price %s', (text, minor, currency) => {
+  expect(readPrice(text, 'EUR')).toEqual({ minor, currency })
+})
+test('a dollar is the room\'s own; what is no price is none', () => {
+  expect(readPrice('$5', 'CAD')?.currency).toBe('CAD')
+  expect([readPrice('gift', 'EUR'), readPrice('3/4', 'EUR')]).toEqual([null, null])
+})
+test('use and yes or no; a bare x is neither', () => {
+  expect([readUse('2x'), readUse('never'), readUse('perhaps')]).toEqual([{ isUsed: true, useCount: 2 }, { isUsed: false, useCount: 0 }, null])
+  expect([readYesNo('Y'), readYesNo('n/a'), readYesNo('x')]).toEqual([true, false, null])
+})
+test('themes and words', () => {
+  expect(readThemes('food & drink / travel;Travel')).toEqual(['food & drink', 'travel'])
+  expect(readWords('"so, proud", kelp; kelp')).toEqual(['so, proud', 'kelp'])
+})
+test.each([['2014-02-15', '2014-02-15'], ['Feb 3, 2011', '2011-02-03'], ['Dec 2011', '2011-12'], ['2/15/14', '2014-02-15'], ['31 Jan 99', null], ['2/30/2014', null], ['5/5/2020', '2020-05-05']])('date %s', (text, date) => {
+  const reading = readDate(text, { order: 'monthFirst', shortYears: true, thisYear: 2026 })
+  expect(reading.ok ? reading.date : null).toBe(date)
+})
+test('kinds and the order of dates', () => {
+  expect(guessKind('woodblock', [])).toEqual({ as: 'kind', name: 'Wood mounted' })
+  expect(guessKind('Background 6x6', [])).toEqual({ as: 'category', name: 'Backgrounds' })
+  expect(dateOrderOf(['13/1/2020', '1/2/2020']).order).toBe('dayFirst')
+})
