@@ -17,11 +17,16 @@ const UNIT_WORDS: Readonly<Record<string, LengthUnit>> = {
 // whole and fraction ("5 3/4", "5-3/4") | bare fraction | decimal with point or comma; then an optional unit
 const NUMBER = /^(?:(\d{1,4})[\s-]+(\d{1,2})\/(\d{1,2})|(\d{1,3})\/(\d{1,2})|(\d{1,5}(?:[.,]\d{1,4})?|[.,]\d{1,4}))\s*([a-z]+\.?|")?$/
 
+// Feet and inches: 1' 6 1/2", 1'6, 2 ft
+const FEET = /^(\d{1,2})\s*(?:'|ft\.?|feet|foot)\s*(.*)$/
+const INCHES_A_FOOT = 12
+
 /** Writes every spelling of quotes, fractions and spaces in one way, so that one grammar reads them all. */
 export function plainText(text: string): string {
   return text
     .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, c => ` ${VULGAR[c]} `)
     .replace(/[”“″]|''|’’|′′/g, '"')
+    .replace(/[’‘′]/g, '\'')
     .replace(/[\u2044\u2215]/g, '/')
     .replace(/\s+/g, ' ')
     .replace(/ +"/g, '"')
@@ -34,6 +39,11 @@ export function plainText(text: string): string {
  * @example readNumber('5 3/4"') //=> { value: 5.75, unit: 'in', isFraction: true }
  */
 export function readNumber(text: string): WrittenNumber | null {
+  const feet = FEET.exec(plainText(text))
+  if (feet) {
+    const rest = feet[2] ? readNumber(feet[2].endsWith('"') ? feet[2] : `${feet[2]}"`) : null
+    return feet[2] && !rest ? null : { value: Number(feet[1]) * INCHES_A_FOOT + (rest?.value ?? 0), unit: 'in', isFraction: rest?.isFraction ?? false }
+  }
   const match = NUMBER.exec(plainText(text))
   if (!match) return null
   const [, whole, top, bottom, bareTop, bareBottom, decimal, unitWord] = match

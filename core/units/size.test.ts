@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { MM_PER_INCH, NAMED_SIZES, readNumber, readSize, takeLengthApart, writeSize } from './index'
+import { MM_PER_INCH, NAMED_SIZES, readLength, readNumber, readSize, takeLengthApart, writeLength, writeSize } from './index'
 
 const inches = (width: number, height: number) => ({ widthMm: width * MM_PER_INCH, heightMm: height * MM_PER_INCH })
 
@@ -69,5 +69,40 @@ describe('published sizes', () => {
     expect(readSize('8 1/2 x 11 in')).toMatchObject({ size: NAMED_SIZES['letter']?.size })
     expect(readSize('5 1/2 x 8 1/2')).toMatchObject({ size: NAMED_SIZES['half letter']?.size })
     expect(readSize('4 1/4 x 5 1/2')).toMatchObject({ size: NAMED_SIZES['quarter letter']?.size })
+  })
+})
+
+describe('one size given twice', () => {
+  test('common practice: 13.5 x 18.5 cm against 5 3/4 x 7 1/4 in is 11 mm apart in width: shown, never chosen', () => {
+    const reading = readSize('13.5 x 18.5 cm (5 3/4 x 7 1/4 in)')
+    expect(reading).toMatchObject({ ok: false, code: 'twoSizes' })
+    if (reading.ok || reading.code !== 'twoSizes') return
+    expect(reading.sizes.map(size => size.widthMm)).toEqual([135, 146.05])
+    expect(reading.apartMm).toBeCloseTo(11.05, 6)
+  })
+  test.each(['10.2 x 15.2 cm = 4 x 6 in', '4 x 6 in / 10.2 x 15.2 cm', '4 x 6" or 102 x 152 mm', '4 x 6 in, 10,2 x 15,2 cm'])('%s agrees but for rounding: the first is taken', (text) => {
+    expect(readSize(text)).toMatchObject({ ok: true })
+  })
+})
+
+describe('lengths', () => {
+  test.each([['5 mm', 5], ['1/4"', 6.35], ['0,5 cm', 5], ["1' 6\"", 457.2], ["1'6 1/2", 469.9], ['2 ft', 609.6], ['1 31/64 in', (1 + 31 / 64) * 25.4]])('%s', (text, mm) => {
+    const reading = readLength(text)
+    expect(reading.ok && reading.mm).toBeCloseTo(mm, 3)
+  })
+  test.each([['', 'empty'], ['5', 'unitMissing'], ['0 mm', 'zero'], ['9 ft', 'tooLarge'], ['thick', 'notALength'], ["1' x\"", 'notALength']])('%s: %s', (text, code) => {
+    expect(readLength(text)).toEqual({ ok: false, code })
+  })
+  test('down for what goes in, up for what holds, and never by a whole tick (property)', () => {
+    fc.assert(fc.property(fc.double({ min: 1, max: 400, noNaN: true }), fc.constantFrom('in', 'cm', 'mm'), fc.constantFrom(8, 16, 32), (mm, unit, ticks) => {
+      const style = { unit, ticks, reduced: true } as const
+      const step = unit === 'in' ? MM_PER_INCH / ticks : unit === 'cm' ? 1 : 0.5
+      const back = (text: string): number => { const reading = readLength(text); return reading.ok ? reading.mm : 0 }
+      const [down, up] = [back(writeLength(mm, style, 'down')), back(writeLength(mm, style, 'up'))]
+      expect(down).toBeLessThanOrEqual(mm + 1e-3)
+      expect(up).toBeGreaterThanOrEqual(mm - 1e-3)
+      expect(mm - down).toBeLessThan(step + 1e-3)
+      expect(up - mm).toBeLessThan(step + 1e-3)
+    }))
   })
 })

@@ -8,6 +8,8 @@ export type SizeReading =
   | { readonly ok: true, readonly size: Size, readonly unit: LengthUnit, readonly unitFrom: UnitSource }
   | { readonly ok: false, readonly code: 'empty' | 'notASize' | 'oneNumber' | 'zero' | 'tooLarge' | 'unitsMixed' }
   | { readonly ok: false, readonly code: 'unitMissing', readonly numbers: readonly [number, number] }
+  /** One size, given twice, and the two are further apart than rounding explains: the owner chooses. */
+  | { readonly ok: false, readonly code: 'twoSizes', readonly sizes: readonly [Size, Size], readonly apartMm: number }
 
 /** Sheets the trade calls by name, in mm: ISO 216 for A sizes; ANSI/ASME Y14.1 Letter is 8 1/2 x 11 in. */
 export const NAMED_SIZES: Readonly<Record<string, { readonly size: Size, readonly unit: LengthUnit }>> = {
@@ -35,6 +37,8 @@ export function readSize(text: string, assume: LengthUnit | null = null): SizeRe
   const named = NAMED_SIZES[plain]
   if (named) return { ok: true, size: named.size, unit: named.unit, unitFrom: 'name' }
 
+  const twice = readTwice(plain)
+  if (twice) return twice
   const parts = plain.split(SEPARATOR)
   const numbers = parts.map(readNumber)
   if (parts.length === 1) return { ok: false, code: numbers[0] ? 'oneNumber' : 'notASize' }
@@ -50,6 +54,21 @@ export function readSize(text: string, assume: LengthUnit | null = null): SizeRe
   if (size.widthMm <= 0 || size.heightMm <= 0) return { ok: false, code: 'zero' }
   if (size.widthMm > MAX_SIDE_MM || size.heightMm > MAX_SIDE_MM) return { ok: false, code: 'tooLarge' }
   return { ok: true, size, unit, unitFrom: written ? 'written' : implied ? 'fraction' : 'assumed' }
+}
+
+/** What may stand between a size and the same size in another unit: `13.5 x 18.5 cm (5 3/4 x 7 1/4 in)`. */
+const BETWEEN = /\s*[(=;]\s*|\s+(?:or|\/)\s+|,\s+/g
+/** Rounding to the nearest 1/16 in, and to the nearest millimetre, is no disagreement. */
+const SAME_WITHIN_MM = 25.4 / 16 + 0.5
+
+function readTwice(plain: string): SizeReading | null {
+  for (const match of plain.matchAll(BETWEEN)) {
+    const [first, second] = [readSize(plain.slice(0, match.index)), readSize(plain.slice(match.index + match[0].length).replace(/\)$/, ''))]
+    if (!first.ok || !second.ok || (first.unit === 'in') === (second.unit === 'in')) continue
+    const apartMm = roundMm(Math.max(Math.abs(first.size.widthMm - second.size.widthMm), Math.abs(first.size.heightMm - second.size.heightMm)))
+    return apartMm <= SAME_WITHIN_MM ? first : { ok: false, code: 'twoSizes', sizes: [first.size, second.size], apartMm }
+  }
+  return null
 }
 
 /** @example sizeFrom(4, 6, 'in') //=> { widthMm: 101.6, heightMm: 152.4 } */

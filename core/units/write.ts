@@ -17,6 +17,14 @@ export interface WrittenLength {
   readonly unit: LengthUnit
 }
 
+/** To the nearest tick; down for what must go in; up for what must hold. */
+export type Rounding = 'nearest' | 'down' | 'up'
+/** A length this close to a tick lies on it: what float sums leave is no reason to round. */
+const ON_THE_TICK = 1e-6
+const ROUND: Readonly<Record<Rounding, (value: number) => number>> = {
+  nearest: Math.round, down: value => Math.floor(value + ON_THE_TICK), up: value => Math.ceil(value - ON_THE_TICK),
+}
+
 function greatestCommonDivisor(a: number, b: number): number {
   return b === 0 ? a : greatestCommonDivisor(b, a % b)
 }
@@ -25,13 +33,13 @@ function greatestCommonDivisor(a: number, b: number): number {
  * Nearest tick for inches, nearest millimetre for centimetres (one decimal), nearest half millimetre for millimetres.
  * @example takeLengthApart(161.925, { unit: 'in', ticks: 16, reduced: false }) //=> { whole: '6', numerator: 6, denominator: 16, unit: 'in' }
  */
-export function takeLengthApart(mm: number, style: LengthStyle): WrittenLength {
+export function takeLengthApart(mm: number, style: LengthStyle, rounding: Rounding = 'nearest'): WrittenLength {
   if (style.unit !== 'in') {
     const value = mm / MM_PER_UNIT[style.unit]
     const step = style.unit === 'cm' ? 10 : 2
-    return { whole: String(Math.round(value * step) / step), numerator: 0, denominator: 1, unit: style.unit }
+    return { whole: String(ROUND[rounding](value * step) / step), numerator: 0, denominator: 1, unit: style.unit }
   }
-  const inTicks = Math.round((mm / MM_PER_UNIT.in) * style.ticks)
+  const inTicks = ROUND[rounding]((mm / MM_PER_UNIT.in) * style.ticks)
   const numerator = inTicks % style.ticks
   const divisor = style.reduced ? greatestCommonDivisor(numerator, style.ticks) : 1
   const whole = Math.floor(inTicks / style.ticks)
@@ -47,13 +55,13 @@ function plain(length: WrittenLength): string {
 }
 
 /** @example writeLength(146, { unit: 'cm', ticks: 16, reduced: true }) //=> '14.6 cm' */
-export function writeLength(mm: number, style: LengthStyle): string {
-  return `${plain(takeLengthApart(mm, style))} ${style.unit}`
+export function writeLength(mm: number, style: LengthStyle, rounding: Rounding = 'nearest'): string {
+  return `${plain(takeLengthApart(mm, style, rounding))} ${style.unit}`
 }
 
 /** @example writeSize({ widthMm: 101.6, heightMm: 152.4 }, { unit: 'in', ticks: 16, reduced: true }) //=> '4 x 6 in' */
-export function writeSize(size: Size, style: LengthStyle): string {
-  return `${plain(takeLengthApart(size.widthMm, style))} x ${plain(takeLengthApart(size.heightMm, style))} ${style.unit}`
+export function writeSize(size: Size, style: LengthStyle, rounding: Rounding = 'nearest'): string {
+  return `${plain(takeLengthApart(size.widthMm, style, rounding))} x ${plain(takeLengthApart(size.heightMm, style, rounding))} ${style.unit}`
 }
 
 /** The same length, whichever unit it was written in. */
