@@ -22,6 +22,10 @@ export const Kind = z.object({
   suffix: z.string().max(4).nullable(),
   /** Depth one filled holder of this kind takes in a lane, until the room has learnt better. */
   typicalThicknessMm: LengthMm,
+  /** Weight of one filled holder of this kind. */
+  typicalWeightG: z.number().min(0).max(20_000).default(60),
+  /** Yellows or hardens in daylight. */
+  isLightSensitive: z.boolean().default(false),
   rank: z.number(),
 })
 export type Kind = z.infer<typeof Kind>
@@ -31,5 +35,9 @@ export const Category = z.object({ id: Id, name: Name, rank: z.number(), seeAlso
 export type Category = z.infer<typeof Category>
 
 /** What it is about or for: many a set, the first one files it. `rank` is the owner's own order. */
-export const Theme = z.object({ id: Id, name: Name, rank: z.number(), seeAlsoIds: z.array(Id) })
+export const Theme = z.object({
+  id: Id, name: Name, rank: z.number(), seeAlsoIds: z.array(Id),
+  /** With few sets, it stands in the index under its first letter, together with others. */
+  sharesPage: z.boolean().default(false),
+})
 export type Theme = z.infer<typeof Theme>

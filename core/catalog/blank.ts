@@ -1,4 +1,5 @@
 import type { Brand } from './authority'
+import type { Draft } from './draft'
 import type { Holding } from './holding'
 
 /** A set of which nothing is known but its identity. Every way of making a set starts from here. */
@@ -7,7 +8,15 @@ export function blankHolding(identity: Pick<Holding, 'id' | 'number' | 'seriesId
     ...identity,
     brandId: null, kindId: null, categoryId: null, themeIds: [], size: null, thicknessMm: null,
     words: [], searchWords: [], notes: '', acquiredOn: null, price: null, isUsed: null, useCount: null, lastUsedOn: null,
-    hasMatchingDie: null, pictureHash: null, pieces: [], aliases: [], questions: [], placeText: '', state: 'toFile',
+    hasMatchingDie: null, pictureHash: null, pieces: [], aliases: [], questions: [], placeText: '', state: 'toFile', sitsIn: null, holderTypeId: null, labelText: null, isCutInTwo: false, isSticky: false,
+  }
+}
+
+/** A new strip. What carries over from the one before is put on top by the caller. */
+export function blankDraft(identity: Pick<Draft, 'id' | 'rank' | 'createdAt'>): Draft {
+  return {
+    ...identity, pictureHash: null,
+    texts: { name: '', brand: '', kindId: '', category: '', themes: [], theme: '', size: '', words: '', searchWords: [], written: '', acquiredOn: '', price: '', notes: '' },
   }
 }
 

@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { CurrencyCode, Id, LengthMm, Moment, MoneyMinor, Name, PartialDate, PictureHash, SizeMm, Text } from './basics'
+import { CODE_READINGS, HOLDER_TYPES } from './choices'
 
-export const HOLDING_STATES = ['draft', 'toPocket', 'toLabel', 'toFile', 'filed', 'out', 'lent', 'gone'] as const
+export const HOLDING_STATES = ['draft', 'toClass', 'toPocket', 'toLabel', 'toFile', 'filed', 'out', 'lent', 'gone'] as const
 
 /** One stamp or die of a set. `livesWithId` names the set it was re-homed to. */
 export const Piece = z.object({
@@ -15,7 +16,11 @@ export const Piece = z.object({
 export type Piece = z.infer<typeof Piece>
 
 /** A number or code that stands on the thing or in an older list, and still finds it. */
-export const Alias = z.object({ text: Name, from: z.enum(['writtenOnIt', 'list', 'maker', 'formerAddress']) })
+export const Alias = z.object({
+  text: Name, from: z.enum(['writtenOnIt', 'list', 'maker', 'formerAddress']),
+  /** Where the text can be read two ways: which the owner says it is. */
+  reading: z.enum(CODE_READINGS).nullable().default(null),
+})
 export type Alias = z.infer<typeof Alias>
 
 export const QUESTION_CODES = [
@@ -57,6 +62,16 @@ export const Holding = z.object({
   questions: z.array(OpenQuestion).max(40),
   /** Where an older list says it is, as written there, until somebody has looked. */
   placeText: z.string().max(500),
+  /** What it sits in, once somebody has decided; its holder is of this type when it is placed. */
+  sitsIn: z.enum(HOLDER_TYPES).nullable().default(null),
+  /** What the label on the thing says, once it carries one; null: not known. */
+  labelText: z.string().max(60).nullable().default(null),
+  /** Cut in two, each half in a holder of its own: it has two addresses. */
+  isCutInTwo: z.boolean().default(false),
+  /** It has gone sticky, and harms what lies beside it. */
+  isSticky: z.boolean().default(false),
+  /** The type of holder it was given; its holder is of that type once it is placed. */
+  holderTypeId: Id.nullable().default(null),
   state: z.enum(HOLDING_STATES),
   createdAt: Moment,
 })

@@ -1,14 +1,19 @@
 import { z } from 'zod'
 import { CurrencyCode, Id, Moment, Name } from './basics'
+import { COLLECTIONS, CONTAINER_TYPES, FIT_WAYS, GRIPS, NUMBER_SCHOOLS, OPTIONAL_STAGES, START_LIFTING, START_MARKS, WAYS } from './choices'
 
 /** How the numbers of a series are written. Changing it changes the writing, never which set a number means. */
 export const Series = z.object({
   id: Id,
   name: Name,
-  prefix: z.string().max(12),
+  prefix: z.string().max(24),
   padding: z.number().int().min(0).max(8),
   suffixBy: z.enum(['none', 'kind']),
   isRunning: z.boolean(),
+  /** What a number counts. Of `all` but the first, each brand, container or page size has a series of its own below it. */
+  countsBy: z.enum(NUMBER_SCHOOLS).default('all'),
+  /** The series it is one of, and for what: the key of a brand, a container or a maker's letters. */
+  partOf: z.object({ seriesId: Id, key: z.string().max(80) }).nullable().default(null),
 })
 export type Series = z.infer<typeof Series>
 
@@ -38,5 +43,23 @@ export const RoomSettings = z.object({
   isDemo: z.boolean(),
   /** Screen pixels a millimetre takes, once the owner has laid a bank card on the screen. */
   pxPerMm: z.number().min(1).max(40).nullable(),
+  /** How many sets the owner has or expects: what the method of taking in was chosen by. */
+  collection: z.enum(COLLECTIONS).nullable().default(null),
+  /** The stages of taking in that the owner works by, besides capture and file. */
+  stages: z.array(z.enum(OPTIONAL_STAGES)).default([...OPTIONAL_STAGES]),
+  /** Where sets stand until there is time: "for now". */
+  forNowContainerId: Id.nullable().default(null),
+  /** Photos byte for byte as they came; otherwise scaled down to what the screen and paper can show. */
+  keepsOriginals: z.boolean().default(true),
+  /** How addresses are written, by type of container, where the owner has a way of their own. */
+  addressPatterns: z.partialRecord(z.enum(CONTAINER_TYPES), z.string().trim().min(1).max(60)).default(() => ({})),
+  /** What lifting a container takes, as the owner does it: hands in front of the ankles, lifts a minute, turn of the body. */
+  lifting: z.object({ reachMm: z.number().min(250).max(630), perMinute: z.number().min(0.2).max(15), hours: z.union([z.literal(1), z.literal(2), z.literal(8)]), twistDeg: z.number().min(0).max(135), carryToMm: z.number().min(0).max(1750), grip: z.enum(GRIPS) })
+    .default(() => ({ ...START_LIFTING })),
+  /** Ways of fitting in the owner's own order, and those the owner would never do: they are never proposed. */
+  fitOrder: z.array(z.enum(FIT_WAYS)).default(() => [...FIT_WAYS]),
+  fitNever: z.array(z.enum(FIT_WAYS)).default(() => []),
+  /** What is printed or stuck on a set for each way in which it goes with another; empty: nothing. */
+  marks: z.record(z.enum(WAYS), z.string().trim().max(4)).default(() => ({ ...START_MARKS })),
 })
 export type RoomSettings = z.infer<typeof RoomSettings>

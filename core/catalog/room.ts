@@ -1,15 +1,18 @@
 import { z } from 'zod'
-import { Id, LengthMm, Name, OrderKey, SizeMm, Text } from './basics'
+import { Id, LengthMm, Moment, MoneyMinor, Name, OrderKey, SizeMm, Text } from './basics'
+import { CELL_REUSES, CLOSURES, CONTAINER_TYPES, DIE_PLACES, HOLDER_TYPES, PACKAGINGS } from './choices'
 
 export const FIXTURE_TYPES = ['bookcase', 'cabinet', 'cart', 'table', 'wall'] as const
 /** Furniture. Shelves (or drawers, or tiers) count from the top, as one reads. */
 export const Fixture = z.object({
   id: Id, name: Name, type: z.enum(FIXTURE_TYPES), shelves: z.number().int().min(1).max(60), rank: z.number(),
+  /** How high each shelf board lies above the floor, from the top; null: as is usual for furniture of this type. */
+  shelfHeightsMm: z.array(z.number().min(0).max(4000)).max(60).nullable().default(null),
+  widthMm: LengthMm.nullable().default(null),
+  /** Daylight falls on it. */
+  isSunlit: z.boolean().default(false),
 })
 export type Fixture = z.infer<typeof Fixture>
-
-export const CONTAINER_TYPES = ['bin', 'binder', 'drawer', 'caseRack', 'tray', 'basket', 'ring', 'board'] as const
-export type ContainerType = (typeof CONTAINER_TYPES)[number]
 
 /** Pages of equal cells, as in a binder: a place there is page and cell, not a position in a row. */
 export const CellGrid = z.object({
@@ -17,6 +20,10 @@ export const CellGrid = z.object({
   columns: z.number().int().min(1).max(12),
   pages: z.number().int().min(1).max(500),
   isTwoSided: z.boolean(),
+  /** Inner size of a cell; null: never measured, anything is taken to fit. */
+  cellSize: SizeMm.nullable().default(null),
+  /** When a cell that was freed is used again: after the pages are full, before anything else, or never. */
+  reuse: z.enum(CELL_REUSES).default('last'),
 })
 export type CellGrid = z.infer<typeof CellGrid>
 
@@ -34,6 +41,9 @@ export const Container = z.object({
   inner: SizeMm.nullable(),
   cells: CellGrid.nullable(),
   zoneId: Id,
+  emptyWeightG: z.number().min(0).max(50_000).nullable().default(null),
+  /** A patch of table that things lie on while they are re-filed: a place with an address, where nothing is filed. */
+  isTable: z.boolean().default(false),
 })
 export type Container = z.infer<typeof Container>
 
@@ -53,8 +63,8 @@ export type Section = z.infer<typeof Section>
 export const FILING_KEYS = ['brand', 'theme', 'category', 'kind', 'sizeClass', 'series', 'number', 'name', 'date'] as const
 export const FilingKey = z.object({
   by: z.enum(FILING_KEYS),
-  /** `alphabetical`, the owner's `own` order, or `ascending` for numbers, sizes and dates. */
-  order: z.enum(['alphabetical', 'own', 'ascending']),
+  /** `alphabetical` (a brand by its successor, where it has one; `asItself`: by its own name), the owner's `own` order, or `ascending` for numbers, sizes and dates. */
+  order: z.enum(['alphabetical', 'asItself', 'own', 'ascending']),
 })
 export type FilingKey = z.infer<typeof FilingKey>
 export const FilingRule = z.object({ keys: z.array(FilingKey).min(1).max(3) })
@@ -71,14 +81,33 @@ export const Zone = z.object({
   /** Of each container, this share is kept free for growth. */
   growthReserve: z.number().min(0).max(0.9),
   capHoldings: z.number().int().positive().nullable(),
+  /** What goes into a holder besides the set, by the habit of the zone. */
+  habits: z.object({ insert: z.boolean(), magnet: z.boolean(), packaging: z.enum(PACKAGINGS), dies: z.enum(DIE_PLACES) })
+    .default({ insert: true, magnet: false, packaging: 'none', dies: 'apart' }),
 })
 export type Zone = z.infer<typeof Zone>
 
-export const HOLDER_TYPES = ['pocket', 'sleeve', 'case', 'celledPage', 'bag', 'ring', 'trayCell', 'box', 'none'] as const
+const ThinMm = z.number().min(0).max(500)
+
 /** A product of a common size under a plain name, such as "pocket 5 x 7". */
 export const HolderType = z.object({
-  id: Id, name: Name, type: z.enum(HOLDER_TYPES), inner: SizeMm.nullable(), emptyThicknessMm: LengthMm.nullable(),
-  stockOnHand: z.number().int().nonnegative(), replacedById: Id.nullable(), notes: Text,
+  id: Id, name: Name, type: z.enum(HOLDER_TYPES), rank: z.number(),
+  /** Laid flat and empty, between the seams. Of a celled page, one cell. null: it takes any size. */
+  inner: SizeMm.nullable(),
+  closure: z.enum(CLOSURES),
+  /** As thick as its contents may be for it to close, or at all where it is stiff; null: no limit known. */
+  maxThicknessMm: LengthMm.nullable(),
+  /** One layer of its film. */
+  filmMm: ThinMm,
+  emptyThicknessMm: LengthMm.nullable(),
+  /** Snaps and stiff backs. */
+  extraBulkMm: ThinMm,
+  weightG: z.number().min(0).max(20_000).nullable(),
+  /** What it stands in; empty: anything. */
+  standsIn: z.array(z.enum(CONTAINER_TYPES)),
+  cells: z.object({ rows: z.number().int().min(1).max(12), columns: z.number().int().min(1).max(12), isTwoSided: z.boolean() }).nullable(),
+  packs: z.array(z.object({ pieces: z.number().int().min(1).max(10_000), priceMinor: MoneyMinor.nullable() })).max(20),
+  stockOnHand: z.number().int().nonnegative(), isRetired: z.boolean(), replacedById: Id.nullable(), notes: Text,
 })
 export type HolderType = z.infer<typeof HolderType>
 
@@ -96,6 +125,37 @@ export const Holder = z.object({
   lane: z.number().int().min(1).max(4),
   order: OrderKey,
   cell: Cell.nullable(),
+  /** Why it stands outside of the filing rule ("kept on the desk, used daily"); null: it does not. */
+  apartBecause: z.string().trim().min(1).max(200).nullable().default(null),
   holdingIds: z.array(Id).min(1).max(60),
 })
 export type Holder = z.infer<typeof Holder>
+
+/**
+ * The filled length of a lane as somebody measured it, and what stood there at that time, by kind and holder: what the
+ * thickness of a filled holder is learnt from.
+ */
+export const MeasuredLength = z.object({
+  id: Id, containerId: Id, lane: z.number().int().min(1).max(4), filledMm: LengthMm, at: Moment,
+  stood: z.array(z.object({ kindId: Id.nullable(), holder: z.enum(HOLDER_TYPES), count: z.number().int().positive().max(20_000) })).min(1).max(400),
+})
+export type MeasuredLength = z.infer<typeof MeasuredLength>
+
+/** Which holders shall stand in a lane, front to back, and the divider in front of the first of each group. */
+export const LaneTarget = z.object({
+  containerId: Id, lane: z.number().int().min(1).max(4), holderIds: z.array(Id).max(20_000),
+  tabs: z.array(Section.pick({ title: true, colour: true, standsFor: true }).extend({ beforeHolderId: Id })).max(2000),
+})
+export type LaneTarget = z.infer<typeof LaneTarget>
+
+/** A re-filing under way: the aim, and how far it has come. The steps that are left follow from the aim and the room as it stands. */
+export const Refiling = z.object({
+  id: Id, name: Name, state: z.enum(['open', 'done', 'left']), startedAt: Moment, endedAt: Moment.nullable(),
+  zoneId: Id, ruleBefore: FilingRule, rule: FilingRule, lanes: z.array(LaneTarget).max(2000),
+  /** Free table beside the shelves, and the container that stands for it while things lie there. */
+  tableMm: LengthMm, tableContainerId: Id, armfulMm: LengthMm,
+  stepsDone: z.number().int().nonnegative(), liftsDone: z.number().int().nonnegative(),
+  /** Minutes worked on it, by the moments at which steps were ticked. */
+  minutesWorked: z.number().nonnegative(), lastStepAt: Moment.nullable(),
+})
+export type Refiling = z.infer<typeof Refiling>

@@ -1,33 +1,40 @@
 import type { Category, Kind, Theme } from './authority'
+import { FIT_WAYS, START_LIFTING, START_MARKS } from './choices'
 import type { RoomSettings, Series } from './numbers'
+import type { Fixture, Zone } from './room'
+import { START_HOLDER_TYPES } from './startHolders'
 import { type CatalogueData, emptyCatalogue } from './tables'
 
-// Thickness of one filled holder in a lane, common practice; the room learns better from measured lengths.
+// Thickness and weight of one filled holder in a lane, common practice; the room learns the thickness better from measured lengths.
 const START_KINDS: readonly Omit<Kind, 'id' | 'rank'>[] = [
-  { name: 'Clear', family: 'stamp', suffix: null, typicalThicknessMm: 5 },
-  { name: 'Cling', family: 'stamp', suffix: null, typicalThicknessMm: 6 },
-  { name: 'Rubber, unmounted', family: 'stamp', suffix: null, typicalThicknessMm: 5 },
-  { name: 'Wood mounted', family: 'stamp', suffix: 'W', typicalThicknessMm: 25 },
-  { name: 'Foam', family: 'stamp', suffix: null, typicalThicknessMm: 12 },
-  { name: 'Roller', family: 'stamp', suffix: 'R', typicalThicknessMm: 40 },
-  { name: 'Own-made', family: 'stamp', suffix: null, typicalThicknessMm: 8 },
-  { name: 'Thin die', family: 'die', suffix: 'D', typicalThicknessMm: 3 },
-  { name: 'Steel die', family: 'die', suffix: 'D', typicalThicknessMm: 20 },
-  { name: 'Stencil', family: 'stencil', suffix: 'S', typicalThicknessMm: 1.5 },
-  { name: 'Embossing folder', family: 'folder', suffix: 'E', typicalThicknessMm: 4 },
+  { name: 'Clear', family: 'stamp', suffix: null, typicalThicknessMm: 5, typicalWeightG: 45, isLightSensitive: true },
+  { name: 'Cling', family: 'stamp', suffix: null, typicalThicknessMm: 6, typicalWeightG: 55, isLightSensitive: true },
+  { name: 'Rubber, unmounted', family: 'stamp', suffix: null, typicalThicknessMm: 5, typicalWeightG: 40, isLightSensitive: true },
+  { name: 'Wood mounted', family: 'stamp', suffix: 'W', typicalThicknessMm: 25, typicalWeightG: 90, isLightSensitive: false },
+  { name: 'Foam', family: 'stamp', suffix: null, typicalThicknessMm: 12, typicalWeightG: 40, isLightSensitive: true },
+  { name: 'Roller', family: 'stamp', suffix: 'R', typicalThicknessMm: 40, typicalWeightG: 150, isLightSensitive: false },
+  { name: 'Own-made', family: 'stamp', suffix: null, typicalThicknessMm: 8, typicalWeightG: 60, isLightSensitive: false },
+  { name: 'Thin die', family: 'die', suffix: 'D', typicalThicknessMm: 3, typicalWeightG: 35, isLightSensitive: false },
+  { name: 'Steel die', family: 'die', suffix: 'SD', typicalThicknessMm: 20, typicalWeightG: 220, isLightSensitive: false },
+  { name: 'Stencil', family: 'stencil', suffix: 'S', typicalThicknessMm: 1.5, typicalWeightG: 20, isLightSensitive: false },
+  { name: 'Embossing folder', family: 'folder', suffix: 'E', typicalThicknessMm: 4, typicalWeightG: 35, isLightSensitive: false },
 ]
+/** An insert card in every pocket, nothing else: the commonest habit. */
+export const START_HABITS: Zone['habits'] = { insert: true, magnet: false, packaging: 'none', dies: 'apart' }
+/** Furniture nobody has measured yet. */
+export const PLAIN_FIXTURE: Pick<Fixture, 'shelfHeightsMm' | 'widthMm' | 'isSunlit'> = { shelfHeightsMm: null, widthMm: null, isSunlit: false }
 const START_CATEGORIES: readonly string[] = [
   'Sentiments', 'Alphabets', 'Numbers', 'Images', 'Borders', 'Backgrounds', 'Shapes', 'Frames and tags',
 ]
 
 export const START_SETTINGS: Readonly<RoomSettings> = {
   id: 'room', roomName: 'My craft room', unit: 'in', trimmerTicks: 16, reducedFractions: true,
-  paper: 'A4', currency: 'EUR', isDemo: false, pxPerMm: null,
+  paper: 'A4', currency: 'EUR', isDemo: false, pxPerMm: null, collection: null, stages: ['class', 'fit', 'label'], forNowContainerId: null, keepsOriginals: true, marks: { ...START_MARKS }, addressPatterns: {}, lifting: { ...START_LIFTING }, fitOrder: [...FIT_WAYS], fitNever: [],
 }
 
 /** One running number over all kinds: the commonest school, and the default. */
 export function startSeries(id: string): Series {
-  return { id, name: 'Running number', prefix: '', padding: 0, suffixBy: 'kind', isRunning: true }
+  return { id, name: 'Running number', prefix: '', padding: 0, suffixBy: 'kind', isRunning: true, countsBy: 'all', partOf: null }
 }
 
 /**
@@ -40,24 +47,32 @@ export function startCatalogue(newId: () => string): CatalogueData {
   data.kinds.push(...START_KINDS.map((kind, rank): Kind => ({ id: newId(), ...kind, rank })))
   data.categories.push(...START_CATEGORIES.map((name, rank): Category => ({ id: newId(), name, rank, seeAlsoIds: [] })))
   data.series.push(startSeries(newId()))
-  const fixture = { id: newId(), name: 'Shelf', type: 'bookcase' as const, shelves: 3, rank: 0 }
+  data.holderTypes.push(...START_HOLDER_TYPES.map((type, rank) => ({ ...type, id: newId(), rank })))
+  const fixture = { id: newId(), name: 'Shelf', type: 'bookcase' as const, shelves: 3, rank: 0, ...PLAIN_FIXTURE }
   const zone = {
     id: newId(), name: 'Everything', rank: 0,
     filingRule: { keys: [{ by: 'theme' as const, order: 'alphabetical' as const }, { by: 'brand' as const, order: 'alphabetical' as const }, { by: 'name' as const, order: 'alphabetical' as const }] },
-    takesKindIds: [], growthReserve: 0.1, capHoldings: null,
+    takesKindIds: [], growthReserve: 0.1, capHoldings: null, habits: START_HABITS,
   }
   data.fixtures.push(fixture)
   data.zones.push(zone)
   data.containers.push({
     id: newId(), fixtureId: fixture.id, shelf: 2, rank: 0, name: 'Bin 1', code: 'B1', type: 'bin',
-    lanes: 1, lengthMm: 300, inner: null, cells: null, zoneId: zone.id,
+    lanes: 1, lengthMm: 300, inner: null, cells: null, zoneId: zone.id, emptyWeightG: null, isTable: false,
   })
   return data
 }
 
 /** A theme at the end of the owner's order. */
 export function newTheme(id: string, name: string, existing: readonly Theme[]): Theme {
+  return { id, name, rank: nextRank(existing), seeAlsoIds: [], sharesPage: false }
+}
+export function newCategory(id: string, name: string, existing: readonly Category[]): Category {
   return { id, name, rank: nextRank(existing), seeAlsoIds: [] }
+}
+/** A kind that the owner adds: a stamp of common thickness until it is said otherwise. */
+export function newKind(id: string, name: string, existing: readonly Kind[]): Kind {
+  return { id, name, family: 'stamp', suffix: null, typicalThicknessMm: 5, typicalWeightG: 60, isLightSensitive: false, rank: nextRank(existing) }
 }
 
 /** @example nextRank([{ rank: 0 }, { rank: 4 }]) //=> 5 */

@@ -4,6 +4,6 @@
  */
 export const TABLE_NAMES = [
   'settings', 'brands', 'kinds', 'categories', 'themes', 'series', 'register', 'fixtures', 'zones', 'containers', 'sections',
-  'holderTypes', 'holdings', 'holders', 'relations', 'loans',
+  'holderTypes', 'holdings', 'holders', 'relations', 'loans', 'drafts', 'measuredLengths', 'refilings',
 ] as const
 export type TableName = (typeof TABLE_NAMES)[number]

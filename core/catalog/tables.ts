@@ -1,8 +1,9 @@
 import { z } from 'zod'
 import { Brand, Category, Kind, Theme } from './authority'
+import { Draft } from './draft'
 import { Holding, Loan, Relation } from './holding'
 import { RegisterLine, RoomSettings, Series } from './numbers'
-import { Container, Fixture, Holder, HolderType, Section, Zone } from './room'
+import { Container, Fixture, Holder, HolderType, MeasuredLength, Refiling, Section, Zone } from './room'
 import { TABLE_NAMES, type TableName } from './tableNames'
 
 /**
@@ -26,6 +27,9 @@ export const TABLES = {
   holdings: Holding,
   relations: Relation,
   loans: Loan,
+  drafts: Draft,
+  measuredLengths: MeasuredLength,
+  refilings: Refiling,
 } as const satisfies Record<TableName, z.ZodType>
 
 export type RecordOf<T extends TableName> = z.infer<(typeof TABLES)[T]>
