@@ -1,0 +1,33 @@
+import type { KindFamily, Relation } from '#core/catalog'
+
+/** What a relation is asked about before it is kept: it may still be right, and the owner says so. */
+export type RelationDoubt = 'fromNoDie' | 'toNoStamp' | 'notBothLetters'
+/** What can never be right. */
+export type RelationFault = 'itself' | 'twice'
+
+interface Related {
+  readonly id: string
+  readonly family: KindFamily | null
+  readonly categoryName: string
+}
+
+const LETTERS = /\b(alphabets?|letters?|numbers?)\b/i
+
+/** Each kind of relation means one thing: what does not fit that meaning is queried, with what is wrong about it. */
+const DOUBTS: Readonly<Record<Relation['kind'], (from: Related, to: Related) => RelationDoubt | null>> = {
+  dieForStamp: (from, to) => from.family !== null && from.family !== 'die' ? 'fromNoDie' : to.family !== null && to.family !== 'stamp' ? 'toNoStamp' : null,
+  sameLettersOtherStyle: (from, to) => [from, to].every(each => each.categoryName === '' || LETTERS.test(each.categoryName)) ? null : 'notBothLetters',
+  layersWith: () => null, sameCollection: () => null, sameMechanism: () => null, sameNumberedSeries: () => null,
+}
+
+export function doubtAbout(kind: Relation['kind'], from: Related, to: Related): RelationDoubt | null {
+  return DOUBTS[kind](from, to)
+}
+
+/** A set never goes with itself, and two sets go together in one way once, whichever was named first. */
+export function faultOf(wanted: Omit<Relation, 'id'>, existing: readonly Relation[]): RelationFault | null {
+  if (wanted.fromId === wanted.toId) return 'itself'
+  const isSame = (relation: Relation): boolean => relation.kind === wanted.kind
+    && ((relation.fromId === wanted.fromId && relation.toId === wanted.toId) || (relation.fromId === wanted.toId && relation.toId === wanted.fromId))
+  return existing.some(isSame) ? 'twice' : null
+}
