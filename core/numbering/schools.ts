@@ -1,0 +1,100 @@
+import type { Brand, Cell, Container, NumberSchool, Series } from '#core/catalog'
+import { readBareNumber } from './code'
+import { mayClash } from './reports'
+
+/** What is known of a set when its number is given. `written` is what stands on the thing already. */
+export interface NumberFacts {
+  readonly brand: Pick<Brand, 'name' | 'abbreviation'> | null
+  readonly place: { readonly container: Pick<Container, 'id' | 'code' | 'cells'>, readonly cell: Cell | null } | null
+  readonly written: string
+}
+
+/** Of which brand, container or maker's letters the number is one, what stands in front, and the number itself where it is fixed. */
+interface Share {
+  readonly key: string
+  readonly prefix: string
+  readonly wanted: number | null
+}
+
+/** Where a number comes from: a series, perhaps a new one below the running one. */
+export interface NumberSource {
+  readonly series: Series
+  readonly isNew: boolean
+  /** The only number that would do, or null: the next one. */
+  readonly wanted: number | null
+  /** `wanted` is the number that stands on the thing already. */
+  readonly isWritten: boolean
+}
+
+const LABEL_LETTERS = 8
+/** Cells are written with two figures, as 203 is page 2, cell 03. */
+const CELLS_A_PAGE = 100
+
+/** The label form of a brand, or its capital letters. */
+function labelOf({ name, abbreviation }: Pick<Brand, 'name' | 'abbreviation'>): string {
+  const letters = name.split(/[^\p{L}\p{N}]+/u).filter(word => word !== '' && word.toLowerCase() !== 'and').map(word => [...word][0]?.toUpperCase()).join('')
+  return (abbreviation ?? letters).slice(0, LABEL_LETTERS)
+}
+
+/** By its name, not its record: a brand that was undone and typed again goes on where it was. */
+const keyOf = ({ name }: Pick<Brand, 'name'>): string => name.toLowerCase().slice(0, 60)
+
+/** The schools of numbering. null: what the school goes by is not known, and the running series numbers the set. */
+const SCHOOLS: Readonly<Record<NumberSchool, (facts: NumberFacts) => Share | null>> = {
+  all: () => null,
+  brand: ({ brand }) => brand && { key: `brand:${keyOf(brand)}`, prefix: `${labelOf(brand)}-`, wanted: null },
+  container: ({ place }) => place && { key: `container:${place.container.id}`, prefix: `${place.container.code}-`, wanted: null },
+  // Common practice: 12-203 is the 12-cell page 2, cell 03; the back of a cell counts on from the last cell of the front.
+  cell: ({ place }) => {
+    if (!place?.cell || !place.container.cells) return null
+    const cells = place.container.cells.rows * place.container.cells.columns
+    const number = place.cell.cell + (place.cell.side === 'back' ? cells : 0)
+    return number < CELLS_A_PAGE ? { key: `cell:${place.container.id}`, prefix: `${cells}-`, wanted: place.cell.page * CELLS_A_PAGE + number } : null
+  },
+  maker: ({ brand, written }) => {
+    const match = /^(.{0,8}?)(\d{1,7})$/.exec(written.trim())
+    if (!brand || !match) return null
+    const letters = (match[1] ?? '').toUpperCase()
+    return { key: `maker:${keyOf(brand)}:${letters}`, prefix: `${labelOf(brand)} ${letters}`.trimEnd() + (letters ? '' : '-'), wanted: Number(match[2]) }
+  },
+}
+
+/** The prefix, or the next like it that no other series could print a code of. */
+export function freePrefix(prefix: string, others: readonly Pick<Series, 'prefix'>[]): string {
+  const [, stem = '', tail = ''] = /^(.*?)([^\p{L}\p{N}]*)$/u.exec(prefix) ?? []
+  for (let more = 1; ; more += 1) {
+    // B, C, ... Z, BB: letters, as figures would run into the number.
+    const tried = more === 1 ? prefix : `${stem}${lettersOf(more)}${tail === '' ? '-' : tail}`
+    if (!others.some(other => mayClash(other, { prefix: tried }))) return tried
+  }
+}
+
+function lettersOf(count: number): string {
+  const letter = String.fromCharCode('A'.charCodeAt(0) + (count - 1) % 26)
+  return count <= 26 ? letter : lettersOf(Math.floor((count - 1) / 26)) + letter
+}
+
+/**
+ * The series that numbers a set: the running one, or the one below it for the set's brand, container, page size or
+ * maker's letters, made where it is missing. No two series can ever print one code. O(series).
+ * @example numberSource(byBrand, [byBrand], { brand: { name: 'Quoin & Bodkin', abbreviation: null }, place: null, written: '' }, newId).series.prefix //=> 'QB-'
+ */
+export function numberSource(running: Series, all: readonly Series[], facts: NumberFacts, newId: () => string): NumberSource {
+  const share = SCHOOLS[running.countsBy](facts)
+  const from = (series: Series, isNew: boolean): NumberSource => {
+    const written = readWritten(facts.written, series)
+    return { series, isNew, wanted: share?.wanted ?? written, isWritten: share?.wanted ? running.countsBy === 'maker' : written !== null }
+  }
+  if (!share) return from(running, false)
+  const known = all.find(each => each.partOf?.seriesId === running.id && each.partOf.key === share.key)
+  if (known) return from(known, false)
+  const prefix = freePrefix(running.prefix + share.prefix, all)
+  return from({ ...running, id: newId(), name: `${running.name} ${prefix}`.slice(0, 300), prefix, isRunning: false, countsBy: 'all', partOf: { seriesId: running.id, key: share.key } }, true)
+}
+
+/** The number in what stands on a thing: a code of this series, or a bare number where the series counts everything. */
+function readWritten(written: string, series: Pick<Series, 'prefix' | 'partOf'>): number | null {
+  const text = written.trim()
+  const isOwn = series.prefix !== '' && text.toLowerCase().startsWith(series.prefix.trim().toLowerCase())
+  return isOwn ? readBareNumber(text.slice(series.prefix.trim().length)) : series.partOf ? null : readBareNumber(text)
+}
