@@ -1,0 +1,130 @@
+import { INK_MAP_SIDE, type InkMap, turnMap } from './fingerprint'
+
+export interface PictureLookAlike {
+  readonly id: string
+  /** Correlation of the ink, 1 for the same picture; unrelated pictures lie below `PICTURES_ALIKE`. */
+  readonly likeness: number
+}
+
+/** From here on two pictures most likely show one thing. Measured on the demo drawings: see docs/checks.md. */
+export const PICTURES_ALIKE = 0.72
+/** From here on they are taken to be of one thing, and below to be only alike. */
+export const SAME_PICTURE = 0.95
+
+const FINE = 20
+const COARSE = 8
+/** What a photo may show of each side: all of it, or a part that was cut up to 8 % closer, as [from, to]. */
+const PARTS = [[0, 1], [0, 0.92], [0.04, 0.96], [0.08, 1]] as const
+/** So many go on from the whole pictures to their closer views, and so many from there to a closer look. */
+const LOOKED_INTO = 1500
+const LOOKED_AT = 40
+const MOST_SHOWN = 5
+
+/** One vector a view, of mean 0 and length 1: their product is their correlation. The first is the whole picture. */
+type Views = readonly Float32Array[]
+
+/**
+ * Finds pictures that show the same thing: turned by quarters, cut up to 8 % closer at any side, brighter or darker.
+ * Every picture is kept as its whole and fifteen closer views of 8 x 8 fields; those that come near are compared again
+ * with 20 x 20. O(n) for n pictures.
+ */
+export class PictureLikeness {
+  private readonly known = new Map<string, { readonly map: InkMap, readonly rough: Views }>()
+
+  put(id: string, map: InkMap): void {
+    this.known.set(id, { map, rough: viewsOf(map, COARSE) })
+  }
+
+  remove(id: string): void {
+    this.known.delete(id)
+  }
+
+  has(id: string): boolean {
+    return this.known.has(id)
+  }
+
+  mapOf(id: string): InkMap | null {
+    return this.known.get(id)?.map ?? null
+  }
+
+  get size(): number {
+    return this.known.size
+  }
+
+  /** The likest first, at most five, none below `PICTURES_ALIKE`. */
+  ask(map: InkMap, exceptId: string | null = null): readonly PictureLookAlike[] {
+    const turned = [map]
+    for (let quarter = 1; quarter < 4; quarter += 1) turned.push(turnMap(turned[quarter - 1] as InkMap))
+    const [rough, fine] = [turned.map(each => viewsOf(each, COARSE)), turned.map(each => viewsOf(each, FINE))]
+    const likest = (asked: readonly Views[], known: Views): number => Math.max(...asked.map(each => best(each, known)))
+    const wholes = (known: Views): number => Math.max(...rough.map(each => correlation(each[0] as Float32Array, known[0] as Float32Array)))
+    const likestFirst = (a: PictureLookAlike, b: PictureLookAlike): number => b.likeness - a.likeness || (a.id < b.id ? -1 : 1)
+    return [...this.known].filter(([id]) => id !== exceptId)
+      .map(([id, known]) => ({ id, known, likeness: wholes(known.rough) })).sort(likestFirst).slice(0, LOOKED_INTO)
+      .map(({ id, known }) => ({ id, known, likeness: likest(rough, known.rough) })).sort(likestFirst).slice(0, LOOKED_AT)
+      .map(({ id, known }) => ({ id, likeness: likest(fine, viewsOf(known.map, FINE)) })).sort(likestFirst).slice(0, MOST_SHOWN)
+      .filter(each => each.likeness >= PICTURES_ALIKE)
+  }
+}
+
+/** Whole against closer views, both ways: either photo may be the one that was cut. */
+function best(a: Views, b: Views): number {
+  const [wholeA, wholeB] = [a[0], b[0]]
+  if (!wholeA || !wholeB) return 0
+  let most = correlation(wholeA, wholeB)
+  for (let view = 1; view < a.length; view += 1) {
+    most = Math.max(most, correlation(a[view] as Float32Array, wholeB), correlation(wholeA, b[view] as Float32Array))
+  }
+  return most
+}
+
+function correlation(a: Float32Array, b: Float32Array): number {
+  let sum = 0
+  for (let at = 0; at < a.length; at += 1) sum += (a[at] as number) * (b[at] as number)
+  return sum
+}
+
+/** For each of a number of fields: the lines of the map it covers, and how much of each. */
+type Cover = readonly (readonly (readonly [line: number, part: number])[])[]
+const COVERS: Readonly<Record<number, readonly Cover[]>> = { [COARSE]: PARTS.map(part => coverOf(part, COARSE)), [FINE]: PARTS.map(part => coverOf(part, FINE)) }
+
+function coverOf([from, to]: readonly [number, number], side: number): Cover {
+  const step = ((to - from) * INK_MAP_SIDE) / side
+  return Array.from({ length: side }, (_, field) => {
+    const [start, end] = [from * INK_MAP_SIDE + field * step, Math.min(INK_MAP_SIDE, from * INK_MAP_SIDE + (field + 1) * step)]
+    const lines: (readonly [number, number])[] = []
+    for (let line = Math.floor(start); line < Math.ceil(end); line += 1) lines.push([line, Math.min(end, line + 1) - Math.max(start, line)])
+    return lines
+  })
+}
+
+/** Mean ink of side x side fields of every view, by area: first across, then down. */
+function viewsOf(map: InkMap, side: number): Views {
+  const covers = COVERS[side] ?? []
+  const across = covers.map((cover) => {
+    const rows = new Float32Array(INK_MAP_SIDE * side)
+    for (let row = 0; row < INK_MAP_SIDE; row += 1) {
+      for (let field = 0; field < side; field += 1) {
+        let sum = 0
+        for (const [line, part] of cover[field] ?? []) sum += (map[row * INK_MAP_SIDE + line] ?? 0) * part
+        rows[row * side + field] = sum
+      }
+    }
+    return rows
+  })
+  return covers.flatMap(down => across.map((rows) => {
+    const fields = new Float32Array(side * side)
+    for (let field = 0; field < side; field += 1) {
+      for (const [line, part] of down[field] ?? []) {
+        for (let column = 0; column < side; column += 1) fields[field * side + column] = (fields[field * side + column] ?? 0) + (rows[line * side + column] ?? 0) * part
+      }
+    }
+    return standardised(fields)
+  }))
+}
+
+function standardised(fields: Float32Array): Float32Array {
+  const mean = fields.reduce((sum, each) => sum + each, 0) / fields.length
+  const length = Math.sqrt(fields.reduce((sum, each) => sum + (each - mean) ** 2, 0))
+  return fields.map(each => length === 0 ? 0 : (each - mean) / length)
+}
