@@ -1,0 +1,58 @@
+import type { Holding, Kind, Zone } from '#core/catalog'
+import type { Size } from '#core/units'
+
+/** What goes into a holder: a flat thing, and how thick it is with all that goes in with it. */
+export interface Contents extends Size {
+  readonly thicknessMm: number
+  /** What the thickness is made of, so that the answer can say it. */
+  readonly layers: readonly Layer[]
+  /** Loose pieces that could be laid out otherwise; empty: it is one sheet. */
+  readonly pieces: readonly Size[]
+  /** The size it has with its packaging, where that is kept; null: there is none. */
+  readonly packaged: Size | null
+}
+export interface Layer {
+  readonly of: 'set' | 'insert' | 'magnet' | 'packaging' | 'dies'
+  readonly mm: number
+}
+
+// Common practice: a set on its sheet, by what it is made of; blocks, rollers and folders are as thick as they stand.
+const SHEET_MM = 3
+const THIN_DIE_MM = 1
+/** Insert card of 300 gsm; magnet sheet on it 0.75 mm (common practice). */
+export const INSERT_MM = 0.4
+export const MAGNET_MM = 0.75
+const PACKAGING_MM = 0.6
+/** As a share of the sides: printed packaging stands out beyond the sheet by so much (common practice: half an inch). */
+const PACKAGING_MORE_MM = 12.7
+/** Thicker than this, a thing is no sheet, and its usual thickness is its own. */
+const SHEETS_UP_TO_MM = 8
+
+/** How thick the bare thing is: measured, or usual for its kind. The kind's thickness includes its holder. */
+function bareThicknessMm(holding: Pick<Holding, 'thicknessMm'>, kind: Pick<Kind, 'family' | 'typicalThicknessMm'> | null): number {
+  if (holding.thicknessMm !== null) return holding.thicknessMm
+  const usual = kind?.typicalThicknessMm ?? SHEET_MM
+  if (usual > SHEETS_UP_TO_MM) return usual
+  return Math.min(usual, kind?.family === 'die' ? THIN_DIE_MM : SHEET_MM)
+}
+
+/**
+ * What of a set goes into its holder, by the habits of its zone. null while its size is not known.
+ * @example contentsOf(set, clear, { insert: true, magnet: false, packaging: 'none', dies: 'apart' })?.thicknessMm //=> 3.4
+ */
+export function contentsOf(holding: Pick<Holding, 'size' | 'thicknessMm' | 'pieces' | 'hasMatchingDie'>, kind: Pick<Kind, 'family' | 'typicalThicknessMm'> | null, habits: Zone['habits']): Contents | null {
+  if (!holding.size) return null
+  const layers: Layer[] = [{ of: 'set', mm: bareThicknessMm(holding, kind) }]
+  if (habits.insert) layers.push({ of: 'insert', mm: INSERT_MM })
+  if (habits.magnet) layers.push({ of: 'magnet', mm: MAGNET_MM })
+  if (habits.dies === 'behind' && holding.hasMatchingDie === true) layers.push({ of: 'dies', mm: THIN_DIE_MM })
+  const isPackaged = habits.packaging === 'keep' && kind?.family !== 'die'
+  if (isPackaged) layers.push({ of: 'packaging', mm: PACKAGING_MM })
+  const here = holding.pieces.filter(piece => !piece.isMissing && piece.livesWithId === null)
+  const sizes = here.flatMap(piece => piece.size ? [piece.size] : [])
+  return {
+    ...holding.size, layers, thicknessMm: layers.reduce((sum, layer) => sum + layer.mm, 0),
+    pieces: sizes.length === here.length ? sizes : [],
+    packaged: isPackaged ? { widthMm: holding.size.widthMm + PACKAGING_MORE_MM, heightMm: holding.size.heightMm + PACKAGING_MORE_MM } : null,
+  }
+}

@@ -1,0 +1,36 @@
+import type { HolderType } from '#core/catalog'
+import type { Size } from '#core/units'
+
+/** Holders of film give way to what is in them; the others are as stiff as they are. */
+const FLAT_TYPES: readonly HolderType['type'][] = ['pocket', 'sleeve', 'celledPage', 'bag']
+
+/**
+ * The room a holder has for something so thick. A flat holder is two films joined at the edges: laid round a thing of
+ * width w and thickness t they must reach over w + t, so a flat width W takes w up to W - t. At the height only the
+ * bottom is joined, so half of t is lost there; a closed flap takes the other half.
+ *
+ * ```
+ *   flat:  |-------- W --------|       filled:   /------ w ------\
+ *                                               |                 | t      w + t <= W
+ *                                                \---------------/
+ * ```
+ * A stiff holder keeps its opening. null: it takes nothing that thick, or its size is not known.
+ * @example openingFor({ ...pocket, inner: { widthMm: 127, heightMm: 177.8 } }, 4, false) //=> { widthMm: 123, heightMm: 175.8 }
+ */
+export function openingFor(type: Pick<HolderType, 'type' | 'inner' | 'maxThicknessMm'>, thicknessMm: number, isShut: boolean): Size | null {
+  if (!type.inner) return null
+  if (type.maxThicknessMm !== null && thicknessMm > type.maxThicknessMm && (isShut || !FLAT_TYPES.includes(type.type))) return null
+  if (!FLAT_TYPES.includes(type.type)) return type.inner
+  const widthMm = type.inner.widthMm - thicknessMm
+  const heightMm = type.inner.heightMm - thicknessMm * (isShut && type.type !== 'sleeve' ? 1 : 0.5)
+  return widthMm > 0 && heightMm > 0 ? { widthMm, heightMm } : null
+}
+
+/** How much a filled holder takes of its row: film on both sides, what is in it, snaps and stiff backs. */
+export function filledThicknessMm(type: Pick<HolderType, 'filmMm' | 'emptyThicknessMm' | 'extraBulkMm'>, contentMm: number): number {
+  return Math.max(type.emptyThicknessMm ?? 0, 2 * type.filmMm) + contentMm + type.extraBulkMm
+}
+
+export function isFlat(type: Pick<HolderType, 'type'>): boolean {
+  return FLAT_TYPES.includes(type.type)
+}

@@ -1,0 +1,138 @@
+import type { FitWay, HolderType } from '#core/catalog'
+import { EPSILON_MM, type Size } from '#core/units'
+import type { Contents } from './contents'
+import { isFlat, openingFor } from './opening'
+import { type Laid, packPieces } from './packing'
+import { tiltThatFits } from './tilt'
+
+/** How it lies in the holder, for the drawing and the figures. All in millimetres, from the lower left of the opening. */
+export interface Lying {
+  /** What the holder has room for when it is filled so thick. */
+  readonly opening: Size
+  /** The thing as it lies, before any turning by an angle; trimmed or folded where the way says so. */
+  readonly lies: Size
+  /** Counter-clockwise. 90 is a quarter turn, and then `lies` has its sides swapped already. */
+  readonly angleDeg: number
+  readonly spareWidthMm: number
+  readonly spareHeightMm: number
+}
+export interface FitAnswer extends Lying {
+  readonly way: FitWay
+  readonly isIrreversible: boolean
+  /** How many holders one set takes. */
+  readonly holders: number
+  /** Off the width and height, where something is trimmed. */
+  readonly trimWidthMm: number
+  readonly trimHeightMm: number
+  /** How far it sticks out at the open top. */
+  readonly sticksOutMm: number
+  /** Where loose pieces lie, where they are laid out otherwise. */
+  readonly laid: readonly Laid[]
+}
+
+// Common practice, per side pair: comfortable, sliding, just so. Below the last, a measured size says neither yes nor no.
+const LOOSE_MM = 6
+const FITS_MM = 1.5
+const SNUG_MM = 0.5
+/** A size by ruler or photo is no surer than this: within it a plain yes would be wrong. */
+const UNSURE_MM = 0.5
+/** Up to 1/8 in is trimmed off a side (common practice), off two opposite sides that is twice as much. */
+const TRIM_A_SIDE_MM = 3.2
+/** A thing that sticks out by more than this leans and bends. */
+const STICKS_OUT_UP_TO_MM = 30
+
+type Way = (contents: Contents, type: HolderType) => FitAnswer | null
+
+const plain = { isIrreversible: false, holders: 1, trimWidthMm: 0, trimHeightMm: 0, sticksOutMm: 0, laid: [] } as const
+
+function lying(opening: Size, lies: Size, angleDeg = 0): Lying {
+  return { opening, lies, angleDeg, spareWidthMm: opening.widthMm - lies.widthMm, spareHeightMm: opening.heightMm - lies.heightMm }
+}
+const least = ({ spareWidthMm, spareHeightMm }: Lying): number => Math.min(spareWidthMm, spareHeightMm)
+const turned = ({ widthMm, heightMm }: Size): Size => ({ widthMm: heightMm, heightMm: widthMm })
+/** The size as it goes in: in its packaging, where that is kept. */
+const whole = (contents: Contents): Size => contents.packaged ?? contents
+/** Upright or by a quarter turn, whichever leaves more. */
+function better(opening: Size, size: Size): Lying {
+  const [upright, quarter] = [lying(opening, size), lying(opening, turned(size), 90)]
+  return least(quarter) > least(upright) + EPSILON_MM ? quarter : upright
+}
+/** Upright, with at least so much to spare and less than so much. */
+const upright = (way: FitWay, from: number, below: number): Way => (contents, type) => {
+  const opening = openingFor(type, contents.thicknessMm, true)
+  const lies = opening && lying(opening, whole(contents))
+  return lies && least(lies) >= from && least(lies) < below ? { ...plain, way, ...lies } : null
+}
+
+/** Every way of fitting behind one signature: the answer, or null where it does not work like this. */
+export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
+  loose: upright('loose', LOOSE_MM, Infinity),
+  fits: upright('fits', FITS_MM, LOOSE_MM),
+  snug: upright('snug', SNUG_MM, FITS_MM),
+  zeroClearance: (contents, type) => {
+    const opening = openingFor(type, contents.thicknessMm, true)
+    const lies = opening && better(opening, whole(contents))
+    return lies && Math.abs(least(lies)) < UNSURE_MM ? { ...plain, way: 'zeroClearance', ...lies } : null
+  },
+  turned: (contents, type) => {
+    const opening = openingFor(type, contents.thicknessMm, true)
+    const lies = opening && lying(opening, turned(whole(contents)), 90)
+    return lies && least(lies) >= SNUG_MM ? { ...plain, way: 'turned', ...lies } : null
+  },
+  tilted: (contents, type) => {
+    const opening = openingFor(type, contents.thicknessMm, true)
+    const angleDeg = opening && tiltThatFits(whole(contents), { widthMm: opening.widthMm - SNUG_MM, heightMm: opening.heightMm - SNUG_MM })
+    if (!opening || angleDeg === null || angleDeg < 1 || angleDeg > 89) return null
+    return { ...plain, way: 'tilted', ...lying(opening, whole(contents), angleDeg), ...spareTilted(opening, whole(contents), angleDeg) }
+  },
+  rearranged: (contents, type) => {
+    const opening = openingFor(type, contents.thicknessMm, true)
+    if (!opening || contents.pieces.length < 2) return null
+    const packing = packPieces(contents.pieces, opening)
+    if (!packing.ok) return null
+    const reach = (side: (each: Laid) => number): number => Math.max(...packing.laid.map(side))
+    const lies = { widthMm: reach(each => each.xMm + each.widthMm), heightMm: reach(each => each.yMm + each.heightMm) }
+    return { ...plain, way: 'rearranged', ...lying(opening, lies), laid: packing.laid }
+  },
+  foldPackaging: (contents, type) => {
+    const opening = openingFor(type, contents.thicknessMm, true)
+    const lies = opening && contents.packaged ? better(opening, contents) : null
+    return lies && least(lies) >= SNUG_MM ? { ...plain, way: 'foldPackaging', ...lies } : null
+  },
+  // Too thick for the flap, but a flat holder that stands upright in a row holds it open.
+  flapOpen: (contents, type) => {
+    const opening = type.closure !== 'none' && isFlat(type) ? openingFor(type, contents.thicknessMm, false) : null
+    const lies = opening && better(opening, whole(contents))
+    return lies && least(lies) >= SNUG_MM ? { ...plain, way: 'flapOpen', ...lies } : null
+  },
+  trim: (contents, type) => {
+    const opening = openingFor(type, contents.thicknessMm, true)
+    const lies = opening && better(opening, contents)
+    if (!lies || least(lies) >= SNUG_MM) return null
+    const [trimWidthMm, trimHeightMm] = [Math.max(0, SNUG_MM - lies.spareWidthMm), Math.max(0, SNUG_MM - lies.spareHeightMm)]
+    if (Math.max(trimWidthMm, trimHeightMm) > 2 * TRIM_A_SIDE_MM) return null
+    const trimmed = { widthMm: lies.lies.widthMm - trimWidthMm, heightMm: lies.lies.heightMm - trimHeightMm }
+    return { ...plain, way: 'trim', ...lying(lies.opening, trimmed, lies.angleDeg), isIrreversible: true, trimWidthMm, trimHeightMm }
+  },
+  sticksOut: (contents, type) => {
+    const opening = isFlat(type) && type.type !== 'celledPage' ? openingFor(type, contents.thicknessMm, false) : null
+    const lies = opening && [lying(opening, contents), lying(opening, turned(contents), 90)].filter(each => each.spareWidthMm >= SNUG_MM && each.spareHeightMm < SNUG_MM).sort((a, b) => b.spareHeightMm - a.spareHeightMm)[0]
+    const sticksOutMm = lies ? -lies.spareHeightMm : 0
+    return lies && sticksOutMm > 0 && sticksOutMm <= STICKS_OUT_UP_TO_MM ? { ...plain, way: 'sticksOut', ...lies, sticksOutMm } : null
+  },
+  cutInTwo: (contents, type) => {
+    const opening = openingFor(type, contents.thicknessMm, true)
+    if (!opening || contents.pieces.length === 1) return null
+    const halves = [{ widthMm: contents.widthMm / 2, heightMm: contents.heightMm }, { widthMm: contents.widthMm, heightMm: contents.heightMm / 2 }]
+    const best = halves.map(half => better(opening, half)).sort((a, b) => least(b) - least(a))[0]
+    return best && least(best) >= SNUG_MM ? { ...plain, way: 'cutInTwo', ...best, isIrreversible: true, holders: 2 } : null
+  },
+}
+
+function spareTilted(opening: Size, { widthMm, heightMm }: Size, angleDeg: number): Pick<Lying, 'spareWidthMm' | 'spareHeightMm'> {
+  const angle = (angleDeg * Math.PI) / 180
+  return {
+    spareWidthMm: opening.widthMm - widthMm * Math.cos(angle) - heightMm * Math.sin(angle),
+    spareHeightMm: opening.heightMm - widthMm * Math.sin(angle) - heightMm * Math.cos(angle),
+  }
+}
