@@ -1,27 +1,131 @@
-import type { Container } from '#core/catalog'
+import type { Container, ContainerType } from '#core/catalog'
 import type { Placement } from './arrange'
 
-/**
- * The short address written on labels and in the index. In a row: code and position (`B4-11`), with the lane where
- * there is more than one (`B4R-11`). In pages of cells: cells on a page, page, cell (`12-203` is the 12-cell page 2,
- * cell 03), common practice; two binders of the same page size are told apart by their code in front.
- * @example shortAddress(placement) //=> 'B4-11'
- */
-export function shortAddress(placement: Pick<Placement, 'container' | 'position' | 'lane' | 'cell'>): string {
-  const { container, cell, lane, position } = placement
-  if (cell && container.cells) {
-    return `${container.code} ${cellText(container, cell.page, cell.cell)}${cell.side === 'back' ? 'b' : ''}`
-  }
-  const laneMark = container.lanes > 1 ? LANE_MARKS[lane - 1] ?? String(lane) : ''
-  return `${container.code}${laneMark}-${position}`
+/** What an address is written of; all a pattern needs to know of a place. */
+export type AddressedPlace = Pick<Placement, 'container' | 'position' | 'lane' | 'cell'>
+/** The owner's patterns by type of container; where there is none, the usual one is taken. */
+export type AddressPatterns = Readonly<Partial<Record<ContainerType, string>>>
+
+// Common practice: B4-11 is bin 4, holder 11; 12-203 is the 12-cell page 2, cell 03.
+const USUAL_ROW = '{code}{lane}-{position}'
+const USUAL_CELL = '{code} {cells}-{page}{cell:2}{side}'
+const LANE_MARKS = ['L', 'R', 'T', 'Q'] as const
+
+/** One reading a token. */
+const TOKENS = {
+  code: ({ container }: AddressedPlace) => container.code,
+  name: ({ container }: AddressedPlace) => container.name,
+  shelf: ({ container }: AddressedPlace) => String(container.shelf),
+  lane: ({ container, lane }: AddressedPlace) => container.lanes > 1 ? LANE_MARKS[lane - 1] ?? String(lane) : '',
+  position: ({ position }: AddressedPlace) => String(position),
+  cells: ({ container }: AddressedPlace) => String(cellsPerPage(container)),
+  page: ({ cell }: AddressedPlace) => String(cell?.page ?? ''),
+  cell: ({ cell }: AddressedPlace) => String(cell?.cell ?? ''),
+  side: ({ cell }: AddressedPlace) => cell?.side === 'back' ? 'b' : '',
+} as const
+export const ADDRESS_TOKENS = Object.keys(TOKENS) as readonly (keyof typeof TOKENS)[]
+const TOKEN = /\{([a-zA-Z]+)(?::(\d))?\}/g
+
+const isToken = (name: string): name is keyof typeof TOKENS => Object.hasOwn(TOKENS, name)
+const isOfCells = (pattern: string): boolean => /\{cell(:\d)?\}/.test(pattern)
+
+/** The pattern that a container's addresses are written by: the owner's where it suits, else the usual one. */
+export function patternFor(container: Pick<Container, 'type' | 'cells'>, patterns: AddressPatterns): string {
+  const own = patterns[container.type]
+  if (own && isOfCells(own) === (container.cells !== null)) return own
+  return container.cells ? USUAL_CELL : USUAL_ROW
 }
 
-const LANE_MARKS = ['L', 'R', 'T', 'Q'] as const
+export function writeByPattern(pattern: string, place: AddressedPlace): string {
+  return pattern.replace(TOKEN, (whole, name: string, width: string | undefined) => isToken(name) ? TOKENS[name](place).padStart(Number(width ?? 0), '0') : whole).trim()
+}
+
+/**
+ * The short address written on labels and in the index, the owner's way or the usual one.
+ * @example shortAddress(placement) //=> 'B4-11'
+ * @example shortAddress(placement, { caseRack: 'CD {position}' }) //=> 'CD 17'
+ */
+export function shortAddress(place: AddressedPlace, patterns: AddressPatterns = {}): string {
+  return writeByPattern(patternFor(place.container, patterns), place)
+}
+
+export type PatternFault = { readonly code: 'unknownToken', readonly token: string } | { readonly code: 'noToken' } | { readonly code: 'sameForTwo', readonly address: string, readonly places: readonly [AddressedPlace, AddressedPlace] }
+
+/** What is wrong with a pattern, before it is taken: null when nothing is. `places` are those it would name, all of the room. */
+export function patternFault(type: ContainerType, pattern: string, places: Iterable<AddressedPlace>, patterns: AddressPatterns): PatternFault | null {
+  const tokens = [...pattern.matchAll(TOKEN)].map(match => match[1] ?? '')
+  const unknown = tokens.find(token => !isToken(token)) ?? /[{}]/.exec(pattern.replace(TOKEN, ''))?.[0]
+  if (unknown !== undefined) return { code: 'unknownToken', token: unknown }
+  if (tokens.length === 0) return { code: 'noToken' }
+  const clash = firstClash(places, { ...patterns, [type]: pattern })
+  return clash && { code: 'sameForTwo', ...clash }
+}
+
+/**
+ * Two places that would be written alike; null when each address names one place. A pattern without position or cell
+ * names the whole container, and that is one place.
+ */
+export function firstClash(places: Iterable<AddressedPlace>, patterns: AddressPatterns): { readonly address: string, readonly places: readonly [AddressedPlace, AddressedPlace] } | null {
+  const seen = new Map<string, { readonly spot: string, readonly place: AddressedPlace }>()
+  for (const place of places) {
+    const pattern = patternFor(place.container, patterns)
+    const address = writeByPattern(pattern, place)
+    const isWhole = !/\{position|\{cell(:\d)?\}/.test(pattern)
+    const spot = isWhole ? place.container.id : `${place.container.id}/${place.lane}/${place.position}/${place.cell ? `${place.cell.page}/${place.cell.cell}/${place.cell.side}` : ''}`
+    const key = parts(address).join('|')
+    const other = seen.get(key)
+    if (other && other.spot !== spot) return { address, places: [other.place, place] }
+    if (!other) seen.set(key, { spot, place })
+  }
+  return null
+}
+
+/** Letters and numbers one by one, in small letters and without leading noughts: `B04 - 11` and `b4-11` are alike, `B4-11` and `B41-1` are not. */
+function parts(text: string): readonly string[] {
+  return (text.toLowerCase().match(/\p{L}+|\d+/gu) ?? []).map(part => /^\d/.test(part) ? part.replace(/^0+(?=\d)/, '') : part)
+}
+
+const SIDE_WORDS = ['b', 'back'] as const
+/** Every way in which the address of a place is written or said, the owner's own first. */
+function writtenForms(place: AddressedPlace, patterns: AddressPatterns): readonly string[] {
+  const { container, cell, lane, position } = place
+  const own = shortAddress(place, patterns)
+  if (!cell) {
+    const lanes = container.lanes > 1 ? [LANE_MARKS[lane - 1] ?? '', lane === 1 ? 'left' : lane === container.lanes ? 'right' : `lane ${lane}`] : ['']
+    return [own, shortAddress(place), ...lanes.flatMap(mark => [`${container.name} ${mark} ${position}`, `${container.code} ${mark} ${position}`])]
+  }
+  const side = cell.side === 'back' ? SIDE_WORDS : ['', 'front', 'f']
+  return [own, shortAddress(place), ...side.flatMap(word => [container.code, container.name].flatMap(name => [
+    `${name} page ${cell.page} cell ${cell.cell} ${word}`, `${name} ${cell.page} ${cell.cell} ${word}`, `${name} ${cellText(container, cell.page, cell.cell)} ${word}`,
+  ]))]
+}
+
+export interface AddressBook {
+  /** The places that a written address may mean, one where it is clear; the owner's own way of writing goes before the others. */
+  readonly read: (text: string) => readonly Placement[]
+}
+
+/** Reads addresses back, in every form in which they are written. O(n) to make, O(length) to ask. */
+export function addressBook(placements: Iterable<Placement>, patterns: AddressPatterns = {}): AddressBook {
+  const own = new Map<string, Placement[]>()
+  const other = new Map<string, Placement[]>()
+  const note = (into: Map<string, Placement[]>, text: string, placement: Placement): void => {
+    const key = parts(text).join('|')
+    const there = into.get(key)
+    if (!there) into.set(key, [placement])
+    else if (!there.includes(placement)) there.push(placement)
+  }
+  for (const placement of placements) {
+    const [first = '', ...more] = writtenForms(placement, patterns)
+    note(own, first, placement)
+    for (const form of more) note(other, form, placement)
+  }
+  return { read: text => own.get(parts(text).join('|')) ?? other.get(parts(text).join('|')) ?? [] }
+}
 
 /** @example cellText(binderOfTwelve, 2, 3) //=> '12-203' */
 export function cellText(container: Pick<Container, 'cells'>, page: number, cell: number): string {
-  const perPage = cellsPerPage(container)
-  return `${perPage}-${page}${String(cell).padStart(2, '0')}`
+  return `${cellsPerPage(container)}-${page}${String(cell).padStart(2, '0')}`
 }
 
 export function cellsPerPage(container: Pick<Container, 'cells'>): number {

@@ -15,15 +15,16 @@ type Strategy = (holding: Holding, key: FilingKey, authority: Authority) => KeyP
 const ownOrName = (key: FilingKey, record: { readonly name: string, readonly rank: number } | undefined): KeyPart =>
   !record ? null : key.order === 'own' ? record.rank : record.name
 
-function brandName(holding: Holding, brands: ReadonlyMap<string, Brand>): KeyPart {
+function brandName(holding: Holding, { order }: FilingKey, brands: ReadonlyMap<string, Brand>): KeyPart {
   const brand = holding.brandId ? brands.get(holding.brandId) : undefined
+  if (order === 'asItself') return brand?.name ?? null
   const successor = brand?.successorId ? brands.get(brand.successorId) : undefined
   return successor?.name ?? brand?.name ?? null
 }
 
 /** One strategy a key. Every one is a pure look-up, so a rule of three keys costs three look-ups a set. */
 const STRATEGIES: Readonly<Record<FilingKey['by'], Strategy>> = {
-  brand: (holding, _key, { brands }) => brandName(holding, brands),
+  brand: (holding, key, { brands }) => brandName(holding, key, brands),
   theme: (holding, key, { themes }) => ownOrName(key, themes.get(holding.themeIds[0] ?? '')),
   category: (holding, key, { categories }) => ownOrName(key, categories.get(holding.categoryId ?? '')),
   kind: (holding, key, { kinds }) => ownOrName(key, kinds.get(holding.kindId ?? '')),

@@ -3,6 +3,7 @@ import type { ContainerRow, Placement, RowEntry } from './arrange'
 import { cellsPerPage } from './address'
 import { type Authority, compareFilingKeys, filingKeyOf, tabOf } from './filing'
 import { keyBehind } from './order'
+import { cutOfLeastDisorder, type ZoneRun, zoneRun } from './zoneRun'
 
 /** A place that does not hold anything yet: in a row behind one holder and in front of another, or a free cell. */
 export interface InsertionPoint {
@@ -17,7 +18,7 @@ export interface InsertionPoint {
 
 export type InsertionProposal =
   | { readonly ok: true, readonly point: InsertionPoint, readonly zone: Zone }
-  | { readonly ok: false, readonly code: 'noZoneTakesKind' | 'zoneHasNoContainer' | 'allCellsTaken', readonly zone: Zone | null }
+  | { readonly ok: false, readonly code: 'noZoneTakesKind' | 'zoneHasNoContainer' | 'allCellsTaken' | 'noCellFits', readonly zone: Zone | null }
 
 /** What a proposal looks at. `rows` are the arranged containers by id. */
 export interface RoomFacts {
@@ -26,6 +27,8 @@ export interface RoomFacts {
   readonly rows: ReadonlyMap<string, ContainerRow>
   readonly holdings: ReadonlyMap<string, Holding>
   readonly authority: Authority
+  /** The stamp that a die belongs to, where the owner has said so: a zone may keep the two together. */
+  readonly stampOf?: ReadonlyMap<string, string>
 }
 
 /** The first zone, by rank, that names the kind; else the first that takes everything. */
@@ -39,80 +42,77 @@ export function zoneFor(holding: Pick<Holding, 'kindId'>, zones: readonly Zone[]
 export function containersInOrder(facts: Pick<RoomFacts, 'rows' | 'fixtures'>, zoneId: string | null): readonly ContainerRow[] {
   const rankOf = (row: ContainerRow): number => facts.fixtures.get(row.container.fixtureId)?.rank ?? Infinity
   return [...facts.rows.values()]
-    .filter(row => zoneId === null || row.container.zoneId === zoneId)
+    .filter(row => zoneId === null || (row.container.zoneId === zoneId && !row.container.isTable))
     .sort((a, b) => rankOf(a) - rankOf(b) || a.container.shelf - b.container.shelf
       || a.container.rank - b.container.rank || (a.container.id < b.container.id ? -1 : 1))
 }
 
 /**
- * Where a set goes by its zone's filing rule: container, tab and the two neighbours. O(n) in the holders of the zone.
+ * Where a set goes by its zone's filing rule: container, tab and the two neighbours. O(n log n) the first time a room is
+ * asked, then O(log n) comparisons of keys and a scan of numbers: see the bench.
  * Rows that somebody has put out of order by hand are no obstacle: the place is the one that is out of order with the
  * fewest of them (and in an ordered row that is simply the place in the order).
  */
 export function proposePlace(holding: Holding, facts: RoomFacts): InsertionProposal {
   const zone = zoneFor(holding, facts.zones)
   if (!zone) return { ok: false, code: 'noZoneTakesKind', zone: null }
-  const rows = containersInOrder(facts, zone.id)
+  const run = zoneRun(facts, zone, () => containersInOrder(facts, zone.id))
+  const { rows } = run
   if (rows.length === 0) return { ok: false, code: 'zoneHasNoContainer', zone }
-  const point = inARow(holding, zone.filingRule, rows.filter(row => !row.container.cells), facts) ?? inFreeCell(rows)
-  return point ? { ok: true, point, zone } : { ok: false, code: 'allCellsTaken', zone }
+  const behindStamp = zone.habits.dies === 'behind' ? besideStamp(holding, facts) : null
+  if (behindStamp) return { ok: true, point: behindStamp, zone }
+  const point = inARow(holding, zone.filingRule, run, facts)
+  if (point) return { ok: true, point, zone }
+  const fitting = cellsThatTake(holding.size, rows)
+  if (fitting.length === 0) return { ok: false, code: 'noCellFits', zone }
+  const free = inFreeCell(fitting)
+  return free ? { ok: true, point: free, zone } : { ok: false, code: 'allCellsTaken', zone }
 }
 
-function inARow(holding: Holding, rule: FilingRule, rows: readonly ContainerRow[], facts: RoomFacts): InsertionPoint | null {
-  const first = rows[0]
+/** A die that stays with its stamp goes directly behind it. */
+function besideStamp(holding: Holding, { stampOf, rows }: RoomFacts): InsertionPoint | null {
+  const stampId = stampOf?.get(holding.id)
+  if (!stampId) return null
+  for (const row of rows.values()) {
+    const placement = row.container.cells ? undefined : row.placements.find(each => each.holder.holdingIds.includes(stampId))
+    if (placement) return pointAfter(row, placement.lane, entryIndex(row, placement))
+  }
+  return null
+}
+
+function inARow(holding: Holding, rule: FilingRule, run: ZoneRun, facts: RoomFacts): InsertionPoint | null {
+  const first = run.rows.find(row => !row.container.cells)
   if (!first) return null
   const tab = tabOf(holding, rule)
-  const isOwnTab = (section: Section | null): boolean => tab !== null && section?.standsFor?.by === tab.by && section.standsFor.id === tab.id
-  const all = rows.flatMap(row => row.placements)
-  const underTab = all.filter(placement => isOwnTab(placement.section))
-  const emptyTab = underTab.length > 0 ? null : findTab(rows, isOwnTab)
+  const tabKey = tab ? `${tab.by}/${tab.id}` : ''
+  const underTab = run.underTab.get(tabKey) ?? []
+  const emptyTab = underTab.length > 0 ? undefined : run.tabs.get(tabKey)
   if (emptyTab) return pointAfter(emptyTab.row, emptyTab.lane, emptyTab.index)
 
-  const run = underTab.length > 0 ? underTab : all
-  const index = leastDisorder(holding, rule, run, facts)
-  const front = run[index - 1]
+  const at = (index: number): Placement | undefined => run.placements[underTab.length > 0 ? underTab[index] ?? -1 : index]
+  const cut = run.cut(filingKeyOf(holding, rule, facts.authority), underTab.length > 0 ? underTab : null)
+  const front = at(cut - 1)
   if (front) {
-    const row = rows.find(each => each.container.id === front.container.id) ?? first
+    const row = facts.rows.get(front.container.id) ?? first
     return pointAfter(row, front.lane, entryIndex(row, front))
   }
-  const behind = run[0]
+  const behind = at(0)
   if (!behind) return pointAfter(first, 1, (first.lanes[0]?.length ?? 0) - 1)
-  const row = rows.find(each => each.container.id === behind.container.id) ?? first
+  const row = facts.rows.get(behind.container.id) ?? first
   return pointAfter(row, behind.lane, entryIndex(row, behind) - 1)
 }
 
 /** How many of `run` stay in front: the cut with the fewest pairs out of order, the last such cut on a tie. */
 export function leastDisorder(holding: Holding, rule: FilingRule, run: readonly Placement[], facts: Pick<RoomFacts, 'holdings' | 'authority'>): number {
   const own = filingKeyOf(holding, rule, facts.authority)
-  const belongsInFront = run.map(({ holder }) => {
-    const other = facts.holdings.get(holder.holdingIds[0] ?? '')
+  return cutOfLeastDisorder(run.length, (index) => {
+    const other = facts.holdings.get(run[index]?.holder.holdingIds[0] ?? '')
     return !other || compareFilingKeys(filingKeyOf(other, rule, facts.authority), own) <= 0
   })
-  let disorder = belongsInFront.filter(Boolean).length // with the cut before everything, all of these stand on the wrong side
-  let best = disorder
-  let cut = 0
-  belongsInFront.forEach((inFront, index) => {
-    disorder += inFront ? -1 : 1
-    if (disorder <= best) {
-      best = disorder
-      cut = index + 1
-    }
-  })
-  return cut
 }
 
 function entryIndex(row: ContainerRow, placement: Placement): number {
   return (row.lanes[placement.lane - 1] ?? []).findIndex(entry => entry.type === 'holder' && entry.placement.holder.id === placement.holder.id)
-}
-
-function findTab(rows: readonly ContainerRow[], isOwn: (section: Section | null) => boolean): { row: ContainerRow, lane: number, index: number } | null {
-  for (const row of rows) {
-    for (const [at, entries] of row.lanes.entries()) {
-      const index = entries.findIndex(entry => entry.type === 'section' && isOwn(entry.section))
-      if (index >= 0) return { row, lane: at + 1, index }
-    }
-  }
-  return null
 }
 
 /** The point directly behind the entry at `index` of a lane; -1 is the very front. */
@@ -128,6 +128,18 @@ export function pointAfter(row: ContainerRow, lane: number, index: number): Inse
     front: placementAt(before.findLast(entry => entry.type === 'holder')),
     behind: placementAt(entries.slice(index + 1).find(entry => entry.type === 'holder')),
   }
+}
+
+/** Pages whose cells take the size, either way round: the smallest cells first, those never measured last. */
+function cellsThatTake(size: Holding['size'], rows: readonly ContainerRow[]): readonly ContainerRow[] {
+  const areaOf = (row: ContainerRow): number => { const cell = row.container.cells?.cellSize; return cell ? cell.widthMm * cell.heightMm : Infinity }
+  const takes = ({ container }: ContainerRow): boolean => {
+    const cell = container.cells?.cellSize
+    if (!cell || !size) return true
+    return Math.min(size.widthMm, size.heightMm) <= Math.min(cell.widthMm, cell.heightMm) && Math.max(size.widthMm, size.heightMm) <= Math.max(cell.widthMm, cell.heightMm)
+  }
+  // With no size known the larger cells are no surer than the smaller: the walking order stays.
+  return rows.filter(takes).map((row, at) => ({ row, at, area: size ? areaOf(row) : 0 })).sort((a, b) => a.area === b.area ? a.at - b.at : a.area - b.area).map(({ row }) => row)
 }
 
 function inFreeCell(rows: readonly ContainerRow[]): InsertionPoint | null {
@@ -146,7 +158,10 @@ export function pointAtCell(row: ContainerRow, cell: Cell): InsertionPoint {
   return { container: row.container, lane: 1, order: keyBehind([], -1), cell, section: null, front, behind }
 }
 
-/** Pages fill in order of arrival: the cell behind the last one taken, and only then the gaps from the front. */
+/**
+ * Pages fill in order of arrival: the cell behind the last one taken. A cell that was freed is used again by the rule of
+ * the pages: only when they are full, before anything else, or never.
+ */
 export function nextFreeCell(row: ContainerRow): Cell | null {
   const grid = row.container.cells
   if (!grid) return null
@@ -154,9 +169,9 @@ export function nextFreeCell(row: ContainerRow): Cell | null {
   const sides = grid.isTwoSided ? (['front', 'back'] as const) : (['front'] as const)
   const taken = new Set(row.placements.map(({ cell }) => cell ? `${cell.page}/${cell.cell}/${cell.side}` : ''))
   const last = row.placements.at(-1)?.cell
-  const start = last ? (last.page - 1) * perPage + last.cell - 1 : 0
   const total = perPage * grid.pages
-  for (let step = 0; step < total; step += 1) {
+  const start = last && grid.reuse !== 'first' ? (last.page - 1) * perPage + last.cell - 1 : 0
+  for (let step = 0; step < (grid.reuse === 'never' ? total - start : total); step += 1) {
     const at = (start + step) % total
     for (const side of sides) {
       const cell = { page: Math.floor(at / perPage) + 1, cell: (at % perPage) + 1, side }

@@ -1,22 +1,22 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { ulid } from 'ulid'
-import { blankBrand, blankHolding, type Container, type FilingRule, type Fixture, type Holder, type Holding, type Section, type Theme, type Zone } from '#core/catalog'
+import { blankBrand, blankHolding, type Container, type FilingRule, type Fixture, type Holder, type Holding, PLAIN_FIXTURE, type Section, type Theme, type Zone } from '#core/catalog'
 import {
   arrangeContainer, arrangeRoom, type Authority, compareFilingKeys, filingKeyOf, keysBehind, layRidge, leastDisorder, nextFreeCell, planMove, proposePlace, type RoomFacts, shortAddress, zoneFor,
 } from './index'
 
-const THEMES: readonly Theme[] = ['Harbour', 'Weather', 'Tide pools', 'Botanicals'].map((name, index) => ({ id: ulid(), name, rank: (index * 7) % 4, seeAlsoIds: [] }))
+const THEMES: readonly Theme[] = ['Harbour', 'Weather', 'Tide pools', 'Botanicals'].map((name, index) => ({ id: ulid(), name, rank: (index * 7) % 4, seeAlsoIds: [], sharesPage: false }))
 const BRANDS = ['Greywether', 'Copperlatch', 'Tidewrack Press'].map(name => blankBrand(ulid(), name))
 const authority: Authority = { brands: new Map(BRANDS.map(each => [each.id, each])), themes: new Map(THEMES.map(each => [each.id, each])), categories: new Map(), kinds: new Map() }
-const fixture: Fixture = { id: ulid(), name: 'Bookcase', type: 'bookcase', shelves: 2, rank: 0 }
-const zone: Zone = { id: ulid(), name: 'Everything', rank: 0, filingRule: { keys: [{ by: 'theme', order: 'own' }, { by: 'brand', order: 'alphabetical' }] }, takesKindIds: [], growthReserve: 0, capHoldings: null }
-const bin = (code: string, rank = 0, more: Partial<Container> = {}): Container => ({ id: ulid(), fixtureId: fixture.id, shelf: 1, rank, name: `Bin ${code}`, code, type: 'bin', lanes: 1, lengthMm: 300, inner: null, cells: null, zoneId: zone.id, ...more })
+const fixture: Fixture = { id: ulid(), name: 'Bookcase', type: 'bookcase', shelves: 2, rank: 0, ...PLAIN_FIXTURE }
+const zone: Zone = { id: ulid(), name: 'Everything', rank: 0, filingRule: { keys: [{ by: 'theme', order: 'own' }, { by: 'brand', order: 'alphabetical' }] }, takesKindIds: [], growthReserve: 0, capHoldings: null, habits: { insert: true, magnet: false, packaging: 'none', dies: 'apart' } }
+const bin = (code: string, rank = 0, more: Partial<Container> = {}): Container => ({ id: ulid(), fixtureId: fixture.id, shelf: 1, rank, name: `Bin ${code}`, code, type: 'bin', lanes: 1, lengthMm: 300, inner: null, cells: null, zoneId: zone.id, emptyWeightG: null, isTable: false, ...more })
 
 const set = (number: number, theme: number, brand: number, name = `Set ${number}`): Holding => ({
   ...blankHolding({ id: ulid(), number, seriesId: 's', name, createdAt: '2026-01-01T00:00:00.000Z' }), themeIds: [THEMES[theme]?.id ?? ''], brandId: BRANDS[brand]?.id ?? null,
 })
-const held = (holding: Holding, container: Container, order: string, lane = 1): Holder => ({ id: ulid(), holderTypeId: null, type: 'pocket', containerId: container.id, lane, order, cell: null, holdingIds: [holding.id] })
+const held = (holding: Holding, container: Container, order: string, lane = 1): Holder => ({ id: ulid(), holderTypeId: null, type: 'pocket', containerId: container.id, lane, order, cell: null, apartBecause: null, holdingIds: [holding.id] })
 
 function factsOf(containers: readonly Container[], holders: readonly Holder[], holdings: readonly Holding[], sections: readonly Section[] = []): RoomFacts {
   const { rows } = arrangeRoom({ containers, holders, sections })
@@ -69,7 +69,7 @@ describe('insertion point', () => {
     expect(zoneFor({ kindId: 'x' }, [{ ...zone, takesKindIds: ['y'] }])).toBeNull()
     expect(proposePlace(set(1, 0, 0), { ...factsOf([], [], []), zones: [] })).toMatchObject({ ok: false, code: 'noZoneTakesKind' })
     expect(proposePlace(set(1, 0, 0), factsOf([], [], []))).toMatchObject({ ok: false, code: 'zoneHasNoContainer' })
-    const page = bin('A', 0, { type: 'binder', cells: { rows: 1, columns: 1, pages: 1, isTwoSided: false } })
+    const page = bin('A', 0, { type: 'binder', cells: { rows: 1, columns: 1, pages: 1, isTwoSided: false, cellSize: null, reuse: 'last' } })
     const only = set(1, 0, 0)
     const full = factsOf([page], [{ ...held(only, page, 'a0'), cell: { page: 1, cell: 1, side: 'front' } }], [only])
     expect(proposePlace(set(2, 0, 0), full)).toMatchObject({ ok: false, code: 'allCellsTaken' })
@@ -105,13 +105,28 @@ describe('moving', () => {
   })
 
   test('cells: a taken one is refused; the next free one is behind the last taken, then the gaps', () => {
-    const page = bin('A', 0, { type: 'binder', cells: { rows: 4, columns: 3, pages: 2, isTwoSided: false } })
+    const page = bin('A', 0, { type: 'binder', cells: { rows: 4, columns: 3, pages: 2, isTwoSided: false, cellSize: null, reuse: 'last' } })
     const at = (pageNumber: number, cell: number): Holder => ({ ...held(set(cell, 0, 0), page, 'a0'), cell: { page: pageNumber, cell, side: 'front' } })
     const row = arrangeContainer(page, [at(1, 2), at(2, 3)], [])
     expect(nextFreeCell(row)).toEqual({ page: 2, cell: 4, side: 'front' })
     expect(planMove([at(1, 5)], { type: 'cell', containerId: page.id, cell: { page: 2, cell: 3, side: 'front' } }, new Map([[page.id, row]]))).toEqual({ ok: false, code: 'cellTaken' })
     // Common practice: 12-203 is the 12-cell page 2, cell 03.
-    expect(row.placements.map(shortAddress)).toEqual(['A 12-102', 'A 12-203'])
+    expect(row.placements.map(place => shortAddress(place))).toEqual(['A 12-102', 'A 12-203'])
+  })
+
+  test('the smallest cell that takes the size; a freed cell is used again by the rule of its pages', () => {
+    const pages = (id: string, rank: number, side: number, reuse: 'last' | 'first' | 'never') => bin(id, rank, { type: 'binder', cells: { rows: 2, columns: 2, pages: 1, isTwoSided: false, cellSize: { widthMm: side, heightMm: side }, reuse } })
+    const [small, large] = [pages('S', 1, 60, 'last'), pages('L', 0, 90, 'last')]
+    const facts = (...containers: Container[]) => factsOf(containers, [], [])
+    const sized = (mm: number) => ({ ...set(1, 0, 0), size: { widthMm: mm, heightMm: mm } })
+    const proposed = (mm: number) => { const found = proposePlace(sized(mm), facts(small, large)); return found.ok ? found.point.container.code : found.code }
+    expect([proposed(50), proposed(80), proposed(100)]).toEqual(['S', 'L', 'noCellFits'])
+    const freed = (reuse: 'last' | 'first' | 'never', ...cells: number[]) => {
+      const page = pages('S', 0, 60, reuse)
+      return nextFreeCell(arrangeContainer(page, cells.map(cell => ({ ...held(set(cell, 0, 0), page, 'a0'), cell: { page: 1, cell, side: 'front' as const } })), []))?.cell ?? null
+    }
+    expect([freed('last', 1, 3), freed('first', 1, 3), freed('never', 1, 3)]).toEqual([4, 2, 4])
+    expect([freed('last', 1, 4), freed('never', 1, 4), freed('never', 1, 2, 3, 4)]).toEqual([2, null, null])
   })
 })
 
@@ -121,7 +136,7 @@ describe('addresses', () => {
       const unique = [...new Map(plans.map(plan => [plan.code, plan])).values()]
       const containers = unique.map(({ code, lanes }) => bin(code, 0, { lanes }))
       const holders = containers.flatMap((own, index) => keysBehind([], -1, unique[index]?.count ?? 0).map((order, at) => held(set(at + 1, 0, 0), own, order, (at % own.lanes) + 1)))
-      const addresses = [...arrangeRoom({ containers, holders, sections: [] }).placements.values()].map(shortAddress)
+      const addresses = [...arrangeRoom({ containers, holders, sections: [] }).placements.values()].map(place => shortAddress(place))
       expect(new Set(addresses).size).toBe(holders.length)
     }))
   })

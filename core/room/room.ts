@@ -5,6 +5,8 @@ import { arrangeContainer, type ContainerRow, type Placement } from './arrange'
 export interface Room {
   readonly rows: ReadonlyMap<string, ContainerRow>
   readonly placements: ReadonlyMap<string, Placement>
+  /** Of sets that were cut in two and stand in two holders: both places. */
+  readonly halves: ReadonlyMap<string, readonly [Placement, Placement]>
 }
 
 interface RoomRecords {
@@ -32,7 +34,16 @@ export function arrangeRoom(records: RoomRecords, before: Room | null = null, to
   const isTouched = (id: string): boolean => !touched || touched.has(id)
   const rows = new Map<string, ContainerRow>()
   const placements = new Map<string, Placement>()
-  if (before) for (const [id, placement] of before.placements) if (!isTouched(placement.container.id)) placements.set(id, placement)
+  const halves = new Map<string, readonly [Placement, Placement]>()
+  const stands = (id: string, placement: Placement): void => {
+    const first = placements.get(id)
+    if (!first || first.holder.id === placement.holder.id) placements.set(id, placement)
+    else halves.set(id, [first, placement])
+  }
+  if (before) {
+    for (const [id, placement] of before.placements) if (!isTouched(placement.container.id)) stands(id, placement)
+    for (const [id, both] of before.halves) for (const placement of both) if (!isTouched(placement.container.id)) stands(id, placement)
+  }
   const holders = byContainer(records.holders, touched)
   const sections = byContainer(records.sections, touched)
   for (const container of records.containers) {
@@ -40,7 +51,7 @@ export function arrangeRoom(records: RoomRecords, before: Room | null = null, to
     const row = kept ?? arrangeContainer(container, holders.get(container.id) ?? [], sections.get(container.id) ?? [])
     rows.set(container.id, row)
     if (kept) continue
-    for (const placement of row.placements) for (const id of placement.holder.holdingIds) placements.set(id, placement)
+    for (const placement of row.placements) for (const id of placement.holder.holdingIds) stands(id, placement)
   }
-  return { rows, placements }
+  return { rows, placements, halves }
 }

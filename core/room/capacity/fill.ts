@@ -1,22 +1,21 @@
 import type { Holding, Kind } from '#core/catalog'
-import type { ContainerRow } from './arrange'
-import { cellsPerPage } from './address'
-
-/** Depth of a filled holder whose kind nobody has named; common practice for a pocketed set. */
-export const UNKNOWN_THICKNESS_MM = 6
+import { cellsPerPage } from '../address'
+import type { ContainerRow } from '../arrange'
+import { thicknessIn, type ThicknessTable } from './thickness'
 
 export interface Fill {
   readonly usedMm: number
   readonly lengthMm: number
   /** 0 is empty, 1 is full, above 1 will not close. For pages of cells: taken cells over all cells. */
   readonly share: number
-  /** A measured thickness stands behind every holder; otherwise the kind's usual thickness was taken. */
+  /** Something measured stands behind every holder; otherwise the kind's usual thickness was taken. */
   readonly isMeasured: boolean
 }
+const NOTHING_LEARNT: ThicknessTable = new Map()
 
-/** How full a container is, from measured thicknesses where there are any and the kinds' usual ones elsewhere. */
+/** How full a container is, from measured and learnt thicknesses where there are any and the kinds' usual ones elsewhere. */
 export function fillOf(
-  row: ContainerRow, holdingOf: (id: string) => Holding | undefined, kindOf: (id: string) => Kind | undefined,
+  row: ContainerRow, holdingOf: (id: string) => Holding | undefined, kindOf: (id: string) => Kind | undefined, learnt: ThicknessTable = NOTHING_LEARNT,
 ): Fill {
   const { container } = row
   if (container.cells) {
@@ -29,15 +28,11 @@ export function fillOf(
     for (const id of holder.holdingIds) {
       const holding = holdingOf(id)
       if (!holding) continue
-      isMeasured &&= holding.thicknessMm !== null
-      usedMm += thicknessOf(holding, kindOf)
+      const thickness = thicknessIn(holding, holder, kindOf, learnt)
+      isMeasured &&= thickness.isMeasured
+      usedMm += thickness.mm
     }
   }
   const lengthMm = container.lengthMm * container.lanes
   return { usedMm, lengthMm, share: usedMm / lengthMm, isMeasured }
-}
-
-export function thicknessOf(holding: Holding, kindOf: (id: string) => Kind | undefined): number {
-  const kind = holding.kindId ? kindOf(holding.kindId) : undefined
-  return holding.thicknessMm ?? kind?.typicalThicknessMm ?? UNKNOWN_THICKNESS_MM
 }

@@ -1,0 +1,62 @@
+import type { Holding, Zone } from '#core/catalog'
+import type { Fill } from './fill'
+
+/** How much room there is, how much of it is for growth, and how long it lasts. */
+export interface Outlook {
+  readonly usedMm: number
+  readonly lengthMm: number
+  readonly freeMm: number
+  /** What the zone keeps free for growth. */
+  readonly reserveMm: number
+  /** Free beyond the reserve; below nothing: the reserve is being used up. */
+  readonly spareMm: number
+  /** What will not close any more. */
+  readonly overMm: number
+  /** So many millimetres came in the last year. */
+  readonly yearlyMm: number
+  /** At that rate; null where nothing comes in, 0 where it is full now. */
+  readonly yearsLeft: number | null
+  readonly state: 'over' | 'full' | 'reserve' | 'room'
+}
+
+/** Less than this left, and nothing more goes in. */
+const LEAST_FREE_MM = 4
+
+/** How much room a container, or the containers of a zone, have. @example outlookOf([{ usedMm: 90, lengthMm: 100, share: 0.9, isMeasured: true }], 0.2, 20).state //=> 'reserve' */
+export function outlookOf(fills: readonly Fill[], growthReserve: number, yearlyMm: number): Outlook {
+  const [usedMm, lengthMm] = [fills.reduce((sum, fill) => sum + fill.usedMm, 0), fills.reduce((sum, fill) => sum + fill.lengthMm, 0)]
+  const freeMm = fills.reduce((sum, fill) => sum + Math.max(0, fill.lengthMm - fill.usedMm), 0)
+  const overMm = fills.reduce((sum, fill) => sum + Math.max(0, fill.usedMm - fill.lengthMm), 0)
+  const reserveMm = growthReserve * lengthMm
+  const yearsLeft = yearlyMm > 0 ? freeMm / yearlyMm : null
+  const state = overMm > 0 ? 'over' : freeMm < LEAST_FREE_MM ? 'full' : freeMm < reserveMm ? 'reserve' : 'room'
+  return { usedMm, lengthMm, freeMm, reserveMm, spareMm: freeMm - reserveMm, overMm, yearlyMm, yearsLeft, state }
+}
+
+/** The day on which a set came: as its owner says, or when it was taken in. A year or month alone counts from its middle. */
+function arrivedOn({ acquiredOn, createdAt }: Holding): string {
+  if (!acquiredOn) return createdAt.slice(0, 10)
+  return acquiredOn.length === 4 ? `${acquiredOn}-07-01` : acquiredOn.length === 7 ? `${acquiredOn}-15` : acquiredOn
+}
+
+/** What came in during the year before `today`: how many sets, and how deep they are together. O(n). */
+export function arrivalsOf(holdings: Iterable<Holding>, today: string, thicknessMm: (holding: Holding) => number): { readonly sets: number, readonly mm: number } {
+  const from = `${Number(today.slice(0, 4)) - 1}${today.slice(4, 10)}`
+  let [sets, mm] = [0, 0]
+  for (const holding of holdings) {
+    const day = arrivedOn(holding)
+    if (day <= from || day > today.slice(0, 10)) continue
+    sets += 1
+    mm += thicknessMm(holding)
+  }
+  return { sets, mm }
+}
+
+export type CapState = { readonly state: 'none' } | { readonly state: 'under' | 'at' | 'over', readonly cap: number, readonly count: number }
+
+/** Where a zone stands against the most sets that its owner wants in it, with `more` sets that are about to come. */
+export function capOf(zone: Pick<Zone, 'capHoldings'>, count: number, more = 0): CapState {
+  if (zone.capHoldings === null) return { state: 'none' }
+  const then = count + more
+  return { state: then > zone.capHoldings ? 'over' : then === zone.capHoldings ? 'at' : 'under', cap: zone.capHoldings, count }
+}

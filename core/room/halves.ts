@@ -1,0 +1,17 @@
+import type { Holder } from '#core/catalog'
+import type { ContainerRow } from './arrange'
+import { nextFreeCell } from './insertion'
+import { keyBehind } from './order'
+
+/**
+ * Where the second half of a set that was cut in two goes, once the first stands in `row`: directly behind it, or into the
+ * next free cell. null where the pages have none left.
+ */
+export function besideFirstHalf(row: ContainerRow, first: Holder): Pick<Holder, 'order' | 'cell'> | null {
+  if (first.cell) {
+    const cell = nextFreeCell(row)
+    return cell && { order: first.order, cell }
+  }
+  const entries = row.lanes[first.lane - 1] ?? []
+  return { order: keyBehind(entries, entries.findIndex(entry => entry.type === 'holder' && entry.placement.holder.id === first.id)), cell: null }
+}

@@ -1,0 +1,49 @@
+import type { Holding } from '#core/catalog'
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64'
+
+/** What somebody who looks for a set knows of it. */
+export const KNOWN = ['theme', 'brand', 'itself'] as const
+export type Known = (typeof KNOWN)[number]
+/** How often each is what is known: shares that need not add up to one. */
+export type FindHabits = Readonly<Record<Known, number>>
+
+export interface Find {
+  readonly at: number
+  readonly known: Known
+  /** The theme that comes to mind, or the brand; empty where it is known by itself alone. */
+  readonly value: string
+}
+
+/** Chances from a seed: the same seed, the same chances. @example chances(1)() < 1 //=> true */
+export function chances(seed: number): () => number {
+  const source = xoroshiro128plus(seed)
+  return () => uniformFloat64(source)
+}
+
+/**
+ * Finds to try a rule with: sets drawn by how often they were used (each once more, as even a new set is looked for), each
+ * with what is known of it by the habits. Of several themes any comes to mind. O(count log n).
+ */
+export function drawFinds(holdings: readonly Holding[], habits: FindHabits, count: number, seed: number): readonly Find[] {
+  const luck = chances(seed)
+  const sums: number[] = []
+  holdings.reduce((sum, holding, at) => sums[at] = sum + 1 + (holding.useCount ?? 0), 0)
+  const total = sums.at(-1) ?? 0
+  const all = KNOWN.reduce((sum, known) => sum + Math.max(0, habits[known]), 0) || 1
+  return Array.from({ length: holdings.length > 0 ? count : 0 }, (): Find => {
+    const aim = luck() * total
+    let [low, high] = [0, sums.length - 1]
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if ((sums[middle] ?? 0) > aim) high = middle
+      else low = middle + 1
+    }
+    const holding = holdings[low] as Holding
+    let share = luck() * all
+    const known = KNOWN.find(each => (share -= Math.max(0, habits[each])) < 0) ?? 'itself'
+    const theme = holding.themeIds[Math.floor(luck() * holding.themeIds.length)]
+    const value = known === 'theme' ? theme : known === 'brand' ? holding.brandId ?? undefined : undefined
+    return { at: low, known: value === undefined ? 'itself' : known, value: value ?? '' }
+  })
+}
