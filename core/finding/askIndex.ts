@@ -23,13 +23,16 @@ const NEAR_FROM_LETTERS = 4
 
 /** The index of all sets, held in a worker. Ranking is BM25+ (MiniSearch); ties go by number. */
 export class AskIndex {
+  /** Kept beside the index: fields stored in it would be copied into every result of every key press. */
+  private readonly accessions = new Map<string, number>()
   private readonly index = new MiniSearch<AskDocument>({
-    fields: [...ASK_FIELDS], storeFields: ['accession'], tokenize: tokensOf, processTerm: term => term,
+    fields: [...ASK_FIELDS], tokenize: tokensOf, processTerm: term => term,
     searchOptions: { prefix: word => word.length > 1, boost: { ...BOOSTS }, weights: { prefix: 0.5, fuzzy: 0.3 } },
   })
 
   put(documents: readonly AskDocument[]): void {
     for (const document of documents) {
+      this.accessions.set(document.id, document.accession)
       if (this.index.has(document.id)) this.index.replace(document)
       else this.index.add(document)
     }
@@ -55,20 +58,33 @@ export class AskIndex {
     if (words.length === 0) return { ask: text, mode: 'tooShort', hits: [], absent: [] }
     const asked = words.join(' ')
     const all = this.index.search(asked, { combineWith: 'AND' })
-    if (all.length > 0) return { ask: text, mode: 'all', hits: toHits(all), absent: [] }
+    if (all.length > 0) return { ask: text, mode: 'all', hits: this.toHits(all), absent: [] }
     if (words.length === 1 && asked.length === 1) return { ask: text, mode: 'tooShort', hits: [], absent: [] }
     const near = this.index.search(asked, { combineWith: 'AND', fuzzy: word => word.length >= NEAR_FROM_LETTERS && !/\d/.test(word) ? 0.25 : false })
     const absent = words.filter(word => this.index.search(word).length === 0)
-    if (near.length > 0) return { ask: text, mode: 'near', hits: toHits(near), absent }
+    if (near.length > 0) return { ask: text, mode: 'near', hits: this.toHits(near), absent }
     const some = words.length > 1 ? this.index.search(asked, { combineWith: 'OR' }) : []
-    return { ask: text, mode: some.length > 0 ? 'some' : 'none', hits: toHits(some), absent }
+    return { ask: text, mode: some.length > 0 ? 'some' : 'none', hits: this.toHits(some), absent }
+  }
+
+  /** The best first, as the index sorted them; equals by number. The why of a hit is worked out when somebody looks at it. */
+  private toHits(results: readonly SearchResult[]): readonly Hit[] {
+    const hits = results.map(result => new FoundHit(result, this.accessions.get(String(result.id)) ?? 0))
+    for (let from = 0, to = 1; from < hits.length; from = to, to += 1) {
+      while (to < hits.length && hits[to]?.score === hits[from]?.score) to += 1
+      if (to - from < 2) continue
+      const equals = hits.slice(from, to).sort((a, b) => a.accession - b.accession || (a.id < b.id ? -1 : 1))
+      for (const [index, hit] of equals.entries()) hits[from + index] = hit
+    }
+    return hits
   }
 }
 
-/** The best first; ties by number. The why of a hit is worked out when somebody looks at it. */
-function toHits(results: readonly SearchResult[]): readonly Hit[] {
-  const sorted = [...results].sort((a, b) => b.score - a.score || Number(a.accession) - Number(b.accession) || (a.id < b.id ? -1 : 1))
-  return sorted.map(({ id, accession, match }): Hit => ({ id: String(id), accession: Number(accession), get because() { return reasons(match) } }))
+class FoundHit implements Hit {
+  readonly id: string
+  constructor(private readonly result: SearchResult, readonly accession: number) { this.id = String(result.id) }
+  get score(): number { return this.result.score }
+  get because(): Hit['because'] { return reasons(this.result.match) }
 }
 
 function reasons(match: SearchResult['match']): Hit['because'] {

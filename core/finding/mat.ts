@@ -28,20 +28,20 @@ export interface MatLayout {
 export function layMat(items: readonly MatItem[], how: { readonly pxPerMm: number, readonly width: number, readonly gap: number, readonly caption: number, readonly leastWidth: number }): MatLayout {
   const { pxPerMm, width, gap, caption, leastWidth } = how
   const spots: MatSpot[] = []
-  let [left, top, rowFrom] = [0, 0, 0]
+  let row: Omit<MatSpot, 'top' | 'height'>[] = []
+  let [left, top] = [0, 0]
   const closeRow = (): void => {
-    const row = spots.slice(rowFrom)
-    const tallest = Math.max(0, ...row.map(spot => spot.pictureHeight))
-    for (const [index, spot] of row.entries()) spots[rowFrom + index] = { ...spot, top: top + tallest - spot.pictureHeight }
+    let tallest = 0
+    for (const spot of row) tallest = Math.max(tallest, spot.pictureHeight)
+    for (const { id, left: at, width: spotWidth, pictureHeight } of row) spots.push({ id, left: at, top: top + tallest - pictureHeight, width: spotWidth, pictureHeight, height: pictureHeight + caption })
     if (row.length > 0) top += tallest + caption + gap
-    rowFrom = spots.length
+    row = []
     left = 0
   }
   for (const { id, size } of items) {
     const spotWidth = Math.max(size.widthMm * pxPerMm, leastWidth)
     if (left > 0 && left + spotWidth > width) closeRow()
-    const pictureHeight = size.heightMm * pxPerMm
-    spots.push({ id, left, top, width: spotWidth, pictureHeight, height: pictureHeight + caption })
+    row.push({ id, left, width: spotWidth, pictureHeight: size.heightMm * pxPerMm })
     left += spotWidth + gap
   }
   closeRow()

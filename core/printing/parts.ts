@@ -1,10 +1,11 @@
+import { pageLetter } from '#core/classing'
 import type { IndexEntry, IndexPart } from './book'
 
 /** A set ready for the index: its entry, its number, the names of all its themes, and where it stands. */
 export interface IndexSource {
   readonly entry: IndexEntry
   readonly accession: number
-  readonly themes: readonly string[]
+  readonly themes: readonly { readonly name: string, readonly sharesPage: boolean }[]
   /** Container by container in walking order; null: no place yet. */
   readonly place: { readonly heading: string, readonly containerRank: number, readonly position: number } | null
 }
@@ -36,10 +37,13 @@ function grouped<K>(pairs: readonly (readonly [K, IndexSource])[]): Map<K, Index
   return groups
 }
 
-/** Every set stands under every theme it has, with the same number each time. Themes in alphabetical order. */
+/** Every set stands under every theme it has, with the same number each time. Themes in alphabetical order; those that share a page under their letter. */
 const byTheme: Builder = (sources, words) => {
   const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' })
-  const withTheme = sources.flatMap(source => source.themes.map(theme => [theme, source] as const))
+  const letters = new Map<string, Set<string>>()
+  for (const { name } of sources.flatMap(source => source.themes.filter(theme => theme.sharesPage))) letters.set(pageLetter(name), (letters.get(pageLetter(name)) ?? new Set()).add(name))
+  const headingOf = ({ name, sharesPage }: IndexSource['themes'][number]): string => sharesPage ? `${pageLetter(name)}: ${[...letters.get(pageLetter(name)) ?? []].sort(collator.compare).join(', ')}` : name
+  const withTheme = sources.flatMap(source => [...new Set(source.themes.map(headingOf))].map(heading => [heading, source] as const))
   const without = sources.filter(source => source.themes.length === 0)
   const groups = [...grouped(withTheme)].sort(([a], [b]) => collator.compare(a, b))
     .map(([heading, each]) => ({ heading, entries: each.sort(byAccession).map(source => source.entry) }))

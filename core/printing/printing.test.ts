@@ -6,8 +6,8 @@ import { buildParts, clipText, type IndexSource, layBook, type Measure, PAPERS }
 const measure: Measure = (text, _font, sizePt) => [...text].length * sizePt * 0.5
 const words = { roomName: 'Lantern Quay', madeOn: 'today', pageOf: (page: number, pages: number) => `Page ${page} of ${pages}`, continued: (heading: string) => `${heading} (continued)`, range: (first: string, last: string) => `${first} to ${last}` }
 const partWords = { titles: { byTheme: 'By theme', byNumber: 'By number', byPlace: 'By place' }, noTheme: 'Without a theme', noPlace: 'No place yet', numberRange: (first: number, last: number) => `${first} to ${last}` }
-const source = (number: number, themes: readonly string[]): IndexSource => ({
-  accession: number, themes, place: number % 3 ? { heading: `Bin ${number % 4}`, containerRank: number % 4, position: number } : null,
+const source = (number: number, themes: readonly string[], shared: readonly string[] = []): IndexSource => ({
+  accession: number, themes: themes.map(name => ({ name, sharesPage: shared.includes(name) })), place: number % 3 ? { heading: `Bin ${number % 4}`, containerRank: number % 4, position: number } : null,
   entry: { id: `id${number}`, figure: String(number), suffix: '', name: `Set ${number}`, brand: 'Tidewrack', address: `B-${number}`, picture: null },
 })
 const sources = fc.array(fc.subarray(['Harbour', 'Weather', 'Tide pools']), { maxLength: 120 }).map(list => list.map((themes, index) => source(index + 1, themes)))

@@ -1,9 +1,11 @@
 import { z } from 'zod'
-import { TABLE_NAMES } from '#core/catalog'
+import { TABLE_NAMES, type TableName } from '#core/catalog'
 
 /** The first line of every archive: what it is, which version, and the proof of every file in it. */
 export const ARCHIVE_FORMAT = 'yondercrest-archive'
-export const ARCHIVE_VERSION = 1
+export const ARCHIVE_VERSION = 2
+/** Tables that archives of an earlier version did not have yet, and the version that brought them. */
+export const TABLES_SINCE: Readonly<Partial<Record<TableName, number>>> = { drafts: 2, measuredLengths: 2, refilings: 2 }
 
 export const MANIFEST_NAME = 'manifest.json'
 /** Names an archive may hold, and no others: nothing that could climb out of a folder. */
@@ -14,7 +16,7 @@ export const Manifest = z.object({
   version: z.number().int().positive(),
   madeAt: z.iso.datetime(),
   roomName: z.string().max(300),
-  counts: z.record(z.enum(TABLE_NAMES), z.number().int().nonnegative()),
+  counts: z.partialRecord(z.enum(TABLE_NAMES), z.number().int().nonnegative()),
   files: z.array(z.object({
     name: z.string().regex(FILE_NAME), bytes: z.number().int().nonnegative(), sha256: z.string().regex(/^[0-9a-f]{64}$/),
   })),

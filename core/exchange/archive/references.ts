@@ -8,6 +8,7 @@ function* referencesOf(data: CatalogueData): Generator<Reference> {
   for (const table of ['categories', 'themes'] as const) {
     for (const record of data[table]) for (const id of record.seeAlsoIds) yield [`${table} ${record.name}`, table, id]
   }
+  for (const series of data.series) yield [`series ${series.name}`, 'series', series.partOf?.seriesId ?? null]
   for (const zone of data.zones) for (const id of zone.takesKindIds) yield [`zones ${zone.name}`, 'kinds', id]
   for (const container of data.containers) {
     yield [`containers ${container.name}`, 'fixtures', container.fixtureId]
@@ -16,6 +17,7 @@ function* referencesOf(data: CatalogueData): Generator<Reference> {
   for (const section of data.sections) {
     yield [`sections ${section.title}`, 'containers', section.containerId]
   }
+  for (const type of data.holderTypes) yield [`holderTypes ${type.name}`, 'holderTypes', type.replacedById]
   for (const holder of data.holders) {
     yield [`holders ${holder.id}`, 'containers', holder.containerId]
     yield [`holders ${holder.id}`, 'holderTypes', holder.holderTypeId]
@@ -27,12 +29,20 @@ function* referencesOf(data: CatalogueData): Generator<Reference> {
     yield [from, 'kinds', holding.kindId]
     yield [from, 'categories', holding.categoryId]
     yield [from, 'series', holding.seriesId]
+    yield [from, 'holderTypes', holding.holderTypeId]
     for (const id of holding.themeIds) yield [from, 'themes', id]
     for (const piece of holding.pieces) yield [from, 'holdings', piece.livesWithId]
   }
   for (const relation of data.relations) {
     yield [`relations ${relation.id}`, 'holdings', relation.fromId]
     yield [`relations ${relation.id}`, 'holdings', relation.toId]
+  }
+  for (const settings of data.settings) yield ['settings', 'containers', settings.forNowContainerId]
+  for (const measured of data.measuredLengths) yield [`measuredLengths ${measured.id}`, 'containers', measured.containerId]
+  // One that is over may name what is no longer there.
+  for (const refiling of data.refilings.filter(each => each.state === 'open')) {
+    yield [`refilings ${refiling.name}`, 'zones', refiling.zoneId]
+    yield [`refilings ${refiling.name}`, 'containers', refiling.tableContainerId]
   }
   for (const loan of data.loans) yield [`loans ${loan.id}`, 'holdings', loan.holdingId]
 }
@@ -48,10 +58,15 @@ export function findDangling(data: CatalogueData, pictureHashes: ReadonlySet<str
   }
   const numbers = new Set(data.holdings.map(holding => `${holding.seriesId}:${holding.number}`))
   if (numbers.size !== data.holdings.length) return 'holdings: one number twice'
-  for (const { number, name, pictureHash, pieces } of data.holdings) {
-    const hashes = [pictureHash, ...pieces.map(piece => piece.pictureHash)]
-    const missing = hashes.find(hash => hash !== null && !pictureHashes.has(hash))
-    if (missing) return `holdings ${number} ${name} -> picture ${missing.slice(0, 8)}`
-  }
+  for (const { from, hash } of picturesOf(data)) if (!pictureHashes.has(hash)) return `${from} -> picture ${hash.slice(0, 8)}`
   return null
+}
+
+/** Every picture that a record names, with the record in words. One picture may be named often. */
+export function picturesOf(data: Pick<CatalogueData, 'holdings' | 'drafts'>): readonly { readonly from: string, readonly hash: string }[] {
+  const named = [
+    ...data.holdings.flatMap(({ number, name, pictureHash, pieces }) => [pictureHash, ...pieces.map(piece => piece.pictureHash)].map(hash => ({ from: `holdings ${number} ${name}`, hash }))),
+    ...data.drafts.map(({ texts, pictureHash }) => ({ from: `drafts ${texts.name}`, hash: pictureHash })),
+  ]
+  return named.flatMap(({ from, hash }) => hash === null ? [] : [{ from, hash }])
 }

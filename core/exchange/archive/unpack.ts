@@ -1,6 +1,6 @@
 import { unzipSync } from 'fflate'
 import { type CatalogueData, emptyCatalogue, TABLE_NAMES, TABLES } from '#core/catalog'
-import { ARCHIVE_FORMAT, ARCHIVE_LIMITS, ARCHIVE_VERSION, FILE_NAME, Manifest, MANIFEST_NAME, type PictureFile, type ThumbFile, typeOfExtension } from './format'
+import { ARCHIVE_FORMAT, ARCHIVE_LIMITS, ARCHIVE_VERSION, FILE_NAME, Manifest, MANIFEST_NAME, type PictureFile, TABLES_SINCE, type ThumbFile, typeOfExtension } from './format'
 import type { Sha256 } from './pack'
 import { findDangling } from './references'
 
@@ -36,14 +36,11 @@ export async function unpackArchive(
 
   const listed = new Set(manifest.files.map(file => file.name))
   for (const name of opened.keys()) if (name !== MANIFEST_NAME && !listed.has(name)) return refuse('fileUnlisted', name)
-  for (let at = 0; at < manifest.files.length; at += CHECKED_AT_ONCE) {
-    const files = manifest.files.slice(at, at + CHECKED_AT_ONCE)
-    const problems = await Promise.all(files.map(file => checkFile(file, opened.get(file.name), sha256)))
-    const problem = problems.find(each => each !== null)
-    if (problem) return problem
-    onProgress(at, manifest.files.length)
-  }
-  const data = readTables(opened)
+  const checks = checkFiles(manifest.files, opened, sha256, onProgress)
+  // Read while the checksums are worked out; what is damaged is said first.
+  const data = readTables(opened, manifest.version)
+  const problem = await checks
+  if (problem) return problem
   if ('ok' in data) return data
 
   const pictures = filesIn(opened, 'pictures').map(({ hash, extension, bytes }): PictureFile => ({ hash, type: typeOfExtension(extension), bytes }))
@@ -53,6 +50,20 @@ export async function unpackArchive(
   if (dangling) return refuse('danglingReference', dangling)
   onProgress(manifest.files.length, manifest.files.length)
   return { ok: true, archive: { manifest, data, pictures, thumbs: filesIn(opened, 'thumbs').map(({ hash, bytes }) => ({ hash, bytes })) } }
+}
+
+/** Some files at once, so that memory stays bounded: a digest works on a copy of what it is given. The first problem in the order of the list. */
+async function checkFiles(files: Manifest['files'], opened: ReadonlyMap<string, Uint8Array>, sha256: Sha256, onProgress: (done: number, total: number) => void): Promise<ArchiveReading | null> {
+  const problems: (ArchiveReading | null)[] = []
+  const waiting = files.entries()
+  let done = 0
+  await Promise.all(Array.from({ length: CHECKED_AT_ONCE }, async () => {
+    for (const [at, file] of waiting) {
+      problems[at] = await checkFile(file, opened.get(file.name), sha256)
+      if (done++ % CHECKED_AT_ONCE === 0) onProgress(done, files.length)
+    }
+  }))
+  return problems.find(each => each !== null) ?? null
 }
 
 async function checkFile(file: Manifest['files'][number], bytes: Uint8Array | undefined, sha256: Sha256): Promise<ArchiveReading | null> {
@@ -100,11 +111,12 @@ function readManifest(bytes: Uint8Array): Manifest | ArchiveReading {
   return parsed.success ? parsed.data : refuse('damaged', MANIFEST_NAME)
 }
 
-function readTables(files: ReadonlyMap<string, Uint8Array>): CatalogueData | ArchiveReading {
+function readTables(files: ReadonlyMap<string, Uint8Array>, version: number): CatalogueData | ArchiveReading {
   const data = emptyCatalogue() as Record<string, unknown[]>
   for (const table of TABLE_NAMES) {
     const name = `catalogue/${table}.json`
     const bytes = files.get(name)
+    if (!bytes && (TABLES_SINCE[table] ?? 1) > version) continue
     if (!bytes) return refuse('fileMissing', name)
     const records = parseJson(bytes)
     if (!Array.isArray(records)) return refuse('damaged', name)

@@ -15,6 +15,11 @@ export function readPrice(text: string, ownCurrency: string): { readonly minor: 
   return { minor: whole * 100 + Number(match[3] ?? 0), currency }
 }
 
+/** @example writePrice({ minor: 3564, currency: 'USD' }) //=> '35.64 USD' */
+export function writePrice({ minor, currency }: { readonly minor: number, readonly currency: string }): string {
+  return `${(minor / 100).toFixed(2)} ${currency}`
+}
+
 const YES = new Set(['yes', 'y', 'true', 'ja', 'oui'])
 const NO = new Set(['no', 'n', 'false', 'never', 'nein', 'non', 'none', 'n/a', 'na', 'not used', 'unused'])
 

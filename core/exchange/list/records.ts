@@ -1,5 +1,5 @@
 import {
-  blankBrand, blankHolding, type Brand, type Category, type Holding, type Kind, newTheme, nextRank, type RegisterLine, type Theme,
+  blankBrand, blankHolding, type Brand, type Category, type Holding, type Kind, newCategory, newKind, newTheme, type RegisterLine, type Theme,
 } from '#core/catalog'
 import { type GivenNumber, giveNumbers, registerId } from '#core/numbering'
 import type { SpellingGroup } from '#core/classing'
@@ -72,8 +72,8 @@ export function makeRecords(
     return variants.length > brand.variants.length ? [{ ...brand, variants }] : []
   })
   const themes = new Names<Theme>(ground.themes, (name, all) => newTheme(newId(), name, all))
-  const categories = new Names<Category>(ground.categories, (name, all) => ({ id: newId(), name, rank: nextRank(all), seeAlsoIds: [] }))
-  const kinds = new Names<Kind>(ground.kinds, (name, all) => ({ id: newId(), name, family: 'other', suffix: null, typicalThicknessMm: 6, rank: nextRank(all) }))
+  const categories = new Names<Category>(ground.categories, (name, all) => newCategory(newId(), name, all))
+  const kinds = new Names<Kind>(ground.kinds, (name, all) => ({ ...newKind(newId(), name, all), family: 'other', typicalThicknessMm: 6 }))
 
   const drafts = rows.flatMap(row => row.outcome === 'taken' ? [{ ...row, id: newId(), brand: preferredOf.get(row.draft.brandText) ?? row.draft.brandText }] : [])
   const numbers = giveNumbers(
@@ -118,5 +118,5 @@ function clashQuestion(given: GivenNumber): Holding['questions'] {
 
 function aliasesOf(draft: DraftHolding, given: GivenNumber): Holding['aliases'] {
   const isOtherwiseWritten = draft.numberText !== '' && draft.numberText !== String(given.number)
-  return isOtherwiseWritten ? [{ text: draft.numberText.slice(0, 300), from: 'list' }] : []
+  return isOtherwiseWritten ? [{ text: draft.numberText.slice(0, 300), from: 'list', reading: null }] : []
 }
