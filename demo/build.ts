@@ -3,12 +3,16 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import sharp from 'sharp'
 import type { Holding } from '#core/catalog'
 import { packArchive, type PictureFile, type ThumbFile } from '#core/exchange'
+import { strToU8, zipSync } from 'fflate'
+import { drawCameraSets } from './cameraSets'
 import { makeLetterRoom } from './letterRoom'
 
 /** Pixels a millimetre of the drawings: fine enough for life size on a good screen, small enough to load at once. */
 const PX_PER_MM = 4
 const THUMB_PX = 180
 const AT_ONCE = 4
+const CAMERA_SETS = 12
+const CAMERA_SEED = 500
 
 const sha256 = (bytes: Uint8Array): Promise<string> => Promise.resolve(createHash('sha256').update(bytes).digest('hex'))
 
@@ -41,4 +45,16 @@ async function buildDemo(target: string): Promise<void> {
   console.log(`${data.holdings.length} sets, ${pictures.size} pictures, ${(zip.length / 1e6).toFixed(1)} MB`)
 }
 
+/** The sets of the stand-in camera, as pictures and with their sizes. */
+async function buildCamera(target: string): Promise<void> {
+  const sets = await drawCameraSets(CAMERA_SETS, CAMERA_SEED)
+  const files: Record<string, Uint8Array> = {}
+  for (const [at, { picture }] of sets.entries()) {
+    files[`${at}.png`] = new Uint8Array(await sharp(picture.pixels, { raw: { width: picture.widthPx, height: picture.heightPx, channels: 1 } }).toColourspace('b-w').png().toBuffer())
+  }
+  files['sets.json'] = strToU8(JSON.stringify(sets.map(({ pxPerMm, widthMm, heightMm, pieces }, at) => ({ file: `${at}.png`, pxPerMm, widthMm, heightMm, pieces }))))
+  writeFileSync(`${target}/camera.zip`, zipSync(files, { level: 0 }))
+}
+
 await buildDemo(process.argv[2] ?? '.demo')
+await buildCamera(process.argv[2] ?? '.demo')

@@ -1,6 +1,7 @@
 import { ulid } from 'ulid'
-import { blankBrand, type CatalogueData, emptyCatalogue, type Loan, type RegisterLine, type Relation, START_SETTINGS, startCatalogue, startSeries } from '#core/catalog'
+import { blankBrand, type CatalogueData, emptyCatalogue, type Loan, type RegisterLine, type Relation, START_HABITS, START_SETTINGS, startCatalogue, startSeries } from '#core/catalog'
 import { givenToText } from '#core/exchange'
+import { adviseHolder, contentsOf } from '#core/holders'
 import { registerId } from '#core/numbering'
 import { makeCollection } from './collection'
 import { BRANDS, THEMES } from './names'
@@ -24,10 +25,10 @@ export function makeLetterRoom(): LetterRoom {
   const newId = (): string => ulid(MADE_AT + (made += 1), () => luck.unit())
   const data: CatalogueData = emptyCatalogue()
   const start = startCatalogue(newId)
-  data.settings.push({ ...START_SETTINGS, roomName: 'The letter room at Lantern Quay', isDemo: true })
+  data.settings.push({ ...START_SETTINGS, roomName: 'The letter room at Lantern Quay', isDemo: true, collection: 'some' })
   data.kinds.push(...start.kinds)
   data.categories.push(...start.categories)
-  data.themes.push(...THEMES.map((theme, rank) => ({ id: newId(), name: theme.name, rank, seeAlsoIds: [] })))
+  data.themes.push(...THEMES.map((theme, rank) => ({ id: newId(), name: theme.name, rank, seeAlsoIds: [], sharesPage: false })))
   data.brands.push(...BRANDS.map(brand => ({ ...blankBrand(newId(), brand.name), variants: [...brand.variants], abbreviation: brand.abbreviation })))
   const series = startSeries(newId())
   data.series.push(series)
@@ -44,6 +45,8 @@ export function makeLetterRoom(): LetterRoom {
   const room = fileRoom(holdings, data.kinds, authority, newId)
   data.holdings.push(...holdings.map(holding => ({ ...holding, state: 'filed' as const })))
   Object.assign(data, room)
+  data.holderTypes.push(...start.holderTypes.map((type, at) => ({ ...type, stockOnHand: (at * 37) % 60 })))
+  pocketAll(data)
   lendSome(data, newId)
   data.relations.push(...pairDies(data, newId))
   data.register.push(...data.holdings.map((holding): RegisterLine => ({
@@ -51,6 +54,21 @@ export function makeLetterRoom(): LetterRoom {
     givenTo: givenToText(holding.name, authority.brands.get(holding.brandId ?? '')?.name ?? ''), how: 'issued', at: holding.createdAt,
   })))
   return { data, drawings: new Map(drawn.map(each => [each.holding.id, each.svg])) }
+}
+
+/** Every set gets the holder that is proposed for it, where it stands in a row; blocks and boards go without. */
+function pocketAll(data: CatalogueData): void {
+  const [kindOf, holdingOf, containerOf] = [new Map(data.kinds.map(each => [each.id, each])), new Map(data.holdings.map(each => [each.id, each])), new Map(data.containers.map(each => [each.id, each]))]
+  for (const holder of data.holders) {
+    const holding = holdingOf.get(holder.holdingIds[0] ?? '')
+    const kind = kindOf.get(holding?.kindId ?? '') ?? null
+    const container = containerOf.get(holder.containerId) ?? null
+    const contents = holding && kind && kind.typicalThicknessMm < 10 && !holder.cell ? contentsOf(holding, kind, START_HABITS) : null
+    const type = contents ? adviseHolder(contents, data.holderTypes, START_SETTINGS, container).choices[0]?.type : undefined
+    if (!holding || !type || container?.type === 'board') continue
+    Object.assign(holder, { holderTypeId: type.id, type: type.type })
+    Object.assign(holding, { holderTypeId: type.id, sitsIn: type.type })
+  }
 }
 
 /** A few sets are out: loans go to places of the house, never to persons. */

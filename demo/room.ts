@@ -1,5 +1,6 @@
 import type { Container, Fixture, Holder, Holding, Kind, Section, Zone } from '#core/catalog'
-import { type Authority, compareFilingKeys, filingKeyOf, keysBehind, tabOf, thicknessOf } from '#core/room'
+import { PLAIN_FIXTURE, START_HABITS } from '#core/catalog'
+import { type Authority, compareFilingKeys, filingKeyOf, keysBehind, tabOf, thicknessIn } from '#core/room'
 
 interface ContainerPlan {
   readonly name: string
@@ -20,14 +21,19 @@ interface ZonePlan {
   readonly fullAt: number
 }
 
-const FIXTURES: readonly Omit<Fixture, 'id' | 'rank'>[] = [
-  { name: 'Bookcase', type: 'bookcase', shelves: 4 },
+const FIXTURES: readonly (Pick<Fixture, 'name' | 'type' | 'shelves'> & Partial<Fixture>)[] = [
+  { name: 'Bookcase', type: 'bookcase', shelves: 4, shelfHeightsMm: [1460, 1080, 700, 90] },
   { name: 'Chart cabinet', type: 'cabinet', shelves: 6 },
   { name: 'Rolling cart', type: 'cart', shelves: 3 },
   { name: 'Binder shelf', type: 'bookcase', shelves: 1 },
-  { name: 'Window board', type: 'wall', shelves: 1 },
+  { name: 'Window board', type: 'wall', shelves: 1, isSunlit: true, shelfHeightsMm: [1250] },
 ]
 const alphabetical = 'alphabetical' as const
+
+/** Inner width of one lane, and the height up to the shelf above. */
+const INNER: Readonly<Partial<Record<Container['type'], { readonly widthMm: number, readonly heightMm: number }>>> = { bin: { widthMm: 200, heightMm: 285 }, basket: { widthMm: 185, heightMm: 270 }, drawer: { widthMm: 240, heightMm: 120 } }
+
+const innerOf = ({ type, lanes }: ContainerPlan): Container['inner'] => { const lane = INNER[type]; return lane ? { ...lane, widthMm: lane.widthMm * lanes } : null }
 
 const ZONES: readonly ZonePlan[] = [
   {
@@ -54,8 +60,8 @@ const ZONES: readonly ZonePlan[] = [
     name: 'Small singles', kinds: ['Rubber, unmounted'], fixture: 'Binder shelf', fullAt: 1,
     keys: [{ by: 'number', order: 'ascending' }],
     containers: [
-      { name: 'Binder A', code: 'A', type: 'binder', shelf: 1, lanes: 1, lengthMm: 60, cells: { rows: 4, columns: 3, pages: 2, isTwoSided: false } },
-      { name: 'Binder C', code: 'C', type: 'binder', shelf: 1, lanes: 1, lengthMm: 60, cells: { rows: 3, columns: 2, pages: 4, isTwoSided: false } },
+      { name: 'Binder A', code: 'A', type: 'binder', shelf: 1, lanes: 1, lengthMm: 60, cells: { rows: 4, columns: 3, pages: 2, isTwoSided: false, cellSize: { widthMm: 63.5, heightMm: 63.5 }, reuse: 'last' } },
+      { name: 'Binder C', code: 'C', type: 'binder', shelf: 1, lanes: 1, lengthMm: 60, cells: { rows: 3, columns: 2, pages: 4, isTwoSided: false, cellSize: { widthMm: 95.2, heightMm: 86.4 }, reuse: 'last' } },
     ],
   },
   {
@@ -64,6 +70,8 @@ const ZONES: readonly ZonePlan[] = [
     containers: [{ name: 'Window board', code: 'W', type: 'board', shelf: 1, lanes: 1, lengthMm: 200 }],
   },
 ]
+
+const BLOCK_FROM_MM = 20
 
 export interface FiledRoom {
   readonly fixtures: Fixture[]
@@ -75,12 +83,12 @@ export interface FiledRoom {
 
 /** The five fixtures of the letter room, and every set filed in them by its zone's rule, with a tab for each new section. */
 export function fileRoom(holdings: readonly Holding[], kinds: readonly Kind[], authority: Authority, newId: () => string): FiledRoom {
-  const room: FiledRoom = { fixtures: FIXTURES.map((fixture, rank) => ({ id: newId(), rank, ...fixture })), zones: [], containers: [], sections: [], holders: [] }
+  const room: FiledRoom = { fixtures: FIXTURES.map((fixture, rank) => ({ id: newId(), rank, ...PLAIN_FIXTURE, ...fixture })), zones: [], containers: [], sections: [], holders: [] }
   ZONES.forEach((plan, rank) => {
     const kindIds = kinds.filter(kind => plan.kinds.includes(kind.name)).map(kind => kind.id)
-    const zone: Zone = { id: newId(), name: plan.name, rank, filingRule: { keys: [...plan.keys] }, takesKindIds: kindIds, growthReserve: 0.1, capHoldings: null }
+    const zone: Zone = { id: newId(), name: plan.name, rank, filingRule: { keys: [...plan.keys] }, takesKindIds: kindIds, growthReserve: 0.1, capHoldings: null, habits: START_HABITS }
     const fixtureId = room.fixtures.find(fixture => fixture.name === plan.fixture)?.id ?? ''
-    const containers = plan.containers.map((each, at): Container => ({ id: newId(), fixtureId, rank: at, inner: null, zoneId: zone.id, ...each, cells: each.cells ?? null }))
+    const containers = plan.containers.map((each, at): Container => ({ id: newId(), fixtureId, rank: at, inner: innerOf(each), zoneId: zone.id, emptyWeightG: null, isTable: false, ...each, cells: each.cells ?? null }))
     room.zones.push(zone)
     room.containers.push(...containers)
     const inZone = holdings.filter(holding => holding.kindId !== null && kindIds.includes(holding.kindId))
@@ -110,7 +118,10 @@ function fillContainers(run: readonly Holding[], zone: Zone, containers: readonl
   }
   for (const holding of run) {
     let container = containers[at] as Container
-    const thickness = thicknessOf(holding, kindOf)
+    const kind = kindOf(holding.kindId ?? '')
+    // Blocks stand bare in their drawers, and so do the dies on the board.
+    const type = container.cells ? 'celledPage' : container.type === 'board' || (kind?.typicalThicknessMm ?? 0) >= BLOCK_FROM_MM ? 'none' : 'pocket'
+    const thickness = thicknessIn(holding, { type }, kindOf, new Map()).mm
     const perContainer = container.cells ? container.cells.rows * container.cells.columns * container.cells.pages : Infinity
     const isFull = container.cells ? cell >= perContainer : usedMm + thickness > container.lengthMm * fullAt
     if (isFull && (at < containers.length - 1 || lane < container.lanes)) next(container)
@@ -123,8 +134,8 @@ function fillContainers(run: readonly Holding[], zone: Zone, containers: readonl
     }
     const perPage = container.cells ? container.cells.rows * container.cells.columns : 1
     room.holders.push({
-      id: newId(), holderTypeId: null, type: container.cells ? 'celledPage' : container.type === 'board' ? 'none' : 'pocket', containerId: container.id, lane, order: order(),
-      cell: container.cells ? { page: Math.floor(cell / perPage) + 1, cell: (cell % perPage) + 1, side: 'front' } : null, holdingIds: [holding.id],
+      id: newId(), holderTypeId: null, type, containerId: container.id, lane, order: order(),
+      cell: container.cells ? { page: Math.floor(cell / perPage) + 1, cell: (cell % perPage) + 1, side: 'front' } : null, apartBecause: null, holdingIds: [holding.id],
     })
     usedMm += thickness
     cell += 1

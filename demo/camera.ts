@@ -1,0 +1,166 @@
+import { brightnessAt, type GreyPicture, inverse, mapPoint, type Matrix3, perspective, type Point, type Quad } from '#core/measuring'
+import { chance } from './random'
+
+/** A set as it lies flat: its drawing, and the truth about it. */
+export interface FlatSet {
+  readonly picture: GreyPicture
+  readonly pxPerMm: number
+  readonly widthMm: number
+  readonly heightMm: number
+  readonly pieces: readonly { readonly xMm: number, readonly yMm: number, readonly widthMm: number, readonly heightMm: number }[]
+  /** Lies there without a backing: only its ink shows. */
+  readonly isLoose?: boolean
+}
+export const CAMERA_REFERENCES = {
+  card: { widthMm: 85.6, heightMm: 53.98, isSheet: false }, // ISO/IEC 7810 ID-1
+  A4: { widthMm: 210, heightMm: 297, isSheet: true }, // ISO 216
+} as const
+export type CameraReference = keyof typeof CAMERA_REFERENCES
+export type CameraTrouble = 'none' | 'cutOff' | 'blurred' | 'bent'
+
+export interface Shot {
+  readonly seed: number
+  readonly reference: CameraReference
+  readonly widthPx: number
+  readonly heightPx: number
+  readonly maxTiltDeg: number
+  readonly trouble: CameraTrouble
+}
+export interface Photo {
+  readonly picture: GreyPicture
+  /** Where the corners of the reference really are: never shown to what measures. */
+  readonly corners: Quad
+}
+
+const MAT = 92
+const MAT_LINE = 118
+const CARD = 226
+const PAPER = 248
+const BACKING = 236
+const RIM = 150
+const RIM_MM = 0.3
+const CARD_ROUND_MM = 3.18
+
+/**
+ * The stand-in camera: photographs a flat set on a cutting mat, beside a bank card or on a sheet, from an angle, with
+ * uneven light, a shadow, blur and grain. Seeded: the same shot gives the same photo. O(pixels).
+ */
+export function takePhoto(set: FlatSet, shot: Shot): Photo {
+  const luck = chance(shot.seed)
+  const reference = CAMERA_REFERENCES[shot.reference]
+  const turn = (luck.between(-6, 6) * Math.PI) / 180
+  // On the sheet, somewhere in its middle; beside the card, to its right.
+  const at: Point = reference.isSheet
+    ? { x: (reference.widthMm - set.widthMm) / 2 + luck.between(-6, 6), y: (reference.heightMm - set.heightMm) / 2 + luck.between(-12, 12) }
+    : { x: reference.widthMm + luck.between(14, 26), y: luck.between(-20, 4) }
+  const corners = (w: number, h: number, from: Point, angle: number): Point[] => [[0, 0], [w, 0], [w, h], [0, h]].map(([x = 0, y = 0]) => ({ x: from.x + x * Math.cos(angle) - y * Math.sin(angle), y: from.y + x * Math.sin(angle) + y * Math.cos(angle) }))
+  const onPlane = corners(reference.widthMm, reference.heightMm, { x: 0, y: 0 }, 0) as unknown as Quad
+  const scene = [...onPlane, ...corners(set.widthMm, set.heightMm, at, turn)]
+  const toPhoto = pose(scene, shot, luck)
+  const toPlane = inverse(toPhoto)
+  const pixels = new Uint8Array(shot.widthPx * shot.heightPx)
+  const light = lighting(shot, luck)
+  const bend = shot.trouble === 'bent' ? 9 : 0
+  const sample = sceneSampler(set, reference, at, turn, bend)
+  for (let row = 0; row < shot.heightPx; row += 1) {
+    for (let column = 0; column < shot.widthPx; column += 1) {
+      const w = toPlane[6] * column + toPlane[7] * row + toPlane[8]
+      const [x, y] = [(toPlane[0] * column + toPlane[1] * row + toPlane[2]) / w, (toPlane[3] * column + toPlane[4] * row + toPlane[5]) / w]
+      pixels[row * shot.widthPx + column] = Math.max(0, Math.min(255, sample(x, y) * light(column, row)))
+    }
+  }
+  const sigma = shot.trouble === 'blurred' ? shot.widthPx / 110 : luck.between(0.4, 1.3)
+  const picture = grain(blurred({ widthPx: shot.widthPx, heightPx: shot.heightPx, pixels }, sigma), luck.between(1, 5), luck)
+  return { picture, corners: onPlane.map(corner => mapPoint(toPhoto, corner)) as unknown as Quad }
+}
+
+/** A camera at half a metre, tilted, turned in the hand, near enough that everything just fills the picture. */
+function pose(scene: readonly Point[], shot: Shot, luck: ReturnType<typeof chance>): Matrix3 {
+  const [tilt, azimuth, roll] = [(luck.between(0, shot.maxTiltDeg) * Math.PI) / 180, luck.between(0, 2 * Math.PI), (luck.between(-15, 15) * Math.PI) / 180]
+  const middle = { x: (Math.min(...scene.map(p => p.x)) + Math.max(...scene.map(p => p.x))) / 2, y: (Math.min(...scene.map(p => p.y)) + Math.max(...scene.map(p => p.y))) / 2 }
+  const project = ({ x, y }: Point): Point => {
+    // Turned about an axis that lies in the plane, at the azimuth; then in the hand.
+    const [px, py] = [x - middle.x, y - middle.y]
+    const [along, across] = [px * Math.cos(azimuth) + py * Math.sin(azimuth), -px * Math.sin(azimuth) + py * Math.cos(azimuth)]
+    const [tiltedAcross, depth] = [across * Math.cos(tilt), 500 + across * Math.sin(tilt)]
+    const [u, v] = [(along * Math.cos(azimuth) - tiltedAcross * Math.sin(azimuth)) / depth, (along * Math.sin(azimuth) + tiltedAcross * Math.cos(azimuth)) / depth]
+    return { x: u * Math.cos(roll) - v * Math.sin(roll), y: u * Math.sin(roll) + v * Math.cos(roll) }
+  }
+  const seen = scene.map(project)
+  const [lowX, highX, lowY, highY] = [Math.min(...seen.map(p => p.x)), Math.max(...seen.map(p => p.x)), Math.min(...seen.map(p => p.y)), Math.max(...seen.map(p => p.y))]
+  const focal = (shot.trouble === 'cutOff' ? 1.22 : 0.9) * Math.min(shot.widthPx / (highX - lowX), shot.heightPx / (highY - lowY))
+  const square: Quad = [{ x: middle.x - 50, y: middle.y - 50 }, { x: middle.x + 50, y: middle.y - 50 }, { x: middle.x + 50, y: middle.y + 50 }, { x: middle.x - 50, y: middle.y + 50 }]
+  const inPhoto = square.map((corner) => {
+    const { x, y } = project(corner)
+    return { x: shot.widthPx / 2 + focal * (x - (lowX + highX) / 2), y: shot.heightPx / 2 + focal * (y - (lowY + highY) / 2) }
+  }) as unknown as Quad
+  const mapping = perspective(square, inPhoto)
+  if (!mapping) throw new Error('the camera looks along the table')
+  return mapping
+}
+
+function sceneSampler(set: FlatSet, reference: { readonly widthMm: number, readonly heightMm: number, readonly isSheet: boolean }, at: Point, turn: number, bend: number): (x: number, y: number) => number {
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
+  return (x, y) => {
+    const [dx, dy] = [x - at.x, y - at.y]
+    const [u, v] = [dx * cos + dy * sin, -dx * sin + dy * cos]
+    const isOnSet = u >= 0 && v >= 0 && u <= set.widthMm && v <= set.heightMm
+    if (isOnSet && set.isLoose) return (brightnessAt(set.picture, u * set.pxPerMm - 0.5, v * set.pxPerMm - 0.5) / 255) * PAPER
+    if (isOnSet) {
+      if (u < RIM_MM || v < RIM_MM || u > set.widthMm - RIM_MM || v > set.heightMm - RIM_MM) return RIM
+      return (brightnessAt(set.picture, u * set.pxPerMm - 0.5, v * set.pxPerMm - 0.5) / 255) * BACKING
+    }
+    // A bent sheet: its long sides bow outward.
+    const bow = bend * Math.sin((Math.PI * Math.min(Math.max(y / reference.heightMm, 0), 1)))
+    if (x >= -bow && y >= 0 && x <= reference.widthMm + bow && y <= reference.heightMm && (reference.isSheet || isOnCard(x, y, reference.widthMm, reference.heightMm))) return reference.isSheet ? PAPER : CARD
+    const [gx, gy] = [((x % 10) + 10) % 10, ((y % 10) + 10) % 10]
+    return gx < 0.4 || gy < 0.4 ? MAT_LINE : MAT
+  }
+}
+function isOnCard(x: number, y: number, width: number, height: number): boolean {
+  const [dx, dy] = [Math.max(CARD_ROUND_MM - x, x - width + CARD_ROUND_MM, 0), Math.max(CARD_ROUND_MM - y, y - height + CARD_ROUND_MM, 0)]
+  return dx * dx + dy * dy <= CARD_ROUND_MM ** 2
+}
+
+/** Brighter towards one side, and a soft shadow across a corner. */
+function lighting({ widthPx, heightPx }: Shot, luck: ReturnType<typeof chance>): (column: number, row: number) => number {
+  const [fall, from, dark, shadowAt, place] = [luck.between(0.05, 0.3), luck.between(0, 2 * Math.PI), luck.between(0.08, 0.28), luck.between(0, 2 * Math.PI), luck.between(0.1, 0.45)]
+  return (column, row) => {
+    const [x, y] = [column / widthPx - 0.5, row / heightPx - 0.5]
+    const shade = (x * Math.cos(shadowAt) + y * Math.sin(shadowAt) - place) / 0.08
+    const soft = shade <= 0 ? 0 : shade >= 1 ? 1 : shade * shade * (3 - 2 * shade)
+    return (1 - fall * (0.5 + x * Math.cos(from) + y * Math.sin(from))) * (1 - dark * soft)
+  }
+}
+
+/** Three passes of a box as wide as the spread asks are as good as a bell. */
+function blurred(picture: GreyPicture, sigma: number): GreyPicture {
+  const radius = Math.max(0, Math.round((Math.sqrt(4 * sigma * sigma + 1) - 1) / 2))
+  if (radius === 0) return picture
+  const { widthPx, heightPx } = picture
+  let now: Float32Array = Float32Array.from(picture.pixels)
+  for (let pass = 0; pass < 3; pass += 1) {
+    now = boxed(now, heightPx, widthPx, 1, widthPx, radius)
+    now = boxed(now, widthPx, heightPx, widthPx, 1, radius)
+  }
+  return { widthPx, heightPx, pixels: Uint8Array.from(now, Math.round) }
+}
+function boxed(from: Float32Array, lines: number, length: number, step: number, nextLine: number, radius: number): Float32Array {
+  const to = new Float32Array(from.length)
+  for (let line = 0; line < lines; line += 1) {
+    const value = (at: number): number => from[line * nextLine + Math.min(Math.max(at, 0), length - 1) * step] ?? 0
+    let sum = 0
+    for (let at = -radius; at <= radius; at += 1) sum += value(at)
+    for (let at = 0; at < length; at += 1) {
+      to[line * nextLine + at * step] = sum / (2 * radius + 1)
+      sum += value(at + radius + 1) - value(at - radius)
+    }
+  }
+  return to
+}
+
+/** Grain: the sum of four even chances is bell-shaped enough. A table of it is drawn once, and read at shifting places. */
+function grain({ widthPx, heightPx, pixels }: GreyPicture, sigma: number, luck: ReturnType<typeof chance>): GreyPicture {
+  const table = Float32Array.from({ length: 65_521 }, () => (luck.unit() + luck.unit() + luck.unit() + luck.unit() - 2) * Math.sqrt(3) * sigma)
+  return { widthPx, heightPx, pixels: pixels.map((pixel, at) => Math.max(0, Math.min(255, Math.round(pixel + (table[(at * 7919 + (at >> 16) * 104_729) % table.length] ?? 0))))) }
+}
