@@ -24,8 +24,9 @@ afterEach(async () => {
 })
 
 const facts = (name: string, more: Partial<Parameters<typeof commands.takeIn>[1]> = {}) => ({
-  name, brandName: 'Tidewrack Press', kindId: null, categoryName: 'Images', themeNames: ['Tide pools'], size: null, words: [], notes: '', pictureHash: null, ...more,
+  name, brandName: 'Tidewrack Press', kindId: null, categoryName: 'Images', themeNames: ['Tide pools'], size: null, words: [], searchWords: [], acquiredOn: null, price: null, notes: '', pictureHash: null, ...more,
 })
+const at = (place: Parameters<typeof commands.takeIn>[2]['place'], draftId: string | null = null) => ({ place, state: 'toFile' as const, draftId, written: '' })
 const draft = (name: string, numberWritten: number | null): PlannedRow => ({
   row: 1, outcome: 'taken', questions: [],
   draft: { name, brandText: 'Marow & Finch', kind: null, categoryText: '', themeNames: ['Harbour'], size: null, words: [], searchWords: [], notes: '', acquiredOn: null, price: null, isUsed: null, useCount: null, hasMatchingDie: null, placeText: 'Bin 4', numberWritten, numberText: numberWritten === null ? '' : String(numberWritten) },
@@ -40,8 +41,8 @@ describe('commands', () => {
   test('take in gives the next number, makes new names once, and one undo takes it all back', async () => {
     const db = await room()
     const before = await state(db)
-    const first = await commands.takeIn(db, facts('Kelp Study'), null)
-    const second = await commands.takeIn(db, facts('Limpets', { brandName: 'tidewrack press' }), null)
+    const first = await commands.takeIn(db, facts('Kelp Study'), at(null))
+    const second = await commands.takeIn(db, facts('Limpets', { brandName: 'tidewrack press' }), at(null))
     expect([first.number, second.number]).toEqual([1, 2])
     expect(await db.records('brands').count()).toBe(1)
     await undo(db)
@@ -51,15 +52,15 @@ describe('commands', () => {
 
   test('a number is not given again after an undo', async () => {
     const db = await room()
-    await commands.takeIn(db, facts('Kelp Study'), null)
+    await commands.takeIn(db, facts('Kelp Study'), at(null))
     await undo(db)
-    expect((await commands.takeIn(db, facts('Limpets'), null)).number).toBe(2)
+    expect((await commands.takeIn(db, facts('Limpets'), at(null))).number).toBe(2)
   })
 
   test('two tabs taking in at once never give one number twice', async () => {
     const db = await room()
     const other = new YondercrestDb(db.name)
-    const taken = await Promise.all(Array.from({ length: 20 }, (_, index) => commands.takeIn(index % 2 ? db : other, facts(`Set ${index}`), null)))
+    const taken = await Promise.all(Array.from({ length: 20 }, (_, index) => commands.takeIn(index % 2 ? db : other, facts(`Set ${index}`), at(null))))
     expect(new Set(taken.map(holding => holding.number)).size).toBe(20)
     other.close()
   })
@@ -90,7 +91,7 @@ describe('commands', () => {
   test('a container code is taken once', async () => {
     const db = await room()
     const [zone] = await db.records('zones').toArray()
-    const wanted = { name: 'Bin 2', code: 'b1', type: 'bin' as const, lanes: 1, lengthMm: 300, cells: null, fixture: { name: 'Cart', shelves: 2 }, shelf: 1, zoneId: zone?.id ?? '' }
+    const wanted = { name: 'Bin 2', code: 'b1', type: 'bin' as const, lanes: 1, lengthMm: 300, cells: null, inner: null, emptyWeightG: null, fixture: { name: 'Cart', shelves: 2 }, shelf: 1, zoneId: zone?.id ?? '' }
     expect(await commands.addContainer(db, wanted)).toEqual({ ok: false, code: 'codeTaken', by: 'Bin 1' })
     expect(await db.records('fixtures').count()).toBe(1)
   })
@@ -107,7 +108,7 @@ describe('journal', () => {
       for (const [index, step] of steps.entries()) {
         const [holding] = await db.records('holdings').toArray()
         const place = { containerId: container.id, lane: 1, order: `a${index}`, cell: null }
-        if (step === 'take') await commands.takeIn(db, facts(`Set ${index}`), index % 2 ? place : null)
+        if (step === 'take') await commands.takeIn(db, facts(`Set ${index}`), at(index % 2 ? place : null))
         else if (step === 'edit' && holding) await commands.editHolding(db, holding.id, facts('Renamed', { themeNames: ['Harbour', 'Weather'] }))
         else if (step === 'place' && holding) await commands.placeHolding(db, holding.id, place)
         else if (step === 'remove' && holding) await commands.removeHolding(db, holding.id)
@@ -127,7 +128,7 @@ describe('journal', () => {
     const db = await room()
     const told: string[] = []
     const stop = followJournal(db, (await readSnapshot(db)).journal, async touched => void told.push(touched === 'all' ? 'all' : [...touched.keys()].sort().join(' ')))
-    await commands.takeIn(db, facts('Kelp Study'), null)
+    await commands.takeIn(db, facts('Kelp Study'), at(null))
     await new Promise(resolve => setTimeout(resolve, 60))
     await undo(db)
     await commands.startEmpty(db)
@@ -139,11 +140,27 @@ describe('journal', () => {
 
   test('replacing a catalogue keeps what was there within one undo', async () => {
     const db = await room()
-    await commands.takeIn(db, facts('Kelp Study'), null)
+    await commands.takeIn(db, facts('Kelp Study'), at(null))
     const before = await commands.readCatalogue(db)
     await commands.replaceCatalogue(db, 'restoreArchive', startCatalogue(ulid), [], [])
     expect(await db.records('holdings').count()).toBe(0)
     await undo(db)
     expect(await commands.readCatalogue(db)).toEqual(before)
+  })
+
+  test('a watcher that hears of two steps at once reads what both have touched', async () => {
+    const db = await room()
+    const { journal } = await readSnapshot(db)
+    const first = await commands.takeIn(db, facts('Kelp Study'), at(null))
+    const second = await commands.takeIn(db, facts('Limpets', { brandName: 'Copperlatch' }), at(null))
+    const touched = await new Promise<ReadonlyMap<string, ReadonlySet<string>>>((resolve) => {
+      const stop = followJournal(db, journal, (told) => {
+        if (told !== 'all') resolve(told)
+        setTimeout(() => stop())
+        return Promise.resolve()
+      })
+    })
+    expect([...touched.get('holdings') ?? []].sort()).toEqual([first.id, second.id].sort())
+    expect(touched.get('brands')?.size).toBe(2)
   })
 })

@@ -3,8 +3,8 @@ import { type RecordOf, TABLE_NAMES, type TableName } from '#core/catalog'
 import type { YondercrestDb } from './database'
 import { CHANGES_A_PART, type JournalEntry } from './journal'
 
-/** The tables a screen keeps in memory: all but the register, which only commands read. */
-export const SCREEN_TABLES = TABLE_NAMES.filter((name): name is Exclude<TableName, 'register'> => name !== 'register')
+/** The tables a screen keeps in memory: all but the register, which only commands read, and the pile, which is watched. */
+export const SCREEN_TABLES = TABLE_NAMES.filter((name): name is Exclude<TableName, 'register' | 'drafts'> => name !== 'register' && name !== 'drafts')
 export type ScreenTable = (typeof SCREEN_TABLES)[number]
 export type ScreenRecords = { [T in ScreenTable]: RecordOf<T>[] }
 
@@ -70,9 +70,10 @@ async function whatChanged(db: YondercrestDb, known: readonly JournalEntry[], jo
   if (known.length === 0 && journal.length > 0) return 'all'
   const swung = journal.filter(entry => before.get(entry.seq)?.swings !== entry.swings)
   if (swung.length === 0) return now.size === known.length ? null : new Map()
-  const touchedParts = db.journalParts.where('seq').anyOf(swung.map(entry => entry.seq))
-  if (await touchedParts.count() > READ_ANEW_FROM / CHANGES_A_PART) return 'all'
-  const changes = (await touchedParts.toArray()).flatMap(part => part.changes)
+  // A new query each time: one with anyOf remembers how far it came, and would go on from there.
+  const touchedParts = () => db.journalParts.where('seq').anyOf(swung.map(entry => entry.seq))
+  if (await touchedParts().count() > READ_ANEW_FROM / CHANGES_A_PART) return 'all'
+  const changes = (await touchedParts().toArray()).flatMap(part => part.changes)
   const touched = new Map<TableName, Set<string>>()
   for (const { table, id } of changes) touched.set(table, (touched.get(table) ?? new Set()).add(id))
   return touched

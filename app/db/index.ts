@@ -1,4 +1,4 @@
-export { database, databaseExists, type DeviceFact, type PictureRecord, type ThumbRecord, YondercrestDb } from './database'
+export { database, databaseExists, type DeviceFact, type InkMapRecord, type PictureRecord, type ThumbRecord, YondercrestDb } from './database'
 export { followJournal, readSnapshot, SCREEN_TABLES, type ScreenRecords, type ScreenTable, type Snapshot, type Touched, watch } from './follow'
 export type { Change, CommandName, JournalEntry, JournalPart, Subject } from './journal'
 export { redo, transact, undo } from './transact'

@@ -3,7 +3,9 @@ import type { TableName } from '#core/catalog'
 /** The names of all commands, as the journal keeps them: stored names are promises. */
 export const COMMAND_NAMES = [
   'takeIn', 'editHolding', 'placeHolding', 'placeMany', 'moveHolders', 'importList', 'restoreArchive', 'loadDemo', 'startEmpty',
-  'addContainer', 'addSection', 'changeZone', 'removeHolding', 'editSection',
+  'classSet', 'fitSet', 'labelSet', 'addDrafts', 'dropDrafts', 'changeName', 'orderNames', 'joinNames', 'splitName', 'changeSeries', 'addRelation', 'removeRelation', 'keepPieces', 'addContainer', 'addSection', 'changeZone', 'removeHolding', 'editSection',
+  'sharePages', 'addStartThemes', 'readCode', 'renewLabels', 'changeHolderType', 'addStartHolders', 'shareHolder', 'addPages', 'measureSet',
+  'changeFixture', 'changeContainer', 'copyContainer', 'emptyContainer', 'removeContainer', 'measureLength', 'keepApart', 'beginRefiling', 'doRefilingStep', 'finishRefiling', 'leaveRefiling',
 ] as const
 export type CommandName = (typeof COMMAND_NAMES)[number]
 

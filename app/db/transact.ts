@@ -8,6 +8,8 @@ export interface Desk {
   readonly db: YondercrestDb
   put<T extends TableName>(table: T, records: readonly RecordOf<T>[]): Promise<void>
   remove(table: TableName, ids: readonly string[]): Promise<void>
+  /** A series that numbers are given from stays, also when the step is undone: what it has given would be given again. */
+  putForGood(series: RecordOf<'series'>): Promise<void>
   /** Register lines stay for ever, also when the step is undone: a number is given once. */
   register(lines: readonly RecordOf<'register'>[]): Promise<void>
 }
@@ -19,7 +21,7 @@ export interface Desk {
 export async function transact<R>(
   db: YondercrestDb, command: CommandName, subject: Subject | ((result: R) => Subject), work: (desk: Desk) => Promise<R>,
 ): Promise<R> {
-  return db.transaction('rw', db.tables.filter(table => table.name !== 'device'), async () => {
+  return db.transaction('rw', db.tables.filter(table => table.name !== 'device' && table.name !== 'inkMaps'), async () => {
     const changes = new Map<string, Change>()
     const touched = new Set<TableName>()
     const result = await work(deskOver(db, changes, touched))
@@ -33,6 +35,15 @@ export async function transact<R>(
     await writeParts(db, seq, [...changes.values()])
     await dropOldest(db)
     return result
+  })
+}
+
+/** Changes some facts of one set, as it is at that moment: another tab may have changed others. Nothing happens where it is gone. */
+export async function changeHolding(db: YondercrestDb, command: CommandName, id: string, change: Partial<RecordOf<'holdings'>> | (() => Promise<Partial<RecordOf<'holdings'>>>)): Promise<void> {
+  await transact(db, command, (holding: RecordOf<'holdings'> | undefined) => ({ name: holding?.name, number: holding?.number }), async (desk) => {
+    const holding = await db.records('holdings').get(id)
+    if (holding) await desk.put('holdings', [{ ...holding, ...typeof change === 'function' ? await change() : change }])
+    return holding
   })
 }
 
@@ -55,6 +66,11 @@ function deskOver(db: YondercrestDb, changes: Map<string, Change>, touched: Set<
       const before = await db.anyRecords(table).bulkGet([...ids])
       for (const record of before) if (record) note(table, record.id, record)
       await db.anyRecords(table).bulkDelete([...ids])
+    },
+    async putForGood(series) {
+      // Its other side is itself: undo puts it back as it is, and every screen hears of it.
+      note('series', series.id, series)
+      await db.records('series').put(series)
     },
     async register(lines) {
       await db.records('register').bulkPut([...lines])

@@ -15,8 +15,8 @@ export async function runningSeries(db: YondercrestDb): Promise<RecordOf<'series
   return first
 }
 
-/** The number that the next new set will most likely get; another tab may be quicker. */
-export async function nextNumber(db: YondercrestDb): Promise<number | null> {
-  const series = (await db.records('series').toArray()).find(each => each.isRunning)
-  return series ? await highestGiven(db, series.id) + 1 : null
+/** The number that the next new set of each series will most likely get; another tab may be quicker. */
+export async function nextNumbers(db: YondercrestDb): Promise<ReadonlyMap<string, number>> {
+  const ids = await db.records('series').toCollection().primaryKeys()
+  return new Map(await Promise.all(ids.map(async id => [id, await highestGiven(db, id) + 1] as const)))
 }

@@ -1,8 +1,10 @@
+import { ulid } from 'ulid'
 import type { Holder, Holding } from '#core/catalog'
-import { arrangeContainer, proposePlace, type RoomFacts } from '#core/room'
+import { arrangeContainer, besideFirstHalf, proposePlace, type RoomFacts } from '#core/room'
 import type { YondercrestDb } from '../database'
 import { transact } from '../transact'
-import { newHolder, type PlaceChoice } from './takeIn'
+import { freePlaces } from './places'
+import { newHolder, type PlaceChoice, putInPlace } from './takeIn'
 
 /** The screen waits no longer than this for its turn while many sets are placed. */
 const BREATH_MS = 30
@@ -11,9 +13,9 @@ const BREATH_MS = 30
 export async function placeHolding(db: YondercrestDb, holdingId: string, place: PlaceChoice): Promise<boolean> {
   return transact(db, 'placeHolding', {}, async (desk) => {
     const holding = await db.records('holdings').get(holdingId)
-    if (!holding) return false
-    const holder = await db.records('holders').where('holdingIds').equals(holdingId).first()
-    await desk.put('holders', [holder ? { ...holder, ...place } : newHolder(holdingId, place)])
+    const own = await db.records('holders').where('holdingIds').equals(holdingId).first()
+    if (!holding || !(await freePlaces(db, [place]))(place, own?.id ?? null)) return false
+    await putInPlace(desk, holding, place)
     if (holding.state !== 'filed') await desk.put('holdings', [{ ...holding, state: 'filed' }])
     return true
   })
@@ -23,10 +25,11 @@ export async function placeHolding(db: YondercrestDb, holdingId: string, place: 
 export async function moveHolders(db: YondercrestDb, moved: readonly Holder[]): Promise<void> {
   await transact(db, 'moveHolders', { count: moved.length }, async (desk) => {
     const known = await db.records('holders').bulkGet(moved.map(holder => holder.id))
+    const isFree = await freePlaces(db, moved)
     // Only the place is taken from the plan: what a holder holds may have changed in another tab.
     const holders = moved.flatMap((plan, index) => {
       const now = known[index]
-      return now ? [{ ...now, containerId: plan.containerId, lane: plan.lane, order: plan.order, cell: plan.cell }] : []
+      return now && isFree(plan, plan.id) ? [{ ...now, containerId: plan.containerId, lane: plan.lane, order: plan.order, cell: plan.cell }] : []
     })
     await desk.put('holders', holders)
   })
@@ -44,6 +47,8 @@ export async function removeHolding(db: YondercrestDb, holdingId: string): Promi
     const relations = await db.records('relations').filter(each => each.fromId === holdingId || each.toId === holdingId).primaryKeys()
     await desk.remove('relations', relations)
     await desk.remove('loans', await db.records('loans').where('holdingId').equals(holdingId).primaryKeys())
+    const hosts = await db.records('holdings').filter(other => other.pieces.some(piece => piece.livesWithId === holdingId)).toArray()
+    await desk.put('holdings', hosts.map(other => ({ ...other, pieces: other.pieces.map(piece => piece.livesWithId === holdingId ? { ...piece, livesWithId: null } : piece) })))
     await desk.remove('holdings', [holdingId])
   })
 }
@@ -56,11 +61,17 @@ export async function placeMany(
   db: YondercrestDb, holdings: readonly Holding[], facts: () => RoomFacts, goOn: (done: number) => boolean,
 ): Promise<number> {
   const plan = await planPlacing(holdings, facts(), goOn)
-  await transact(db, 'placeMany', { count: plan.holders.length }, async (desk) => {
-    await desk.put('holders', plan.holders)
-    await desk.put('holdings', plan.placed.map(holding => ({ ...holding, state: 'filed' as const })))
+  return transact(db, 'placeMany', count => ({ count }), async (desk) => {
+    // What is gone, or was placed meanwhile, or finds its place taken, waits for another time.
+    const ids = plan.placed.map(holding => holding.id)
+    const [now, standing, isFree] = [await db.records('holdings').bulkGet(ids), new Set((await db.records('holders').where('holdingIds').anyOf(ids).toArray()).flatMap(holder => holder.holdingIds)), await freePlaces(db, plan.holders)]
+    const living = new Map(now.flatMap(holding => holding && !standing.has(holding.id) ? [[holding.id, holding]] : []))
+    const holders = plan.holders.filter(holder => isFree(holder, null) && living.has(holder.holdingIds[0] ?? ''))
+    const placed = [...new Set(holders.flatMap(holder => holder.holdingIds))].flatMap(id => living.get(id) ?? [])
+    await desk.put('holders', holders)
+    await desk.put('holdings', placed.map(holding => ({ ...holding, state: 'filed' as const })))
+    return placed.length
   })
-  return plan.holders.length
 }
 
 /** Hands the screen a breath every so often; the transaction begins only when the plan stands. */
@@ -77,12 +88,17 @@ async function planPlacing(holdings: readonly Holding[], facts: RoomFacts, goOn:
     const proposal = proposePlace(holding, { ...facts, rows })
     if (!proposal.ok) continue
     const { container, lane, order, cell } = proposal.point
-    const holder = newHolder(holding.id, { containerId: container.id, lane, order, cell })
+    const holder = newHolder(holding, { containerId: container.id, lane, order, cell })
     holders.push(holder)
     placed.push(holding)
     const row = rows.get(container.id)
     const sections = row?.lanes.flat().flatMap(entry => entry.type === 'section' ? [entry.section] : []) ?? []
-    rows.set(container.id, arrangeContainer(container, [...row?.placements.map(each => each.holder) ?? [], holder], sections))
+    const inIt = [...row?.placements.map(each => each.holder) ?? [], holder]
+    const arranged = arrangeContainer(container, inIt, sections)
+    const beside = holding.isCutInTwo ? besideFirstHalf(arranged, holder) : null
+    const second = beside && { ...holder, id: ulid(), ...beside }
+    if (second) holders.push(second)
+    rows.set(container.id, second ? arrangeContainer(container, [...inIt, second], sections) : arranged)
   }
   return { holders, placed }
 }

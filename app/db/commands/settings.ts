@@ -11,9 +11,3 @@ export async function noteCopySaved(db: YondercrestDb, at: string): Promise<void
   const last = await db.journal.orderBy('seq').last()
   await db.device.put({ id: 'lastCopy', value: JSON.stringify({ at, seq: last?.seq ?? 0, swings: last?.swings ?? 0 }) })
 }
-
-/** Keeps what is typed in Take in, keystroke by keystroke; null forgets it. */
-export async function noteDraft(db: YondercrestDb, draft: string | null): Promise<void> {
-  if (draft === null) await db.device.delete('draft')
-  else await db.device.put({ id: 'draft', value: draft })
-}

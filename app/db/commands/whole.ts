@@ -2,7 +2,7 @@ import { ulid } from 'ulid'
 import { type CatalogueData, emptyCatalogue, type RecordOf, startCatalogue, TABLE_NAMES } from '#core/catalog'
 import { makeRecords, type PlannedRow } from '#core/exchange'
 import type { SpellingGroup } from '#core/classing'
-import type { PictureRecord, ThumbRecord, YondercrestDb } from '../database'
+import type { InkMapRecord, PictureRecord, ThumbRecord, YondercrestDb } from '../database'
 import { type Desk, transact } from '../transact'
 import { highestGiven, runningSeries } from './numbers'
 
@@ -16,13 +16,14 @@ export async function readCatalogue(db: YondercrestDb): Promise<CatalogueData> {
 }
 
 async function replaceAll(desk: Desk, data: CatalogueData): Promise<void> {
-  for (const table of TABLE_NAMES) {
+  // Table beside table: each would otherwise wait for the answers of the one before.
+  await Promise.all(TABLE_NAMES.map(async (table) => {
     const incoming = data[table] as readonly RecordOf<typeof table>[]
     const kept = new Set(incoming.map(record => record.id))
     const stale = (await desk.db.anyRecords(table).toCollection().primaryKeys()).filter(id => !kept.has(id))
     if (stale.length > 0) await desk.remove(table, stale)
     if (incoming.length > 0) await desk.put(table, incoming)
-  }
+  }))
 }
 
 /** Puts a whole catalogue in the place of the present one: one undoable step. Pictures are added first and stay. */
@@ -32,7 +33,7 @@ export async function replaceCatalogue(
 ): Promise<void> {
   const name = data.settings[0]?.roomName ?? ''
   await transact(db, command, { name, count: data.holdings.length }, async (desk) => {
-    await Promise.all([db.pictures.bulkPut([...pictures]), db.thumbs.bulkPut([...thumbs]), replaceAll(desk, data)])
+    await Promise.all([replaceAll(desk, data), db.pictures.bulkPut([...pictures]), db.thumbs.bulkPut([...thumbs])])
   })
 }
 
@@ -71,10 +72,16 @@ export async function importList(
   })
 }
 
-/** Keeps a picture and its thumbnail. Pictures are only ever added: what names them is their content. */
-export async function addPicture(db: YondercrestDb, picture: PictureRecord, thumb: ThumbRecord): Promise<void> {
-  await db.transaction('rw', db.pictures, db.thumbs, async () => {
+/** Keeps a picture, its thumbnail and its fingerprint. Pictures are only ever added: what names them is their content. */
+export async function addPicture(db: YondercrestDb, picture: PictureRecord, thumb: ThumbRecord, inkMap: InkMapRecord): Promise<void> {
+  await db.transaction('rw', db.pictures, db.thumbs, db.inkMaps, async () => {
     await db.pictures.put(picture)
     await db.thumbs.put(thumb)
+    await db.inkMaps.put(inkMap)
   })
+}
+
+/** Keeps fingerprints of pictures that came without one, as those of an archive do. */
+export async function addInkMaps(db: YondercrestDb, maps: readonly InkMapRecord[]): Promise<void> {
+  await db.inkMaps.bulkPut([...maps])
 }

@@ -1,0 +1,157 @@
+import 'fake-indexeddb/auto'
+import { afterEach, describe, expect, test } from '@jest/globals'
+import { ulid } from 'ulid'
+import { blankHolding, type Container, type Holder, type Holding, newTheme } from '#core/catalog'
+import { arrangeRoom, containersInOrder, idsOf, keysBehind, learnThickness, proposeRefiling, type RefilingFacts, remainingRefiling, shortAddress } from '#core/room'
+import { commands, undo, YondercrestDb } from './index'
+
+let opened: YondercrestDb[] = []
+afterEach(async () => {
+  await Promise.all(opened.map(db => db.delete()))
+  opened = []
+})
+/** One bin with so many sets in the order of their numbers, whose themes are out of order. */
+async function filledRoom(count: number): Promise<YondercrestDb> {
+  const db = new YondercrestDb(`test-${ulid()}`)
+  opened.push(db)
+  await commands.startEmpty(db)
+  const [container] = await db.records('containers').toArray()
+  const themes = ['Ropes', 'Harbour', 'Kelp'].map(name => newTheme(ulid(), name, []))
+  await db.records('themes').bulkPut(themes)
+  const sets = Array.from({ length: count }, (_, at): Holding => ({ ...blankHolding({ id: ulid(), number: at + 1, seriesId: 's', name: `Set ${String(at + 1).padStart(2, '0')}`, createdAt: '2026-01-01T00:00:00.000Z' }), themeIds: [themes[at % 3]?.id ?? ''], state: 'filed' }))
+  const keys = keysBehind([], -1, count)
+  await db.records('holdings').bulkPut(sets)
+  await db.records('holders').bulkPut(sets.map((set, at): Holder => ({ id: ulid(), holderTypeId: null, type: 'pocket', containerId: container?.id ?? '', lane: 1, order: keys[at] ?? '', cell: null, apartBecause: null, holdingIds: [set.id] })))
+  return db
+}
+async function facts(db: YondercrestDb) {
+  const { rows } = arrangeRoom({ containers: await db.records('containers').toArray(), sections: await db.records('sections').toArray(), holders: await db.records('holders').toArray() })
+  const mapOf = <T extends { id: string }>(list: T[]) => new Map(list.map(each => [each.id, each]))
+  const [holdings, fixtures, themes, kinds] = [mapOf(await db.records('holdings').toArray()), mapOf(await db.records('fixtures').toArray()), mapOf(await db.records('themes').toArray()), mapOf(await db.records('kinds').toArray())]
+  const [zone] = await db.records('zones').toArray()
+  if (!zone) throw new Error('a zone')
+  const found: RefilingFacts = { rows: containersInOrder({ rows, fixtures }, zone.id), holdings, authority: { brands: new Map(), categories: new Map(), themes, kinds }, learnt: new Map(), holderTypes: new Map() }
+  return { zone, rows, found, names: [...rows.values()].flatMap(row => row.placements.map(each => [shortAddress(each), holdings.get(each.holder.holdingIds[0] ?? '')?.name ?? ''])) }
+}
+async function begin(db: YondercrestDb) {
+  const { zone, found } = await facts(db)
+  const rule = { keys: [{ by: 'theme' as const, order: 'alphabetical' as const }, { by: 'name' as const, order: 'alphabetical' as const }] }
+  const proposal = proposeRefiling(found, { zone, rule, containerIds: found.rows.map(row => row.container.id), reserve: 0, aims: { group: 4, subgroup: 1, container: 2, even: 3 }, isEven: false, tableMm: 300, armfulMm: 12 }, ({ id }) => found.authority.themes.get(id)?.name ?? '')
+  if (!proposal.ok) throw new Error(proposal.problem.code)
+  return commands.beginRefiling(db, { zone, rule, lanes: proposal.lanes.map(lane => lane.target), tableMm: 300, armfulMm: 12, tableName: 'The table', name: 'Everything' })
+}
+async function left(db: YondercrestDb, id: string) {
+  const refiling = await db.records('refilings').get(id)
+  const { found, rows } = await facts(db)
+  if (!refiling) throw new Error('a re-filing')
+  const { moves, lanes } = remainingRefiling(found, refiling, 'apart', rows.get(refiling.tableContainerId) ?? null)
+  if (!moves.ok) throw new Error(moves.code)
+  return { steps: moves.steps, lanes }
+}
+
+describe('re-filing', () => {
+  test('step by step to the end, a set taken in meanwhile: in the order of the rule, tabs and all; each step undone alone', async () => {
+    const db = await filledRoom(12)
+    const id = await begin(db)
+    const before = (await left(db, id)).steps.length
+    const first = (await left(db, id)).steps[0]
+    if (!first) throw new Error('a step')
+    expect(await commands.doRefilingStep(db, id, first)).toBe(true)
+    const after = (await facts(db)).names
+    await undo(db)
+    expect((await facts(db)).names).not.toEqual(after)
+    expect((await left(db, id)).steps).toHaveLength(before)
+    expect(await commands.doRefilingStep(db, id, first)).toBe(true)
+    // The same step a second time: what it lifts is no longer there.
+    expect(first.from === first.to || !await commands.doRefilingStep(db, id, first)).toBe(true)
+    const [container] = await db.records('containers').filter(each => !each.isTable).toArray()
+    await commands.takeIn(db, { name: 'Set 99', brandName: '', kindId: null, categoryName: '', themeNames: ['Harbour'], size: null, words: [], searchWords: [], acquiredOn: null, price: null, notes: '', pictureHash: null }, { place: { containerId: container?.id ?? '', lane: 1, order: keysBehind([], -1, 40)[39] ?? '', cell: null }, state: 'toFile', draftId: null, written: '' })
+    for (let round = 0; round < 40; round += 1) {
+      const [step] = (await left(db, id)).steps
+      if (!step) break
+      expect(await commands.doRefilingStep(db, id, step)).toBe(true)
+      // Every address names one set, at every moment.
+      const { names } = await facts(db)
+      expect(new Set(names.map(([address]) => address)).size).toBe(13)
+    }
+    expect(await commands.finishRefiling(db, id, (await left(db, id)).lanes)).toBe(true)
+    const { names, found } = await facts(db)
+    const themeOf = (name: string | undefined): string => found.authority.themes.get([...found.holdings.values()].find(each => each.name === name)?.themeIds[0] ?? '')?.name ?? ''
+    expect(names.map(([, name]) => `${themeOf(name)} ${name}`)).toEqual(names.map(([, name]) => `${themeOf(name)} ${name}`).sort())
+    expect(await db.records('refilings').get(id)).toMatchObject({ state: 'done' })
+    expect((await db.records('sections').toArray()).map(each => each.title).sort()).toEqual(['Harbour', 'Kelp', 'Ropes'])
+    expect(await db.records('containers').filter(each => each.isTable).count()).toBe(0)
+  })
+  test('left off half-way, everything stays where it is; the rule goes back if that is wanted', async () => {
+    const db = await filledRoom(9)
+    const before = (await facts(db)).zone.filingRule
+    const id = await begin(db)
+    const [step] = (await left(db, id)).steps
+    if (step) await commands.doRefilingStep(db, id, step)
+    const { names } = await facts(db)
+    expect(await commands.leaveRefiling(db, id, false)).toBe(true)
+    expect((await facts(db)).names).toEqual(names)
+    expect((await facts(db)).zone.filingRule).toEqual(before)
+    expect(idsOf(step ?? { from: '', to: '', parts: [], lengthMm: 0 }).length).toBeGreaterThan(0)
+  })
+})
+
+describe('furniture and containers', () => {
+  const only = async (db: YondercrestDb): Promise<Container> => (await db.records('containers').toArray())[0] as Container
+  test('copied three times, merged, emptied, and taken out only when empty or with a destination; all undone', async () => {
+    const db = await filledRoom(6)
+    const bin = await only(db)
+    expect(await commands.copyContainer(db, bin.id, 3)).toBe(3)
+    const all = await db.records('containers').toArray()
+    expect(all.map(each => each.code).sort()).toEqual(['B1', 'B2', 'B3', 'B4'])
+    expect(await commands.removeContainer(db, bin.id)).toMatchObject({ ok: false, code: 'notEmpty', count: 6 })
+    const other = all.find(each => each.code === 'B3')
+    expect(await commands.emptyContainer(db, bin.id, other?.id ?? null, true)).toEqual({ ok: true })
+    expect((await facts(db)).names.map(([address]) => address)).toEqual(['B3-1', 'B3-2', 'B3-3', 'B3-4', 'B3-5', 'B3-6'])
+    expect(await commands.emptyContainer(db, other?.id ?? '', null, false)).toEqual({ ok: true })
+    expect(await db.records('holdings').filter(each => each.state === 'toFile').count()).toBe(6)
+    for (let step = 0; step < 3; step += 1) await undo(db)
+    expect((await facts(db)).names.map(([address]) => address)).toEqual(['B1-1', 'B1-2', 'B1-3', 'B1-4', 'B1-5', 'B1-6'])
+  })
+  test('a change that would leave a set without its cell is refused; furniture goes only when empty', async () => {
+    const db = await filledRoom(1)
+    const bin = await only(db)
+    expect(await commands.changeContainer(db, { ...bin, cells: { rows: 2, columns: 2, pages: 1, isTwoSided: false, cellSize: null, reuse: 'last' } })).toMatchObject({ ok: false, code: 'notEmpty' })
+    expect(await commands.changeContainer(db, { ...bin, name: 'Deep bin', lengthMm: 400 })).toEqual({ ok: true })
+    expect(await commands.removeFixture(db, bin.fixtureId)).toEqual({ ok: false, code: 'notEmpty', count: 1 })
+    const id = await commands.putFixture(db, { name: 'Cart', type: 'cart', shelves: 3 })
+    expect(await commands.removeFixture(db, id)).toEqual({ ok: true })
+  })
+  test('a lane measured twice counts once, and teaches', async () => {
+    const db = await filledRoom(10)
+    const bin = await only(db)
+    for (const filledMm of [80, 40]) await commands.measureLength(db, { containerId: bin.id, lane: 1, filledMm, stood: [{ kindId: null, holder: 'pocket', count: 10 }] })
+    const measured = await db.records('measuredLengths').toArray()
+    expect(measured).toHaveLength(1)
+    expect(learnThickness(measured, () => undefined).get('/pocket')?.mm).toBeCloseTo(4, 1)
+  })
+  test('what is kept apart keeps its address, and no re-filing lifts it', async () => {
+    const db = await filledRoom(9)
+    const { rows } = await facts(db)
+    const first = [...rows.values()][0]?.placements[0]?.holder
+    await commands.keepApart(db, first?.id ?? '', 'kept on the desk, used daily')
+    const id = await begin(db)
+    expect((await left(db, id)).steps.flatMap(idsOf)).not.toContain(first?.id)
+    expect((await left(db, id)).lanes.flatMap(lane => lane.holderIds)).not.toContain(first?.id)
+  })
+})
+
+test('a set that was cut in two stands in two holders, and both are its places', async () => {
+  const db = await filledRoom(2)
+  const bin = (await db.records('containers').toArray())[0] as Container
+  const holding = { ...blankHolding({ id: ulid(), number: 50, seriesId: 's', name: 'Tall Mast', createdAt: '2026-01-01T00:00:00.000Z' }), isCutInTwo: true }
+  await db.records('holdings').put(holding)
+  await commands.placeHolding(db, holding.id, { containerId: bin.id, lane: 1, order: keysBehind([], -1, 9)[7] ?? '', cell: null })
+  const { halves } = arrangeRoom({ containers: [bin], sections: [], holders: await db.records('holders').toArray() })
+  const both = halves.get(holding.id)?.map(place => shortAddress(place))
+  expect(both).toHaveLength(2)
+  expect(new Set(both).size).toBe(2)
+  // Placed anew, it does not multiply.
+  await commands.placeHolding(db, holding.id, { containerId: bin.id, lane: 1, order: keysBehind([], -1, 9)[8] ?? '', cell: null })
+  expect(await db.records('holders').where('holdingIds').equals(holding.id).count()).toBe(2)
+})
