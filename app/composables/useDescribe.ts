@@ -1,6 +1,6 @@
 import type { Holding, RecordOf } from '#core/catalog'
-import { type Code, codeText, writeCode } from '#core/numbering'
-import { type InsertionProposal, neighboursOf, type Placement, shortAddress } from '#core/room'
+import { type Code, codeText, type NumberFacts, numberSource, writeCode } from '#core/numbering'
+import { type AddressedPlace, type InsertionProposal, neighboursOf, type Placement, shortAddress } from '#core/room'
 import { type LengthStyle, type Size, writeLength, writeSize } from '#core/units'
 import { containerWay, placeSentence, placeWords } from '~/messages'
 import { useCatalogue } from '~/stores/catalogue'
@@ -16,6 +16,16 @@ export function useDescribe() {
     const series = catalogue.tables?.series.get(holding.seriesId)
     return series ? writeCode(series, holding.number, lookUp('kinds', holding.kindId) ?? null) : { figure: String(holding.number), suffix: '' }
   }
+  /** The number that a set with these facts will most likely get, as its series writes it. */
+  function nextCode(facts: NumberFacts, kindId: string | null): Code {
+    const all = [...catalogue.tables?.series.values() ?? []]
+    const running = all.find(series => series.isRunning)
+    if (!running) return { figure: '', suffix: '' }
+    const { series, wanted } = numberSource(running, all, facts, () => '')
+    return writeCode(series, wanted ?? catalogue.nextNumbers.get(series.id) ?? 1, lookUp('kinds', kindId) ?? null)
+  }
+  /** The address of a place, the owner's way. */
+  const address = (place: AddressedPlace): string => shortAddress(place, catalogue.settings.addressPatterns)
   const code = (holding: Holding): string => codeText(codeOf(holding))
   const numberAndName = (holding: Holding): string => `${codeOf(holding).figure} ${holding.name}`
 
@@ -32,11 +42,14 @@ export function useDescribe() {
     const placement = catalogue.room.placements.get(holding.id)
     if (!placement) return holding.placeText ? placeWords.listSays(holding.placeText) : placeWords.none
     const { front, behind } = neighbours(placement)
-    return placeSentence(placement, lookUp('fixtures', placement.container.fixtureId), nameOf(front), nameOf(behind))
+    const sentence = placeSentence(placement, lookUp('fixtures', placement.container.fixtureId), nameOf(front), nameOf(behind))
+    const other = catalogue.room.halves.get(holding.id)?.[1]
+    return other ? placeWords.halves(sentence, address(other)) : sentence
   }
   function addressOf(holding: Holding): string | null {
     const placement = catalogue.room.placements.get(holding.id)
-    return placement ? shortAddress(placement) : null
+    const both = catalogue.room.halves.get(holding.id)
+    return both ? placeWords.both(both.map(address)) : placement ? address(placement) : null
   }
   function proposalText(proposal: InsertionProposal): string {
     if (!proposal.ok) return placeWords.problems[proposal.code]
@@ -49,5 +62,5 @@ export function useDescribe() {
   const sizeText = (size: Size): string => writeSize(size, style())
   const lengthText = (mm: number): string => writeLength(mm, style())
 
-  return { addressOf, code, codeOf, lengthText, lookUp, nameOf, neighbours, numberAndName, placeOf, proposalText, sizeText }
+  return { address, addressOf, code, codeOf, lengthText, lookUp, nameOf, neighbours, nextCode, numberAndName, placeOf, proposalText, sizeText }
 }

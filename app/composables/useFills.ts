@@ -6,5 +6,5 @@ import { useCatalogue } from '~/stores/catalogue'
 export function useFills() {
   const catalogue = useCatalogue()
   return computed((): ReadonlyMap<string, Fill> => new Map([...catalogue.room.rows.values()].map(row =>
-    [row.container.id, fillOf(row, id => catalogue.tables?.holdings.get(id), id => catalogue.tables?.kinds.get(id))])))
+    [row.container.id, fillOf(row, id => catalogue.tables?.holdings.get(id), id => catalogue.tables?.kinds.get(id), catalogue.learnt)])))
 }

@@ -11,14 +11,15 @@ const isRead = shallowRef(false)
  * start is: the demo room, or the welcome bench with its four ways to begin.
  */
 export async function openRoom(): Promise<void> {
+  const exists = databaseExists()
   const catalogue = useCatalogue()
   const copies = useCopies()
+  const isDemo = copies.isDemoStart()
   watch(() => catalogue.isEmpty, (isEmpty) => { if (!isEmpty) void useFind().open() }, { once: true })
-  const loadDemo = async (): Promise<boolean> => await copies.isDemoStart() && copies.loadDemo()
   // A browser that never held anything need not wait to be read before the demo room is fetched.
-  const isFirst = !await databaseExists()
-  await Promise.all([catalogue.open(), isFirst && loadDemo()])
-  if (!isFirst && catalogue.isEmpty) await loadDemo()
+  const isFirst = !await exists
+  await Promise.all([catalogue.open(), isFirst && copies.loadDemo(isDemo)])
+  if (!isFirst && catalogue.isEmpty) await copies.loadDemo(isDemo)
   isRead.value = true
 }
 

@@ -24,7 +24,7 @@ export function usePrinting() {
       const placement = catalogue.room.placements.get(holding.id)
       const { figure, suffix } = codeOf(holding)
       return {
-        accession: holding.number, themes: holding.themeIds.flatMap(id => lookUp('themes', id)?.name ?? []),
+        accession: holding.number, themes: holding.themeIds.flatMap(id => lookUp('themes', id) ?? []).map(({ name, sharesPage }) => ({ name, sharesPage })),
         place: placement ? { heading: containerWay(lookUp('fixtures', placement.container.fixtureId), placement.container), containerRank: rankOf.get(placement.container.id) ?? 0, position: placement.position } : null,
         entry: {
           id: holding.id, figure, suffix, name: holding.name, brand: lookUp('brands', holding.brandId)?.name ?? '', address: addressOf(holding) ?? indexWords.noPlace,

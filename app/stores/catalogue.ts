@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { RecordOf, RoomSettings } from '#core/catalog'
 import { START_SETTINGS } from '#core/catalog'
-import { arrangeRoom, type Authority, containersInOrder, type Room, type RoomFacts } from '#core/room'
+import { arrangeRoom, type Authority, containersInOrder, learnThickness, type Room, type RoomFacts, type ThicknessTable } from '#core/room'
 import { commands, database, followJournal, type JournalEntry, readSnapshot, SCREEN_TABLES, type ScreenRecords, type ScreenTable, type Touched, watch } from '~/db'
 
 export type Tables = { readonly [T in ScreenTable]: ReadonlyMap<string, RecordOf<T>> }
@@ -20,9 +20,9 @@ type Listener = (holdingIds: readonly string[] | 'all', tables: readonly ScreenT
  */
 export const useCatalogue = defineStore('catalogue', () => {
   const tables = shallowRef<Tables | null>(null)
-  const room = shallowRef<Room>({ rows: new Map(), placements: new Map() })
+  const room = shallowRef<Room>({ rows: new Map(), placements: new Map(), halves: new Map() })
   const steps = shallowRef<readonly JournalEntry[]>([])
-  const nextNumber = shallowRef<number | null>(null)
+  const nextNumbers = shallowRef<ReadonlyMap<string, number>>(new Map())
   const settings = shallowRef<Readonly<RoomSettings>>(START_SETTINGS)
   const listeners = new Set<Listener>()
 
@@ -31,9 +31,10 @@ export const useCatalogue = defineStore('catalogue', () => {
     const snapshot = await readSnapshot(db)
     take(mapsOf(snapshot.records), null)
     steps.value = snapshot.journal
+    settings.value = snapshot.records.settings[0] ?? START_SETTINGS
     followJournal(db, snapshot.journal, follow)
     watch(() => db.records('settings').get('room'), (found) => { settings.value = found ?? START_SETTINGS })
-    watch(() => commands.nextNumber(db), (number) => { nextNumber.value = number })
+    watch(() => commands.nextNumbers(db), (numbers) => { nextNumbers.value = numbers })
   }
 
   function take(fresh: Tables, touchedContainers: ReadonlySet<string> | null): void {
@@ -77,16 +78,20 @@ export const useCatalogue = defineStore('catalogue', () => {
     brands: tables.value?.brands ?? new Map(), themes: tables.value?.themes ?? new Map(),
     categories: tables.value?.categories ?? new Map(), kinds: tables.value?.kinds ?? new Map(),
   }))
+  /** Which stamp a die belongs to, where the owner has said so. */
+  const stampOf = computed((): ReadonlyMap<string, string> => new Map([...tables.value?.relations.values() ?? []].flatMap(each => each.kind === 'dieForStamp' ? [[each.fromId, each.toId] as const] : [])))
   const facts = computed((): RoomFacts => ({
     fixtures: tables.value?.fixtures ?? new Map(), zones: [...tables.value?.zones.values() ?? []], rows: room.value.rows,
-    holdings: tables.value?.holdings ?? new Map(), authority: authority.value,
+    holdings: tables.value?.holdings ?? new Map(), authority: authority.value, stampOf: stampOf.value,
   }))
+  /** How deep a filled holder is, by what was measured of lanes. */
+  const learnt = computed((): ThicknessTable => learnThickness([...tables.value?.measuredLengths.values() ?? []], id => tables.value?.kinds.get(id)))
   const containers = computed(() => containersInOrder(facts.value, null))
   const isEmpty = computed(() => (tables.value?.settings.size ?? 0) === 0)
   const placeless = computed(() => [...tables.value?.holdings.values() ?? []].filter(holding => !room.value.placements.has(holding.id)))
 
   return {
-    tables, room, steps, nextNumber, settings, authority, facts, containers, isEmpty, placeless, open,
+    tables, room, steps, nextNumbers, settings, authority, facts, learnt, containers, isEmpty, placeless, open,
     onChange: (listener: Listener): void => void listeners.add(listener),
   }
 })

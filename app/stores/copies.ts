@@ -1,7 +1,7 @@
 import { transfer } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import type { ListLine } from '#core/exchange'
+import { type ListLine, writePrice } from '#core/exchange'
 import { commands, database, watch } from '~/db'
 import { copyWords } from '~/messages'
 import { useDescribe } from '~/composables/useDescribe'
@@ -69,10 +69,10 @@ export const useCopies = defineStore('copies', () => {
       return false
     }
   }
-  async function loadDemo(): Promise<boolean> {
+  /** Puts the demo room in, if that is what is wanted: the worker starts up while the answer, and the archive, are on their way. */
+  async function loadDemo(isWanted: Promise<boolean> = Promise.resolve(true)): Promise<boolean> {
     try {
-      // The worker starts up while the archive is on its way.
-      const archive = fetch('/api/demo-room').then(response => response.ok ? response.arrayBuffer() : null)
+      const archive = isWanted.then(is => is ? fetch('/api/demo-room') : null).then(response => response?.ok ? response.arrayBuffer() : null)
       const outcome = await work(async (hands, tell) => {
         const bytes = await archive
         return bytes ? hands.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'loadDemo', tell)) : null
@@ -99,7 +99,7 @@ export const useCopies = defineStore('copies', () => {
       category: describe.lookUp('categories', holding.categoryId)?.name ?? '',
       themes: holding.themeIds.flatMap(id => describe.lookUp('themes', id)?.name ?? []),
       size: holding.size ? `${holding.size.widthMm} x ${holding.size.heightMm} mm` : '', words: holding.words, searchWords: holding.searchWords, notes: holding.notes,
-      acquiredOn: holding.acquiredOn ?? '', price: holding.price ? `${(holding.price.minor / 100).toFixed(2)} ${holding.price.currency}` : '',
+      acquiredOn: holding.acquiredOn ?? '', price: holding.price ? writePrice(holding.price) : '',
       used: holding.useCount !== null ? `${holding.useCount}x` : holding.isUsed === null ? '' : holding.isUsed ? 'yes' : 'no',
       matchingDie: holding.hasMatchingDie === null ? '' : holding.hasMatchingDie ? 'yes' : 'no',
       place: describe.addressOf(holding) ?? holding.placeText,

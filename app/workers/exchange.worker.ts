@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
 import {
   type ColumnGuess, type FileFacts, gatherFacts, guessColumns, type ImportChoices, type ImportReport, type KnownNames, type ListField, type ListTable,
-  packArchive, type PlannedRow, planRow, readTable, recommendedChoices, reportOn, type TableReading, unpackArchive, type ArchiveReading, writeList, type ListLine, PICTURE_TYPES,
+  packArchive, picturesOf, type PlannedRow, planRow, readTable, recommendedChoices, reportOn, type TableReading, unpackArchive, type ArchiveReading, writeList, type ListLine, PICTURE_TYPES,
 } from '#core/exchange'
 import { commands, database, type PictureRecord, type ThumbRecord } from '~/db'
 import type { Progress } from './call'
@@ -101,7 +101,7 @@ const api = {
   async saveArchive(tell: Tell): Promise<ArrayBuffer> {
     const db = database()
     const data = await commands.readCatalogue(db)
-    const wanted = new Set(data.holdings.flatMap(holding => [holding.pictureHash, ...holding.pieces.map(piece => piece.pictureHash)]).filter(hash => hash !== null))
+    const wanted = new Set(picturesOf(data).map(each => each.hash))
     const pictures = (await db.pictures.bulkGet([...wanted])).filter(picture => picture !== undefined)
     const thumbs = (await db.thumbs.bulkGet([...wanted])).filter(thumb => thumb !== undefined)
     const zip = await packArchive(
@@ -113,6 +113,8 @@ const api = {
 
   /** Reads an archive back in the place of the present catalogue, or refuses it whole and changes nothing. */
   async restoreArchive(bytes: ArrayBuffer, command: 'restoreArchive' | 'loadDemo', tell: Tell): Promise<RestoreOutcome> {
+    // Opened while the archive is checked; whatever is wrong with it shows when it is written to.
+    database().open().catch(() => undefined)
     const reading = await unpackArchive(new Uint8Array(bytes), sha256, (done, total) => tell({ stage: 'checking', done, total }))
     if (!reading.ok) return reading
     const { data, pictures, thumbs } = reading.archive
@@ -134,7 +136,7 @@ const api = {
     return { ok: true, holdings: data.holdings.length }
   },
 
-  /** Keeps a photo: the bytes as they came, under their hash, and a small JPEG. */
+  /** Keeps a photo under its hash, as it came or (if the owner likes) scaled and upright, with a small JPEG and its ink map. */
   async addPicture(file: Blob): Promise<PictureOutcome> {
     if (file.size > MAX_PICTURE_BYTES) return { ok: false, code: 'tooLarge' }
     const type = PICTURE_TYPES[file.type] ? file.type : 'image/png'
@@ -142,11 +144,13 @@ const api = {
     const size = headerSize(new Uint8Array(bytes))
     if (size && size.widthPx * size.heightPx > MAX_PICTURE_PIXELS) return { ok: false, code: 'tooLarge' }
     if (!PICTURE_TYPES[file.type]) return { ok: false, code: 'notAPicture' }
-    const made = await makeThumb(bytes, type).catch(() => null)
+    const keepsOriginal = (await database().records('settings').get('room'))?.keepsOriginals ?? true
+    const made = await makeThumb(bytes, type, keepsOriginal).catch(() => null)
     if (!made) return { ok: false, code: 'notAPicture' }
-    const hash = await sha256(new Uint8Array(bytes))
-    const { widthPx, heightPx } = made
-    await commands.addPicture(database(), { hash, type, bytes, widthPx, heightPx }, { hash, bytes: made.thumb })
+    const kept = made.scaled ?? bytes
+    const hash = await sha256(new Uint8Array(kept))
+    const { widthPx, heightPx, inkMap } = made
+    await commands.addPicture(database(), { hash, type: made.scaled ? 'image/jpeg' : type, bytes: kept, widthPx, heightPx }, { hash, bytes: made.thumb }, { hash, map: inkMap.slice().buffer })
     return { ok: true, hash, widthPx, heightPx }
   },
 

@@ -13,7 +13,8 @@ export interface AskResult {
   readonly ask: string
   readonly mode: Answer['mode']
   readonly absent: readonly string[]
-  readonly ids: readonly string[]
+  /** Line by line: one long text crosses from the worker ten times faster than thousands of short ones. */
+  readonly ids: string
   readonly because: readonly Answer['hits'][number]['because'][]
   readonly indexed: number
 }
@@ -67,7 +68,7 @@ const api = {
   ask(text: string): AskResult {
     const { ask, mode, absent, hits } = index.ask(text)
     return {
-      ask, mode, absent, ids: hits.map(hit => hit.id), because: hits.slice(0, REASONS_FOR).map(hit => hit.because), indexed: index.size,
+      ask, mode, absent, ids: hits.map(hit => hit.id).join('\n'), because: hits.slice(0, REASONS_FOR).map(hit => hit.because), indexed: index.size,
     }
   },
 }
