@@ -1,6 +1,6 @@
 import type { JoinReason } from '#core/classing'
 import type { ImportReport, ListField, TableReading } from '#core/exchange'
-import { counted, figure } from './number'
+import { counted, countedThat, figure } from './number'
 
 const FIELDS: Readonly<Record<ListField, string>> = {
   number: 'Number', name: 'Name', brand: 'Brand', kind: 'Kind', category: 'Category', themes: 'Themes', size: 'Size', words: 'Words on it', searchWords: 'Search words',
@@ -14,11 +14,11 @@ const QUESTIONS: Readonly<Record<QuestionCode, (count: number) => string>> = {
   dateOrderUnknown: count => `${counted(count, 'date')} could be day first or month first`,
   priceUnread: count => `${counted(count, 'price')} could not be read`,
   usedUnread: count => `${counted(count, 'cell')} under Used could not be read`,
-  dieUnread: count => `${counted(count, 'cell')} under Matching die say neither yes nor no`,
+  dieUnread: count => `${counted(count, 'cell')} under Matching die ${count === 1 ? 'says' : 'say'} neither yes nor no`,
   kindUnread: count => `${counted(count, 'kind')} kept as text`,
   nameMissing: count => `${counted(count, 'row')} ${count === 1 ? 'has' : 'have'} no name`,
   numberClash: count => `${counted(count, 'number')} ${count === 1 ? 'is' : 'are'} taken`,
-  numberUnread: count => `${counted(count, 'number')} ${count === 1 ? 'is' : 'are'} not plain numbers; kept as older numbers`,
+  numberUnread: count => `${count === 1 ? '1 number is not a plain number; kept as an older number' : `${counted(count, 'number')} are not plain numbers; kept as older numbers`}`,
   tooLong: count => `${counted(count, 'note')} ${count === 1 ? 'is' : 'are'} very long`,
 }
 const REASONS: Readonly<Record<JoinReason, string>> = {
@@ -59,7 +59,7 @@ export const importWords = {
   sizeUnit: (count: number) => `${counted(count, 'size')} without a unit`,
   sizeUnitWhy: (inches: number, centimetres: number) => centimetres > 0
     ? `Of the sizes with a unit, ${figure(inches)} are in inches and ${figure(centimetres)} in centimetres, so these could be either.`
-    : `All ${figure(inches)} sizes that have a unit are in inches.`,
+    : inches === 1 ? 'The only size that has a unit is in inches.' : `All ${figure(inches)} sizes that have a unit are in inches.`,
   sizeUnitAsk: 'Too few sizes have a unit to tell.',
   inches: 'Inches', centimetres: 'Centimetres', millimetres: 'Millimetres', keep: 'Leave as text, ask me later',
   dateOrder: (count: number) => `${counted(count, 'date')} like 3/4/2019`,
@@ -78,13 +78,13 @@ export const importWords = {
   moreTexts: (count: number) => `and ${figure(count)} more`,
   openHint: 'These texts stay on their sets as questions until you answer them. Nothing is lost.',
   noOpen: 'Everything could be read.',
-  places: (count: number) => `${counted(count, 'set')} come with a place as your list writes it. It is kept with the set until somebody has looked there.`,
-  repeated: (count: number) => `${counted(count, 'name')} stand more than once with the same brand. All rows are taken in.`,
+  places: (count: number) => `${countedThat(count, 'set', 'comes', 'come')} with a place as your list writes it. It is kept with the set until somebody has looked there.`,
+  repeated: (count: number) => `${countedThat(count, 'name', 'stands', 'stand')} more than once with the same brand. All rows are taken in.`,
   sums: (report: ImportReport) =>
     `${counted(report.rows, 'row')}: ${figure(report.taken)} taken, ${figure(report.withQuestion)} taken with a question, ${figure(report.refused.length)} refused.`,
   refused: (rows: readonly number[]) => `Refused because they are blank: row ${rows.slice(0, 20).join(', ')}${rows.length > 20 ? ' ...' : ''}.`,
   take: (count: number) => `Take in ${counted(count, 'set')}`,
-  done: (count: number) => `${counted(count, 'set')} are in. One undo takes all of them out again.`,
+  done: (count: number) => `${countedThat(count, 'set', 'is', 'are')} in. One undo takes ${count === 1 ? 'it' : 'all of them'} out again.`,
   doneTitle: 'The list is in',
   look: 'Look at them', another: 'Bring in another list', placeThem: 'Give them places',
   cancelled: 'Stopped. Nothing was taken in.',

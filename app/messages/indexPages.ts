@@ -1,4 +1,4 @@
-import { counted } from './number'
+import { counted, countedThat } from './number'
 
 export const indexWords = {
   title: 'Index',
@@ -42,7 +42,7 @@ export const copyWords = {
   restore: 'Choose a copy',
   stages: { checking: 'Checking', pictures: 'Making small pictures', writing: 'Writing', reading: 'Reading', packing: 'Packing', printing: 'Printing' },
   progress: (stage: string, done: number, total: number) => `${stage} ${done} of ${total}`,
-  restored: (count: number) => `${counted(count, 'set')} are back, photos and all.`,
+  restored: (count: number) => `${countedThat(count, 'set', 'is', 'are')} back, photos and all.`,
   refusal: {
     notAZip: 'This file is not a copy made here: it is not an archive at all.',
     foreign: 'This is an archive, but not one of a catalogue made here.',

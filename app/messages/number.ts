@@ -8,6 +8,9 @@ export const ordinal = (position: number): string => `${figure(position)}${SUFFI
 /** @example counted(3, 'set') //=> '3 sets' */
 export const counted = (count: number, one: string, many = `${one}s`): string => `${figure(count)} ${count === 1 ? one : many}`
 
+/** @example countedThat(1, 'set', 'stands', 'stand') //=> '1 set stands' */
+export const countedThat = (count: number, noun: string, one: string, many: string): string => `${counted(count, noun)} ${count === 1 ? one : many}`
+
 const dayFormat = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'long', year: 'numeric' })
 const monthFormat = new Intl.DateTimeFormat('en', { month: 'long', year: 'numeric' })
 const timeFormat = new Intl.DateTimeFormat('en', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })

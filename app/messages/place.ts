@@ -36,6 +36,8 @@ function between(front: string | null, behind: string | null): string {
 
 export const placeWords = {
   none: 'No place yet',
+  both: (addresses: readonly string[]) => addresses.join(' and '),
+  halves: (sentence: string, other: string) => `${sentence}. It was cut in two: the other half stands at ${other}.`,
   listSays: (text: string) => `The list says: ${text}. Not yet checked.`,
   front: 'In front of it',
   behind: 'Behind it',
@@ -49,9 +51,11 @@ export const placeWords = {
   becauseCell: (zone: string) => `${zone} fills its pages in order of arrival.`,
   noTab: (name: string) => `There is no tab for ${name} there yet.`,
   tooFull: (name: string, overMm: number) => `${name} is full: about ${Math.ceil(overMm)} mm would not go in.`,
+  placeGone: 'That place was taken or is gone since. Nothing was moved; another is proposed in a moment.',
   problems: {
     noZoneTakesKind: 'No zone of the room takes this kind. Let a zone take it, in the storeroom.',
     zoneHasNoContainer: 'The zone for this kind has no container yet. Add one in the storeroom.',
+    noCellFits: 'No page of this zone has cells large enough for it. Give it another holder, or add pages with larger cells.',
     allCellsTaken: 'Every cell of every page is taken. Add pages or a binder in the storeroom.',
   },
   keys: { brand: 'brand', theme: 'theme', category: 'category', kind: 'kind', sizeClass: 'size', series: 'series', number: 'number', name: 'name', date: 'date' },

@@ -1,6 +1,6 @@
 import type { AddContainerOutcome } from '~/db/commands'
 import type { MovePlan } from '#core/room'
-import { counted, figure } from './number'
+import { counted, countedThat, figure } from './number'
 
 type MoveProblem = Extract<MovePlan, { ok: false }>['code']
 const MOVE_PROBLEMS: Readonly<Record<MoveProblem, string>> = {
@@ -24,19 +24,19 @@ export const storeroomWords = {
   ruleHint: 'Up to three keys, the first one first. Nothing is moved by a change; new sets go by the new rule.',
   ruleKey: (index: number) => ['First by', 'then by', 'and then by'][index] ?? '',
   noKey: 'nothing more',
-  orders: { alphabetical: 'in alphabetical order', own: 'in my own order', ascending: 'rising' },
+  orders: { alphabetical: 'in alphabetical order', asItself: 'each under its own name', own: 'in my own order', ascending: 'rising' },
   save: 'Keep it',
   emptyRow: 'Nothing stands here yet.',
   emptyContainer: 'This container is empty. Take in a set, or carry one here: pick it up with m and press Enter on a row of this container.',
   tab: (title: string) => `Tab ${title}`,
   page: (page: number) => `Page ${page}`,
   freeCell: (text: string) => `${text}, free`,
-  carry: 'Carry', carrying: (count: number, name: string) => count === 1 ? `Carrying ${name}. Arrows choose where, Enter sets it down, Esc puts it back.` : `Carrying ${count} sets. Arrows choose where, Enter sets them down, Esc puts them back.`,
+  carry: 'Carry', carrying: (count: number, name: string) => count === 1 ? `Carrying ${name}. Arrows choose where, Enter sets it down, Esc puts it back.` : `Carrying ${counted(count, 'set')}. Arrows choose where, Enter sets them down, Esc puts them back.`,
   setDownBehind: (name: string) => `Set down behind ${name}`,
   setDownFront: 'Set down at the very front',
   carryTo: 'Carry to another container',
   moved: (name: string, address: string) => `${name} now stands at ${address}.`,
-  movedMany: (count: number, container: string) => `${count} sets now stand in ${container}.`,
+  movedMany: (count: number, container: string) => `${countedThat(count, 'set', 'now stands', 'now stand')} in ${container}.`,
   moveProblem: MOVE_PROBLEMS,
   select: (name: string) => `Mark ${name}`,
   selected: (count: number) => `${counted(count, 'set')} marked`,
@@ -48,10 +48,14 @@ export const storeroomWords = {
   tabText: 'What stands on it', tabStandsHint: 'New sets of it go behind this tab.', tabPlace: 'It goes in front of the marked set, or to the end of the lane.',
   renameTab: 'Write another title', removeTab: 'Take the tab out',
   name: 'Name', code: 'Short form', codeHint: 'Stands in addresses: B4 in B4-11', type: 'What it is', lanes: 'Lanes', length: 'Inner length of a lane', fixture: 'It stands on', newFixture: 'New furniture', newFixtureName: 'Its name', shelf: 'Shelf, counted from the top', zone_: 'It files with',
+  inner: 'Inner width and height', innerHint: 'Of all lanes together, up to the shelf above; left empty, nothing is checked', sizeProblem: 'Write it like 5 x 7 in or 13 x 18 cm.',
+  cellSize: 'Inner size of a cell', cellSizeHint: 'Left empty, anything is taken to fit', reuse: 'A cell that was freed', reuses: { last: 'is used again when the pages are full', first: 'is used again before a new one', never: 'is never used again' },
+  addPages: 'Add a page', pagesAdded: (name: string, pages: number) => `${name} has ${counted(pages, 'page')} now.`,
   rows: 'Rows of cells', columns: 'Columns of cells', pages: 'Pages', bothSides: 'Front and back of each cell',
   types: { bin: 'Bin', binder: 'Binder with pages of cells', drawer: 'Drawer', caseRack: 'Rack of cases', tray: 'Tray', basket: 'Basket', ring: 'Ring', board: 'Open board' },
+  shortTypes: { bin: 'Bin', binder: 'Binder', drawer: 'Drawer', caseRack: 'Rack', tray: 'Tray', basket: 'Basket', ring: 'Ring', board: 'Board' },
   fixtureTypes: { bookcase: 'Bookcase', cabinet: 'Cabinet', cart: 'Cart', table: 'Table', wall: 'Wall' },
-  addProblem: (problem: Extract<AddContainerOutcome, { ok: false }>) => `${problem.by} has this short form already. Two containers with one short form could not be told apart.`,
+  addProblem: (problem: Extract<AddContainerOutcome, { ok: false }>) => problem.code === 'gone' ? 'The zone or the furniture is no longer there. Choose another.' : `${problem.by} has this short form already. Two containers with one short form could not be told apart.`,
   lengthProblem: 'Write the length like 12 in or 30 cm.',
   needed: 'Please fill this in.',
   liftCaution: 'Lift with both hands, heavy containers low; no climbing with a full one.',

@@ -1,9 +1,10 @@
+import { countedThat, figure } from './number'
 import type { SizeReading } from '#core/units'
 
 type SizeProblem = Extract<SizeReading, { ok: false }>['code']
 const SIZE_PROBLEMS: Readonly<Record<SizeProblem, string>> = {
   empty: '', notASize: 'Write it like 5 3/4 x 7 1/4, 5.75x7.25in or 14,6 x 18,4 cm.', oneNumber: 'Width and height, please: 4 x 6.',
-  zero: 'A side of nothing cannot be right.', tooLarge: 'That is over two metres. Is the unit right?', unitsMixed: 'Two units in one size: write both sides in the same one.',
+  zero: 'A side of nothing cannot be right.', tooLarge: 'That is over two metres. Is the unit right?', twoSizes: 'The two sizes written here disagree. Which one is right?', unitsMixed: 'Two units in one size: write both sides in the same one.',
   unitMissing: 'Inches or centimetres?',
 }
 
@@ -23,6 +24,7 @@ export const takeInWords = {
   none: 'not said',
   make: (name: string) => `New: ${name}`,
   removeTheme: (name: string) => `Take ${name} off`,
+  eitherSize: (written: string, exact: string) => `${written} (${exact})`,
   sizeRead: (text: string, assumed: boolean) => assumed ? `Read as ${text}, the unit of this room` : `Read as ${text}`,
   sizeProblem: SIZE_PROBLEMS,
   proposeFirst: 'Say the kind and the first theme, and the place is proposed here.',
@@ -36,9 +38,9 @@ export const takeInWords = {
   list: 'Bring in a list',
   listHint: 'A spreadsheet saved as CSV, all at once.',
   placelessTitle: 'No place yet',
-  placelessLead: (count: number) => count === 1 ? 'One set is in the catalogue without a place.' : `${count} sets are in the catalogue without a place.`,
+  placelessLead: (count: number) => count === 1 ? 'One set is in the catalogue without a place.' : `${figure(count)} sets are in the catalogue without a place.`,
   placeIt: 'Put it there',
   placeAll: 'Put all where they belong',
   placed: (name: string, place: string) => `${name}: ${place}`,
-  placedMany: (count: number) => `${count} sets have a place now.`,
+  placedMany: (count: number) => `${countedThat(count, 'set', 'has', 'have')} a place now.`,
 } as const
