@@ -7,7 +7,8 @@ import { takeInWords } from '~/messages'
 import { hireExchange } from '~/stores/copies'
 import type { PictureOutcome } from '~/workers/exchange.worker'
 
-/** The photo of a set: a file, a drop, a paste, or the camera of a phone. Kept byte for byte. */
+/** The photo of a set: a file, a drop, or the camera of a phone. `isShown`: only shown, where photos come another way. */
+defineProps<{ isShown?: boolean }>()
 const hash = defineModel<string | null>({ required: true })
 const problem = shallowRef('')
 const isBusy = shallowRef(false)
@@ -28,7 +29,6 @@ function fromCamera(event: Event): void {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (file) void take(file)
 }
-defineExpose({ take })
 </script>
 
 <template>
@@ -37,8 +37,8 @@ defineExpose({ take })
     <div class="flex items-start gap-3">
       <div class="mat small-mat h-32 w-26 border border-mat-line p-2" :aria-busy="isBusy"><KImpression :hash="hash" /></div>
       <div class="flex flex-col items-start gap-2">
-        <KFile :label="takeInWords.photoFile" :hint="takeInWords.photoDrop" accept="image/png,image/jpeg,image/webp,image/gif,image/avif" @file="take" />
-        <button type="button" class="button sm:hidden" @click="camera?.click()"><Camera :size="18" aria-hidden="true" />{{ takeInWords.photoCamera }}</button>
+        <KFile v-if="!isShown" :label="takeInWords.photoFile" :hint="takeInWords.photoDrop" accept="image/png,image/jpeg,image/webp,image/gif,image/avif" @file="take" />
+        <button v-if="!isShown" type="button" class="button sm:hidden" @click="camera?.click()"><Camera :size="18" aria-hidden="true" />{{ takeInWords.photoCamera }}</button>
         <input ref="camera" type="file" accept="image/*" capture="environment" class="sr-only" tabindex="-1" :aria-label="takeInWords.photoCamera" @change="fromCamera">
         <button v-if="hash" type="button" class="button" @click="hash = null"><Trash2 :size="18" aria-hidden="true" />{{ takeInWords.photoRemove }}</button>
         <p v-if="problem" class="max-w-64 text-[0.88rem] font-semibold text-berry" role="alert">{{ problem }}</p>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { MapPin, TriangleAlert } from 'lucide-vue-next'
 import { computed } from 'vue'
-import { type InsertionProposal, tabOf, thicknessOf } from '#core/room'
+import { capOf, type InsertionProposal, tabOf, thicknessIn } from '#core/room'
 import type { Holding } from '#core/catalog'
 import { useDescribe } from '~/composables/useDescribe'
 import { useFills } from '~/composables/useFills'
-import { placeWords, takeInWords } from '~/messages'
+import { placeWords, roomWords, takeInWords } from '~/messages'
 import { useCatalogue } from '~/stores/catalogue'
 
 /** Where a set goes by its zone's rule, between which two neighbours, and why. */
@@ -23,8 +23,16 @@ const reason = computed(() => {
 const overMm = computed(() => {
   if (!proposal?.ok || proposal.point.cell) return 0
   const fill = fills.value.get(proposal.point.container.id)
-  const more = holding ? thicknessOf(holding, id => catalogue.tables?.kinds.get(id)) : 5
+  const more = holding ? thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, id => catalogue.tables?.kinds.get(id), catalogue.learnt).mm : 5
   return fill ? fill.usedMm + more - fill.lengthMm : 0
+})
+/** The zone holds as many as its owner wants in it already. */
+const capWarning = computed(() => {
+  if (!proposal?.ok) return ''
+  const { zone } = proposal
+  const count = [...catalogue.room.placements.values()].filter(({ container }) => container.zoneId === zone.id && !container.isTable).length
+  const cap = capOf(zone, count, 1)
+  return cap.state === 'over' ? roomWords.capWarns(zone.name, cap.cap) : ''
 })
 const missingTab = computed(() => {
   if (!proposal?.ok || proposal.point.cell || !holding) return ''
@@ -41,6 +49,7 @@ const missingTab = computed(() => {
     <template v-else>
       <p class="mt-1" data-proposal>{{ proposalText(proposal) }}</p>
       <p v-if="reason" class="hint mt-1">{{ reason }} <template v-if="missingTab">{{ placeWords.noTab(missingTab) }}</template></p>
+      <p v-if="capWarning" class="mt-2 flex items-center gap-2 font-semibold text-ochre" data-cap><TriangleAlert :size="18" aria-hidden="true" />{{ capWarning }}</p>
       <p v-if="overMm > 0 && proposal.ok" class="mt-2 flex items-center gap-2 font-semibold text-ochre"><TriangleAlert :size="18" aria-hidden="true" />{{ placeWords.tooFull(proposal.point.container.name, overMm) }}</p>
     </template>
   </section>

@@ -31,9 +31,9 @@ async function place(holding: Holding): Promise<boolean> {
   }
   const { container, lane, order, cell } = proposal.point
   const text = proposalText(proposal)
-  await commands.placeHolding(database(), holding.id, { containerId: container.id, lane, order, cell })
-  notices.tell(takeInWords.placed(holding.name, text))
-  return true
+  const isPlaced = await commands.placeHolding(database(), holding.id, { containerId: container.id, lane, order, cell })
+  notices.tell(isPlaced ? takeInWords.placed(holding.name, text) : placeWords.placeGone, isPlaced ? 'done' : 'care')
+  return isPlaced
 }
 async function placeAll(): Promise<void> {
   isStopped = false
