@@ -1,21 +1,21 @@
 <script setup lang="ts">
-import { GripVertical } from 'lucide-vue-next'
+import { GripVertical, Pin } from 'lucide-vue-next'
 import { computed, useTemplateRef } from 'vue'
-import { type Placement, shortAddress } from '#core/room'
+import type { Placement } from '#core/room'
 import KImpression from '~/components/kit/KImpression.vue'
 import KTicket from '~/components/kit/KTicket.vue'
 import { useDescribe } from '~/composables/useDescribe'
 import { useHolderDrag, useHolderDrop } from '~/composables/useHolderDrop'
-import { storeroomWords } from '~/messages'
+import { roomWords, storeroomWords } from '~/messages'
 import { useCarry } from '~/stores/carry'
 import { useCatalogue } from '~/stores/catalogue'
 
 /** One holder in a row: what stands there, at which address. Dropping on it sets down behind it. */
 const { placement } = defineProps<{ placement: Placement, isHit: boolean, isFocus: boolean, isDropMark: boolean }>()
-const emit = defineEmits<{ focus: [] }>()
+const emit = defineEmits<{ focus: [], apart: [] }>()
 const catalogue = useCatalogue()
 const carry = useCarry()
-const { codeOf, lookUp, numberAndName } = useDescribe()
+const { address, codeOf, lookUp, numberAndName } = useDescribe()
 const row = useTemplateRef<HTMLElement>('row')
 const isCarried = useHolderDrag(row, () => carry.alongWith(placement.holder.id))
 const isOver = useHolderDrop(row, () => ({ type: 'row', containerId: placement.container.id, lane: placement.lane, behindId: placement.holder.id }))
@@ -39,8 +39,9 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
     <span v-if="first" class="h-13 w-11 shrink-0"><KImpression :hash="first.pictureHash" /></span>
     <span role="gridcell" class="min-w-0 flex-1">
       <span v-for="holding in holdings" :key="holding.id" class="flex items-baseline gap-2 whitespace-nowrap"><KTicket :code="codeOf(holding)" size="small" /><span class="truncate font-semibold">{{ holding.name }}</span></span>
-      <span v-if="first" class="hint block truncate">{{ [lookUp('brands', first.brandId)?.name, lookUp('themes', first.themeIds[0])?.name].filter(Boolean).join(', ') }}</span>
+      <span v-if="placement.holder.apartBecause" class="block truncate text-[0.88rem] text-ochre">{{ roomWords.isApart(placement.holder.apartBecause) }}</span><span v-else-if="first" class="hint block truncate">{{ [lookUp('brands', first.brandId)?.name, lookUp('themes', first.themeIds[0])?.name].filter(Boolean).join(', ') }}</span>
     </span>
-    <span role="gridcell" class="shrink-0 text-right font-title font-semibold figures" :aria-label="`${shortAddress(placement)} ${first ? numberAndName(first) : ''}`">{{ shortAddress(placement) }}</span>
+    <span role="gridcell" class="shrink-0"><button type="button" tabindex="-1" class="grid h-11 w-11 place-items-center hover:bg-wash" :class="placement.holder.apartBecause ? 'text-ochre' : 'text-ridge-3'" :aria-label="placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : `${roomWords.apart}: ${first?.name ?? ''}`" :title="placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : roomWords.apart" @click.stop="emit('apart')"><Pin :size="17" aria-hidden="true" /></button></span>
+    <span role="gridcell" class="shrink-0 text-right font-title font-semibold figures" :aria-label="`${address(placement)} ${first ? numberAndName(first) : ''}`">{{ address(placement) }}</span>
   </div>
 </template>

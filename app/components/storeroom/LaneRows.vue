@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, nextTick, onMounted, shallowRef, watch } from 'vue'
-import type { Section } from '#core/catalog'
+import type { Holder, Section } from '#core/catalog'
 import type { ContainerRow } from '#core/room'
 import { useMoving } from '~/composables/useMoving'
 import { storeroomWords } from '~/messages'
 import { useCarry } from '~/stores/carry'
 import { useFind } from '~/stores/find'
+import ApartDialog from './ApartDialog.vue'
 import HolderRow from './HolderRow.vue'
 import TabRow from './TabRow.vue'
 
@@ -18,6 +19,8 @@ const { row, lane, focusId = null } = defineProps<{ row: ContainerRow, lane: num
 const emit = defineEmits<{ editTab: [section: Section] }>()
 const TAB_HEIGHT = 44
 const ROW_HEIGHT = 64
+/** The holder that is being kept apart, or is filed by the rule again. */
+const apart = shallowRef<Holder | null>(null)
 const carry = useCarry()
 const find = useFind()
 const { setDown } = useMoving()
@@ -103,6 +106,7 @@ watch(() => carry.isCarrying, (isCarrying) => { if (!isCarrying) gap.value = nul
 
 <template>
   <div>
+    <ApartDialog :holder="apart" @close="apart = null" />
     <p v-if="entries.length === 0" class="py-6 text-quiet">{{ storeroomWords.emptyContainer }}</p>
     <div v-else role="grid" :aria-label="row.container.name" class="relative" :style="{ height: `${virtual.getTotalSize()}px` }" @keydown="keyed">
       <span v-if="gap === -1" class="absolute inset-x-0 top-0 z-10 h-[3px] bg-ember" />
@@ -111,7 +115,7 @@ watch(() => carry.isCarrying, (isCarrying) => { if (!isCarrying) gap.value = nul
           <TabRow v-if="entry.type === 'section'" :section="entry.section" :count="sectionCounts.get(entry.section.id) ?? 0" :stagger="entry.section.colour % 3" :is-drop-mark="gap === item.index" @edit="emit('editTab', entry.section)" />
           <HolderRow
             v-else :placement="entry.placement" :is-hit="entry.placement.holder.holdingIds.some(id => find.hits.has(id))" :is-focus="item.index === at" :is-drop-mark="gap === item.index"
-            @focus="at = item.index"
+            @focus="at = item.index" @apart="apart = entry.placement.holder"
           />
         </template>
       </div>
