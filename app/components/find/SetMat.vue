@@ -3,7 +3,6 @@ import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Holding } from '#core/catalog'
 import { layMat, UNKNOWN_SIZE } from '#core/finding'
-import { MM_PER_INCH } from '#core/units'
 import KImpression from '~/components/kit/KImpression.vue'
 import KTicket from '~/components/kit/KTicket.vue'
 import { useDescribe } from '~/composables/useDescribe'
@@ -19,7 +18,7 @@ const CAPTION = 84
 const GAP = 22
 const LEAST_WIDTH = 128
 const THUMB_PX = 170
-const OVERSCAN = 200
+const OVERSCAN = 100
 
 const catalogue = useCatalogue()
 const { codeOf, code, placeOf, addressOf } = useDescribe()
@@ -36,19 +35,19 @@ onMounted(look)
 useEventListener('resize', look)
 useEventListener(() => document.getElementById('sheet'), 'scroll', look, { passive: true })
 
-const byId = computed(() => new Map(holdings.map(holding => [holding.id, holding])))
 const layout = computed(() => layMat(holdings.map(({ id, size }) => ({ id, size: size ?? UNKNOWN_SIZE })), { pxPerMm, width: Math.max(width.value, LEAST_WIDTH), gap: GAP, caption: CAPTION, leastWidth: LEAST_WIDTH }))
+/** The part of the mat that is drawn, in pixels from its top. */
+const view = computed(() => ({ from: -top.value - OVERSCAN, to: viewport.value - top.value + OVERSCAN }))
 const shown = computed(() => {
-  const from = -top.value - OVERSCAN
-  const to = viewport.value - top.value + OVERSCAN
+  const { from, to } = view.value
   return layout.value.spots.flatMap((spot, index) => {
-    const holding = byId.value.get(spot.id)
+    const holding = holdings[index]
     return holding && spot.top + spot.height > from && spot.top < to ? [{ spot, holding, index }] : []
   })
 })
-const grid = computed(() => `${pxPerMm * (catalogue.settings.unit === 'in' ? MM_PER_INCH : 10)}px`)
 const marked = shallowRef(0)
-watch(() => holdings, () => { marked.value = 0 })
+/** The mark stays on its set while the rest of a long answer is laid behind it. */
+watch(() => holdings, (now, before) => { if (now[marked.value]?.id !== before[marked.value]?.id) marked.value = 0 })
 
 /** Arrows walk along and up and down the mat, whatever is in view. */
 async function walk(event: KeyboardEvent, index: number): Promise<void> {
@@ -79,8 +78,8 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
 </script>
 
 <template>
-  <div class="mat relative border border-mat-line pt-8 pr-4 pb-4 pl-10" :style="{ backgroundSize: `${grid} ${grid}`, backgroundPosition: '40px 32px' }">
-    <MatRuler :px-per-mm="pxPerMm" :unit="catalogue.settings.unit" />
+  <div class="relative border border-mat-line bg-mat pt-8 pr-4 pb-4 pl-10">
+    <MatRuler :px-per-mm="pxPerMm" :unit="catalogue.settings.unit" :from="view.from" :to="view.to" />
     <ul ref="mat" class="relative" :style="{ height: `${layout.height}px` }" :aria-label="findWords.mat">
       <li v-for="{ spot, holding, index } in shown" :key="index" class="absolute contain-layout" :style="{ transform: `translate(${spot.left}px, ${spot.top}px)`, width: `${spot.width}px`, height: `${spot.height}px` }">
         <button

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize, useLocalStorage } from '@vueuse/core'
 import { ChevronDown, ChevronUp } from 'lucide-vue-next'
-import { computed, shallowRef, useTemplateRef } from 'vue'
+import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { layRidge, type RidgeSource } from '#core/room'
 import { useFills } from '~/composables/useFills'
@@ -23,9 +23,15 @@ const router = useRouter()
 const route = useRoute()
 const fills = useFills()
 const frame = useTemplateRef<HTMLElement>('frame')
-const { width } = useElementSize(frame)
+const { width: seen } = useElementSize(frame)
+/** Folded it has no width; what it had is kept, so that nothing is laid out anew when it opens. */
+const width = shallowRef(0)
+watch(seen, (now) => { if (now > 0) width.value = now })
 const isFolded = useLocalStorage('ridge-folded', false)
 const marked = shallowRef(0)
+/** Pins rise once the answer is painted: hundreds of blocks would hold it up. */
+const pins = shallowRef(find.pins)
+watch(() => find.pins, () => requestAnimationFrame(() => setTimeout(() => { pins.value = find.pins })))
 
 /** Lower shelves stand nearer to the eye, and so darker. */
 const sources = computed(() => catalogue.containers.map(({ container, lanes, placements }): RidgeSource => {
@@ -43,7 +49,7 @@ const openId = computed(() => typeof route.params.container === 'string' ? route
 function label(id: string): string {
   const row = catalogue.room.rows.get(id)
   if (!row) return ''
-  return shellWords.ridgeBlock(row.container.name, lookUp('fixtures', row.container.fixtureId)?.name ?? '', row.placements.length, Math.round((fills.value.get(id)?.share ?? 0) * 100), find.pins.get(id) ?? 0)
+  return shellWords.ridgeBlock(row.container.name, lookUp('fixtures', row.container.fixtureId)?.name ?? '', row.placements.length, Math.round((fills.value.get(id)?.share ?? 0) * 100), pins.value.get(id) ?? 0)
 }
 function open(id: string): void {
   void router.push({ path: `/storeroom/${id}`, query: route.query })
@@ -71,7 +77,7 @@ function walk(event: KeyboardEvent): void {
           <text :x="fixture.x" :y="BAND - 7" class="fill-quiet text-[0.82rem]">{{ lookUp('fixtures', fixture.id)?.name }}</text>
         </g>
         <RidgeBlockShape
-          v-for="(block, index) in layout.blocks" :key="block.id" v-memo="[block, catalogue.room, find.pins.get(block.id), block.id === openId, index === marked]" :block="block" :floor="BAND - FLOOR" :label="label(block.id)" :hits="find.pins.get(block.id) ?? 0"
+          v-for="(block, index) in layout.blocks" :key="block.id" v-memo="[block, catalogue.room, pins.get(block.id), block.id === openId, index === marked]" :block="block" :floor="BAND - FLOOR" :label="label(block.id)" :hits="pins.get(block.id) ?? 0"
           :is-open="block.id === openId" :tabindex="index === marked ? 0 : -1" @open="open(block.id)" @focus="marked = index"
         />
       </svg>
