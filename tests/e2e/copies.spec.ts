@@ -55,7 +55,7 @@ test('the list as CSV reads with another parser, with formula cells made safe, a
   await openEmpty(page)
   await page.getByLabel('Name', { exact: true }).fill('=SUM(A1:A9) Kelp')
   await page.getByLabel('Notes').fill('two\nlines, "quoted"')
-  await page.getByRole('button', { name: 'Take in without a place' }).click()
+  await page.getByRole('button', { name: 'Next one' }).click()
   await page.getByRole('status').filter({ hasText: 'is in.' }).waitFor()
   await page.goto('/copies')
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the list' }).click()])
@@ -75,7 +75,7 @@ test('the list as CSV reads with another parser, with formula cells made safe, a
 test('the demo never takes the place of a person\'s own sets without a saved copy', async ({ page }) => {
   await openEmpty(page)
   await page.getByLabel('Name', { exact: true }).fill('My own Anchor')
-  await page.getByRole('button', { name: 'Take in without a place' }).click()
+  await page.getByRole('button', { name: 'Next one' }).click()
   await page.getByRole('status').filter({ hasText: 'is in.' }).waitFor()
   await page.goto('/copies')
   await page.getByRole('button', { name: 'Load the demo room' }).click()

@@ -23,7 +23,7 @@ for (const scheme of ['light', 'dark'] as const) {
     await ask(page, 'lighthouse')
     await matItem(page, /./).first().click()
     await check(page)
-    for (const path of ['/take-in', '/take-in/placeless', '/storeroom', '/index', '/copies']) {
+    for (const path of ['/take-in', '/take-in/placeless', '/take-in/work', '/take-in/names?list=brands', '/take-in/numbers', '/take-in/measure', '/storeroom', '/storeroom/holders', '/storeroom/fill', '/storeroom/refile', '/storeroom/ways', '/storeroom/zones', '/index', '/copies']) {
       await page.goto(path)
       await expect(page.locator('h1').first()).toBeAttached()
       await check(page)
@@ -42,7 +42,7 @@ for (const scheme of ['light', 'dark'] as const) {
 test('a phone: one column, tabs below, nothing wider than the screen', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await openDemo(page)
-  for (const path of ['/', '/take-in', '/storeroom', '/index', '/copies']) {
+  for (const path of ['/', '/take-in', '/take-in/names', '/take-in/numbers', '/take-in/measure', '/storeroom', '/storeroom/holders', '/storeroom/fill', '/storeroom/refile', '/storeroom/ways', '/storeroom/zones', '/index', '/copies']) {
     await page.goto(path)
     await expect(page.locator('h1').first()).toBeAttached()
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)

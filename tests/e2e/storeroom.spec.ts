@@ -1,8 +1,22 @@
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import { ask, expect, openDemo, openEmpty, test } from './helpers'
 
 const rows = (page: Page) => page.locator('[data-holder]')
 const namesOf = async (page: Page): Promise<string[]> => (await rows(page).allInnerTexts()).map(text => text.split('\n').find(part => /[A-Za-z]{3}/.test(part)) ?? text)
+
+/** As a hand does it: pressed, moved along in steps, let go. */
+async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
+  await to.scrollIntoViewIfNeeded()
+  await from.scrollIntoViewIfNeeded()
+  const [start, end] = [await from.boundingBox(), await to.boundingBox()]
+  if (!start || !end) throw new Error('nothing to drag')
+  await page.mouse.move(start.x + start.width / 2, start.y + start.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(start.x + start.width / 2 + 12, start.y + start.height / 2 + 6, { steps: 4 })
+  await page.mouse.move(end.x + end.width / 2, end.y + end.height / 2, { steps: 12 })
+  await page.waitForTimeout(150)
+  await page.mouse.up()
+}
 
 async function openBin(page: Page, name: string): Promise<void> {
   await page.getByRole('link', { name: new RegExp(`^${name},`) }).click()
@@ -33,10 +47,10 @@ test('a set is dragged with the mouse in its row, and onto a block of the ridge'
   await openDemo(page)
   await openBin(page, 'Bin 2')
   const [first, second] = await namesOf(page)
-  await rows(page).first().dragTo(rows(page).nth(1))
+  await drag(page, rows(page).first(), rows(page).nth(1))
   await expect(rows(page).first()).toContainText(second ?? '')
   await expect(rows(page).nth(1)).toContainText(first ?? '')
-  await rows(page).first().dragTo(page.getByRole('link', { name: /^Bin 10,/ }))
+  await drag(page, rows(page).first(), page.getByRole('link', { name: /^Bin 10,/ }))
   await expect(page.getByRole('status').filter({ hasText: /now stands at B10-/ })).toBeVisible()
   await expect(rows(page).first()).toContainText(first ?? '')
 })

@@ -1,0 +1,274 @@
+import sharp from 'sharp'
+import { ask, expect, headline, matItem, openDemo, openEmpty, test } from './helpers'
+import type { Page } from '@playwright/test'
+
+const count = (page: Page, stage: string) => page.locator(`[data-stage="${stage}"] .figures`)
+const settle = (page: Page) => page.locator('[data-settle]')
+/** A made-up photo: a few dark bars on paper, other ones for every seed, with noise so that it is no drawing. */
+async function photo(seed: number, widthPx = 900, heightPx = 1200): Promise<Buffer> {
+  const bars = Array.from({ length: 7 }, (_, at) => `<rect x="${(seed * 83 + at * 97) % 600}" y="${(seed * 59 + at * 151) % 900}" width="${60 + (seed * 31 + at * 17) % 180}" height="${40 + (seed * 13 + at * 41) % 160}" fill="#222"/>`)
+  return sharp(Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${widthPx}" height="${heightPx}"><rect width="100%" height="100%" fill="#f4f2ec"/>${bars.join('')}</svg>`)).jpeg({ quality: 85 }).toBuffer()
+}
+const file = async (seed: number) => ({ name: `photo-${seed}.jpg`, mimeType: 'image/jpeg', buffer: await photo(seed) })
+const files = (page: Page) => page.locator('input[multiple]')
+
+test('twenty photos in, worked through stage by stage, all placed', async ({ page }) => {
+  test.setTimeout(120_000)
+  await openDemo(page)
+  await page.goto('/take-in')
+  await files(page).setInputFiles(await Promise.all(Array.from({ length: 20 }, (_, seed) => file(seed + 1))))
+  await expect(page.getByRole('status').filter({ hasText: '20 photos on the pile.' })).toBeVisible()
+  await expect(count(page, 'capture')).toHaveText('20')
+  await page.getByRole('combobox', { name: 'Brand' }).fill('Tidewrack Press')
+  await page.getByLabel('Size', { exact: true }).fill('4 x 6 in')
+  for (let at = 0; at < 20; at += 1) {
+    // Brand and size carry over: a name and Enter are enough.
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('')
+    await page.getByLabel('Name', { exact: true }).fill(`Harbour Anchor Sketch ${at + 1}`)
+    await expect(page.getByRole('combobox', { name: 'Brand' })).toHaveValue('Tidewrack Press')
+    await page.getByLabel('Name', { exact: true }).press('Enter')
+    await expect(count(page, 'class')).toHaveText(String(at + 1))
+  }
+  await expect(count(page, 'capture')).toHaveText('0')
+
+  await page.goto('/take-in/work?stage=class')
+  for (let at = 0; at < 20; at += 1) {
+    await expect(count(page, 'fit')).toHaveText(String(at))
+    await page.locator('#take-kind').selectOption({ label: 'Clear' })
+    await page.getByRole('combobox', { name: 'Themes' }).fill('Harbour')
+    await page.getByRole('combobox', { name: 'Category' }).fill('Images')
+    await page.keyboard.press('Control+Enter')
+  }
+  await expect(page.getByRole('heading', { name: 'Nothing waits at Class.' })).toBeVisible()
+  for (const [stage, next] of [['fit', 'label'], ['label', 'file']] as const) {
+    await page.locator(`[data-stage="${stage}"]`).click()
+    for (let at = 0; at < 20; at += 1) {
+      await expect(count(page, next)).toHaveText(String(at))
+      await settle(page).click()
+    }
+    await expect(count(page, next)).toHaveText('20')
+  }
+  await page.locator('[data-stage="file"]').click()
+  for (let at = 20; at > 0; at -= 1) {
+    await expect(count(page, 'file')).toHaveText(String(at))
+    await expect(page.locator('[data-proposal]')).toContainText(/tab Harbour/)
+    await settle(page).click()
+  }
+  await expect(page.getByRole('heading', { name: 'Nothing waits at File.' })).toBeVisible()
+  await expect(page.locator('header').getByText('without a place')).toHaveCount(0)
+  await ask(page, 'anchor sketch 7')
+  await matItem(page, 'Harbour Anchor Sketch 7').first().click()
+  await expect(page.locator('[data-slip] img').first()).toBeVisible()
+  await expect(page.locator('[data-place]')).toContainText('tab Harbour')
+})
+
+test('one set all the way, by keyboard alone, and how many keys that takes', async ({ page }) => {
+  await openDemo(page)
+  let keys = 0
+  const press = async (key: string): Promise<void> => {
+    keys += 1
+    await page.keyboard.press(key)
+  }
+  const write = async (text: string, counts = true): Promise<void> => {
+    keys += counts ? text.length : 0
+    await page.keyboard.type(text)
+  }
+  await press('n')
+  await expect(page.getByLabel('Name', { exact: true })).toBeFocused()
+  await write('Snowy Lantern Tags', false)
+  await press('Tab')
+  await write('tide')
+  await expect(page.getByRole('option', { name: 'Tidewrack Press' })).toBeVisible()
+  await press('ArrowDown')
+  await press('Enter')
+  await press('Tab')
+  await write('Cl')
+  await press('Tab')
+  await write('4x6')
+  await press('Tab')
+  await write('warm wishes, candle', false)
+  await press('Tab')
+  await expect(page.locator('[data-suggestion]').first()).toBeVisible()
+  await press('ArrowRight')
+  await expect(page.getByRole('combobox', { name: 'Category' })).toBeFocused()
+  await press('ArrowRight')
+  await expect(page.getByRole('combobox', { name: 'Category' })).not.toHaveValue('')
+  await expect(page.locator('[data-proposal]')).toBeVisible()
+  await press('Control+Enter')
+  await expect(page.getByRole('status').filter({ hasText: 'Snowy Lantern Tags is in.' })).toContainText(/bin|drawer|binder/i)
+  test.info().annotations.push({ type: 'keys beyond name and words', description: String(keys) })
+  expect(keys).toBeLessThanOrEqual(45)
+})
+
+test('what is owned already is shown before anything is saved: by name, by picture, and within the pile', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/take-in')
+  const panel = page.locator('[data-look-alikes]')
+  const owned = await page.evaluate(async () => {
+    const open = indexedDB.open('yondercrest')
+    const db = await new Promise<IDBDatabase>((resolve) => { open.onsuccess = () => resolve(open.result) })
+    const all = <T>(table: string): Promise<T[]> => new Promise((resolve) => {
+      const request = db.transaction(table).objectStore(table).getAll()
+      request.onsuccess = () => resolve(request.result as T[])
+    })
+    const holding = (await all<{ name: string, pictureHash: string | null }>('holdings')).find(each => each.pictureHash !== null)
+    const picture = (await all<{ hash: string, bytes: ArrayBuffer }>('pictures')).find(each => each.hash === holding?.pictureHash)
+    db.close()
+    return { name: holding?.name ?? '', bytes: [...new Uint8Array(picture?.bytes ?? new ArrayBuffer(0))] }
+  })
+  await page.getByLabel('Name', { exact: true }).fill(owned.name.split(' ').reverse().join(' ').toLowerCase())
+  await expect(panel).toContainText(owned.name)
+  await expect(panel).toContainText('Looks the same, by its name')
+  await page.getByLabel('Name', { exact: true }).fill('')
+  await expect(panel).toHaveCount(0)
+
+  const turned = await sharp(Buffer.from(owned.bytes)).flatten({ background: '#fff' }).rotate(90).linear(0.85, 0).jpeg().toBuffer()
+  await files(page).setInputFiles({ name: 'turned.jpg', mimeType: 'image/jpeg', buffer: turned })
+  await expect(panel).toContainText(owned.name, { timeout: 20_000 })
+  await expect(panel).toContainText('by its picture')
+
+  await page.getByLabel('Name', { exact: true }).fill('Quite Unheard Of')
+  await page.waitForTimeout(400)
+  await files(page).setInputFiles([await file(3), await file(4)])
+  await page.locator('[data-strip]').first().click()
+  await page.getByLabel('Name', { exact: true }).fill('Unheard Of, Quite')
+  await expect(panel).toContainText('on this pile')
+})
+
+test('many refused, none lost: what is no picture is named, the rest is taken; a strip dropped comes back by undo', async ({ page }) => {
+  await openEmpty(page)
+  await files(page).setInputFiles([await file(1), { name: 'letter.png', mimeType: 'image/png', buffer: Buffer.from('Dear harbour master') }, await file(2)])
+  await expect(page.getByRole('status').filter({ hasText: '2 photos on the pile. Not a picture, or too large: letter.png.' })).toBeVisible()
+  await page.waitForTimeout(400)
+  await page.locator('[data-strip] + button').first().click()
+  await expect(page.locator('[data-strip]')).toHaveCount(0)
+  await page.locator('h1').click()
+  await page.keyboard.press('u')
+  await expect(page.locator('[data-strip]')).toHaveCount(1)
+})
+
+test('bad input gets a plain sentence, the strip is kept', async ({ page }) => {
+  await openEmpty(page)
+  const name = page.getByLabel('Name', { exact: true })
+  await name.fill('x'.repeat(500))
+  await expect(page.getByText('A name has room for 300 letters.')).toBeVisible()
+  await name.press('Enter')
+  await expect(name).toBeFocused()
+  await name.fill('שלום 🐚 مرحبا')
+  await page.getByLabel('Size', { exact: true }).fill('0 x 4 in')
+  await expect(page.getByText('A side of nothing cannot be right.')).toBeVisible()
+  await page.getByLabel('Size', { exact: true }).fill('4 x 6')
+  await page.getByLabel('Came in on').fill('2199-01-01')
+  await expect(page.getByText('That day is still to come.')).toBeVisible()
+  await page.getByLabel('Came in on').fill('3/4/2019')
+  await expect(page.getByText('Write the date like 2026-11-23')).toBeVisible()
+  await page.getByLabel('Price', { exact: true }).fill('a lot')
+  await expect(page.getByText('Write the price like 12.50')).toBeVisible()
+  await name.press('Enter')
+  await expect(page.getByLabel('Came in on')).toBeFocused()
+  await page.getByLabel('Came in on').fill('2019')
+  await page.getByLabel('Price', { exact: true }).fill('12,50 EUR')
+  await name.press('Enter')
+  await expect(page.getByRole('status').filter({ hasText: 'is in. It waits at Class.' })).toContainText('שלום 🐚 مرحبا')
+  await ask(page, 'שלום')
+  await expect(headline(page)).toHaveText('1 set')
+})
+
+test('the same brand from two tabs is one brand; a near spelling is asked about', async ({ page, context }) => {
+  await openEmpty(page)
+  const other = await context.newPage()
+  await other.goto('/take-in')
+  for (const [tab, name] of [[page, 'Left'], [other, 'Right']] as const) {
+    await tab.getByLabel('Name', { exact: true }).fill(name)
+    await tab.getByRole('combobox', { name: 'Brand' }).fill('Lanternwick')
+  }
+  await Promise.all([page, other].map(tab => tab.getByRole('button', { name: 'Next one' }).click()))
+  for (const tab of [page, other]) await expect(tab.getByRole('status').filter({ hasText: 'is in.' })).toBeVisible()
+  await page.getByLabel('Name', { exact: true }).fill('Third')
+  await page.getByRole('combobox', { name: 'Brand' }).fill('Lantenwick')
+  await page.getByRole('combobox', { name: 'Brand' }).press('Tab')
+  await page.getByRole('button', { name: 'Yes, Lanternwick' }).click()
+  await page.getByLabel('Name', { exact: true }).press('Enter')
+  await expect(page.getByRole('status').filter({ hasText: 'Third is in.' })).toBeVisible()
+  await ask(page, 'lanternwick')
+  await expect(headline(page)).toHaveText('3 sets')
+})
+
+test('search words come from the lexicon, are kept apart, and say so when they find', async ({ page }) => {
+  await openEmpty(page)
+  await page.getByLabel('Name', { exact: true }).fill('Teapot Party')
+  await page.getByRole('button', { name: 'Suggest search words' }).click()
+  await page.locator('[data-related]').getByRole('button', { name: 'pot', exact: true }).first().click()
+  await expect(page.getByRole('button', { name: 'Take the search word pot off' })).toBeVisible()
+  await page.getByLabel('Name', { exact: true }).press('Enter')
+  await expect(page.getByRole('status').filter({ hasText: 'is in.' })).toBeVisible()
+  await ask(page, 'pot')
+  await expect(matItem(page, 'Teapot Party')).toContainText(/search word/i)
+})
+
+test('so many minutes: a pack that ends with every set placed', async ({ page }) => {
+  await openEmpty(page)
+  for (const name of ['Rope Ends', 'Kelp Study']) {
+    await page.getByLabel('Name', { exact: true }).fill(name)
+    await page.getByLabel('Name', { exact: true }).press('Enter')
+    await expect(page.getByRole('status').filter({ hasText: `${name} is in.` })).toBeVisible()
+  }
+  await page.getByRole('button', { name: 'Some minutes' }).click()
+  await page.getByLabel('How many minutes').fill('2')
+  await expect(page.locator('[data-pack]')).toHaveText('1 set, about 1 min 35 s, every one ends at its place.')
+  await page.getByLabel('How many minutes').fill('1')
+  await expect(page.locator('[data-pack]')).toHaveText(/Not one set can be finished/)
+  await page.getByLabel('How many minutes').fill('10')
+  await page.getByRole('button', { name: 'Start' }).click()
+  for (let at = 0; at < 8; at += 1) {
+    const left = await page.locator('[data-stage] .figures').allInnerTexts()
+    await settle(page).click()
+    await expect.poll(async () => (await page.locator('[data-stage] .figures').allInnerTexts()).join()).not.toBe(left.join())
+  }
+  await expect(page.getByRole('status').filter({ hasText: 'The pack is done' })).toBeVisible()
+  await expect(page.locator('header').getByText('without a place')).toHaveCount(0)
+})
+
+test('few sets need few stages; a place for now', async ({ page }) => {
+  await openEmpty(page)
+  await expect(page.locator('[data-beginning]')).toContainText('sets file with their theme')
+  await page.getByLabel('Few, up to fifty').click()
+  await expect(page.locator('[data-beginning]')).toHaveCount(0)
+  await page.getByRole('button', { name: 'How I work' }).click()
+  await expect(page.getByLabel('Few, up to fifty')).toBeChecked()
+  await page.getByLabel('Place for now').selectOption({ index: 1 })
+  await page.getByRole('button', { name: 'Close' }).click()
+  await expect(page.locator('[data-stage]')).toHaveCount(3)
+  await page.getByLabel('Name', { exact: true }).fill('Rope Ends')
+  await page.getByLabel('Name', { exact: true }).press('Enter')
+  await page.locator('[data-stage="class"]').click()
+  await settle(page).click()
+  await page.locator('[data-stage="file"]').click()
+  await page.getByRole('button', { name: 'For now: Bin 1' }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'Rope Ends stands in Bin 1 for now.' })).toBeVisible()
+})
+
+test('on a phone: a photo from the camera becomes the strip, one thumb goes on', async ({ browser }) => {
+  const page = await (await browser.newContext({ viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true })).newPage()
+  await openEmpty(page)
+  await page.locator('input[capture]').first().setInputFiles(await file(5))
+  await expect(page.locator('form img')).toBeVisible()
+  await page.getByLabel('Name', { exact: true }).fill('By Thumb')
+  await page.getByRole('button', { name: 'Next one' }).tap()
+  await expect(page.getByRole('status').filter({ hasText: 'By Thumb is in.' })).toBeVisible()
+  const width = await page.evaluate(() => document.documentElement.scrollWidth)
+  expect(width).toBeLessThanOrEqual(390)
+  await page.context().close()
+})
+
+test('a pasted picture becomes the photo of the open strip', async ({ page }) => {
+  await openEmpty(page)
+  const bytes = [...await photo(6, 200, 300)]
+  await page.getByLabel('Name', { exact: true }).focus()
+  await page.evaluate((list) => {
+    const data = new DataTransfer()
+    data.items.add(new File([new Uint8Array(list)], 'pasted.jpg', { type: 'image/jpeg' }))
+    document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true }))
+  }, bytes)
+  await expect(page.locator('form img')).toBeVisible()
+})
