@@ -18,7 +18,7 @@ export function makeLarge(count: number): CatalogueData {
   data.brands.push(...BRANDS.map(brand => ({ ...blankBrand(ulid(), brand.name), variants: [...brand.variants] })))
   for (const theme of THEMES) data.themes.push(newTheme(ulid(), theme.name, data.themes))
   data.containers = Array.from({ length: Math.ceil(count / SETS_A_BIN) }, (_, index) => ({
-    id: ulid(), fixtureId: fixture, shelf: 1, rank: index, name: `Bin ${index + 1}`, code: `B${index + 1}`, type: 'bin' as const, lanes: 1, lengthMm: 200, inner: null, cells: null, zoneId: zone,
+    id: ulid(), fixtureId: fixture, shelf: 1, rank: index, name: `Bin ${index + 1}`, code: `B${index + 1}`, type: 'bin' as const, lanes: 1, lengthMm: 200, inner: null, cells: null, zoneId: zone, emptyWeightG: null, isTable: false,
   }))
   const orders = keysBehind([], -1, SETS_A_BIN)
   for (let index = 0; index < count; index += 1) {
@@ -32,11 +32,20 @@ export function makeLarge(count: number): CatalogueData {
       notes: luck.unit() < 0.3 ? `From the spring fair of ${luck.whole(1996, 2026)}, box ${luck.whole(1, 400)}` : '',
     })
     data.register.push({ id: registerId(series, index + 1), seriesId: series, number: index + 1, holdingId: id, givenTo: name, how: 'issued', at: MADE_AT })
-    data.holders.push({ id: ulid(), holderTypeId: null, type: 'pocket', containerId: data.containers[Math.floor(index / SETS_A_BIN)]?.id ?? '', lane: 1, order: orders[index % SETS_A_BIN] ?? 'a0', cell: null, holdingIds: [id] })
+    data.holders.push({ id: ulid(), holderTypeId: null, type: 'pocket', containerId: data.containers[Math.floor(index / SETS_A_BIN)]?.id ?? '', lane: 1, order: orders[index % SETS_A_BIN] ?? 'a0', cell: null, apartBecause: null, holdingIds: [id] })
   }
   return data
 }
 
-export async function packLarge(count: number): Promise<Uint8Array> {
-  return packArchive(makeLarge(count), [], [], MADE_AT, bytes => Promise.resolve(createHash('sha256').update(bytes).digest('hex')))
+/** A room of 300 containers, the first of which holds 2,000. */
+export function packRoom(): Promise<Uint8Array> {
+  const data = makeLarge(300 * SETS_A_BIN)
+  const orders = keysBehind([], -1, 2000)
+  const containerId = data.containers[0]?.id ?? ''
+  data.holders.slice(0, 2000).forEach((holder, at) => Object.assign(holder, { containerId, order: orders[at] ?? 'a0' }))
+  return pack(data)
+}
+export const packLarge = (count: number): Promise<Uint8Array> => pack(makeLarge(count))
+async function pack(data: CatalogueData): Promise<Uint8Array> {
+  return packArchive(data, [], [], MADE_AT, bytes => Promise.resolve(createHash('sha256').update(bytes).digest('hex')))
 }
