@@ -48,6 +48,8 @@ test('themes in an order of one\'s own: carried by keys and by mouse, kept throu
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await row(page, before[4] ?? '').dragTo(row(page, before[1] ?? ''))
   await page.getByRole('button', { name: 'Take it' }).click()
+  // The list stands in its new order before it is kept; the dialog closes once it is.
+  await expect(page.getByRole('dialog')).toHaveCount(0)
   await expect.poll(() => namesInOrder(page)).toEqual([before[4], before[1], before[0], before[2], before[3], ...before.slice(5)])
   await page.reload()
   await expect.poll(() => namesInOrder(page)).toEqual([before[4], before[1], before[0], before[2], before[3], ...before.slice(5)])

@@ -1,5 +1,5 @@
 import sharp from 'sharp'
-import { ask, expect, headline, matItem, openDemo, openEmpty, test } from './helpers'
+import { ask, databaseOf, expect, headline, matItem, openDemo, openEmpty, test } from './helpers'
 import type { Page } from '@playwright/test'
 
 const count = (page: Page, stage: string) => page.locator(`[data-stage="${stage}"] .figures`)
@@ -128,7 +128,7 @@ test('what is owned already is shown before anything is saved: by name, by pictu
   await expect(panel).toContainText('by its picture')
 
   await page.getByLabel('Name', { exact: true }).fill('Quite Unheard Of')
-  await page.waitForTimeout(400)
+  await expect.poll(async () => JSON.stringify(await databaseOf(page, ['drafts']))).toContain('Quite Unheard Of')
   await files(page).setInputFiles([await file(3), await file(4)])
   await page.locator('[data-strip]').first().click()
   await page.getByLabel('Name', { exact: true }).fill('Unheard Of, Quite')
@@ -139,7 +139,6 @@ test('many refused, none lost: what is no picture is named, the rest is taken; a
   await openEmpty(page)
   await files(page).setInputFiles([await file(1), { name: 'letter.png', mimeType: 'image/png', buffer: Buffer.from('Dear harbour master') }, await file(2)])
   await expect(page.getByRole('status').filter({ hasText: '2 photos on the pile. Not a picture, or too large: letter.png.' })).toBeVisible()
-  await page.waitForTimeout(400)
   await page.locator('[data-strip] + button').first().click()
   await expect(page.locator('[data-strip]')).toHaveCount(0)
   await page.locator('h1').click()

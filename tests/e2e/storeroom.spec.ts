@@ -34,7 +34,7 @@ test('a set is carried by keyboard; the addresses of everything behind it follow
   for (let step = 0; step < 3; step += 1) await page.keyboard.press('ArrowDown')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('status').filter({ hasText: 'now stands at B1-3' })).toBeVisible()
-  expect((await namesOf(page)).slice(0, 3)).toEqual([second, third, first])
+  await expect.poll(async () => (await namesOf(page)).slice(0, 3)).toEqual([second, third, first])
   await expect(rows(page).first()).toContainText('B1-1')
   await page.reload()
   await expect(rows(page).nth(2)).toContainText(first ?? '')

@@ -1,4 +1,4 @@
-import { ask, expect, headline, matItem, openDemo, openEmpty, test } from './helpers'
+import { ask, databaseOf, expect, headline, matItem, openDemo, openEmpty, test } from './helpers'
 
 test('a set is taken in by keyboard alone: number, place between two neighbours, found at once', async ({ page }) => {
   await openDemo(page)
@@ -66,7 +66,7 @@ test('what is typed survives a reload in mid-word; bad input gets a plain senten
   await expect(page.getByText('That is over two metres.')).toBeVisible()
   await page.locator('input[multiple]').setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('not a picture') })
   await expect(page.getByRole('status').filter({ hasText: 'That file is not a picture.' })).toBeVisible()
-  await page.waitForTimeout(400)
+  await expect.poll(async () => JSON.stringify(await databaseOf(page, ['drafts']))).toContain('4 x 600 cm')
   await page.reload()
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half a na')
   await page.getByRole('button', { name: 'Take it in' }).click()
