@@ -3,6 +3,7 @@
 const esmOnly = ['fractional-indexing', 'ulid', 'pdfjs-dist', '@cantoo/pdf-lib', '@cantoo/fontkit', 'fast-check', 'pure-rand']
 
 export default {
+  maxWorkers: '100%', // on two cores Jest would keep one of them free
   testEnvironment: 'node',
   // Clearing away by hand what a whole database in memory holds takes longer than its tests, and grows without bound.
   testEnvironmentOptions: { globalsCleanup: 'off' },
