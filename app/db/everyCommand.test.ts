@@ -6,19 +6,13 @@ import fc from 'fast-check'
 import { ulid } from 'ulid'
 import { type CatalogueData, TABLE_NAMES, TABLES } from '#core/catalog'
 import { findDangling, packArchive, unpackArchive } from '#core/exchange'
-import { ACTIONS, type Luck, roomOf } from '../../tests/support/everyCommand'
+import { ACTIONS, luckOf, roomOf } from '../../tests/support/everyCommand'
 import { commands, redo, undo, YondercrestDb } from './index'
 
 async function emptyRoom(): Promise<YondercrestDb> {
   const db = new YondercrestDb(`test-${ulid()}`)
   await commands.startEmpty(db)
   return db
-}
-function luckOf(seed: number): Luck {
-  let state = seed
-  // Park and Miller's minimal standard generator.
-  const below = (bound: number): number => (state = (state * 16807) % 2147483647) % Math.max(1, bound)
-  return { below, pick: list => list[below(list.length)] }
 }
 const sha256 = (bytes: Uint8Array): Promise<string> => Promise.resolve(createHash('sha256').update(bytes).digest('hex'))
 

@@ -36,9 +36,12 @@ export function arrangeRoom(records: RoomRecords, before: Room | null = null, to
   const placements = new Map<string, Placement>()
   const halves = new Map<string, readonly [Placement, Placement]>()
   const stands = (id: string, placement: Placement): void => {
-    const first = placements.get(id)
-    if (!first || first.holder.id === placement.holder.id) placements.set(id, placement)
-    else halves.set(id, [first, placement])
+    const known = placements.get(id)
+    if (!known || known.holder.id === placement.holder.id) return void placements.set(id, placement)
+    // The first half is the one whose holder is older, whichever of them was arranged last.
+    const both = known.holder.id < placement.holder.id ? [known, placement] as const : [placement, known] as const
+    placements.set(id, both[0])
+    halves.set(id, both)
   }
   if (before) {
     for (const [id, placement] of before.placements) if (!isTouched(placement.container.id)) stands(id, placement)

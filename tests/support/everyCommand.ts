@@ -8,6 +8,12 @@ export interface Luck {
   below(bound: number): number
   pick<T>(list: readonly T[]): T | undefined
 }
+export function luckOf(seed: number): Luck {
+  let state = seed
+  // Park and Miller's minimal standard generator.
+  const below = (bound: number): number => (state = (state * 16807) % 2147483647) % Math.max(1, bound)
+  return { below, pick: list => list[below(list.length)] }
+}
 const all = async <T extends TableName>(db: YondercrestDb, table: T): Promise<RecordOf<T>[]> => await db.records(table).toArray() as unknown as RecordOf<T>[]
 const mapOf = <T extends { readonly id: string }>(list: readonly T[]): ReadonlyMap<string, T> => new Map(list.map(each => [each.id, each]))
 
