@@ -44,6 +44,10 @@ async function whatIsWrong(db: YondercrestDb, tabs: 1 | 2 = 1): Promise<string |
   }
   const codes = data.containers.map(container => container.code.toLowerCase())
   if (new Set(codes).size !== codes.length) return 'two containers with one code'
+  const open = data.refilings.filter(each => each.state === 'open')
+  if (open.length > 1) return 'two re-filings at once'
+  const tables = data.containers.filter(container => container.isTable).map(container => container.id)
+  if (!isDeepStrictEqual(tables, open.map(each => each.tableContainerId))) return 'a table of no re-filing'
   return data.series.filter(each => each.isRunning).length === 1 ? null : 'not one running series'
 }
 /** The first record that differs between two catalogues, or null: a whole diff of two rooms is nothing to read. */
@@ -60,10 +64,10 @@ const withoutLasting = ({ register: _register, series: _series, settings: _setti
 
 describe('every command, in any order', () => {
   const names = Object.keys(ACTIONS)
-  const someSteps = fc.array(fc.constantFrom(...names, 'relate', 'relate', 'pieces', 'remove', 'share'), { minLength: 20, maxLength: 60, size: 'max' })
+  const someSteps = fc.array(fc.constantFrom(...names, 'relate', 'relate', 'pieces', 'remove', 'share', 'beginRefiling', 'refileStep', 'refileToTheEnd'), { minLength: 20, maxLength: 60, size: 'max' })
 
   test('leaves a catalogue that holds together; undone to the beginning nothing is left of it, and done again it is all there (property)', async () => {
-    const done = new Set<string>()
+    const [done, refilings] = [new Set<string>(), new Set<string>()]
     await fc.assert(fc.asyncProperty(someSteps, fc.integer({ min: 1, max: 2147483646 }), async (steps, seed) => {
       const db = await emptyRoom()
       const [luck, before] = [luckOf(seed), withoutLasting(await commands.readCatalogue(db))]
@@ -76,6 +80,7 @@ describe('every command, in any order', () => {
       expect(archive).toMatchObject({ ok: true })
       while (await redo(db));
       const after = await commands.readCatalogue(db)
+      for (const { state, stepsDone } of after.refilings) refilings.add(stepsDone > 0 ? state : 'begun')
       while ((await db.journal.where('state').equals('done').count()) > 1) await undo(db)
       expect(difference(withoutLasting(await commands.readCatalogue(db)), before)).toBeNull()
       while (await redo(db));
@@ -83,6 +88,7 @@ describe('every command, in any order', () => {
       await db.delete()
     }), HOW)
     expect(names.filter(name => !done.has(name))).toEqual([])
+    expect(refilings).toContain('done')
   }, 120_000)
 
   test('from two tabs at once, neither knowing what the other does: it holds together all the same (property)', async () => {

@@ -38,7 +38,9 @@ async function begin(db: YondercrestDb) {
   const rule = { keys: [{ by: 'theme' as const, order: 'alphabetical' as const }, { by: 'name' as const, order: 'alphabetical' as const }] }
   const proposal = proposeRefiling(found, { zone, rule, containerIds: found.rows.map(row => row.container.id), reserve: 0, aims: { group: 4, subgroup: 1, container: 2, even: 3 }, isEven: false, tableMm: 300, armfulMm: 12 }, ({ id }) => found.authority.themes.get(id)?.name ?? '')
   if (!proposal.ok) throw new Error(proposal.problem.code)
-  return commands.beginRefiling(db, { zone, rule, lanes: proposal.lanes.map(lane => lane.target), tableMm: 300, armfulMm: 12, tableName: 'The table', name: 'Everything' })
+  const begun = await commands.beginRefiling(db, { zone, rule, lanes: proposal.lanes.map(lane => lane.target), tableMm: 300, armfulMm: 12, tableName: 'The table', name: 'Everything' })
+  if (!begun.ok) throw new Error(begun.code)
+  return begun.id
 }
 async function left(db: YondercrestDb, id: string) {
   const refiling = await db.records('refilings').get(id)
@@ -81,6 +83,51 @@ describe('re-filing', () => {
     expect(await db.records('refilings').get(id)).toMatchObject({ state: 'done' })
     expect((await db.records('sections').toArray()).map(each => each.title).sort()).toEqual(['Harbour', 'Kelp', 'Ropes'])
     expect(await db.records('containers').filter(each => each.isTable).count()).toBe(0)
+  })
+  test('while one is under way: no second is begun, and neither its zone nor its table goes', async () => {
+    const db = await filledRoom(6)
+    const { zone, found } = await facts(db)
+    await begin(db)
+    const before = await commands.readCatalogue(db)
+    const table = before.containers.find(each => each.isTable)
+    if (!table) throw new Error('a table')
+    const into = await commands.addZone(db, 'Another')
+    const lanes = [{ containerId: found.rows[0]?.container.id ?? '', lane: 1, holderIds: [], tabs: [] }]
+    expect(await commands.beginRefiling(db, { zone, rule: zone.filingRule, lanes, tableMm: 300, armfulMm: 12, tableName: 'Another table', name: 'Again' })).toEqual({ ok: false, code: 'underWay' })
+    expect(await commands.removeZone(db, zone.id, into)).toEqual({ ok: false, code: 'inUse' })
+    expect(await commands.removeContainer(db, table.id)).toEqual({ ok: false, code: 'inUse' })
+    expect(await commands.emptyContainer(db, table.id, null, true)).toEqual({ ok: false, code: 'inUse' })
+    expect(await commands.changeContainer(db, { ...table, lanes: 2 })).toEqual({ ok: false, code: 'inUse' })
+    expect(await commands.copyContainer(db, table.id, 2)).toBe(0)
+    expect({ ...await commands.readCatalogue(db), zones: before.zones }).toEqual(before)
+  })
+  test('it begins with the zone as it is by then, and not at all where that is gone', async () => {
+    const db = await filledRoom(6)
+    const { zone, found } = await facts(db)
+    const lanes = [{ containerId: found.rows[0]?.container.id ?? '', lane: 1, holderIds: [], tabs: [] }]
+    const wish = { rule: { keys: [{ by: 'name' as const, order: 'alphabetical' as const }] }, lanes, tableMm: 300, armfulMm: 12, tableName: 'The table', name: 'By name' }
+    expect(await commands.beginRefiling(db, { ...wish, zone: { ...zone, id: ulid() } })).toEqual({ ok: false, code: 'gone' })
+    expect(await commands.beginRefiling(db, { ...wish, zone, lanes: [{ ...lanes[0], containerId: ulid(), lane: 1, holderIds: [], tabs: [] }] })).toEqual({ ok: false, code: 'gone' })
+    // Another tab has set a limit meanwhile: it stays.
+    await commands.changeZone(db, { ...zone, capHoldings: 77 })
+    expect(await commands.beginRefiling(db, { ...wish, zone })).toMatchObject({ ok: true })
+    expect((await db.records('zones').get(zone.id))).toMatchObject({ capHoldings: 77, filingRule: wish.rule })
+  })
+  test('dividers go in front of their sets also where two tabs set two sets down in one gap', async () => {
+    const db = await filledRoom(4)
+    const id = await begin(db)
+    const holders = (await db.records('holders').toArray()).sort((a, b) => (a.order < b.order ? -1 : 1))
+    const [first, second, third] = holders
+    if (!first || !second || !third) throw new Error('three holders')
+    await db.records('holders').put({ ...second, order: first.order })
+    const [, behind] = [first, second].sort((a, b) => (a.id < b.id ? -1 : 1))
+    const tab = (title: string, beforeHolderId: string) => ({ title, colour: 0, standsFor: null, beforeHolderId })
+    expect(await commands.finishRefiling(db, id, [{ containerId: first.containerId, lane: 1, holderIds: holders.map(each => each.id), tabs: [tab('Kelp', behind?.id ?? ''), tab('Ropes', third.id)] }])).toBe(true)
+    const { rows } = await facts(db)
+    const heads = [...rows.values()].flatMap(row => row.placements.map(each => [each.holder.id, each.section?.title ?? null]))
+    expect(heads.at(-1)?.[1]).toBe('Ropes')
+    expect(heads.slice(-2).map(([holderId]) => holderId)).toEqual(holders.slice(2).map(each => each.id))
+    expect([...rows.values()].flatMap(row => row.lanes.flatMap(lane => lane.flatMap(entry => entry.type === 'section' ? [entry.section.title] : [])))).toEqual(['Kelp', 'Ropes'])
   })
   test('left off half-way, everything stays where it is; the rule goes back if that is wanted', async () => {
     const db = await filledRoom(9)

@@ -25,7 +25,7 @@ export const roomWords = {
   alsoRemove: 'Take the container out of the room as well', doEmpty: 'Empty it', doRemove: 'Take it out', emptied: (name: string) => `${name} is empty.`, removed: (name: string) => `${name} is out of the room. Undo brings it back.`,
   outcome: (outcome: Extract<RoomOutcome, { ok: false }>): string => ({
     codeTaken: () => `${'by' in outcome ? outcome.by : ''} has this short form already.`, notEmpty: () => `${counted('count' in outcome ? outcome.count : 0, 'thing')} would lose its place by this. Move what stands there first.`,
-    cellsRunOut: () => `There are only ${'free' in outcome ? outcome.free : 0} free cells for ${'needed' in outcome ? outcome.needed : 0} sets. Nothing was moved.`, gone: () => 'It is no longer there.',
+    cellsRunOut: () => `There are only ${'free' in outcome ? outcome.free : 0} free cells for ${'needed' in outcome ? outcome.needed : 0} sets. Nothing was moved.`, gone: () => 'It is no longer there.', inUse: () => 'The re-filing under way needs it. Finish that, or leave off, first.',
   })[outcome.code](),
   // Kept apart
   apart: 'Keep apart', apartTitle: 'Why does it stand here?', apartLead: 'It keeps its address, and no rule moves it.', apartWhy: 'The reason', apartExample: 'kept on the desk, used daily', apartNeeded: 'Say why, please.', fileAgain: 'File by the rule again', isApart: (because: string) => `Kept apart: ${because}`,

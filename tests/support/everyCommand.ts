@@ -1,6 +1,6 @@
 import { ulid } from 'ulid'
 import { blankBrand, blankDraft, blankHolding, type Holder, type Holding, newTheme, type RecordOf, START_HOLDER_TYPES, type TableName } from '#core/catalog'
-import { arrangeRoom, keyBehind, planMove, proposePlace } from '#core/room'
+import { arrangeRoom, containersInOrder, keyBehind, planMove, proposePlace, proposeRefiling, type RefilingFacts, remainingRefiling, START_AIMS } from '#core/room'
 import { commands, redo, undo, type YondercrestDb } from '~/db'
 
 /** Draws below a bound, and picks from a list: seeded by the test, so that what fails can be done again. */
@@ -28,6 +28,18 @@ export async function roomOf(db: YondercrestDb) {
 async function placeFor(db: YondercrestDb, holding: Holding): Promise<Pick<Holder, 'containerId' | 'lane' | 'order' | 'cell'> | null> {
   const found = proposePlace(holding, (await roomOf(db)).facts)
   return found.ok ? { containerId: found.point.container.id, lane: found.point.lane, order: found.point.order, cell: found.point.cell } : null
+}
+/** A zone as a re-filing sees it. */
+async function refilingFacts(db: YondercrestDb, zoneId: string): Promise<RefilingFacts & { readonly tableOf: (id: string) => ReturnType<ReadonlyMap<string, RefilingFacts['rows'][number]>['get']> }> {
+  const { facts, rows } = await roomOf(db)
+  return { ...facts, rows: containersInOrder(facts, zoneId), learnt: new Map(), holderTypes: mapOf(await all(db, 'holderTypes')), tableOf: id => rows.get(id) }
+}
+/** What is left of the re-filing that is under way, as the room stands now. */
+async function refilingLeft(db: YondercrestDb) {
+  const refiling = (await all(db, 'refilings')).find(each => each.state === 'open')
+  if (!refiling) return null
+  const facts = await refilingFacts(db, refiling.zoneId)
+  return { refiling, ...remainingRefiling(facts, refiling, 'apart', facts.tableOf(refiling.tableContainerId) ?? null) }
 }
 const NAMES = ['Rope Ends', 'Tide Tables', 'Harbour Steps', 'Kelp Study', 'Lamp Oil', 'Bell Buoys', 'Chart Corners']
 const BRANDS = ['Greywether', 'Copperlatch', 'Tidewrack Press', '']
@@ -187,6 +199,31 @@ export const ACTIONS: Readonly<Record<string, (db: YondercrestDb, luck: Luck) =>
   async writtenCode(db, luck) {
     const holding = luck.pick((await all(db, 'holdings')).filter(each => each.aliases.length > 0))
     if (holding) await commands.readCode(db, holding.id, holding.aliases[0]?.text ?? '', 'serial')
+  },
+  async beginRefiling(db, luck) {
+    const zone = luck.pick(await all(db, 'zones'))
+    if (!zone) return
+    const facts = await refilingFacts(db, zone.id)
+    const rule = { keys: [{ by: luck.pick(['theme', 'brand', 'name'] as const) ?? 'name', order: 'alphabetical' as const }] }
+    const containerIds = facts.rows.filter(row => !row.container.isTable).map(row => row.container.id)
+    const proposal = proposeRefiling(facts, { zone, rule, containerIds, reserve: 0, aims: START_AIMS, isEven: luck.below(2) === 0, tableMm: 300, armfulMm: 40 }, ({ id }) => id.slice(-4))
+    if (proposal.ok) await commands.beginRefiling(db, { zone, rule, lanes: proposal.lanes.map(lane => lane.target), tableMm: 300, armfulMm: 40, tableName: 'The table', name: zone.name })
+  },
+  async refileStep(db) {
+    const left = await refilingLeft(db)
+    if (left?.moves.ok && left.moves.steps[0]) await commands.doRefilingStep(db, left.refiling.id, left.moves.steps[0])
+  },
+  async refileToTheEnd(db, luck) {
+    if (!await refilingLeft(db)) await ACTIONS.beginRefiling?.(db, luck)
+    for (let left = await refilingLeft(db), round = 0; left?.moves.ok && round < 30; left = await refilingLeft(db), round += 1) {
+      const [step] = left.moves.steps
+      if (!step) return commands.finishRefiling(db, left.refiling.id, left.lanes)
+      if (!await commands.doRefilingStep(db, left.refiling.id, step)) return
+    }
+  },
+  async leaveRefiling(db, luck) {
+    const left = await refilingLeft(db)
+    if (left) await commands.leaveRefiling(db, left.refiling.id, luck.below(2) === 0)
   },
   undo: db => undo(db), undoAgain: db => undo(db), redo: db => redo(db),
 }

@@ -10,6 +10,8 @@ export type RoomOutcome =
   | { readonly ok: false, readonly code: 'notEmpty', readonly count: number }
   | { readonly ok: false, readonly code: 'cellsRunOut', readonly free: number, readonly needed: number }
   | { readonly ok: false, readonly code: 'gone' }
+  /** A re-filing under way needs it. */
+  | { readonly ok: false, readonly code: 'inUse' }
 
 /** Puts furniture into the room, or changes it. */
 export async function putFixture(db: YondercrestDb, fixture: Pick<Fixture, 'name' | 'type' | 'shelves'> & Partial<Fixture>): Promise<string> {
@@ -40,6 +42,7 @@ export async function changeContainer(db: YondercrestDb, container: Container): 
   return transact(db, 'changeContainer', { name: container.name }, async (desk): Promise<RoomOutcome> => {
     const places = [await db.records('containers').get(container.id), await db.records('zones').get(container.zoneId), await db.records('fixtures').get(container.fixtureId)]
     if (places.includes(undefined)) return { ok: false, code: 'gone' }
+    if (container.isTable) return { ok: false, code: 'inUse' }
     const taken = (await db.records('containers').toArray()).find(other => other.id !== container.id && other.code.toLowerCase() === container.code.toLowerCase())
     if (taken) return { ok: false, code: 'codeTaken', by: taken.name }
     // Who stands in a cell that would be no more, or in a row that becomes pages, has to be moved first.
@@ -57,7 +60,7 @@ export async function copyContainer(db: YondercrestDb, id: string, count: number
   const named = await db.records('containers').get(id)
   return transact(db, 'copyContainer', { name: named?.name, count }, async (desk) => {
     const original = await db.records('containers').get(id)
-    if (!original) return 0
+    if (!original || original.isTable) return 0
     const all = await db.records('containers').toArray()
     const rank = nextRank(all.filter(each => each.fixtureId === original.fixtureId && each.shelf === original.shelf))
     await desk.put('containers', copyNames(original, all, count).map((names, at) => ({ ...original, ...names, id: ulid(), rank: rank + at })))
@@ -72,6 +75,7 @@ export async function emptyContainer(db: YondercrestDb, id: string, intoId: stri
     const row = await rowOf(db, id)
     const into = intoId === null ? null : await rowOf(db, intoId)
     if (!row || (intoId !== null && !into)) return { ok: false, code: 'gone' }
+    if (isRemoved && row.container.isTable) return { ok: false, code: 'inUse' }
     if (into) {
       const plan = planEmptying(row, into)
       if (!plan.ok) return plan
@@ -90,13 +94,15 @@ export async function removeContainer(db: YondercrestDb, id: string): Promise<Ro
   return transact(db, 'removeContainer', { name: container?.name }, async (desk): Promise<RoomOutcome> => {
     const row = await rowOf(db, id)
     if (!row) return { ok: false, code: 'gone' }
+    if (row.container.isTable) return { ok: false, code: 'inUse' }
     if (row.placements.length > 0) return { ok: false, code: 'notEmpty', count: row.placements.length }
     await clearAway(desk, row)
     return { ok: true }
   })
 }
 
-async function rowOf(db: YondercrestDb, id: string): Promise<ContainerRow | null> {
+/** A container with what stands in it, in order. */
+export async function rowOf(db: YondercrestDb, id: string): Promise<ContainerRow | null> {
   const container = await db.records('containers').get(id)
   if (!container) return null
   const [holders, sections] = [await db.records('holders').where('containerId').equals(id).toArray(), await db.records('sections').where('containerId').equals(id).toArray()]
@@ -110,7 +116,8 @@ async function leavePlaceless(desk: Desk, row: ContainerRow): Promise<void> {
   await desk.put('holdings', holdings)
 }
 
-async function clearAway(desk: Desk, row: ContainerRow): Promise<void> {
+/** Takes a container away with all that names it; what stood in it has to be elsewhere by then. */
+export async function clearAway(desk: Desk, row: ContainerRow): Promise<void> {
   const { id } = row.container
   const [settings] = await desk.db.records('settings').toArray()
   if (settings?.forNowContainerId === id) await desk.put('settings', [{ ...settings, forNowContainerId: null }])

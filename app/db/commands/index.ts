@@ -1,5 +1,5 @@
 export { changeContainer, copyContainer, emptyContainer, putFixture, removeContainer, removeFixture, type RoomOutcome } from './furniture'
-export { beginRefiling, doRefilingStep, finishRefiling, leaveRefiling, type RefilingWish } from './refiling'
+export { type BeginOutcome, beginRefiling, doRefilingStep, finishRefiling, leaveRefiling, type RefilingWish } from './refiling'
 export { addZone, changeZone, forgetLength, keepApart, measureLength, removeZone } from './zones'
 export { addRelation, keepPieces, removeRelation } from './belonging'
 export { addStartThemes, joinNames, type NameOutcome, orderNames, putName, setMark, sharePages, splitName } from './names'

@@ -1,9 +1,10 @@
-import { generateNKeysBetween } from 'fractional-indexing'
 import { ulid } from 'ulid'
-import type { LaneTarget, Refiling, Zone } from '#core/catalog'
-import { arrangeContainer, idsOf, planMove, type Step } from '#core/room'
+import type { Holder, LaneTarget, Refiling, Zone } from '#core/catalog'
+import { arrangeContainer, idsOf, keyBehind, planMove, type Step } from '#core/room'
 import type { YondercrestDb } from '../database'
+import type { CommandName } from '../journal'
 import { type Desk, transact } from '../transact'
+import { clearAway, rowOf } from './furniture'
 
 export interface RefilingWish {
   readonly zone: Zone
@@ -19,27 +20,38 @@ export interface RefilingWish {
 const PAUSE_MINUTES = 5
 const laneKey = (containerId: string, lane: number): string => `${containerId}/${lane}`
 
+export type BeginOutcome =
+  | { readonly ok: true, readonly id: string }
+  /** One at a time: the room would be walked through by two plans. */
+  | { readonly ok: false, readonly code: 'underWay' }
+  /** The zone, or every container it was to go into, is no longer there. */
+  | { readonly ok: false, readonly code: 'gone' }
+
 /**
  * Begins a re-filing: the zone files by the new rule from now on, and a patch of table becomes a place with an address,
  * as things will lie there. Nothing is moved yet.
  */
-export async function beginRefiling(db: YondercrestDb, { zone, rule, lanes, tableMm, armfulMm, tableName, name }: RefilingWish): Promise<string> {
-  const id = ulid()
-  await transact(db, 'beginRefiling', { name }, async (desk) => {
-    const containers = await db.records('containers').toArray()
-    const first = containers.find(each => each.id === lanes[0]?.containerId)
-    const tableContainerId = ulid()
+export async function beginRefiling(db: YondercrestDb, { zone, rule, lanes, tableMm, armfulMm, tableName, name }: RefilingWish): Promise<BeginOutcome> {
+  return transact(db, 'beginRefiling', { name }, async (desk): Promise<BeginOutcome> => {
+    if (await openRefilings(db).count() > 0) return { ok: false, code: 'underWay' }
+    const [present, containers] = [await db.records('zones').get(zone.id), await db.records('containers').toArray()]
+    const first = containers.find(each => lanes.some(lane => lane.containerId === each.id))
+    if (!present || !first) return { ok: false, code: 'gone' }
+    const [id, tableContainerId] = [ulid(), ulid()]
     const taken = new Set(containers.map(each => each.code.toLowerCase()))
     const code = ['T', ...Array.from({ length: 99 }, (_, at) => `T${at + 2}`)].find(each => !taken.has(each.toLowerCase())) ?? tableContainerId.slice(-8)
-    if (first) await desk.put('containers', [{ ...first, id: tableContainerId, name: tableName, code, type: 'basket', lanes: 1, lengthMm: tableMm, inner: null, cells: null, rank: 1000, emptyWeightG: null, isTable: true }])
-    await desk.put('zones', [{ ...zone, filingRule: rule }])
+    await desk.put('containers', [{ ...first, id: tableContainerId, zoneId: zone.id, name: tableName, code, type: 'basket', lanes: 1, lengthMm: tableMm, inner: null, cells: null, rank: 1000, emptyWeightG: null, isTable: true }])
+    await desk.put('zones', [{ ...present, filingRule: rule }])
     await desk.put('refilings', [{
-      id, name, state: 'open', startedAt: new Date().toISOString(), endedAt: null, zoneId: zone.id, ruleBefore: zone.filingRule, rule,
+      id, name, state: 'open', startedAt: new Date().toISOString(), endedAt: null, zoneId: zone.id, ruleBefore: present.filingRule, rule,
       lanes: lanes.map(lane => ({ ...lane, holderIds: [...lane.holderIds], tabs: [...lane.tabs] })), tableMm, tableContainerId, armfulMm, stepsDone: 0, liftsDone: 0, minutesWorked: 0, lastStepAt: null,
     }])
+    return { ok: true, id }
   })
-  return id
 }
+
+/** The one that is under way, if any. */
+export const openRefilings = (db: YondercrestDb) => db.records('refilings').where('state').equals('open')
 
 /** One step done: what was carried has its new address then and only then. False where the room has changed and the step no longer holds. */
 export async function doRefilingStep(db: YondercrestDb, refilingId: string, step: Step): Promise<boolean> {
@@ -54,15 +66,17 @@ export async function doRefilingStep(db: YondercrestDb, refilingId: string, step
     const sections = await db.records('sections').where('containerId').equals(containerId).toArray()
     // All are lifted out first, and then set down part by part: each part goes by what stands there by then.
     const lifted = new Set(ids)
+    const setDown: Holder[] = []
     let standing = (await db.records('holders').where('containerId').equals(containerId).toArray()).filter(holder => !lifted.has(holder.id))
     for (const part of step.parts) {
       const row = arrangeContainer(container, standing, sections)
       const behindId = containerId === refiling.tableContainerId ? row.placements.at(-1)?.holder.id ?? null : part.behindId
       const plan = planMove(part.ids.flatMap(id => holders.find(holder => holder.id === id) ?? []), { type: 'row', containerId, lane: Number(lane), behindId }, new Map([[containerId, row]]))
       if (!plan.ok) return false
-      await desk.put('holders', plan.holders)
+      setDown.push(...plan.holders)
       standing = [...standing, ...plan.holders]
     }
+    await desk.put('holders', setDown)
     await desk.put('refilings', [{ ...refiling, stepsDone: refiling.stepsDone + 1, liftsDone: refiling.liftsDone + ids.length, ...workedSince(refiling) }])
     return true
   })
@@ -76,44 +90,41 @@ function workedSince({ startedAt, lastStepAt, minutesWorked }: Refiling): Pick<R
 
 /** The last step: the dividers of the lanes are put as the aim has them, and the patch of table is a table again. */
 export async function finishRefiling(db: YondercrestDb, refilingId: string, lanes: readonly LaneTarget[]): Promise<boolean> {
-  const before = await db.records('refilings').get(refilingId)
-  return transact(db, 'finishRefiling', { name: before?.name }, async (desk) => {
-    if (!before || before.state !== 'open') return false
-    if (await db.records('holders').where('containerId').equals(before.tableContainerId).count() > 0) return false
+  return endRefiling(db, 'finishRefiling', refilingId, 'done', async (desk) => {
     for (const lane of lanes) await putTabs(desk, lane)
-    await clearTable(desk, before)
-    await desk.put('refilings', [{ ...before, state: 'done', endedAt: new Date().toISOString() }])
-    return true
   })
 }
 
 /** Leaves off: everything stays where it stands by now. Not while something lies on the table, which has to go back first. */
 export async function leaveRefiling(db: YondercrestDb, refilingId: string, keepsRule: boolean): Promise<boolean> {
-  const before = await db.records('refilings').get(refilingId)
-  return transact(db, 'leaveRefiling', { name: before?.name }, async (desk) => {
-    if (!before || before.state !== 'open') return false
-    if (await db.records('holders').where('containerId').equals(before.tableContainerId).count() > 0) return false
-    const zone = await db.records('zones').get(before.zoneId)
-    if (zone && !keepsRule) await desk.put('zones', [{ ...zone, filingRule: before.ruleBefore }])
-    await clearTable(desk, before)
-    await desk.put('refilings', [{ ...before, state: 'left', endedAt: new Date().toISOString() }])
-    return true
+  return endRefiling(db, 'leaveRefiling', refilingId, 'left', async (desk, { zoneId, ruleBefore }) => {
+    const zone = await db.records('zones').get(zoneId)
+    if (zone && !keepsRule) await desk.put('zones', [{ ...zone, filingRule: ruleBefore }])
   })
 }
 
-async function clearTable(desk: Desk, { tableContainerId }: Refiling): Promise<void> {
-  await desk.remove('containers', [tableContainerId])
+/** Ends one that is open and whose table is bare; false, and nothing changed, where it is not. */
+async function endRefiling(db: YondercrestDb, command: CommandName, id: string, state: 'done' | 'left', last: (desk: Desk, refiling: Refiling) => Promise<void>): Promise<boolean> {
+  const ended = await transact(db, command, (refiling: Refiling | null) => ({ name: refiling?.name }), async (desk) => {
+    const refiling = await db.records('refilings').get(id)
+    const table = refiling && await rowOf(db, refiling.tableContainerId)
+    if (!refiling || refiling.state !== 'open' || (table && table.placements.length > 0)) return null
+    await last(desk, refiling)
+    if (table) await clearAway(desk, table)
+    await desk.put('refilings', [{ ...refiling, state, endedAt: new Date().toISOString() }])
+    return refiling
+  })
+  return ended !== null
 }
 
+/** The dividers of a lane as the aim has them, each in front of its first holder. */
 async function putTabs(desk: Desk, { containerId, lane, tabs }: LaneTarget): Promise<void> {
-  const old = await desk.db.records('sections').where('containerId').equals(containerId).filter(each => each.lane === lane).toArray()
-  await desk.remove('sections', old.map(each => each.id))
-  const holders = (await desk.db.records('holders').where('containerId').equals(containerId).filter(each => each.lane === lane).toArray()).sort((a, b) => (a.order < b.order ? -1 : 1))
-  const sections = tabs.flatMap(({ beforeHolderId, ...tab }) => {
-    const at = holders.findIndex(holder => holder.id === beforeHolderId)
-    if (at < 0) return []
-    const [order] = generateNKeysBetween(holders[at - 1]?.order ?? null, holders[at]?.order ?? null, 1)
-    return order === undefined ? [] : [{ id: ulid(), containerId, lane, order, ...tab }]
-  })
-  await desk.put('sections', sections)
+  const row = await rowOf(desk.db, containerId)
+  const entries = row?.lanes[lane - 1] ?? []
+  await desk.remove('sections', entries.flatMap(entry => entry.type === 'section' ? [entry.section.id] : []))
+  const standing = entries.filter(entry => entry.type === 'holder')
+  await desk.put('sections', tabs.flatMap(({ beforeHolderId, ...tab }) => {
+    const at = standing.findIndex(entry => entry.placement.holder.id === beforeHolderId)
+    return at < 0 ? [] : [{ id: ulid(), containerId, lane, order: keyBehind(standing, at - 1), ...tab }]
+  }))
 }

@@ -2,6 +2,8 @@ import { ulid } from 'ulid'
 import { type MeasuredLength, nextRank, START_HABITS, type Zone } from '#core/catalog'
 import type { YondercrestDb } from '../database'
 import { transact } from '../transact'
+import type { RoomOutcome } from './furniture'
+import { openRefilings } from './refiling'
 
 /** A new zone: files by theme, then brand, until its rule is changed. */
 export async function addZone(db: YondercrestDb, name: string): Promise<string> {
@@ -25,15 +27,16 @@ export async function changeZone(db: YondercrestDb, zone: Zone): Promise<void> {
   })
 }
 
-/** Ends a zone: its containers go over to another. Returns false for the last zone, which stays. */
-export async function removeZone(db: YondercrestDb, id: string, intoId: string): Promise<boolean> {
+/** Ends a zone: its containers go over to another. The last zone stays, and one that is being re-filed. */
+export async function removeZone(db: YondercrestDb, id: string, intoId: string): Promise<RoomOutcome> {
   const zone = await db.records('zones').get(id)
-  return transact(db, 'changeZone', { name: zone?.name }, async (desk) => {
-    if (id === intoId || !await db.records('zones').get(intoId)) return false
+  return transact(db, 'changeZone', { name: zone?.name }, async (desk): Promise<RoomOutcome> => {
+    if (id === intoId || !await db.records('zones').get(intoId)) return { ok: false, code: 'gone' }
+    if (await openRefilings(db).filter(each => each.zoneId === id).count() > 0) return { ok: false, code: 'inUse' }
     const containers = await db.records('containers').filter(each => each.zoneId === id).toArray()
     await desk.put('containers', containers.map(each => ({ ...each, zoneId: intoId })))
     await desk.remove('zones', [id])
-    return true
+    return { ok: true }
   })
 }
 

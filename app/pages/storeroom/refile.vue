@@ -13,9 +13,11 @@ import { useDescribe } from '~/composables/useDescribe'
 import { useRefiling } from '~/composables/useRefiling'
 import { commands, database } from '~/db'
 import { placeWords, refileWords, shellWords, storeroomWords } from '~/messages'
+import { useNotices } from '~/stores/notices'
 
 /** Re-filing: asked for, shown before it is begun, and worked through step by step. */
 const route = useRoute()
+const notices = useNotices()
 const { open, worker, laneText, minutesFor } = useRefiling()
 const { lengthText } = useDescribe()
 const asked = shallowRef<RefilingQuestion | null>(null)
@@ -38,10 +40,11 @@ async function ask(question: RefilingQuestion): Promise<void> {
 async function begin(): Promise<void> {
   const [question, answer] = [asked.value, proposal.value]
   if (!question || !answer?.ok) return
-  await commands.beginRefiling(database(), {
+  const begun = await commands.beginRefiling(database(), {
     zone: question.zone, rule: question.rule, lanes: answer.lanes.map(lane => lane.target), tableMm: question.tableMm, armfulMm: question.armfulMm, tableName: refileWords.tableName,
     name: refileWords.name(question.zone.name, placeWords.joinKeys(question.rule.keys.map(key => placeWords.keys[key.by]))),
   })
+  if (!begun.ok) notices.tell(refileWords.notBegun[begun.code], 'care')
   proposal.value = null
 }
 const problemText = computed(() => {

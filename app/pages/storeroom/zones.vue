@@ -11,9 +11,11 @@ import StoreroomNav from '~/components/storeroom/StoreroomNav.vue'
 import { commands, database } from '~/db'
 import { placeWords, roomWords, storeroomWords } from '~/messages'
 import { useCatalogue } from '~/stores/catalogue'
+import { useNotices } from '~/stores/notices'
 
 /** The zones with their rules, reserves and limits; and how addresses are written. */
 const catalogue = useCatalogue()
+const notices = useNotices()
 const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1)))
 const kinds = computed(() => [...catalogue.tables?.kinds.values() ?? []].sort((a, b) => a.rank - b.rank))
 const openId = shallowRef<string | null>(null)
@@ -36,7 +38,9 @@ async function add(): Promise<void> {
   openId.value = await commands.addZone(database(), `${roomWords.newZone} ${zones.value.length + 1}`)
 }
 async function end(zone: Zone, intoId: string): Promise<void> {
-  if (intoId) await commands.removeZone(database(), zone.id, intoId)
+  if (!intoId) return
+  const outcome = await commands.removeZone(database(), zone.id, intoId)
+  if (!outcome.ok) return void notices.tell(roomWords.outcome(outcome), 'care')
   openId.value = null
 }
 const tokens = ADDRESS_TOKENS.map(token => `{${token}}`).join(' ')
