@@ -129,6 +129,18 @@ describe('re-filing', () => {
     expect(heads.slice(-2).map(([holderId]) => holderId)).toEqual(holders.slice(2).map(each => each.id))
     expect([...rows.values()].flatMap(row => row.lanes.flatMap(lane => lane.flatMap(entry => entry.type === 'section' ? [entry.section.title] : [])))).toEqual(['Kelp', 'Ropes'])
   })
+  test('a step whose neighbour another tab has carried off no longer holds, and nothing of it is done', async () => {
+    const db = await filledRoom(9)
+    const id = await begin(db)
+    const step = (await left(db, id)).steps.find(each => each.parts.some(part => part.behindId !== null))
+    const neighbour = step?.parts.flatMap(part => part.behindId ?? [])[0]
+    const [table] = await db.records('containers').filter(each => each.isTable).toArray()
+    if (!step || !neighbour || !table) throw new Error('a step behind another set')
+    await commands.moveHolders(db, [{ ...await db.records('holders').get(neighbour) as Holder, containerId: table.id, lane: 1 }])
+    const before = await commands.readCatalogue(db)
+    expect(await commands.doRefilingStep(db, id, step)).toBe(false)
+    expect(await commands.readCatalogue(db)).toEqual(before)
+  })
   test('left off half-way, everything stays where it is; the rule goes back if that is wanted', async () => {
     const db = await filledRoom(9)
     const before = (await facts(db)).zone.filingRule

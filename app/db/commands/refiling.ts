@@ -71,6 +71,8 @@ export async function doRefilingStep(db: YondercrestDb, refilingId: string, step
     for (const part of step.parts) {
       const row = arrangeContainer(container, standing, sections)
       const behindId = containerId === refiling.tableContainerId ? row.placements.at(-1)?.holder.id ?? null : part.behindId
+      // What it was to go behind has left the lane meanwhile, or the lane itself is no more.
+      if (behindId !== null && !row.lanes[Number(lane) - 1]?.some(entry => entry.type === 'holder' && entry.placement.holder.id === behindId)) return false
       const plan = planMove(part.ids.flatMap(id => holders.find(holder => holder.id === id) ?? []), { type: 'row', containerId, lane: Number(lane), behindId }, new Map([[containerId, row]]))
       if (!plan.ok) return false
       setDown.push(...plan.holders)
