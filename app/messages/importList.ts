@@ -82,7 +82,7 @@ export const importWords = {
   repeated: (count: number) => `${countedThat(count, 'name', 'stands', 'stand')} more than once with the same brand. All rows are taken in.`,
   sums: (report: ImportReport) =>
     `${counted(report.rows, 'row')}: ${figure(report.taken)} taken, ${figure(report.withQuestion)} taken with a question, ${figure(report.refused.length)} refused.`,
-  refused: (rows: readonly number[]) => `Refused because they are blank: row ${rows.slice(0, 20).join(', ')}${rows.length > 20 ? ' ...' : ''}.`,
+  refused: (because: 'blankRow' | 'rowTooLong', rows: readonly number[]) => `Refused because ${because === 'blankRow' ? 'blank' : 'longer than any set could be described'}: row ${rows.slice(0, 20).join(', ')}${rows.length > 20 ? ' ...' : ''}.`,
   take: (count: number) => `Take in ${counted(count, 'set')}`,
   done: (count: number) => `${countedThat(count, 'set', 'is', 'are')} in. One undo takes ${count === 1 ? 'it' : 'all of them'} out again.`,
   doneTitle: 'The list is in',

@@ -13,14 +13,33 @@ export interface SpellingGroup {
 /** From 0.93 on, two stems of five letters or more are usually one slip of the pen apart. */
 const NEAR = 0.93
 
+/** Longer than this it is a sentence and no name: only the same letters join it. It also bounds the work on a column taken for brands by mistake. */
+const LONGEST_NAME = 60
+/** Two names that differ more in length than this cannot come to `NEAR`: with every letter of the shorter in the longer, Winkler's bonus and all. */
+const LEAST_LENGTH_RATIO = 0.65
+
+/** What of a spelling is compared: worked out once, not for every pair. */
+interface Form {
+  readonly letters: string
+  readonly stem: string
+  readonly initials: string
+}
+const formOf = (text: string): Form => ({ letters: squeezed(text), stem: brandStem(text), initials: initials(text) })
+
+function formLikeness(a: Form, b: Form): JoinReason | null {
+  // Signs alone say nothing: "?" is not the maker "-".
+  if (a.letters === '' || b.letters === '') return null
+  if (a.letters === b.letters) return 'sameLetters'
+  if (a.stem === b.stem) return 'sameStem'
+  const [short, long] = a.stem.length < b.stem.length ? [a, b] : [b, a]
+  const shortLetters = short.letters.replace('and', '')
+  if (shortLetters.length <= 3 && long.initials.length >= 2 && shortLetters === long.initials) return 'initials'
+  const isComparable = short.stem.length >= 5 && long.stem.length <= LONGEST_NAME && short.stem.length >= LEAST_LENGTH_RATIO * long.stem.length
+  return isComparable && jaroWinkler(a.stem, b.stem) >= NEAR ? 'nearSpelling' : null
+}
+/** Why two spellings look like one maker, or null. The same both ways. */
 export function likeness(a: string, b: string): JoinReason | null {
-  if (squeezed(a) === squeezed(b)) return 'sameLetters'
-  const [stemA, stemB] = [brandStem(a), brandStem(b)]
-  if (stemA === stemB) return 'sameStem'
-  const [shortName, longName] = stemA.length < stemB.length ? [a, b] : [b, a]
-  if (squeezed(shortName).replace('and', '').length <= 3 && initials(longName).length >= 2
-    && squeezed(shortName).replace('and', '') === initials(longName)) return 'initials'
-  return Math.min(stemA.length, stemB.length) >= 5 && jaroWinkler(stemA, stemB) >= NEAR ? 'nearSpelling' : null
+  return formLikeness(formOf(a), formOf(b))
 }
 
 /**
@@ -31,17 +50,18 @@ export function likeness(a: string, b: string): JoinReason | null {
 export function groupSpellings(
   counts: ReadonlyMap<string, number>, known: readonly { readonly name: string, readonly variants: readonly string[] }[] = [],
 ): readonly SpellingGroup[] {
-  interface Open { preferred: string, names: readonly string[], spellings: { text: string, count: number, because: JoinReason }[] }
-  const groups: Open[] = known.map(({ name, variants }) => ({ preferred: name, names: [name, ...variants], spellings: [] }))
+  interface Open { preferred: string, names: readonly Form[], spellings: { text: string, count: number, because: JoinReason }[] }
+  const groups: Open[] = known.map(({ name, variants }) => ({ preferred: name, names: [name, ...variants].map(formOf), spellings: [] }))
   const tidy = (text: string): string => text.trim().replace(/\s+/g, ' ')
   const byCount = [...counts].sort(([a, m], [b, n]) => n - m || wellWritten(b) - wellWritten(a) || (a < b ? -1 : 1))
   for (const [text, count] of byCount) {
+    const form = formOf(text)
     const found = groups
-      .map(group => ({ group, because: strongest(group.names.map(name => likeness(name, text))) }))
+      .map(group => ({ group, because: strongest(group.names.map(name => formLikeness(name, form))) }))
       .filter((each): each is { group: Open, because: JoinReason } => each.because !== null)
       .sort((a, b) => ORDER.indexOf(a.because) - ORDER.indexOf(b.because))[0]
     if (found) found.group.spellings.push({ text, count, because: found.because })
-    else groups.push({ preferred: tidy(text), names: [text], spellings: [{ text, count, because: 'sameLetters' }] })
+    else groups.push({ preferred: tidy(text), names: [form], spellings: [{ text, count, because: 'sameLetters' }] })
   }
   return groups.filter(group => group.spellings.length > 0).map(({ preferred, spellings }) => ({ preferred, spellings }))
 }

@@ -10,10 +10,10 @@ export interface WrittenNumber {
 const VULGAR: Readonly<Record<string, string>> = {
   '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3',
 }
-const UNIT_WORDS: Readonly<Record<string, LengthUnit>> = {
+const UNIT_WORDS: ReadonlyMap<string, LengthUnit> = new Map(Object.entries({
   '"': 'in', 'in': 'in', 'in.': 'in', 'inch': 'in', 'inches': 'in', 'ins': 'in',
   'cm': 'cm', 'cms': 'cm', 'centimetres': 'cm', 'centimeters': 'cm', 'mm': 'mm', 'millimetres': 'mm', 'millimeters': 'mm',
-}
+} as const))
 // whole and fraction ("5 3/4", "5-3/4") | bare fraction | decimal with point or comma; then an optional unit
 const NUMBER = /^(?:(\d{1,4})[\s-]+(\d{1,2})\/(\d{1,2})|(\d{1,3})\/(\d{1,2})|(\d{1,5}(?:[.,]\d{1,4})?|[.,]\d{1,4}))\s*([a-z]+\.?|")?$/
 
@@ -47,7 +47,7 @@ export function readNumber(text: string): WrittenNumber | null {
   const match = NUMBER.exec(plainText(text))
   if (!match) return null
   const [, whole, top, bottom, bareTop, bareBottom, decimal, unitWord] = match
-  const unit = unitWord ? UNIT_WORDS[unitWord] : null
+  const unit = unitWord ? UNIT_WORDS.get(unitWord) : null
   if (unit === undefined) return null
   if (decimal !== undefined) return { value: Number(decimal.replace(',', '.')), unit, isFraction: false }
   const numerator = Number(top ?? bareTop)

@@ -31,6 +31,14 @@ describe('sizes as people write them', () => {
     expect(readSize(text)).toMatchObject({ ok: false, code })
   })
 
+  test.each(['constructor', 'toString', '__proto__', '4 constructor x 6 constructor', '4 x 6 valueOf'])('%s is no word for a size', (text) => {
+    expect(readSize(text, 'in')).toEqual({ ok: false, code: 'notASize' })
+  })
+  test('a long note is no size, however many commas, brackets and signs it has', () => {
+    for (const sign of [', ', '; ', ' = ', ' (', ' or ', ' x ']) expect(readSize(Array.from({ length: 30 }, () => '4').join(sign))).toEqual({ ok: false, code: 'notASize' })
+    expect(readSize(`${'very '.repeat(40)}big`)).toEqual({ ok: false, code: 'notASize' })
+  })
+
   test('a bare pair takes the unit only from the caller, and says so', () => {
     expect(readSize('6x8', 'in')).toMatchObject({ ok: true, unitFrom: 'assumed', size: { widthMm: 152.4, heightMm: 203.2 } })
   })
@@ -59,16 +67,16 @@ describe('sizes as people write them', () => {
 
 describe('published sizes', () => {
   test('ISO 216: A sizes halve the longer side, rounded down to the millimetre; A4 is 210 x 297', () => {
-    expect(NAMED_SIZES['a4']?.size).toEqual({ widthMm: 210, heightMm: 297 })
+    expect(NAMED_SIZES.get('a4')?.size).toEqual({ widthMm: 210, heightMm: 297 })
     for (const [larger, smaller] of [['a3', 'a4'], ['a4', 'a5'], ['a5', 'a6'], ['a6', 'a7']] as const) {
-      const from = NAMED_SIZES[larger]?.size
-      expect(NAMED_SIZES[smaller]?.size).toEqual({ widthMm: Math.floor((from?.heightMm ?? 0) / 2), heightMm: from?.widthMm })
+      const from = NAMED_SIZES.get(larger)?.size
+      expect(NAMED_SIZES.get(smaller)?.size).toEqual({ widthMm: Math.floor((from?.heightMm ?? 0) / 2), heightMm: from?.widthMm })
     }
   })
   test('ANSI/ASME Y14.1: Letter is 8 1/2 x 11 in; half and quarter Letter (common practice)', () => {
-    expect(readSize('8 1/2 x 11 in')).toMatchObject({ size: NAMED_SIZES['letter']?.size })
-    expect(readSize('5 1/2 x 8 1/2')).toMatchObject({ size: NAMED_SIZES['half letter']?.size })
-    expect(readSize('4 1/4 x 5 1/2')).toMatchObject({ size: NAMED_SIZES['quarter letter']?.size })
+    expect(readSize('8 1/2 x 11 in')).toMatchObject({ size: NAMED_SIZES.get('letter')?.size })
+    expect(readSize('5 1/2 x 8 1/2')).toMatchObject({ size: NAMED_SIZES.get('half letter')?.size })
+    expect(readSize('4 1/4 x 5 1/2')).toMatchObject({ size: NAMED_SIZES.get('quarter letter')?.size })
   })
 })
 

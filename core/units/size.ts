@@ -12,7 +12,7 @@ export type SizeReading =
   | { readonly ok: false, readonly code: 'twoSizes', readonly sizes: readonly [Size, Size], readonly apartMm: number }
 
 /** Sheets the trade calls by name, in mm: ISO 216 for A sizes; ANSI/ASME Y14.1 Letter is 8 1/2 x 11 in. */
-export const NAMED_SIZES: Readonly<Record<string, { readonly size: Size, readonly unit: LengthUnit }>> = {
+export const NAMED_SIZES: ReadonlyMap<string, { readonly size: Size, readonly unit: LengthUnit }> = new Map(Object.entries({
   'a3': { size: { widthMm: 297, heightMm: 420 }, unit: 'mm' },
   'a4': { size: { widthMm: 210, heightMm: 297 }, unit: 'mm' },
   'a5': { size: { widthMm: 148, heightMm: 210 }, unit: 'mm' },
@@ -21,7 +21,10 @@ export const NAMED_SIZES: Readonly<Record<string, { readonly size: Size, readonl
   'letter': { size: { widthMm: 215.9, heightMm: 279.4 }, unit: 'in' },
   'half letter': { size: { widthMm: 139.7, heightMm: 215.9 }, unit: 'in' },
   'quarter letter': { size: { widthMm: 107.95, heightMm: 139.7 }, unit: 'in' },
-}
+} as const))
+
+/** A text longer than this is no size, whatever it holds. */
+const LONGEST_SIZE = 120
 
 const SEPARATOR = /\s*(?:×|\*|(?<![a-z])by(?![a-z])|x)\s*/
 
@@ -34,11 +37,13 @@ const SEPARATOR = /\s*(?:×|\*|(?<![a-z])by(?![a-z])|x)\s*/
 export function readSize(text: string, assume: LengthUnit | null = null): SizeReading {
   const plain = plainText(text)
   if (plain === '') return { ok: false, code: 'empty' }
-  const named = NAMED_SIZES[plain]
-  if (named) return { ok: true, size: named.size, unit: named.unit, unitFrom: 'name' }
+  if (plain.length > LONGEST_SIZE) return { ok: false, code: 'notASize' }
+  return readTwice(plain) ?? readOnce(plain, assume)
+}
 
-  const twice = readTwice(plain)
-  if (twice) return twice
+function readOnce(plain: string, assume: LengthUnit | null): SizeReading {
+  const named = NAMED_SIZES.get(plain)
+  if (named) return { ok: true, size: named.size, unit: named.unit, unitFrom: 'name' }
   const parts = plain.split(SEPARATOR)
   const numbers = parts.map(readNumber)
   if (parts.length === 1) return { ok: false, code: numbers[0] ? 'oneNumber' : 'notASize' }
@@ -63,7 +68,7 @@ const SAME_WITHIN_MM = 25.4 / 16 + 0.5
 
 function readTwice(plain: string): SizeReading | null {
   for (const match of plain.matchAll(BETWEEN)) {
-    const [first, second] = [readSize(plain.slice(0, match.index)), readSize(plain.slice(match.index + match[0].length).replace(/\)$/, ''))]
+    const [first, second] = [readOnce(plain.slice(0, match.index), null), readOnce(plain.slice(match.index + match[0].length).replace(/\)$/, ''), null)]
     if (!first.ok || !second.ok || (first.unit === 'in') === (second.unit === 'in')) continue
     const apartMm = roundMm(Math.max(Math.abs(first.size.widthMm - second.size.widthMm), Math.abs(first.size.heightMm - second.size.heightMm)))
     return apartMm <= SAME_WITHIN_MM ? first : { ok: false, code: 'twoSizes', sizes: [first.size, second.size], apartMm }

@@ -17,8 +17,13 @@ describe('spellings of one maker', () => {
     expect(likeness(a, b)).toBe(because)
     expect(likeness(b, a)).toBe(because)
   })
-  test.each([['Salt Lantern', 'Copperlatch'], ['Q&B', 'Salt Lantern'], ['Press', 'Studio']])('%s is not %s', (a, b) => {
+  test.each([['Salt Lantern', 'Copperlatch'], ['Q&B', 'Salt Lantern'], ['Press', 'Studio'], ['?', '-'], ['&', '...']])('%s is not %s', (a, b) => {
     expect(likeness(a, b)).toBeNull()
+  })
+  test('a whole note taken for a brand joins only what has the same letters', () => {
+    const note = 'bought at the fair beside the lighthouse, '.repeat(40)
+    const groups = groupSpellings(new Map([[`${note}in May`, 2], [`${note}in June`, 1], [`${note}in MAY!`, 1]]))
+    expect(groups.map(group => group.spellings.map(({ text, because }) => [text.slice(note.length), because]))).toEqual([[['in May', 'sameLetters'], ['in MAY!', 'sameLetters']], [['in June', 'sameLetters']]])
   })
   test('groups never chain, and a known brand leads', () => {
     const groups = groupSpellings(new Map([['Grey Wether', 9], ['greywether', 2]]), [{ name: 'Greywether', variants: [] }])

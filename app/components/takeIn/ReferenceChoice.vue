@@ -22,7 +22,7 @@ const made = computed((): Reference | null => {
   if (form.kind === 'twelve') return { ...TWELVE, isSheet: true }
   if (form.kind === 'squares') return square.value.ok && form.across >= 1 && form.down >= 1 ? { widthMm: square.value.mm * form.across, heightMm: square.value.mm * form.down, isSheet: true } : null
   if (form.kind === 'own') return own.value.ok ? { ...own.value.size, isSheet: form.isSheet } : null
-  const size = NAMED_SIZES[form.kind.toLowerCase()]?.size
+  const size = NAMED_SIZES.get(form.kind.toLowerCase())?.size
   return size ? { ...size, isSheet: true } : null
 })
 watch(made, (now) => { reference.value = now }, { immediate: true })

@@ -56,3 +56,15 @@ function distinct(texts: readonly string[]): readonly string[] {
   }
   return [...seen.values()]
 }
+
+/** As long as a name may be. */
+export const MAX_NAME = 300
+
+/** At most so many letters of a text, no letter of two units cut through. */
+export function cutText(text: string, most: number): string {
+  const isCutThrough = /[\ud800-\udbff]$/.test(text.slice(0, most)) && /^[\udc00-\udfff]/.test(text.slice(most))
+  return text.slice(0, isCutThrough ? most - 1 : most)
+}
+
+/** A cell as a name: trimmed, and no longer than a name may be. */
+export const nameOf = (text: string): string => cutText(text.trim(), MAX_NAME).trim()

@@ -6,7 +6,7 @@ export type DateReading =
   /** Both readings are possible and the file does not decide. */
   | { readonly ok: false, readonly code: 'orderUnknown' | 'shortYear' | 'unread' }
 
-const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'] as const
+const MONTHS = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'] as const
 const NUMERIC = /^(\d{1,2})([/.-])(\d{1,2})\2(\d{4}|\d{2})$/
 const ISO = /^(\d{4})-(\d{1,2})(?:-(\d{1,2}))?$/
 const NAMED = /^(?:(\d{1,2})(?:st|nd|rd|th)?\s+)?([a-z]{3,9})\.?(?:\s+(\d{1,2})(?:st|nd|rd|th)?,?)?,?\s+(\d{4})$/
@@ -42,7 +42,7 @@ export function readDate(
   if (iso) return dated(Number(iso[1]), Number(iso[2]), iso[3] ? Number(iso[3]) : null)
   const named = NAMED.exec(plain)
   if (named) {
-    const month = MONTHS.findIndex(short => named[2]?.startsWith(short)) + 1
+    const month = MONTHS.findIndex(name => name.startsWith(named[2] ?? '?')) + 1
     const day = named[1] ?? named[3]
     return month === 0 || (named[1] && named[3]) ? { ok: false, code: 'unread' } : dated(Number(named[4]), month, day ? Number(day) : null)
   }

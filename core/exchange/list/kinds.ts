@@ -10,16 +10,16 @@ export type KindReading =
 
 // Common practice: the words in use for the kinds of the start set, longest match first.
 const SYNONYMS: readonly (readonly [pattern: RegExp, name: string])[] = [
-  [/\b(wood|wooden|block|woodblock|wood mounted)\b/, 'Wood mounted'],
-  [/\b(cling|cling rubber|cling mounted)\b/, 'Cling'],
+  [/\b(wood mounted|woodblock|wooden|wood|block)\b/, 'Wood mounted'],
+  [/\b(cling rubber|cling mounted|cling)\b/, 'Cling'],
   [/\b(photopolymer|polymer|clear|acrylic)\b/, 'Clear'],
   [/\b(foam)\b/, 'Foam'],
   [/\b(roller|wheel)\b/, 'Roller'],
   [/\b(own made|home made|handmade|carved)\b/, 'Own-made'],
   [/\b(steel die|steel rule)\b/, 'Steel die'],
-  [/\b(die|dies|thin die|wafer)\b/, 'Thin die'],
-  [/\b(stencil|stencils|mask)\b/, 'Stencil'],
-  [/\b(embossing|folder)\b/, 'Embossing folder'],
+  [/\b(thin dies?|wafer dies?|dies?|wafer)\b/, 'Thin die'],
+  [/\b(stencils?|mask)\b/, 'Stencil'],
+  [/\b(embossing folders?|embossing|folder)\b/, 'Embossing folder'],
   [/\b(rubber|unmounted)\b/, 'Rubber, unmounted'],
 ]
 const CATEGORIES: readonly (readonly [pattern: RegExp, name: string])[] = [
@@ -39,4 +39,18 @@ export function guessKind(text: string, existing: readonly { readonly name: stri
   if (synonym) return { as: 'kind', name: synonym[1] }
   const category = CATEGORIES.find(([pattern]) => pattern.test(plain))
   return category ? { as: 'category', name: category[1] } : { as: 'newKind', name: text.trim() }
+}
+
+/** Words that say nothing about a kind. */
+const FILLERS = new Set(['a', 'and', 'of', 'the', 'set', 'sets', 'stamp', 'stamps', 'mounted'])
+
+/**
+ * Whether a written kind says more than the kind or category it was read as: the rest must not be lost.
+ * @example saysMore('Background 6x6', { as: 'category', name: 'Backgrounds' }) //=> true
+ */
+export function saysMore(text: string, { name }: Exclude<KindReading, { as: 'keep' }>): boolean {
+  const known = new Set(plainWords(name))
+  const patterns = [...SYNONYMS, ...CATEGORIES].flatMap(([pattern, means]) => means === name ? [new RegExp(pattern, 'g')] : [])
+  const rest = patterns.reduce((words, pattern) => words.replace(pattern, ' '), plainWords(text).join(' '))
+  return rest.split(' ').some(word => word !== '' && !known.has(word) && !FILLERS.has(word))
 }

@@ -1,11 +1,11 @@
 import type { Holding, OpenQuestion } from '#core/catalog'
 import { readBareNumber } from '#core/numbering'
 import { type LengthUnit, readSize } from '#core/units'
-import { readPrice, readThemes, readUse, readWords, readYesNo } from './cells'
+import { cutText, MAX_NAME, nameOf, readPrice, readThemes, readUse, readWords, readYesNo } from './cells'
 import { type DateOrder, readDate } from './dates'
 import type { FileFacts } from './facts'
 import type { ListField } from './fields'
-import type { KindReading } from './kinds'
+import { type KindReading, saysMore } from './kinds'
 import type { ListTable } from './table'
 
 /** What the person decided. `null` leaves the texts as they are, with a question on each set. */
@@ -33,11 +33,12 @@ export type DraftHolding = Pick<Holding,
 
 export type PlannedRow =
   | { readonly row: number, readonly outcome: 'taken', readonly draft: DraftHolding, readonly questions: readonly OpenQuestion[] }
-  | { readonly row: number, readonly outcome: 'refused', readonly because: 'blankRow' }
+  | { readonly row: number, readonly outcome: 'refused', readonly because: 'blankRow' | 'rowTooLong' }
 
-const MAX_NAME = 300
 const MAX_NOTES = 20_000
 const MAX_PLACE = 500
+/** What goes beyond the notes of a set is kept in questions of the same length; more than this is no row of a list. */
+const MAX_ROW = 20 * MAX_NOTES
 
 /** The answers that the facts of the file recommend: what the screen starts with. */
 export function recommendedChoices(columns: readonly ListField[], facts: FileFacts): ImportChoices {
@@ -54,10 +55,12 @@ export function recommendedChoices(columns: readonly ListField[], facts: FileFac
  */
 export function planRow(table: ListTable, cells: readonly string[], row: number, choices: ImportChoices, thisYear: number, currency: string): PlannedRow {
   if (cells.every(cell => cell.trim() === '')) return { row, outcome: 'refused', because: 'blankRow' }
+  if (cells.reduce((sum, cell) => sum + cell.length, 0) > MAX_ROW) return { row, outcome: 'refused', because: 'rowTooLong' }
   const questions: OpenQuestion[] = []
   const ask = (code: OpenQuestion['code'], text: string): null => {
-    questions.push({ code, text: text.slice(0, MAX_NOTES) })
-    return null
+    const part = cutText(text, MAX_NOTES)
+    questions.push({ code, text: part })
+    return part.length < text.length ? ask('tooLong', text.slice(part.length)) : null
   }
   const cell = (field: ListField): string => {
     const column = choices.columns.indexOf(field)
@@ -69,24 +72,25 @@ export function planRow(table: ListTable, cells: readonly string[], row: number,
     ...use,
     name: nameFrom(cell('name'), row, extra, ask),
     brandText: shortened(cell('brand'), extra),
-    kind: kindFrom(cell('kind'), cell('category').trim() !== '', choices, ask),
+    kind: kindFrom(cell('kind'), cell('category').trim() !== '', choices, extra, table, ask),
     categoryText: shortened(cell('category'), extra),
     themeNames: fitting(readThemes(cell('themes')), 40, extra, table, choices, 'themes'),
     size: sizeFrom(cell('size'), choices, ask),
     words: fitting(readWords(cell('words')), 400, extra, table, choices, 'words'),
-    searchWords: [...readWords(cell('searchWords'))].slice(0, 400),
+    searchWords: fitting(readWords(cell('searchWords')), 400, extra, table, choices, 'searchWords'),
     acquiredOn: dateFrom(cell('acquiredOn'), choices, thisYear, ask),
     price: priceFrom(cell('price'), currency, ask),
     hasMatchingDie: dieFrom(cell('matchingDie'), choices, ask),
-    placeText: cell('place').trim().slice(0, MAX_PLACE),
+    placeText: cutText(cell('place').trim(), MAX_PLACE),
     numberWritten: numberFrom(cell('number'), ask),
     numberText: cell('number').trim(),
     notes: '',
   }
   if (cell('place').trim().length > MAX_PLACE) extra.push(cell('place'))
   const notes = [...noteCells(table, cells, choices), ...extra].join('\n')
-  if (notes.length > MAX_NOTES) ask('tooLong', notes.slice(MAX_NOTES))
-  return { row, outcome: 'taken', draft: { ...draft, notes: notes.slice(0, MAX_NOTES) }, questions }
+  const kept = cutText(notes, MAX_NOTES)
+  if (kept.length < notes.length) ask('tooLong', notes.slice(kept.length))
+  return { row, outcome: 'taken', draft: { ...draft, notes: kept }, questions }
 }
 
 type Ask = (code: OpenQuestion['code'], text: string) => null
@@ -94,7 +98,10 @@ type Ask = (code: OpenQuestion['code'], text: string) => null
 function noteCells(table: ListTable, cells: readonly string[], choices: ImportChoices): readonly string[] {
   const firstNotes = choices.columns.indexOf('notes')
   return cells.flatMap((text, column) => {
-    if ((choices.columns[column] ?? 'notes') !== 'notes' || text.trim() === '') return []
+    const field = choices.columns[column] ?? 'notes'
+    // A field takes its first column; a second one that was called the same goes to the notes.
+    const isField = field !== 'notes' && choices.columns.indexOf(field) === column
+    if (isField || text.trim() === '') return []
     const heading = table.headings[column] || `Column ${column + 1}`
     return [column === firstNotes ? text : `${heading}: ${text}`]
   })
@@ -108,16 +115,18 @@ function nameFrom(text: string, row: number, extra: string[], ask: Ask): string 
 
 /** At most a name's length; a longer text goes to the notes whole. */
 function shortened(text: string, extra: string[]): string {
-  const name = text.trim()
-  if (name.length > MAX_NAME) extra.push(name)
-  return name.slice(0, MAX_NAME).trim()
+  if (text.trim().length > MAX_NAME) extra.push(text.trim())
+  return nameOf(text)
 }
 
-function kindFrom(text: string, hasCategory: boolean, choices: ImportChoices, ask: Ask): KindReading | null {
+function kindFrom(text: string, hasCategory: boolean, choices: ImportChoices, extra: string[], table: ListTable, ask: Ask): KindReading | null {
   const plain = text.trim()
   if (plain === '') return null
-  const reading = choices.kinds[plain] ?? { as: 'keep' }
-  return reading.as === 'keep' || (reading.as === 'category' && hasCategory) ? ask('kindUnread', plain) : reading
+  const chosen = Object.hasOwn(choices.kinds, plain) ? choices.kinds[plain] : undefined
+  const reading: KindReading = chosen ?? { as: 'keep' }
+  if (reading.as === 'keep' || (reading.as === 'category' && hasCategory)) return ask('kindUnread', plain)
+  if (saysMore(plain, reading)) extra.push(headed(table, choices, 'kind', plain))
+  return reading
 }
 
 function sizeFrom(text: string, choices: ImportChoices, ask: Ask): Holding['size'] {
@@ -157,8 +166,12 @@ function numberFrom(text: string, ask: Ask): number | null {
 }
 
 function fitting(texts: readonly string[], most: number, extra: string[], table: ListTable, choices: ImportChoices, field: ListField): string[] {
-  const heading = table.headings[choices.columns.indexOf(field)] ?? field
   const tooMuch = [...texts.slice(most), ...texts.filter(text => text.length > MAX_NAME)]
-  if (tooMuch.length > 0) extra.push(`${heading}: ${tooMuch.join(', ')}`)
-  return texts.slice(0, most).map(text => text.slice(0, MAX_NAME))
+  if (tooMuch.length > 0) extra.push(headed(table, choices, field, tooMuch.join(', ')))
+  return texts.slice(0, most).map(nameOf)
+}
+
+/** A text under the heading of the column that it stood in. */
+function headed(table: ListTable, choices: ImportChoices, field: ListField, text: string): string {
+  return `${table.headings[choices.columns.indexOf(field)] || field}: ${text}`
 }

@@ -3,6 +3,7 @@ import {
 } from '#core/catalog'
 import { type GivenNumber, giveNumbers, registerId } from '#core/numbering'
 import type { SpellingGroup } from '#core/classing'
+import { nameOf } from './cells'
 import type { DraftHolding, PlannedRow } from './plan'
 
 /** What the catalogue holds before the import, as far as making records needs it. */
@@ -118,5 +119,5 @@ function clashQuestion(given: GivenNumber): Holding['questions'] {
 
 function aliasesOf(draft: DraftHolding, given: GivenNumber): Holding['aliases'] {
   const isOtherwiseWritten = draft.numberText !== '' && draft.numberText !== String(given.number)
-  return isOtherwiseWritten ? [{ text: draft.numberText.slice(0, 300), from: 'list', reading: null }] : []
+  return isOtherwiseWritten ? [{ text: nameOf(draft.numberText), from: 'list', reading: null }] : []
 }

@@ -7,7 +7,7 @@ export interface ImportReport {
   readonly rows: number
   readonly taken: number
   readonly withQuestion: number
-  readonly refused: readonly { readonly row: number, readonly because: 'blankRow' }[]
+  readonly refused: readonly { readonly row: number, readonly because: Extract<PlannedRow, { outcome: 'refused' }>['because'] }[]
   readonly placesKept: number
   /** Sets that stand twice in the list: same brand text and name. */
   readonly repeated: readonly Tally[]

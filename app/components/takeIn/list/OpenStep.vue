@@ -5,6 +5,7 @@ import TextTallies from './TextTallies.vue'
 
 /** What stays open after the reading, grouped, and how the rows add up. */
 defineProps<{ report: ImportReport }>()
+const rowsRefused = ({ refused }: ImportReport, because: ImportReport['refused'][number]['because']): readonly number[] => refused.flatMap(each => each.because === because ? each.row : [])
 </script>
 
 <template>
@@ -15,6 +16,6 @@ defineProps<{ report: ImportReport }>()
     </ul>
     <p v-if="report.placesKept" class="border-t border-line py-2">{{ importWords.places(report.placesKept) }}</p>
     <p v-if="report.repeated.length" class="border-t border-line py-2">{{ importWords.repeated(report.repeated.length) }}</p>
-    <p v-if="report.refused.length" class="border-t border-line py-2">{{ importWords.refused(report.refused.map(each => each.row)) }}</p>
+    <template v-for="because in ['blankRow', 'rowTooLong'] as const" :key="because"><p v-if="rowsRefused(report, because).length" class="border-t border-line py-2">{{ importWords.refused(because, rowsRefused(report, because)) }}</p></template>
   </div>
 </template>
