@@ -13,5 +13,5 @@ export const belongingWords = {
   },
   markHint: (mark: string, meaning: string) => mark ? `${meaning}; its mark is ${mark}` : meaning,
   pieces: 'Pieces', piecesHint: 'Where you want them: words, whether it is missing, and the set it lives with. The set keeps its number, also when all its pieces live elsewhere.',
-  pieceWords: 'What it is', pieceSize: 'Its size', pieceSizeProblem: 'Write the size of each piece like 1 1/2 x 2 in.', piecePhoto: (words: string) => `Photo of ${words || 'the piece'}`, missing: 'missing', livesWith: 'Lives with', home: 'this set', addPiece: 'Add a piece', dropPiece: (words: string) => `Take ${words || 'the piece'} off`, keepPieces: 'Keep the pieces', piecesKept: 'The pieces are kept.',
+  pieceWords: 'What it is', pieceSize: 'Its size', pieceSizeProblem: 'Write the size of each piece like 1 1/2 x 2 in, and its words as phrases of at most 300 letters.', piecePhoto: (words: string) => `Photo of ${words || 'the piece'}`, missing: 'missing', livesWith: 'Lives with', home: 'this set', addPiece: 'Add a piece', dropPiece: (words: string) => `Take ${words || 'the piece'} off`, keepPieces: 'Keep the pieces', piecesKept: 'The pieces are kept.',
 } as const

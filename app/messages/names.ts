@@ -19,6 +19,7 @@ export const nameWords = {
   notes: 'Notes', keep: 'Keep', kept: (name: string) => `${name} is kept.`,
   join: 'Join into another', joinLead: (name: string, count: number) => `${counted(count, 'set')} of ${name} will go over. Undo takes it back.`, joinInto: 'Into', joinNow: 'Join', joined: (count: number) => `Joined. ${counted(count, 'set')} went over.`,
   split: 'Split sets off', splitLead: 'The sets you mark go to a new name; the others stay.', splitName: 'The new name', splitNow: (count: number) => `Split ${counted(count, 'set')} off`, splitDone: (name: string, count: number) => `${name} has ${counted(count, 'set')} of its own.`,
+  variantTooLong: 'A spelling has room for 300 letters. Divide them by commas.',
   problems: { nameMissing: 'A name, please.', gone: 'That name is not there any more. Another tab may have joined it.' },
   taken: (by: string) => `That spelling belongs to ${by}. Join the two if they are the same.`,
   carry: (name: string) => `${name}: arrows move it, Enter sets it down.`,

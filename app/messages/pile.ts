@@ -28,6 +28,7 @@ export const pileWords = {
   next: 'Next one', nextHint: 'Enter',
   captured: (code: string, name: string, stage: string) => `${code} ${name} is in. It waits at ${stage}.`,
   carried: 'Brand, kind, size, date and price carry over until you change them.',
+  wordsTooMany: 'There is room for 400 words or phrases, each of 300 letters. The rest can go to the notes.', themesFull: 'A set has room for 40 themes. Take one off first.',
   nameTooLong: 'A name has room for 300 letters. The rest can go to the notes.',
   written: 'Number on it already', writtenHint: 'Taken over if it is free; otherwise kept as another number of it',
   date: 'Came in on', dateProblem: 'Write the date like 2026-11-23 or 23 Nov 2026.', dateFuture: 'That day is still to come.',

@@ -1,19 +1,20 @@
 import { z } from 'zod'
+import { LIMITS } from './choices'
 
 /** ULID: 26 letters and digits of Crockford's base 32, sortable by time of making. */
 export const Id = z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}$/)
 /** A day, or only a month or a year where no more is known: 2011-12-24, 2011-12, 2011. */
 export const PartialDate = z.string().regex(/^\d{4}(-(0[1-9]|1[0-2])(-(0[1-9]|[12]\d|3[01]))?)?$/)
 export const Moment = z.iso.datetime()
-export const Name = z.string().trim().min(1).max(300)
+export const Name = z.string().trim().min(1).max(LIMITS.name)
 /** Free text. Bounded so that a damaged file cannot fill the browser. */
-export const Text = z.string().max(20_000)
+export const Text = z.string().max(LIMITS.text)
 export const LengthMm = z.number().positive().max(5000)
 /** Fractional index: a string that sorts between its neighbours, so that moving one thing changes one record. */
 export const OrderKey = z.string().min(1).max(200)
 /** SHA-256 of a picture's bytes: the picture's name, and the proof that it is whole. */
 export const PictureHash = z.string().regex(/^[0-9a-f]{64}$/)
-export const MoneyMinor = z.number().int().nonnegative().max(100_000_000)
+export const MoneyMinor = z.number().int().nonnegative().max(LIMITS.moneyMinor)
 export const CurrencyCode = z.string().regex(/^[A-Z]{3}$/)
 export const SizeMm = z.object({ widthMm: LengthMm, heightMm: LengthMm })
 

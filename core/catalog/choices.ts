@@ -1,5 +1,7 @@
 // Lists of choices without their schemas, so that the screen can show them without loading the validator.
 
+/** As long as a name and a text may be, and as many themes and words as a set may have: fields say so before a record is made. */
+export const LIMITS = { name: 300, text: 20_000, themes: 40, words: 400, moneyMinor: 100_000_000 } as const
 /** How many sets somebody has or expects. */
 export const COLLECTIONS = ['few', 'some', 'many'] as const
 /** Stages of taking in that an owner may leave out. */

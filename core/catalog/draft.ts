@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { Id, Moment, PictureHash, Text } from './basics'
+import { LIMITS } from './choices'
 
 const Written = z.string().max(4000)
 
@@ -9,12 +10,12 @@ export const DraftTexts = z.object({
   brand: Written,
   kindId: Written,
   category: Written,
-  themes: z.array(Written).max(40),
+  themes: z.array(Written).max(LIMITS.themes),
   /** A theme that is being typed. */
   theme: Written,
   size: Written,
   words: Written,
-  searchWords: z.array(Written).max(400),
+  searchWords: z.array(Written).max(LIMITS.words),
   /** A number or code that stands on the thing already. */
   written: Written,
   acquiredOn: Written,

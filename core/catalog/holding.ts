@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { CurrencyCode, Id, LengthMm, Moment, MoneyMinor, Name, PartialDate, PictureHash, SizeMm, Text } from './basics'
-import { CODE_READINGS, HOLDER_TYPES } from './choices'
+import { CODE_READINGS, HOLDER_TYPES, LIMITS } from './choices'
 
 export const HOLDING_STATES = ['draft', 'toClass', 'toPocket', 'toLabel', 'toFile', 'filed', 'out', 'lent', 'gone'] as const
 
@@ -41,13 +41,13 @@ export const Holding = z.object({
   brandId: Id.nullable(),
   kindId: Id.nullable(),
   categoryId: Id.nullable(),
-  themeIds: z.array(Id).max(40),
+  themeIds: z.array(Id).max(LIMITS.themes),
   size: SizeMm.nullable(),
   thicknessMm: LengthMm.nullable(),
   /** Phrases and things that stand on the set. */
-  words: z.array(Name).max(400),
+  words: z.array(Name).max(LIMITS.words),
   /** Suggested words that the owner accepted; kept apart from what really stands on it. */
-  searchWords: z.array(Name).max(400),
+  searchWords: z.array(Name).max(LIMITS.words),
   notes: Text,
   acquiredOn: PartialDate.nullable(),
   price: z.object({ minor: MoneyMinor, currency: CurrencyCode }).nullable(),

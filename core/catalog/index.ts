@@ -3,7 +3,7 @@ export { CurrencyCode, Id, KIND_FAMILIES, KindFamily, PartialDate, PictureHash, 
 export { blankBrand, blankDraft, blankHolding } from './blank'
 export { Draft, DraftTexts } from './draft'
 export { Alias, Holding, HOLDING_STATES, Loan, OpenQuestion, Piece, QUESTION_CODES, Relation, RELATION_KINDS } from './holding'
-export { CELL_REUSES, CLOSURES, CODE_READINGS, COLLECTIONS, CONTAINER_TYPES, type ContainerType, GRIPS, START_LIFTING, DIE_PLACES, FIT_WAYS, type FitWay, PACKAGINGS, HOLDER_TYPES, type HolderKind, NUMBER_SCHOOLS, type NumberSchool, OPTIONAL_STAGES, START_MARKS, type Way, WAYS } from './choices'
+export { CELL_REUSES, CLOSURES, CODE_READINGS, COLLECTIONS, CONTAINER_TYPES, type ContainerType, GRIPS, LIMITS, START_LIFTING, DIE_PLACES, FIT_WAYS, type FitWay, PACKAGINGS, HOLDER_TYPES, type HolderKind, NUMBER_SCHOOLS, type NumberSchool, OPTIONAL_STAGES, START_MARKS, type Way, WAYS } from './choices'
 export { RegisterLine, RoomSettings, Series } from './numbers'
 export {
   Cell, CellGrid, Container, Fixture, FIXTURE_TYPES, FILING_KEYS, FilingKey, FilingRule,

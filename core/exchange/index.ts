@@ -2,7 +2,7 @@ export { ARCHIVE_FORMAT, ARCHIVE_VERSION, PICTURE_TYPES, type PictureFile, type 
 export { packArchive, type Sha256 } from './archive/pack'
 export { findDangling, picturesOf } from './archive/references'
 export { type ArchiveReading, unpackArchive, type UnpackedArchive } from './archive/unpack'
-export { readPrice, readThemes, readUse, readWords, readYesNo, writePrice } from './list/cells'
+export { readPrice, readThemes, readUse, readWords, readYesNo, wordsFit, writePrice } from './list/cells'
 export { type ColumnGuess, guessColumns } from './list/columns'
 export { dateOrderOf, type DateOrder, readDate } from './list/dates'
 export { decodeList } from './list/decode'

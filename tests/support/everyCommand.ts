@@ -1,5 +1,5 @@
 import { ulid } from 'ulid'
-import { blankBrand, blankDraft, blankHolding, type Holder, type Holding, newTheme, type RecordOf, START_HOLDER_TYPES, type TableName } from '#core/catalog'
+import { blankBrand, blankDraft, blankHolding, type Holder, type Holding, LIMITS, newTheme, type RecordOf, START_HOLDER_TYPES, type TableName } from '#core/catalog'
 import { arrangeRoom, containersInOrder, keyBehind, planMove, proposePlace, proposeRefiling, type RefilingFacts, remainingRefiling, START_AIMS } from '#core/room'
 import { commands, redo, undo, type YondercrestDb } from '~/db'
 
@@ -41,7 +41,7 @@ async function refilingLeft(db: YondercrestDb) {
   const facts = await refilingFacts(db, refiling.zoneId)
   return { refiling, ...remainingRefiling(facts, refiling, 'apart', facts.tableOf(refiling.tableContainerId) ?? null) }
 }
-const NAMES = ['Rope Ends', 'Tide Tables', 'Harbour Steps', 'Kelp Study', 'Lamp Oil', 'Bell Buoys', 'Chart Corners']
+const NAMES = ['L'.repeat(LIMITS.name), 'Rope Ends', 'Tide Tables', 'Harbour Steps', 'Kelp Study', 'Lamp Oil', 'Bell Buoys', 'Chart Corners']
 const BRANDS = ['Greywether', 'Copperlatch', 'Tidewrack Press', '']
 
 async function takeIn(db: YondercrestDb, luck: Luck): Promise<void> {

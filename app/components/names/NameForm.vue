@@ -3,6 +3,7 @@ import { Check } from 'lucide-vue-next'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { blankBrand, type Brand, KIND_FAMILIES } from '#core/catalog'
 import type { NameList, NameRecord } from '#core/classing'
+import { wordsFit } from '#core/exchange'
 import { readLength } from '#core/units'
 import KField from '~/components/kit/KField.vue'
 import { useRoomWorker } from '~/composables/useRoomWorker'
@@ -54,6 +55,7 @@ async function keep(): Promise<void> {
   if ('family' in record && !thickness.value.ok) return void (problem.value = nameWords.thicknessProblem)
   if ('family' in record && weightG.value === null) return void (problem.value = nameWords.weightProblem)
   const after = changed()
+  if ('variants' in after && !wordsFit(after.variants)) return void (problem.value = nameWords.variantTooLong)
   const isFiledBy = after.name !== record.name || ('successorId' in after && 'successorId' in record && after.successorId !== record.successorId)
   const plain = JSON.parse(JSON.stringify(after)) as NameRecord
   const count = isFiledBy ? await worker.run(api => api.wouldMove(list, [plain])) ?? 0 : 0

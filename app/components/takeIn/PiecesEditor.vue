@@ -3,7 +3,7 @@ import { Camera, Check, Plus, X } from 'lucide-vue-next'
 import { ulid } from 'ulid'
 import { computed, onScopeDispose, ref, watch } from 'vue'
 import type { Holding, Piece } from '#core/catalog'
-import { readWords } from '#core/exchange'
+import { readWords, wordsFit } from '#core/exchange'
 import { readSize } from '#core/units'
 import KImpression from '~/components/kit/KImpression.vue'
 import KCombo from '~/components/kit/KCombo.vue'
@@ -23,7 +23,7 @@ const { code, sizeText } = useDescribe()
 let crew: ReturnType<typeof hireExchange> | null = null
 onScopeDispose(() => crew?.end())
 interface Row { readonly id: string, words: string, size: string, pictureHash: string | null, isMissing: boolean, livesWith: string }
-const isWrong = (row: Row): boolean => row.size.trim() !== '' && !readSize(row.size, catalogue.settings.unit).ok
+const isWrong = (row: Row): boolean => !wordsFit(readWords(row.words)) || row.size.trim() !== '' && !readSize(row.size, catalogue.settings.unit).ok
 const rows = ref<Row[]>([])
 const label = (each: Holding): string => `${code(each)} ${each.name}`
 const others = computed(() => [...catalogue.tables?.holdings.values() ?? []].filter(each => each.id !== holding.id))

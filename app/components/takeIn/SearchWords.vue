@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { BookMarked, X } from 'lucide-vue-next'
 import { shallowRef } from 'vue'
+import { LIMITS } from '#core/catalog'
 import { pileWords } from '~/messages'
 import { useAdvice } from '~/stores/advice'
 import type { RelatedTo } from '~/workers/advice.worker'
@@ -19,7 +20,7 @@ async function suggest(): Promise<void> {
   isBusy.value = false
 }
 function toggle(word: string): void {
-  words.value = words.value.includes(word) ? words.value.filter(each => each !== word) : [...words.value, word]
+  words.value = words.value.includes(word) ? words.value.filter(each => each !== word) : [...words.value, word].slice(0, LIMITS.words)
 }
 </script>
 

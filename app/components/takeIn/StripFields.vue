@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef } from 'vue'
+import { LIMITS } from '#core/catalog'
 import { brandsLike } from '#core/classing'
-import { readWords } from '#core/exchange'
+import { readWords, wordsFit } from '#core/exchange'
 import KCombo from '~/components/kit/KCombo.vue'
 import KField from '~/components/kit/KField.vue'
 import { useDescribe } from '~/composables/useDescribe'
@@ -19,7 +20,6 @@ const { texts, size, date, isFuture, price, brandId } = draft
 const catalogue = useCatalogue()
 const { sizeText, lookUp } = useDescribe()
 const nameField = useTemplateRef<HTMLInputElement>('nameField')
-const MAX_NAME = 300
 
 const names = (table: 'brands' | 'categories' | 'themes'): readonly string[] => [...catalogue.tables?.[table].values() ?? []].map(record => record.name).toSorted((a, b) => a.localeCompare(b))
 const kinds = computed(() => [...catalogue.tables?.kinds.values() ?? []].sort((a, b) => a.rank - b.rank))
@@ -27,11 +27,12 @@ const sizeHint = computed(() => size.value.ok ? takeInWords.sizeRead(sizeText(si
 /** Chosen of two: written in millimetres, so that nothing is rounded. */
 const exactSize = ({ widthMm, heightMm }: { widthMm: number, heightMm: number }): string => `${widthMm} x ${heightMm} mm`
 const sizeProblem = computed(() => !size.value.ok && size.value.code !== 'empty' ? takeInWords.sizeProblem[size.value.code] : '')
-const nameProblem = computed(() => texts.name.trim().length > MAX_NAME ? pileWords.nameTooLong : isTried && texts.name.trim() === '' ? takeInWords.nameMissing : '')
+const nameProblem = computed(() => texts.name.trim().length > LIMITS.name ? pileWords.nameTooLong : isTried && texts.name.trim() === '' ? takeInWords.nameMissing : '')
 const dateProblem = computed(() => texts.acquiredOn.trim() === '' ? '' : isFuture.value ? pileWords.dateFuture : date.value.ok ? '' : pileWords.dateProblem)
 const priceProblem = computed(() => texts.price.trim() !== '' && !price.value ? pileWords.priceProblem : '')
 
 const words = computed(() => readWords(texts.words))
+const wordsProblem = computed(() => wordsFit(words.value) ? '' : pileWords.wordsTooMany)
 const suggestions = useSuggestions(() => ({ name: texts.name, words: words.value, brandId: brandId.value }))
 const suggested = computed(() => ({
   kind: texts.kindId ? [] : suggestions.of('kind'), category: texts.category ? [] : suggestions.of('category'),
@@ -57,7 +58,7 @@ const nearBrand = computed(() => {
   const isKnown = brandId.value !== null || texts.brand.trim() === ''
   return isKnown ? null : lookUp('brands', brandsLike(texts.brand, [...catalogue.tables?.brands.values() ?? []])[0]?.id) ?? null
 })
-const firstProblem = computed(() => nameProblem.value || texts.name.trim() === '' ? 'take-name' : sizeProblem.value ? 'take-size' : dateProblem.value ? 'take-date' : priceProblem.value ? 'take-price' : null)
+const firstProblem = computed(() => nameProblem.value || texts.name.trim() === '' ? 'take-name' : sizeProblem.value ? 'take-size' : wordsProblem.value ? 'take-words' : dateProblem.value ? 'take-date' : priceProblem.value ? 'take-price' : null)
 defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
 </script>
 
@@ -78,7 +79,7 @@ defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
       <KField :label="takeInWords.size" for="take-size" :hint="sizeHint" :problem="sizeProblem"><input id="take-size" v-model="texts.size" class="field figures" maxlength="80" autocomplete="off" :aria-invalid="sizeProblem !== ''"></KField>
       <p v-if="!size.ok && size.code === 'twoSizes'" class="mt-1 flex flex-wrap gap-2"><button v-for="each in size.sizes" :key="each.widthMm" type="button" class="button" @click="texts.size = exactSize(each)">{{ takeInWords.eitherSize(sizeText(each), exactSize(each)) }}</button></p>
     </div>
-    <KField :class="isClassing ? 'order-last sm:col-span-2 lg:col-span-6' : 'sm:col-span-2 lg:col-span-6'" :label="takeInWords.words" for="take-words" :hint="takeInWords.wordsHint"><input id="take-words" v-model="texts.words" class="field" dir="auto" maxlength="4000" autocomplete="off"></KField>
+    <KField :class="isClassing ? 'order-last sm:col-span-2 lg:col-span-6' : 'sm:col-span-2 lg:col-span-6'" :label="takeInWords.words" for="take-words" :hint="takeInWords.wordsHint" :problem="wordsProblem"><input id="take-words" v-model="texts.words" class="field" dir="auto" maxlength="4000" autocomplete="off"></KField>
     <div :class="isClassing ? 'lg:col-span-2' : 'lg:col-span-3'" @keydown.capture="takeFirst($event, 'theme')">
       <KField :label="takeInWords.themes" for="take-themes" :hint="takeInWords.themesHint"><ThemesField v-model:themes="texts.themes" v-model:typed="texts.theme" :options="names('themes')" /></KField>
       <SuggestionLine :suggestions="suggested.theme" @take="take" />

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import { X } from 'lucide-vue-next'
+import { LIMITS } from '#core/catalog'
 import KCombo from '~/components/kit/KCombo.vue'
-import { takeInWords } from '~/messages'
+import { pileWords, takeInWords } from '~/messages'
+import { useNotices } from '~/stores/notices'
 
 /** Themes in order: the first one files the set. Enter or a comma sets the next. */
 defineProps<{ options: readonly string[] }>()
+const notices = useNotices()
 const themes = defineModel<string[]>('themes', { required: true })
 const typed = defineModel<string>('typed', { required: true })
 
 function add(name: string): void {
+  if (themes.value.length >= LIMITS.themes) return notices.tell(pileWords.themesFull, 'care')
   const tidy = name.trim().replace(/,$/, '').trim()
   if (tidy && !themes.value.some(each => each.toLowerCase() === tidy.toLowerCase())) themes.value = [...themes.value, tidy]
   typed.value = ''

@@ -1,3 +1,5 @@
+import { LIMITS } from '#core/catalog'
+
 /** Signs for money and the code they stand for; `$` is taken for the room's own dollar where it has one. */
 const SIGNS: Readonly<Record<string, string>> = { '$': 'USD', '€': 'EUR', '£': 'GBP' }
 
@@ -11,8 +13,10 @@ export function readPrice(text: string, ownCurrency: string): { readonly minor: 
   const sign = match[1] ?? match[4]
   const whole = Number((match[2] ?? '').replace(/[ ,.]/g, ''))
   const ownDollar = ownCurrency.endsWith('D') ? ownCurrency : 'USD'
+  const minor = whole * 100 + Number(match[3] ?? 0)
+  if (minor > LIMITS.moneyMinor) return null
   const currency = !sign ? ownCurrency : sign === '$' ? ownDollar : SIGNS[sign] ?? sign
-  return { minor: whole * 100 + Number(match[3] ?? 0), currency }
+  return { minor, currency }
 }
 
 /** @example writePrice({ minor: 3564, currency: 'USD' }) //=> '35.64 USD' */
@@ -57,9 +61,6 @@ function distinct(texts: readonly string[]): readonly string[] {
   return [...seen.values()]
 }
 
-/** As long as a name may be. */
-export const MAX_NAME = 300
-
 /** At most so many letters of a text, no letter of two units cut through. */
 export function cutText(text: string, most: number): string {
   const isCutThrough = /[\ud800-\udbff]$/.test(text.slice(0, most)) && /^[\udc00-\udfff]/.test(text.slice(most))
@@ -67,4 +68,7 @@ export function cutText(text: string, most: number): string {
 }
 
 /** A cell as a name: trimmed, and no longer than a name may be. */
-export const nameOf = (text: string): string => cutText(text.trim(), MAX_NAME).trim()
+export const nameOf = (text: string): string => cutText(text.trim(), LIMITS.name).trim()
+
+/** Whether words are as many, and each as long, as a set may carry. */
+export const wordsFit = (words: readonly string[]): boolean => words.length <= LIMITS.words && words.every(word => word.length <= LIMITS.name)

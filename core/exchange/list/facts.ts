@@ -1,7 +1,7 @@
 import { groupSpellings, type SpellingGroup } from '#core/classing'
-import type { KindFamily } from '#core/catalog'
+import { type KindFamily, LIMITS } from '#core/catalog'
 import { type LengthUnit, readSize } from '#core/units'
-import { MAX_NAME, nameOf } from './cells'
+import { nameOf } from './cells'
 import { dateOrderOf, type DateOrder, readDate } from './dates'
 import type { ListField } from './fields'
 import { guessKind, type KindReading } from './kinds'
@@ -49,7 +49,7 @@ export function gatherFacts(table: ListTable, columns: readonly ListField[], kno
     sizes: sizeFacts(tally(cells('size'))),
     dates: dateFacts(tally(cells('acquiredOn')), thisYear),
     ticks: tally(cells('matchingDie').map(text => text.trim())).filter(each => /^x$/i.test(each.text)),
-    kinds: tally(cells('kind').map(text => text.trim())).map(each => ({ ...each, recommended: each.text.length > MAX_NAME ? { as: 'keep' } : guessKind(each.text, known.kinds) })),
+    kinds: tally(cells('kind').map(text => text.trim())).map(each => ({ ...each, recommended: each.text.length > LIMITS.name ? { as: 'keep' } : guessKind(each.text, known.kinds) })),
     brands: groupSpellings(new Map(tally(cells('brand').map(nameOf)).map(each => [each.text, each.count])), known.brands),
   }
 }

@@ -1,7 +1,7 @@
-import type { Holding, OpenQuestion } from '#core/catalog'
+import { type Holding, LIMITS, type OpenQuestion } from '#core/catalog'
 import { readBareNumber } from '#core/numbering'
 import { type LengthUnit, readSize } from '#core/units'
-import { cutText, MAX_NAME, nameOf, readPrice, readThemes, readUse, readWords, readYesNo } from './cells'
+import { cutText, nameOf, readPrice, readThemes, readUse, readWords, readYesNo } from './cells'
 import { type DateOrder, readDate } from './dates'
 import type { FileFacts } from './facts'
 import type { ListField } from './fields'
@@ -35,10 +35,9 @@ export type PlannedRow =
   | { readonly row: number, readonly outcome: 'taken', readonly draft: DraftHolding, readonly questions: readonly OpenQuestion[] }
   | { readonly row: number, readonly outcome: 'refused', readonly because: 'blankRow' | 'rowTooLong' }
 
-const MAX_NOTES = 20_000
 const MAX_PLACE = 500
 /** What goes beyond the notes of a set is kept in questions of the same length; more than this is no row of a list. */
-const MAX_ROW = 20 * MAX_NOTES
+const MAX_ROW = 20 * LIMITS.text
 
 /** The answers that the facts of the file recommend: what the screen starts with. */
 export function recommendedChoices(columns: readonly ListField[], facts: FileFacts): ImportChoices {
@@ -58,7 +57,7 @@ export function planRow(table: ListTable, cells: readonly string[], row: number,
   if (cells.reduce((sum, cell) => sum + cell.length, 0) > MAX_ROW) return { row, outcome: 'refused', because: 'rowTooLong' }
   const questions: OpenQuestion[] = []
   const ask = (code: OpenQuestion['code'], text: string): null => {
-    const part = cutText(text, MAX_NOTES)
+    const part = cutText(text, LIMITS.text)
     questions.push({ code, text: part })
     return part.length < text.length ? ask('tooLong', text.slice(part.length)) : null
   }
@@ -74,10 +73,10 @@ export function planRow(table: ListTable, cells: readonly string[], row: number,
     brandText: shortened(cell('brand'), extra),
     kind: kindFrom(cell('kind'), cell('category').trim() !== '', choices, extra, table, ask),
     categoryText: shortened(cell('category'), extra),
-    themeNames: fitting(readThemes(cell('themes')), 40, extra, table, choices, 'themes'),
+    themeNames: fitting(readThemes(cell('themes')), LIMITS.themes, extra, table, choices, 'themes'),
     size: sizeFrom(cell('size'), choices, ask),
-    words: fitting(readWords(cell('words')), 400, extra, table, choices, 'words'),
-    searchWords: fitting(readWords(cell('searchWords')), 400, extra, table, choices, 'searchWords'),
+    words: fitting(readWords(cell('words')), LIMITS.words, extra, table, choices, 'words'),
+    searchWords: fitting(readWords(cell('searchWords')), LIMITS.words, extra, table, choices, 'searchWords'),
     acquiredOn: dateFrom(cell('acquiredOn'), choices, thisYear, ask),
     price: priceFrom(cell('price'), currency, ask),
     hasMatchingDie: dieFrom(cell('matchingDie'), choices, ask),
@@ -88,7 +87,7 @@ export function planRow(table: ListTable, cells: readonly string[], row: number,
   }
   if (cell('place').trim().length > MAX_PLACE) extra.push(cell('place'))
   const notes = [...noteCells(table, cells, choices), ...extra].join('\n')
-  const kept = cutText(notes, MAX_NOTES)
+  const kept = cutText(notes, LIMITS.text)
   if (kept.length < notes.length) ask('tooLong', notes.slice(kept.length))
   return { row, outcome: 'taken', draft: { ...draft, notes: kept }, questions }
 }
@@ -115,7 +114,7 @@ function nameFrom(text: string, row: number, extra: string[], ask: Ask): string 
 
 /** At most a name's length; a longer text goes to the notes whole. */
 function shortened(text: string, extra: string[]): string {
-  if (text.trim().length > MAX_NAME) extra.push(text.trim())
+  if (text.trim().length > LIMITS.name) extra.push(text.trim())
   return nameOf(text)
 }
 
@@ -166,7 +165,7 @@ function numberFrom(text: string, ask: Ask): number | null {
 }
 
 function fitting(texts: readonly string[], most: number, extra: string[], table: ListTable, choices: ImportChoices, field: ListField): string[] {
-  const tooMuch = [...texts.slice(most), ...texts.filter(text => text.length > MAX_NAME)]
+  const tooMuch = [...texts.slice(most), ...texts.filter(text => text.length > LIMITS.name)]
   if (tooMuch.length > 0) extra.push(headed(table, choices, field, tooMuch.join(', ')))
   return texts.slice(0, most).map(nameOf)
 }
