@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink'
-import { type GreyPicture, type MeasuredPiece, type MeasureFault, measureSet, proposeCorners, type Quad, type Reference, splitPiece, type Mask } from '#core/measuring'
+import { type GreyPicture, type Measured, type MeasuredPiece, type MeasureFault, measureSet, proposeCorners, type Quad, type Reference, splitPiece, type Mask } from '#core/measuring'
 import { MAX_PICTURE_BYTES } from './pictures'
 
 /** More than this says nothing more, and takes the memory of a phone. */
@@ -15,17 +15,8 @@ export interface OpenedPhoto {
   readonly shown: ImageBitmap
 }
 export type PhotoOpening = OpenedPhoto | { readonly ok: false, readonly code: 'notAPicture' | 'tooLarge' }
-export interface MeasuredPhoto {
-  readonly ok: true
-  readonly corners: Quad
-  readonly widthMm: number
-  readonly heightMm: number
-  readonly plusMinusMm: number
-  readonly pieces: readonly MeasuredPiece[]
-  /** The impression as a PNG: black on white, so many pixels a millimetre. */
-  readonly impression: Blob
-  readonly pxPerMm: number
-}
+/** As measured, with the impression as a PNG: black on white. */
+export type MeasuredPhoto = Omit<Measured, 'impression'> & { readonly impression: Blob }
 export type PhotoMeasurement = MeasuredPhoto | { readonly ok: false, readonly code: MeasureFault | 'noPhoto' }
 
 let photo: GreyPicture | null = null
