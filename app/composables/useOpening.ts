@@ -1,5 +1,5 @@
 import { computed, shallowRef, watch } from 'vue'
-import { databaseExists } from '~/db'
+import { databaseExists, loadChecks } from '~/db'
 import { useCatalogue } from '~/stores/catalogue'
 import { useCopies } from '~/stores/copies'
 import { useFind } from '~/stores/find'
@@ -21,6 +21,7 @@ export async function openRoom(): Promise<void> {
   await Promise.all([catalogue.open(), isFirst && copies.loadDemo(isDemo)])
   if (!isFirst && catalogue.isEmpty) await copies.loadDemo(isDemo)
   isRead.value = true
+  await loadChecks()
 }
 
 /** What the bench shows: the room being opened, the welcome, or the work. */

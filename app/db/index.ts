@@ -3,3 +3,5 @@ export { followJournal, readSnapshot, SCREEN_TABLES, type ScreenRecords, type Sc
 export type { Change, CommandName, JournalEntry, JournalPart, Subject } from './journal'
 export { redo, transact, undo } from './transact'
 export * as commands from './commands'
+/** Loads what records are checked by, before the first command has to wait for it. */
+export const loadChecks = async (): Promise<void> => void await import('./checked')

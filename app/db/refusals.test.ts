@@ -1,10 +1,11 @@
 import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
-import { blankBrand, blankHolding, type CellGrid, type Container, type Holder, type HolderType, type Holding, newTheme, type Series, START_HOLDER_TYPES } from '#core/catalog'
+import { blankBrand, blankHolding, type CellGrid, type Container, type Holder, type HolderType, type Holding, LIMITS, newTheme, type Series, START_HOLDER_TYPES } from '#core/catalog'
 import { keysBehind } from '#core/room'
 import { commands, YondercrestDb } from './index'
 
+const SERIES = ulid()
 let opened: YondercrestDb[] = []
 afterEach(async () => {
   await Promise.all(opened.map(db => db.delete()))
@@ -14,7 +15,7 @@ const [ZONE, SHELF, BIN, PAGE, EMPTY] = [ulid(), ulid(), ulid(), ulid(), ulid()]
 const [TYPE, OTHER_TYPE] = [ulid(), ulid()]
 const cells: CellGrid = { rows: 1, columns: 2, pages: 1, isTwoSided: false, cellSize: null, reuse: 'first' }
 const container = (id: string, code: string, more: Partial<Container> = {}): Container => ({ id, fixtureId: SHELF, shelf: 1, rank: 0, name: `Box ${code}`, code, type: 'bin', lanes: 1, lengthMm: 300, inner: null, cells: null, zoneId: ZONE, emptyWeightG: null, isTable: false, ...more })
-const SETS = Array.from({ length: 3 }, (_, at): Holding => ({ ...blankHolding({ id: ulid(), number: at + 1, seriesId: 's', name: `Rope Ends ${at + 1}`, createdAt: '2026-01-01T00:00:00.000Z' }), state: 'filed', holderTypeId: TYPE, sitsIn: 'pocket' }))
+const SETS = Array.from({ length: 3 }, (_, at): Holding => ({ ...blankHolding({ id: ulid(), number: at + 1, seriesId: SERIES, name: `Rope Ends ${at + 1}`, createdAt: '2026-01-01T00:00:00.000Z' }), state: 'filed', holderTypeId: TYPE, sitsIn: 'pocket' }))
 const shape = START_HOLDER_TYPES[0]
 const [first, second] = SETS
 
@@ -132,5 +133,19 @@ describe('and what is allowed beside it', () => {
     await db.records('holderTypes').clear()
     expect(await commands.addStartHolders(db)).toBe(START_HOLDER_TYPES.length)
     expect(await commands.addStartHolders(db)).toBe(0)
+  })
+})
+
+describe('what gets past the fields', () => {
+  const facts = { name: 'Kelp', brandName: 'Greywether', kindId: null, categoryName: '', themeNames: ['Ropes'], size: null, words: [], searchWords: [], acquiredOn: null, price: null, notes: '', pictureHash: null }
+  test.each<[string, Partial<typeof facts>]>([
+    ['a name too long', { name: 'k'.repeat(LIMITS.name + 1) }], ['no name', { name: ' ' }], ['too many words', { words: Array.from({ length: LIMITS.words + 1 }, (_, at) => `${at}`) as never[] }],
+    ['a brand too long', { brandName: 'k'.repeat(LIMITS.name + 1) }], ['a size of no side', { size: { widthMm: 0, heightMm: 10 } as never }], ['notes too long', { notes: 'k'.repeat(LIMITS.text + 1) }],
+  ])('%s ends the transaction: no set, no name, no number of it is kept', async (_title, wrong) => {
+    const db = await smallRoom()
+    const [before, steps] = [await commands.readCatalogue(db), await db.journal.count()]
+    await expect(commands.takeIn(db, { ...facts, ...wrong }, { place: null, state: 'toClass', draftId: null, written: '' })).rejects.toThrow('refused')
+    expect(await commands.readCatalogue(db)).toEqual(before)
+    expect(await db.journal.count()).toBe(steps)
   })
 })

@@ -5,6 +5,7 @@ import { blankHolding, type Container, type Holder, type Holding, newTheme } fro
 import { arrangeRoom, containersInOrder, idsOf, keysBehind, learnThickness, proposeRefiling, type RefilingFacts, remainingRefiling, shortAddress } from '#core/room'
 import { commands, undo, YondercrestDb } from './index'
 
+const SERIES = ulid()
 let opened: YondercrestDb[] = []
 afterEach(async () => {
   await Promise.all(opened.map(db => db.delete()))
@@ -18,7 +19,7 @@ async function filledRoom(count: number): Promise<YondercrestDb> {
   const [container] = await db.records('containers').toArray()
   const themes = ['Ropes', 'Harbour', 'Kelp'].map(name => newTheme(ulid(), name, []))
   await db.records('themes').bulkPut(themes)
-  const sets = Array.from({ length: count }, (_, at): Holding => ({ ...blankHolding({ id: ulid(), number: at + 1, seriesId: 's', name: `Set ${String(at + 1).padStart(2, '0')}`, createdAt: '2026-01-01T00:00:00.000Z' }), themeIds: [themes[at % 3]?.id ?? ''], state: 'filed' }))
+  const sets = Array.from({ length: count }, (_, at): Holding => ({ ...blankHolding({ id: ulid(), number: at + 1, seriesId: SERIES, name: `Set ${String(at + 1).padStart(2, '0')}`, createdAt: '2026-01-01T00:00:00.000Z' }), themeIds: [themes[at % 3]?.id ?? ''], state: 'filed' }))
   const keys = keysBehind([], -1, count)
   await db.records('holdings').bulkPut(sets)
   await db.records('holders').bulkPut(sets.map((set, at): Holder => ({ id: ulid(), holderTypeId: null, type: 'pocket', containerId: container?.id ?? '', lane: 1, order: keys[at] ?? '', cell: null, apartBecause: null, holdingIds: [set.id] })))
@@ -203,7 +204,7 @@ describe('furniture and containers', () => {
 test('a set that was cut in two stands in two holders, and both are its places', async () => {
   const db = await filledRoom(2)
   const bin = (await db.records('containers').toArray())[0] as Container
-  const holding = { ...blankHolding({ id: ulid(), number: 50, seriesId: 's', name: 'Tall Mast', createdAt: '2026-01-01T00:00:00.000Z' }), isCutInTwo: true }
+  const holding = { ...blankHolding({ id: ulid(), number: 50, seriesId: SERIES, name: 'Tall Mast', createdAt: '2026-01-01T00:00:00.000Z' }), isCutInTwo: true }
   await db.records('holdings').put(holding)
   await commands.placeHolding(db, holding.id, { containerId: bin.id, lane: 1, order: keysBehind([], -1, 9)[7] ?? '', cell: null })
   const { halves } = arrangeRoom({ containers: [bin], sections: [], holders: await db.records('holders').toArray() })

@@ -21,10 +21,12 @@ export interface Desk {
 export async function transact<R>(
   db: YondercrestDb, command: CommandName, subject: Subject | ((result: R) => Subject), work: (desk: Desk) => Promise<R>,
 ): Promise<R> {
+  // Loaded before the transaction begins: it would not wait for it.
+  const { firstFault } = await import('./checked')
   return db.transaction('rw', db.tables.filter(table => table.name !== 'device' && table.name !== 'inkMaps'), async () => {
     const changes = new Map<string, Change>()
     const touched = new Set<TableName>()
-    const result = await work(deskOver(db, changes, touched))
+    const result = await work(deskOver(db, changes, touched, firstFault))
     if (changes.size === 0 && touched.size === 0) return result
     await forgetUndone(db)
     const entry: Omit<JournalEntry, 'seq'> = {
@@ -47,7 +49,17 @@ export async function changeHolding(db: YondercrestDb, command: CommandName, id:
   })
 }
 
-function deskOver(db: YondercrestDb, changes: Map<string, Change>, touched: Set<TableName>): Desk {
+type FaultFinder = typeof import('./checked').firstFault
+/**
+ * The last line of defence: a record that its schema would refuse could never be read back from a copy. Fields and imports
+ * keep within the limits before; what gets past them ends the transaction, and nothing of it is kept.
+ */
+function expectFaultless(firstFault: FaultFinder, table: TableName, records: readonly unknown[]): void {
+  const fault = firstFault(table, records)
+  if (fault) throw new Error(`refused: ${fault}`)
+}
+
+function deskOver(db: YondercrestDb, changes: Map<string, Change>, touched: Set<TableName>, firstFault: FaultFinder): Desk {
   /** Only what a record was before the whole step counts. */
   const note = (table: TableName, id: string, other: Change['other']): void => {
     const key = `${table}/${id}`
@@ -57,6 +69,7 @@ function deskOver(db: YondercrestDb, changes: Map<string, Change>, touched: Set<
   return {
     db,
     async put(table, records) {
+      expectFaultless(firstFault, table, records)
       const rows = db.anyRecords(table)
       const before = await rows.count() === 0 ? [] : await rows.bulkGet(records.map(record => record.id))
       records.forEach((record, index) => note(table, record.id, before[index] ?? null))
@@ -68,11 +81,13 @@ function deskOver(db: YondercrestDb, changes: Map<string, Change>, touched: Set<
       await db.anyRecords(table).bulkDelete([...ids])
     },
     async putForGood(series) {
+      expectFaultless(firstFault, 'series', [series])
       // Its other side is itself: undo puts it back as it is, and every screen hears of it.
       note('series', series.id, series)
       await db.records('series').put(series)
     },
     async register(lines) {
+      expectFaultless(firstFault, 'register', lines)
       await db.records('register').bulkPut([...lines])
       touched.add('register')
     },

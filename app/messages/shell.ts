@@ -22,6 +22,7 @@ export const shellWords = {
   copyStale: (count: number) => `${counted(count, 'step')} since`,
   demoNote: 'You are in the demo room.',
   shortcuts: 'Keys',
+  notKept: 'That did not work, and nothing of it was kept. Try it once more; what you had is as it was.',
   close: 'Close',
   cancel: 'Cancel',
   ridge: 'The ridge: every container of the room',

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { LIMITS } from './choices'
+import { KIND_FAMILIES, LIMITS } from './choices'
 
 /** ULID: 26 letters and digits of Crockford's base 32, sortable by time of making. */
 export const Id = z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}$/)
@@ -10,14 +10,16 @@ export const Name = z.string().trim().min(1).max(LIMITS.name)
 /** Free text. Bounded so that a damaged file cannot fill the browser. */
 export const Text = z.string().max(LIMITS.text)
 export const LengthMm = z.number().positive().max(5000)
-/** Fractional index: a string that sorts between its neighbours, so that moving one thing changes one record. */
-export const OrderKey = z.string().min(1).max(200)
+/**
+ * Fractional index: a string that sorts between its neighbours, so that moving one thing changes one record. Where things
+ * are set down in one gap again and again, it grows by a letter about every six times.
+ */
+export const OrderKey = z.string().min(1).max(4000)
 /** SHA-256 of a picture's bytes: the picture's name, and the proof that it is whole. */
 export const PictureHash = z.string().regex(/^[0-9a-f]{64}$/)
 export const MoneyMinor = z.number().int().nonnegative().max(LIMITS.moneyMinor)
 export const CurrencyCode = z.string().regex(/^[A-Z]{3}$/)
 export const SizeMm = z.object({ widthMm: LengthMm, heightMm: LengthMm })
 
-export const KIND_FAMILIES = ['stamp', 'die', 'stencil', 'folder', 'other'] as const
 export const KindFamily = z.enum(KIND_FAMILIES)
 export type KindFamily = z.infer<typeof KindFamily>

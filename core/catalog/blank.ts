@@ -1,6 +1,8 @@
 import type { Brand } from './authority'
 import type { Draft } from './draft'
 import type { Holding } from './holding'
+import { TABLE_NAMES } from './tableNames'
+import type { CatalogueData } from './tables'
 
 /** A set of which nothing is known but its identity. Every way of making a set starts from here. */
 export function blankHolding(identity: Pick<Holding, 'id' | 'number' | 'seriesId' | 'name' | 'createdAt'>): Holding {
@@ -22,4 +24,9 @@ export function blankDraft(identity: Pick<Draft, 'id' | 'rank' | 'createdAt'>): 
 
 export function blankBrand(id: string, name: string): Brand {
   return { id, name, variants: [], abbreviation: null, successorId: null, hasOwnNumbering: false, isRetired: false, notes: '' }
+}
+
+/** @example emptyCatalogue().holdings //=> [] */
+export function emptyCatalogue(): CatalogueData {
+  return Object.fromEntries(TABLE_NAMES.map(name => [name, []])) as unknown as CatalogueData
 }

@@ -1,7 +1,7 @@
 // Lists of choices without their schemas, so that the screen can show them without loading the validator.
 
-/** As long as a name and a text may be, and as many themes and words as a set may have: fields say so before a record is made. */
-export const LIMITS = { name: 300, text: 20_000, themes: 40, words: 400, moneyMinor: 100_000_000 } as const
+/** How long a name and a text may be, how many themes and words a set may have, how large furniture and pages: fields say so before a record is made. */
+export const LIMITS = { name: 300, text: 20_000, themes: 40, words: 400, moneyMinor: 100_000_000, shelves: 60, lanes: 4, cellsASide: 12, pages: 500 } as const
 /** How many sets somebody has or expects. */
 export const COLLECTIONS = ['few', 'some', 'many'] as const
 /** Stages of taking in that an owner may leave out. */
@@ -34,3 +34,6 @@ export const PACKAGINGS = ['keep', 'none'] as const
 export const DIE_PLACES = ['apart', 'behind'] as const
 export const HOLDER_TYPES = ['pocket', 'sleeve', 'case', 'celledPage', 'bag', 'ring', 'trayCell', 'box', 'none'] as const
 export type HolderKind = (typeof HOLDER_TYPES)[number]
+export const KIND_FAMILIES = ['stamp', 'die', 'stencil', 'folder', 'other'] as const
+export const FIXTURE_TYPES = ['bookcase', 'cabinet', 'cart', 'table', 'wall'] as const
+export const FILING_KEYS = ['brand', 'theme', 'category', 'kind', 'sizeClass', 'series', 'number', 'name', 'date'] as const

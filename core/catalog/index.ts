@@ -1,16 +1,16 @@
 export { Brand, Category, Kind, Theme } from './authority'
-export { CurrencyCode, Id, KIND_FAMILIES, KindFamily, PartialDate, PictureHash, SizeMm } from './basics'
-export { blankBrand, blankDraft, blankHolding } from './blank'
+export { CurrencyCode, Id, KindFamily, PartialDate, PictureHash, SizeMm } from './basics'
+export { blankBrand, blankDraft, blankHolding, emptyCatalogue } from './blank'
 export { Draft, DraftTexts } from './draft'
 export { Alias, Holding, HOLDING_STATES, Loan, OpenQuestion, Piece, QUESTION_CODES, Relation, RELATION_KINDS } from './holding'
-export { CELL_REUSES, CLOSURES, CODE_READINGS, COLLECTIONS, CONTAINER_TYPES, type ContainerType, GRIPS, LIMITS, START_LIFTING, DIE_PLACES, FIT_WAYS, type FitWay, PACKAGINGS, HOLDER_TYPES, type HolderKind, NUMBER_SCHOOLS, type NumberSchool, OPTIONAL_STAGES, START_MARKS, type Way, WAYS } from './choices'
+export { CELL_REUSES, CLOSURES, CODE_READINGS, COLLECTIONS, CONTAINER_TYPES, type ContainerType, GRIPS, LIMITS, START_LIFTING, DIE_PLACES, FILING_KEYS, FIT_WAYS, FIXTURE_TYPES, KIND_FAMILIES, type FitWay, PACKAGINGS, HOLDER_TYPES, type HolderKind, NUMBER_SCHOOLS, type NumberSchool, OPTIONAL_STAGES, START_MARKS, type Way, WAYS } from './choices'
 export { RegisterLine, RoomSettings, Series } from './numbers'
 export {
-  Cell, CellGrid, Container, Fixture, FIXTURE_TYPES, FILING_KEYS, FilingKey, FilingRule,
+  Cell, CellGrid, Container, Fixture, FilingKey, FilingRule,
   Holder, HolderType, LaneTarget, MeasuredLength, Refiling, Section, Zone,
 } from './room'
 export { START_HOLDER_TYPES } from './startHolders'
 export { START_THEMES, THEME_SCHOOLS, type ThemeSchool } from './startThemes'
 export { newCategory, newKind, newTheme, nextRank, PLAIN_FIXTURE, START_HABITS, START_SETTINGS, startCatalogue, startSeries } from './start'
 export { TABLE_NAMES, type TableName } from './tableNames'
-export { type CatalogueData, emptyCatalogue, type RecordOf, TABLES } from './tables'
+export { type CatalogueData, type RecordOf, TABLES } from './tables'

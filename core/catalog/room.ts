@@ -1,13 +1,12 @@
 import { z } from 'zod'
 import { Id, LengthMm, Moment, MoneyMinor, Name, OrderKey, SizeMm, Text } from './basics'
-import { CELL_REUSES, CLOSURES, CONTAINER_TYPES, DIE_PLACES, HOLDER_TYPES, PACKAGINGS } from './choices'
+import { CELL_REUSES, CLOSURES, CONTAINER_TYPES, DIE_PLACES, FILING_KEYS, FIXTURE_TYPES, HOLDER_TYPES, LIMITS, PACKAGINGS } from './choices'
 
-export const FIXTURE_TYPES = ['bookcase', 'cabinet', 'cart', 'table', 'wall'] as const
 /** Furniture. Shelves (or drawers, or tiers) count from the top, as one reads. */
 export const Fixture = z.object({
-  id: Id, name: Name, type: z.enum(FIXTURE_TYPES), shelves: z.number().int().min(1).max(60), rank: z.number(),
+  id: Id, name: Name, type: z.enum(FIXTURE_TYPES), shelves: z.number().int().min(1).max(LIMITS.shelves), rank: z.number(),
   /** How high each shelf board lies above the floor, from the top; null: as is usual for furniture of this type. */
-  shelfHeightsMm: z.array(z.number().min(0).max(4000)).max(60).nullable().default(null),
+  shelfHeightsMm: z.array(z.number().min(0).max(4000)).max(LIMITS.shelves).nullable().default(null),
   widthMm: LengthMm.nullable().default(null),
   /** Daylight falls on it. */
   isSunlit: z.boolean().default(false),
@@ -16,9 +15,9 @@ export type Fixture = z.infer<typeof Fixture>
 
 /** Pages of equal cells, as in a binder: a place there is page and cell, not a position in a row. */
 export const CellGrid = z.object({
-  rows: z.number().int().min(1).max(12),
-  columns: z.number().int().min(1).max(12),
-  pages: z.number().int().min(1).max(500),
+  rows: z.number().int().min(1).max(LIMITS.cellsASide),
+  columns: z.number().int().min(1).max(LIMITS.cellsASide),
+  pages: z.number().int().min(1).max(LIMITS.pages),
   isTwoSided: z.boolean(),
   /** Inner size of a cell; null: never measured, anything is taken to fit. */
   cellSize: SizeMm.nullable().default(null),
@@ -30,13 +29,13 @@ export type CellGrid = z.infer<typeof CellGrid>
 export const Container = z.object({
   id: Id,
   fixtureId: Id,
-  shelf: z.number().int().min(1).max(60),
+  shelf: z.number().int().min(1).max(LIMITS.shelves),
   rank: z.number(),
   name: Name,
   /** Short form in addresses: `B4` in `B4-11`. Unique in the room. */
   code: z.string().trim().min(1).max(12),
   type: z.enum(CONTAINER_TYPES),
-  lanes: z.number().int().min(1).max(4),
+  lanes: z.number().int().min(1).max(LIMITS.lanes),
   lengthMm: LengthMm,
   inner: SizeMm.nullable(),
   cells: CellGrid.nullable(),
@@ -51,7 +50,7 @@ export type Container = z.infer<typeof Container>
 export const Section = z.object({
   id: Id,
   containerId: Id,
-  lane: z.number().int().min(1).max(4),
+  lane: z.number().int().min(1).max(LIMITS.lanes),
   order: OrderKey,
   title: Name,
   colour: z.number().int().min(0).max(5),
@@ -60,7 +59,6 @@ export const Section = z.object({
 })
 export type Section = z.infer<typeof Section>
 
-export const FILING_KEYS = ['brand', 'theme', 'category', 'kind', 'sizeClass', 'series', 'number', 'name', 'date'] as const
 export const FilingKey = z.object({
   by: z.enum(FILING_KEYS),
   /** `alphabetical` (a brand by its successor, where it has one; `asItself`: by its own name), the owner's `own` order, or `ascending` for numbers, sizes and dates. */
@@ -105,14 +103,14 @@ export const HolderType = z.object({
   weightG: z.number().min(0).max(20_000).nullable(),
   /** What it stands in; empty: anything. */
   standsIn: z.array(z.enum(CONTAINER_TYPES)),
-  cells: z.object({ rows: z.number().int().min(1).max(12), columns: z.number().int().min(1).max(12), isTwoSided: z.boolean() }).nullable(),
+  cells: z.object({ rows: z.number().int().min(1).max(LIMITS.cellsASide), columns: z.number().int().min(1).max(LIMITS.cellsASide), isTwoSided: z.boolean() }).nullable(),
   packs: z.array(z.object({ pieces: z.number().int().min(1).max(10_000), priceMinor: MoneyMinor.nullable() })).max(20),
   stockOnHand: z.number().int().nonnegative(), isRetired: z.boolean(), replacedById: Id.nullable(), notes: Text,
 })
 export type HolderType = z.infer<typeof HolderType>
 
 export const Cell = z.object({
-  page: z.number().int().min(1).max(500), cell: z.number().int().min(1).max(144), side: z.enum(['front', 'back']),
+  page: z.number().int().min(1).max(LIMITS.pages), cell: z.number().int().min(1).max(LIMITS.cellsASide ** 2), side: z.enum(['front', 'back']),
 })
 export type Cell = z.infer<typeof Cell>
 
@@ -122,12 +120,12 @@ export const Holder = z.object({
   holderTypeId: Id.nullable(),
   type: z.enum(HOLDER_TYPES),
   containerId: Id,
-  lane: z.number().int().min(1).max(4),
+  lane: z.number().int().min(1).max(LIMITS.lanes),
   order: OrderKey,
   cell: Cell.nullable(),
   /** Why it stands outside of the filing rule ("kept on the desk, used daily"); null: it does not. */
   apartBecause: z.string().trim().min(1).max(200).nullable().default(null),
-  holdingIds: z.array(Id).min(1).max(60),
+  holdingIds: z.array(Id).min(1).max(2000),
 })
 export type Holder = z.infer<typeof Holder>
 
@@ -136,14 +134,14 @@ export type Holder = z.infer<typeof Holder>
  * thickness of a filled holder is learnt from.
  */
 export const MeasuredLength = z.object({
-  id: Id, containerId: Id, lane: z.number().int().min(1).max(4), filledMm: LengthMm, at: Moment,
+  id: Id, containerId: Id, lane: z.number().int().min(1).max(LIMITS.lanes), filledMm: LengthMm, at: Moment,
   stood: z.array(z.object({ kindId: Id.nullable(), holder: z.enum(HOLDER_TYPES), count: z.number().int().positive().max(20_000) })).min(1).max(400),
 })
 export type MeasuredLength = z.infer<typeof MeasuredLength>
 
 /** Which holders shall stand in a lane, front to back, and the divider in front of the first of each group. */
 export const LaneTarget = z.object({
-  containerId: Id, lane: z.number().int().min(1).max(4), holderIds: z.array(Id).max(20_000),
+  containerId: Id, lane: z.number().int().min(1).max(LIMITS.lanes), holderIds: z.array(Id).max(20_000),
   tabs: z.array(Section.pick({ title: true, colour: true, standsFor: true }).extend({ beforeHolderId: Id })).max(2000),
 })
 export type LaneTarget = z.infer<typeof LaneTarget>

@@ -1,9 +1,10 @@
 import type { Category, Kind, Theme } from './authority'
+import { emptyCatalogue } from './blank'
 import { FIT_WAYS, START_LIFTING, START_MARKS } from './choices'
 import type { RoomSettings, Series } from './numbers'
 import type { Fixture, Zone } from './room'
 import { START_HOLDER_TYPES } from './startHolders'
-import { type CatalogueData, emptyCatalogue } from './tables'
+import type { CatalogueData } from './tables'
 
 // Thickness and weight of one filled holder in a lane, common practice; the room learns the thickness better from measured lengths.
 const START_KINDS: readonly Omit<Kind, 'id' | 'rank'>[] = [

@@ -1,10 +1,10 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 import { Brand, Category, Kind, Theme } from './authority'
 import { Draft } from './draft'
 import { Holding, Loan, Relation } from './holding'
 import { RegisterLine, RoomSettings, Series } from './numbers'
 import { Container, Fixture, Holder, HolderType, MeasuredLength, Refiling, Section, Zone } from './room'
-import { TABLE_NAMES, type TableName } from './tableNames'
+import type { TableName } from './tableNames'
 
 /**
  * Every table of the catalogue and the schema of its records: the one definition that the database, the journal and
@@ -36,8 +36,3 @@ export type RecordOf<T extends TableName> = z.infer<(typeof TABLES)[T]>
 
 /** A whole catalogue as plain lists: what an archive holds and what the demo room is. */
 export type CatalogueData = { [T in TableName]: RecordOf<T>[] }
-
-/** @example emptyCatalogue().holdings //=> [] */
-export function emptyCatalogue(): CatalogueData {
-  return Object.fromEntries(TABLE_NAMES.map(name => [name, []])) as unknown as CatalogueData
-}

@@ -1,5 +1,6 @@
 import { ulid } from 'ulid'
-import { blankBrand, blankDraft, blankHolding, type Holder, type Holding, LIMITS, newTheme, type RecordOf, START_HOLDER_TYPES, type TableName } from '#core/catalog'
+import { blankBrand, blankDraft, blankHolding, type Holder, type Holding, LIMITS, newTheme, type RecordOf, START_HOLDER_TYPES, type TableName, THEME_SCHOOLS } from '#core/catalog'
+import { gatherFacts, guessColumns, type ListTable, planRow, recommendedChoices } from '#core/exchange'
 import { arrangeRoom, containersInOrder, keyBehind, planMove, proposePlace, proposeRefiling, type RefilingFacts, remainingRefiling, START_AIMS } from '#core/room'
 import { commands, redo, undo, type YondercrestDb } from '~/db'
 
@@ -200,6 +201,34 @@ export const ACTIONS: Readonly<Record<string, (db: YondercrestDb, luck: Luck) =>
     const holding = luck.pick((await all(db, 'holdings')).filter(each => each.aliases.length > 0))
     if (holding) await commands.readCode(db, holding.id, holding.aliases[0]?.text ?? '', 'serial')
   },
+  async pages(db, luck) {
+    const binder = luck.pick((await all(db, 'containers')).filter(each => each.cells))
+    if (binder) await commands.addPages(db, binder.id, 1 + luck.below(400))
+  },
+  async forgetLane(db, luck) {
+    const measured = luck.pick(await all(db, 'measuredLengths'))
+    if (measured) await commands.forgetLength(db, measured.id)
+  },
+  async startThemes(db, luck) { await commands.addStartThemes(db, luck.pick(THEME_SCHOOLS) ?? 'occasion') },
+  async sharePages(db, luck) { await commands.sharePages(db, (await all(db, 'themes')).filter(() => luck.below(2) === 0).map(each => each.id), luck.below(2) === 0) },
+  async labels(db, luck) { await commands.renewLabels(db, new Map((await all(db, 'holdings')).filter(() => luck.below(2) === 0).map(each => [each.id, `${each.number} W`]))) },
+  async habits(db, luck) {
+    await commands.changeSettings(db, { forNowContainerId: luck.pick(await all(db, 'containers'))?.id ?? null, unit: luck.pick(['in', 'cm'] as const) ?? 'in' })
+    await commands.setMark(db, luck.pick(['dieForStamp', 'layersWith'] as const) ?? 'layersWith', luck.pick(['&', '+', '']) ?? '')
+  },
+  async typing(db, luck) {
+    const draft = luck.pick(await all(db, 'drafts'))
+    if (draft) await commands.keepDraft(db, { ...draft, texts: { ...draft.texts, name: luck.pick(NAMES) ?? '' } })
+  },
+  async importList(db, luck) {
+    const rows = Array.from({ length: 1 + luck.below(4) }, () => [luck.pick(NAMES) ?? '', luck.pick(BRANDS) ?? '', String(1 + luck.below(40)), 'ropes; kelp'])
+    const table: ListTable = { headings: ['Name', 'Brand', 'No.', 'Themes'], rows, delimiter: ',', encoding: 'utf-8' }
+    const columns = guessColumns(table).map(guess => guess.field)
+    const facts = gatherFacts(table, columns, { brands: await all(db, 'brands'), kinds: [], categories: [], themes: [] }, 2026)
+    const choices = recommendedChoices(columns, facts)
+    await commands.importList(db, rows.map((cells, at) => planRow(table, cells, at + 1, choices, 2026, 'EUR')), facts.brands, [], 'list.csv', () => undefined)
+  },
+  async restore(db) { await commands.replaceCatalogue(db, 'restoreArchive', await commands.readCatalogue(db), [], []) },
   async beginRefiling(db, luck) {
     const zone = luck.pick(await all(db, 'zones'))
     if (!zone) return

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, shallowRef, watch } from 'vue'
-import { type Fixture, FIXTURE_TYPES } from '#core/catalog'
+import { type Fixture, FIXTURE_TYPES, LIMITS } from '#core/catalog'
 import { readLength } from '#core/units'
 import KDialog from '~/components/kit/KDialog.vue'
 import KField from '~/components/kit/KField.vue'
@@ -34,9 +34,10 @@ const heightsMm = computed((): number[] | null | 'unread' => {
   const read = parts.map(part => readLength(part, catalogue.settings.unit))
   return parts.length === form.shelves && read.every(each => each.ok) ? read.map(each => each.ok ? each.mm : 0) : 'unread'
 })
+const shelvesProblem = computed(() => Number.isInteger(form.shelves) && form.shelves >= 1 && form.shelves <= LIMITS.shelves ? '' : roomWords.countProblem(LIMITS.shelves))
 async function keep(): Promise<void> {
   if (form.name.trim() === '') return void (problem.value = storeroomWords.needed)
-  if (heightsMm.value === 'unread') return
+  if (heightsMm.value === 'unread' || shelvesProblem.value) return
   await commands.putFixture(database(), { ...fixture, name: form.name.trim(), type: form.type, shelves: form.shelves, shelfHeightsMm: heightsMm.value, isSunlit: form.isSunlit })
   notices.tell(roomWords.kept(form.name))
   emit('close')
@@ -55,7 +56,7 @@ async function remove(): Promise<void> {
     <form id="fixture-form" class="mt-3 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="keep">
       <KField :label="storeroomWords.name" for="fixture-name" :problem="problem"><input id="fixture-name" v-model="form.name" class="field" maxlength="80" @input="problem = ''"></KField>
       <KField :label="roomWords.fixtureType" for="fixture-type"><select id="fixture-type" v-model="form.type" class="field"><option v-for="type in FIXTURE_TYPES" :key="type" :value="type">{{ storeroomWords.fixtureTypes[type] }}</option></select></KField>
-      <KField :label="roomWords.shelves" for="fixture-shelves"><input id="fixture-shelves" v-model.number="form.shelves" type="number" min="1" max="60" class="field figures"></KField>
+      <KField :label="roomWords.shelves" for="fixture-shelves" :problem="shelvesProblem"><input id="fixture-shelves" v-model.number="form.shelves" type="number" min="1" :max="LIMITS.shelves" class="field figures"></KField>
       <label class="flex min-h-11 items-center gap-3 self-end"><input v-model="form.isSunlit" type="checkbox" class="size-5">{{ roomWords.sunlit }}</label>
       <KField class="sm:col-span-2" :label="roomWords.heights" for="fixture-heights" :hint="roomWords.heightsHint" :problem="heightsMm === 'unread' ? roomWords.heightsProblem(form.shelves) : ''"><input id="fixture-heights" v-model="form.heights" class="field figures" maxlength="400" autocomplete="off"></KField>
     </form>

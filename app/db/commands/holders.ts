@@ -1,5 +1,5 @@
 import { ulid } from 'ulid'
-import { type Container, type HolderType, type Holding, nextRank, START_HOLDER_TYPES } from '#core/catalog'
+import { type Container, type HolderType, type Holding, LIMITS, nextRank, START_HOLDER_TYPES } from '#core/catalog'
 import type { YondercrestDb } from '../database'
 import { changeHolding, transact } from '../transact'
 
@@ -66,7 +66,7 @@ export async function shareHolder(db: YondercrestDb, holdingId: string, holderId
 export async function addPages(db: YondercrestDb, containerId: string, pages: number): Promise<void> {
   await transact(db, 'addPages', (container: Container | undefined) => ({ name: container?.name, count: pages }), async (desk) => {
     const container = await db.records('containers').get(containerId)
-    if (container?.cells) await desk.put('containers', [{ ...container, cells: { ...container.cells, pages: container.cells.pages + pages } }])
+    if (container?.cells) await desk.put('containers', [{ ...container, cells: { ...container.cells, pages: Math.min(LIMITS.pages, container.cells.pages + pages) } }])
     return container
   })
 }

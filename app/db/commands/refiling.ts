@@ -1,5 +1,5 @@
 import { ulid } from 'ulid'
-import type { Holder, LaneTarget, Refiling, Zone } from '#core/catalog'
+import type { Holder, LaneTarget, Refiling, Section, Zone } from '#core/catalog'
 import { arrangeContainer, idsOf, keyBehind, planMove, type Step } from '#core/room'
 import type { YondercrestDb } from '../database'
 import type { CommandName } from '../journal'
@@ -124,9 +124,15 @@ async function putTabs(desk: Desk, { containerId, lane, tabs }: LaneTarget): Pro
   const row = await rowOf(desk.db, containerId)
   const entries = row?.lanes[lane - 1] ?? []
   await desk.remove('sections', entries.flatMap(entry => entry.type === 'section' ? [entry.section.id] : []))
-  const standing = entries.filter(entry => entry.type === 'holder')
-  await desk.put('sections', tabs.flatMap(({ beforeHolderId, ...tab }) => {
-    const at = standing.findIndex(entry => entry.placement.holder.id === beforeHolderId)
-    return at < 0 ? [] : [{ id: ulid(), containerId, lane, order: keyBehind(standing, at - 1), ...tab }]
-  }))
+  const standing: { readonly order: string, readonly id: string | null }[] = entries.flatMap(entry => entry.type === 'holder' ? [{ order: entry.order, id: entry.placement.holder.id }] : [])
+  const sections = tabs.flatMap(({ beforeHolderId, ...tab }): Section[] => {
+    const at = standing.findIndex(entry => entry.id === beforeHolderId)
+    if (at < 0) return []
+    const order = keyBehind(standing, at - 1)
+    // Two sets may share a key, set down in one gap from two tabs: the divider then goes behind both, where it must not meet the next.
+    const behind = standing.findIndex(entry => entry.order > order)
+    standing.splice(behind < 0 ? standing.length : behind, 0, { order, id: null })
+    return [{ id: ulid(), containerId, lane, order, ...tab }]
+  })
+  await desk.put('sections', sections)
 }

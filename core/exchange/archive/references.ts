@@ -37,7 +37,6 @@ function* referencesOf(data: CatalogueData): Generator<Reference> {
     yield [`relations ${relation.id}`, 'holdings', relation.fromId]
     yield [`relations ${relation.id}`, 'holdings', relation.toId]
   }
-  for (const settings of data.settings) yield ['settings', 'containers', settings.forNowContainerId]
   for (const measured of data.measuredLengths) yield [`measuredLengths ${measured.id}`, 'containers', measured.containerId]
   // One that is over may name what is no longer there.
   for (const refiling of data.refilings.filter(each => each.state === 'open')) {
