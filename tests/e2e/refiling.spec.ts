@@ -75,7 +75,7 @@ test('a room from nothing: furniture, common shapes, copies, an address read bac
   await page.getByRole('dialog').getByLabel('Begin from').selectOption('wideBin')
   await page.getByRole('dialog').getByLabel('It stands on').selectOption({ label: 'Long shelf' })
   await page.getByRole('dialog').getByLabel('Shelf, counted from the top').fill('99')
-  await expect(page.getByText('A whole number from 1 to 60, please.')).toBeVisible()
+  await expect(page.getByText('A whole number from 1 to 2, please.')).toBeVisible()
   await page.getByRole('dialog').getByRole('button', { name: 'Add a container' }).click()
   await page.getByRole('dialog').getByLabel('Shelf, counted from the top').fill('2')
   await page.getByRole('dialog').getByRole('button', { name: 'Add a container' }).click()

@@ -21,11 +21,12 @@ const form = reactive({ name: '', code: '', type: 'bin' as ContainerType, lanes:
 const { lengthText, sizeText } = useDescribe()
 /** What was shown at first: what is left as it was stays to the millimetre. */
 let shown = { length: '', inner: '', cellSize: '' }
+let proposed = { name: '', code: '' }
 const problem = shallowRef('')
 const isTried = shallowRef(false)
 
 watch(() => open, () => {
-  Object.assign(form, { type: 'bin', lanes: 1, length: catalogue.settings.unit === 'in' ? '12 in' : '30 cm', fixtureId: fixtures.value[0]?.id ?? NEW, fixtureName: '', shelf: 1, zoneId: zones.value[0]?.id ?? '', inner: '', cellSize: '', emptyWeight: '', shape: '', ...!container ? namesFor('bin') : {} })
+  Object.assign(form, { type: 'bin', lanes: 1, length: catalogue.settings.unit === 'in' ? '12 in' : '30 cm', fixtureId: fixtures.value[0]?.id ?? NEW, fixtureName: '', shelf: 1, zoneId: zones.value[0]?.id ?? '', inner: '', cellSize: '', emptyWeight: '', shape: '', ...!container ? proposed = namesFor('bin') : {} })
   if (container) fill(container)
   shown = { length: form.length, inner: form.inner, cellSize: form.cellSize }
   problem.value = ''
@@ -48,8 +49,10 @@ function begin(id: string): void {
   const shape = CONTAINER_SHAPES.find(each => each.id === id)
   if (!shape) return
   fill(shape)
-  Object.assign(form, namesFor(shape.type))
+  Object.assign(form, proposed = namesFor(shape.type))
 }
+/** The name that is proposed goes with the type, until somebody has written another. */
+watch(() => form.type, (type) => { if (!container && form.name === proposed.name && form.code === proposed.code) Object.assign(form, proposed = namesFor(type)) })
 const hasCells = computed(() => form.type === 'binder' || (form.type === 'tray' && (container?.cells ?? CONTAINER_SHAPES.find(each => each.id === form.shape)?.cells ?? null) !== null))
 const lengthMm = computed(() => {
   if (container && form.length === shown.length) return container.lengthMm
@@ -60,8 +63,8 @@ const lengthMm = computed(() => {
 /** A size left empty is not known; one that cannot be read is a problem. */
 const sizeOf = (text: string) => { const reading = readSize(text, catalogue.settings.unit); return reading.ok ? { ...reading.size } : null }
 const isUnread = (text: string): boolean => text.trim() !== '' && sizeOf(text) === null
-const MOST = { shelf: LIMITS.shelves, lanes: LIMITS.lanes, rows: LIMITS.cellsASide, columns: LIMITS.cellsASide, pages: LIMITS.pages } as const
-const countProblem = (field: keyof typeof MOST): string => Number.isInteger(form[field]) && form[field] >= 1 && form[field] <= MOST[field] ? '' : roomWords.countProblem(MOST[field])
+const most = computed(() => ({ shelf: catalogue.tables?.fixtures.get(form.fixtureId)?.shelves ?? LIMITS.shelves, lanes: LIMITS.lanes, rows: LIMITS.cellsASide, columns: LIMITS.cellsASide, pages: LIMITS.pages }))
+const countProblem = (field: keyof typeof most.value): string => Number.isInteger(form[field]) && form[field] >= 1 && form[field] <= most.value[field] ? '' : roomWords.countProblem(most.value[field])
 const counted = computed(() => hasCells.value ? ['shelf', 'rows', 'columns', 'pages'] as const : ['shelf', 'lanes'] as const)
 const isComplete = computed(() => counted.value.every(field => countProblem(field) === '') && !isUnread(form.inner) && !isUnread(form.cellSize) && form.name.trim() !== '' && form.code.trim() !== '' && lengthMm.value !== null && (form.fixtureId !== NEW || form.fixtureName.trim() !== ''))
 
@@ -106,18 +109,18 @@ async function add(): Promise<void> {
       <KField :label="storeroomWords.zone_" for="new-zone"><select id="new-zone" v-model="form.zoneId" class="field"><option v-for="zone in zones" :key="zone.id" :value="zone.id">{{ zone.name }}</option></select></KField>
       <KField :label="storeroomWords.fixture" for="new-fixture"><select id="new-fixture" v-model="form.fixtureId" class="field"><option v-for="fixture in fixtures" :key="fixture.id" :value="fixture.id">{{ fixture.name }}</option><option v-if="!container" :value="NEW">{{ storeroomWords.newFixture }}</option></select></KField>
       <KField v-if="form.fixtureId === NEW" :label="storeroomWords.newFixtureName" for="new-fixture-name" :problem="isTried && !form.fixtureName.trim() ? storeroomWords.needed : ''"><input id="new-fixture-name" v-model="form.fixtureName" class="field" maxlength="80"></KField>
-      <KField :label="storeroomWords.shelf" for="new-shelf" :problem="countProblem('shelf')"><input id="new-shelf" v-model.number="form.shelf" type="number" min="1" :max="MOST.shelf" class="field figures"></KField>
+      <KField :label="storeroomWords.shelf" for="new-shelf" :problem="countProblem('shelf')"><input id="new-shelf" v-model.number="form.shelf" type="number" min="1" :max="most.shelf" class="field figures"></KField>
       <KField :label="storeroomWords.length" for="new-length" :problem="form.length && lengthMm === null ? storeroomWords.lengthProblem : ''"><input id="new-length" v-model="form.length" class="field figures" maxlength="20"></KField>
       <KField v-if="!hasCells" :label="storeroomWords.inner" for="new-inner" :hint="storeroomWords.innerHint" :problem="isUnread(form.inner) ? storeroomWords.sizeProblem : ''"><input id="new-inner" v-model="form.inner" class="field figures" maxlength="40"></KField>
       <template v-if="hasCells">
         <KField :label="storeroomWords.cellSize" for="new-cell" :hint="storeroomWords.cellSizeHint" :problem="isUnread(form.cellSize) ? storeroomWords.sizeProblem : ''"><input id="new-cell" v-model="form.cellSize" class="field figures" maxlength="40"></KField>
         <KField :label="storeroomWords.reuse" for="new-reuse"><select id="new-reuse" v-model="form.reuse" class="field"><option v-for="each in CELL_REUSES" :key="each" :value="each">{{ storeroomWords.reuses[each] }}</option></select></KField>
-        <KField :label="storeroomWords.rows" for="new-rows" :problem="countProblem('rows')"><input id="new-rows" v-model.number="form.rows" type="number" min="1" :max="MOST.rows" class="field figures"></KField>
-        <KField :label="storeroomWords.columns" for="new-columns" :problem="countProblem('columns')"><input id="new-columns" v-model.number="form.columns" type="number" min="1" :max="MOST.columns" class="field figures"></KField>
-        <KField :label="storeroomWords.pages" for="new-pages" :problem="countProblem('pages')"><input id="new-pages" v-model.number="form.pages" type="number" min="1" :max="MOST.pages" class="field figures"></KField>
+        <KField :label="storeroomWords.rows" for="new-rows" :problem="countProblem('rows')"><input id="new-rows" v-model.number="form.rows" type="number" min="1" :max="most.rows" class="field figures"></KField>
+        <KField :label="storeroomWords.columns" for="new-columns" :problem="countProblem('columns')"><input id="new-columns" v-model.number="form.columns" type="number" min="1" :max="most.columns" class="field figures"></KField>
+        <KField :label="storeroomWords.pages" for="new-pages" :problem="countProblem('pages')"><input id="new-pages" v-model.number="form.pages" type="number" min="1" :max="most.pages" class="field figures"></KField>
         <label class="flex min-h-11 items-center gap-2 self-end"><input v-model="form.isTwoSided" type="checkbox" class="h-5 w-5 accent-(--strong)">{{ storeroomWords.bothSides }}</label>
       </template>
-      <KField v-else :label="storeroomWords.lanes" for="new-lanes" :problem="countProblem('lanes')"><input id="new-lanes" v-model.number="form.lanes" type="number" min="1" :max="MOST.lanes" class="field figures"></KField>
+      <KField v-else :label="storeroomWords.lanes" for="new-lanes" :problem="countProblem('lanes')"><input id="new-lanes" v-model.number="form.lanes" type="number" min="1" :max="most.lanes" class="field figures"></KField>
       <KField :label="roomWords.emptyWeight" for="new-weight" :hint="roomWords.emptyWeightHint"><input id="new-weight" v-model="form.emptyWeight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off"></KField>
     </form>
     <p class="hint mt-4">{{ storeroomWords.liftCaution }}</p>
