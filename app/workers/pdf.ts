@@ -8,6 +8,8 @@ import titleUrl from '@expo-google-fonts/bricolage-grotesque/700Bold/BricolageGr
 import type { FontName, Ink, Measure, Page, PageItem, PageSize } from '#core/printing'
 
 const FONT_URLS: Readonly<Record<FontName, string>> = { text: textUrl, bold: boldUrl, title: titleUrl }
+/** The name of an embedded subset begins with six capitals of its own and a plus sign: ISO 32000-1, 9.6.4. */
+const SUBSET_NAMES: Readonly<Record<FontName, string>> = { text: 'YCTEXT+AtkinsonHyperlegibleNext-Regular', bold: 'YCBOLD+AtkinsonHyperlegibleNext-Bold', title: 'YCHEAD+BricolageGrotesque-Bold' }
 // The product's own colours (assets/css/tokens.css), as paper takes them.
 const INKS: Readonly<Record<Ink, ReturnType<typeof rgb>>> = {
   night: rgb(0.106, 0.137, 0.251), quiet: rgb(0.275, 0.353, 0.561), line: rgb(0.835, 0.867, 0.918), ridge: rgb(0.169, 0.227, 0.4),
@@ -28,7 +30,7 @@ export async function renderPdf(job: Job): Promise<{ pdf: ArrayBuffer, pages: nu
   doc.setTitle(job.title)
   doc.setCreator('Yondercrest')
   const fonts = Object.fromEntries(await Promise.all(Object.entries(FONT_URLS).map(async ([name, url]) =>
-    [name, await doc.embedFont(new Uint8Array(await (await fetch(url)).arrayBuffer()), { subset: true })]))) as Record<FontName, PDFFont>
+    [name, await doc.embedFont(new Uint8Array(await (await fetch(url)).arrayBuffer()), { subset: true, customName: SUBSET_NAMES[name as FontName] })]))) as Record<FontName, PDFFont>
   const pages = job.lay(measureWith(fonts))
   const images = new Map<string, PDFImage | null>()
   const encode = encoderFor(fonts)

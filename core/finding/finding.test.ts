@@ -31,6 +31,32 @@ describe('ask', () => {
     }))
   })
 
+  test('changed, taken out and put in again in any order, it answers as one made anew (property)', () => {
+    const steps = fc.array(fc.record({ at: fc.nat(11), name: text, notes: text, goes: fc.boolean() }), { minLength: 1, maxLength: 30 })
+    fc.assert(fc.property(documents, steps, fc.array(fc.constantFrom(...WORDS, 'her', 'le', 'harbuor'), { minLength: 1, maxLength: 2 }).map(words => words.join(' ')), (start, changes, ask) => {
+      const [followed, now] = [new AskIndex(), new Map(start.map(each => [each.id, each]))]
+      followed.put(start)
+      for (const { at, name, notes, goes } of changes) {
+        const id = `id${at}`
+        if (goes) {
+          now.delete(id)
+          followed.remove([id])
+        } else {
+          const changed: AskDocument = { ...blank, themes: '', ...now.get(id), id, accession: at + 1, number: String(at + 1), name, notes }
+          now.set(id, changed)
+          followed.put([changed])
+        }
+      }
+      const fresh = new AskIndex()
+      fresh.put([...now.values()])
+      const [a, b] = [followed.ask(`${ask} `), fresh.ask(`${ask} `)]
+      expect(followed.size).toBe(fresh.size)
+      expect([a.mode, a.absent, a.hits.map(hit => hit.id).sort()]).toEqual([b.mode, b.absent, b.hits.map(hit => hit.id).sort()])
+      const becauseOf = (answer: typeof a) => new Map(answer.hits.map(hit => [hit.id, [...hit.because].map(each => `${each.field} ${each.word}`).sort()]))
+      expect(becauseOf(a)).toEqual(becauseOf(b))
+    }))
+  })
+
   const sets = ['Kelp Study', 'Kelp and Limpets', 'Heron Trio'].map((name, index): AskDocument => ({ ...blank, id: `s${index}`, accession: index + 350, number: `${index + 350} ${index + 350} W ${index + 350}W`, name, words: index === 2 ? 'wish you were here' : '' }))
   const index = new AskIndex()
   index.put(sets)
