@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { ulid } from 'ulid'
-import { blankBrand, blankDraft, blankHolding, emptyCatalogue, FIT_WAYS, Holding, newCategory, newKind, newTheme, nextRank, PartialDate, Refiling, RoomSettings, START_HOLDER_TYPES, START_MARKS, START_SETTINGS, startCatalogue, TABLE_NAMES, TABLES, WAYS } from './index'
+import { blankBrand, blankDraft, blankHolding, emptyCatalogue, FIT_WAYS, Holding, LIMITS, newCategory, newKind, newTheme, nextRank, PartialDate, Refiling, RoomSettings, START_HOLDER_TYPES, START_MARKS, START_SETTINGS, startCatalogue, TABLE_NAMES, TABLES, WAYS } from './index'
 
 const identity = { id: ulid(), number: 1, seriesId: ulid(), name: 'Kelp Study', createdAt: '2026-11-01T10:00:00.000Z' }
 
@@ -48,6 +48,18 @@ describe('what is no record is refused', () => {
     ['a picture without its hash', { pictureHash: 'kelp.png' }], ['a price below nothing', { price: { minor: -1, currency: 'EUR' } }], ['a currency in words', { price: { minor: 1, currency: 'euro' } }], ['notes without end', { notes: 'x'.repeat(20_001) }],
   ])('%s', (_title, wrong) => {
     expect(Holding.safeParse({ ...good, ...wrong }).success).toBe(false)
+  })
+  const list = (count: number, each: string): string[] => Array.from({ length: count }, () => each)
+  const [fixture, container] = [startCatalogue(ulid).fixtures[0], startCatalogue(ulid).containers[0]]
+  const grid = { rows: 1, columns: 1, pages: 1, isTwoSided: false, cellSize: null, reuse: 'last' }
+  test.each<[keyof typeof LIMITS, (count: number) => readonly [table: keyof typeof TABLES, record: unknown]]>([
+    ['name', count => ['holdings', { ...good, name: 'k'.repeat(count) }]], ['text', count => ['holdings', { ...good, notes: 'k'.repeat(count) }]], ['themes', count => ['holdings', { ...good, themeIds: list(count, identity.id) }]],
+    ['words', count => ['holdings', { ...good, words: list(count, 'ahoy') }]], ['moneyMinor', count => ['holdings', { ...good, price: { minor: count, currency: 'EUR' } }]],
+    ['shelves', count => ['fixtures', { ...fixture, shelves: count }]], ['lanes', count => ['containers', { ...container, lanes: count }]],
+    ['cellsASide', count => ['containers', { ...container, cells: { ...grid, rows: count, columns: count } }]], ['pages', count => ['containers', { ...container, cells: { ...grid, pages: count } }]],
+  ])('the limit of %s that fields keep to is the one of the schema: as many go in, and not one more', (limit, make) => {
+    const passes = (count: number): boolean => { const [table, record] = make(count); return TABLES[table].safeParse(record).success }
+    expect([passes(1), passes(LIMITS[limit]), passes(LIMITS[limit] + 1)]).toEqual([true, true, false])
   })
   test('days: a year, a month, a day, and nothing that is none of them (property)', () => {
     fc.assert(fc.property(fc.integer({ min: 1000, max: 9999 }), fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 31 }), (year, month, day) => {

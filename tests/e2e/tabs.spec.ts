@@ -1,0 +1,54 @@
+import type { Page } from '@playwright/test'
+import { databaseOf, expect, headline, matItem, openDemo, test } from './helpers'
+
+const told = (page: Page, text: string) => expect(page.getByRole('status').filter({ hasText: text })).toBeVisible()
+
+test('what one tab undoes goes from the other too, slip and all; done again there, it is back in both', async ({ page, context }) => {
+  await openDemo(page)
+  await page.goto('/take-in')
+  await page.getByLabel('Name', { exact: true }).fill('Passing Ferry')
+  await page.getByLabel('Name', { exact: true }).press('Enter')
+  await told(page, 'Passing Ferry is in.')
+  await page.goto('/?ask=passing+ferry')
+  await matItem(page, 'Passing Ferry').click()
+  await expect(page.locator('[data-slip]')).toContainText('Passing Ferry')
+
+  const other = await context.newPage()
+  await other.goto('/')
+  await expect(headline(other)).toHaveText('All 361 sets')
+  await other.getByRole('button', { name: 'Undo', exact: true }).click()
+  await told(other, 'Undone: took in')
+  await expect(page.locator('[data-slip]')).toHaveCount(0)
+  await expect(matItem(page, 'Passing Ferry')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Steps so far' }).click()
+  await page.getByRole('button', { name: 'Do again', exact: true }).click()
+  await expect(matItem(page, 'Passing Ferry')).toBeVisible()
+  await expect(headline(other)).toHaveText('All 361 sets')
+  expect((await databaseOf(page, ['holdings'])).holdings).toHaveLength(361)
+})
+
+test('a zone that one tab is re-filing is not ended from another, and no second re-filing is begun beside it', async ({ page, context }) => {
+  await openDemo(page)
+  const propose = async (tab: Page): Promise<void> => {
+    await tab.goto('/storeroom/refile')
+    await tab.getByLabel('Zone').selectOption({ label: 'Thin dies (brand, then name)' })
+    await tab.getByLabel('First by').selectOption('theme')
+    await tab.getByRole('button', { name: 'Work it out' }).click()
+    await expect(tab.getByRole('button', { name: 'Begin', exact: true })).toBeVisible({ timeout: 20_000 })
+  }
+  const other = await context.newPage()
+  await propose(other)
+  await propose(page)
+  await page.getByRole('button', { name: 'Begin', exact: true }).click()
+  await expect(page.locator('[data-step]').first()).toBeVisible()
+  // The other tab hears of it: what it had worked out gives way to the one under way.
+  await expect(other.locator('[data-refiling-progress]')).toBeVisible()
+  expect((await databaseOf(page, ['refilings'])).refilings).toHaveLength(1)
+
+  await other.goto('/storeroom/zones')
+  await other.getByRole('button', { name: /^Thin dies/ }).click()
+  const end = other.getByLabel('End this zone')
+  await end.selectOption({ index: 1 })
+  await told(other, 'The re-filing under way needs it.')
+  await expect(other.getByRole('button', { name: /^Thin dies/ })).toBeVisible()
+})
