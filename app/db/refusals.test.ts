@@ -137,6 +137,15 @@ describe('and what is allowed beside it', () => {
 })
 
 describe('what gets past the fields', () => {
+  test('a habit that is none is not taken on, and the others stay', async () => {
+    const db = await smallRoom()
+    const before = await db.records('settings').get('room')
+    await expect(commands.changeSettings(db, { roomName: '' })).rejects.toThrow('refused')
+    await expect(commands.changeSettings(db, { pxPerMm: 0 })).rejects.toThrow('refused')
+    expect(await db.records('settings').get('room')).toEqual(before)
+    await commands.changeSettings(db, { roomName: 'Letter room' })
+    expect(await db.records('settings').get('room')).toEqual({ ...before, roomName: 'Letter room' })
+  })
   const facts = { name: 'Kelp', brandName: 'Greywether', kindId: null, categoryName: '', themeNames: ['Ropes'], size: null, words: [], searchWords: [], acquiredOn: null, price: null, notes: '', pictureHash: null }
   test.each<[string, Partial<typeof facts>]>([
     ['a name too long', { name: 'k'.repeat(LIMITS.name + 1) }], ['no name', { name: ' ' }], ['too many words', { words: Array.from({ length: LIMITS.words + 1 }, (_, at) => `${at}`) as never[] }],

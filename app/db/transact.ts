@@ -54,7 +54,7 @@ type FaultFinder = typeof import('./checked').firstFault
  * The last line of defence: a record that its schema would refuse could never be read back from a copy. Fields and imports
  * keep within the limits before; what gets past them ends the transaction, and nothing of it is kept.
  */
-function expectFaultless(firstFault: FaultFinder, table: TableName, records: readonly unknown[]): void {
+export function expectFaultless(firstFault: FaultFinder, table: TableName, records: readonly unknown[]): void {
   const fault = firstFault(table, records)
   if (fault) throw new Error(`refused: ${fault}`)
 }
