@@ -40,6 +40,7 @@ test('from brand to theme: half of it, a reload, a set taken in meanwhile, and o
   // A step is undone alone, and done again.
   const half = await stepsLeft(page)
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect.poll(() => stepsDone(page)).toBe(Math.floor(all / 2) - 1)
   await expect.poll(() => stepsLeft(page)).toBeGreaterThan(half - 1)
   await page.goto('/take-in')
   await page.getByLabel('Name', { exact: true }).fill('Meanwhile Die')

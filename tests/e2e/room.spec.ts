@@ -26,6 +26,7 @@ test('two containers become one: what stood in the first stands behind the other
   await page.locator('#sheet').evaluate(sheet => sheet.scrollTo(0, sheet.scrollHeight))
   await expect.poll(async () => (await idsOfRows(page)).slice(-moved.length)).toEqual(moved)
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await done(page, 'Undone: ')
   await page.goto('/storeroom')
   await expect(page.locator('[data-elevation]').getByRole('link', { name: /^Basket 3: 8 sets/ })).toBeVisible()
 })
