@@ -22,7 +22,7 @@ export const shellWords = {
   copyStale: (count: number) => `${counted(count, 'step')} since`,
   demoNote: 'You are in the demo room.',
   shortcuts: 'Keys',
-  notKept: 'That did not work, and nothing of it was kept. Try it once more; what you had is as it was.',
+  notKept: 'That did not work. If what you did does not show, it was not kept: try it once more. What was kept before is as it was.',
   close: 'Close',
   cancel: 'Cancel',
   ridge: 'The ridge: every container of the room',

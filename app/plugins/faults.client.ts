@@ -2,7 +2,7 @@ import { defineNuxtPlugin } from '#imports'
 import { shellWords } from '~/messages'
 import { useNotices } from '~/stores/notices'
 
-/** What went wrong in a command nobody waits for is said, and not only written to the console: nothing of it was kept. */
+/** What went wrong where nobody waits for it is said, and not only written to the console. Of a command that fails nothing is kept; whether it was one, the error does not tell. */
 export default defineNuxtPlugin((app) => {
   app.hook('vue:error', () => useNotices().tell(shellWords.notKept, 'care'))
   addEventListener('unhandledrejection', () => useNotices().tell(shellWords.notKept, 'care'))
