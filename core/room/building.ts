@@ -1,7 +1,7 @@
 import type { Container, Holder } from '#core/catalog'
 import type { ContainerRow } from './arrange'
 import { arrangeContainer } from './arrange'
-import { nextFreeCell } from './insertion'
+import { nextFreeCell } from './cells'
 import { keysBehind } from './order'
 
 /** A common shape of container, to begin from: sizes of one lane inside. */

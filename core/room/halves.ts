@@ -1,6 +1,6 @@
 import type { Holder } from '#core/catalog'
 import type { ContainerRow } from './arrange'
-import { nextFreeCell } from './insertion'
+import { nextFreeCell } from './cells'
 import { keyBehind } from './order'
 
 /**

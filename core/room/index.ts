@@ -25,9 +25,11 @@ export { CONTAINER_SHAPES, type ContainerShape, copyNames, type EmptyingPlan, pl
 export { type Elevation, type Front, layElevation } from './elevation'
 export { besideFirstHalf } from './halves'
 export {
-  containersInOrder, type InsertionPoint, type InsertionProposal, leastDisorder, nextFreeCell, pointAfter, pointAtCell,
+  type InsertionPoint, type InsertionProposal, leastDisorder, pointAfter, pointAtCell,
   proposePlace, type RoomFacts, zoneFor,
 } from './insertion'
+export { nextFreeCell } from './cells'
+export { containersInOrder } from './walk'
 export { type MovePlan, type MoveTarget, planMove } from './move'
 export { type Neighbours, neighboursOf } from './neighbours'
 export { keyBehind, keysBehind } from './order'

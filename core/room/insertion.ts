@@ -1,8 +1,9 @@
 import type { Cell, Container, FilingRule, Fixture, Holding, Section, Zone } from '#core/catalog'
 import type { ContainerRow, Placement, RowEntry } from './arrange'
-import { cellsPerPage } from './address'
+import { nextFreeCell } from './cells'
 import { type Authority, compareFilingKeys, filingKeyOf, tabOf } from './filing'
 import { keyBehind } from './order'
+import { containersInOrder } from './walk'
 import { cutOfLeastDisorder, type ZoneRun, zoneRun } from './zoneRun'
 
 /** A place that does not hold anything yet: in a row behind one holder and in front of another, or a free cell. */
@@ -36,15 +37,6 @@ export function zoneFor(holding: Pick<Holding, 'kindId'>, zones: readonly Zone[]
   const byRank = [...zones].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1))
   return byRank.find(zone => holding.kindId !== null && zone.takesKindIds.includes(holding.kindId))
     ?? byRank.find(zone => zone.takesKindIds.length === 0) ?? null
-}
-
-/** Containers of a zone in walking order: fixture, shelf from the top, then left to right. */
-export function containersInOrder(facts: Pick<RoomFacts, 'rows' | 'fixtures'>, zoneId: string | null): readonly ContainerRow[] {
-  const rankOf = (row: ContainerRow): number => facts.fixtures.get(row.container.fixtureId)?.rank ?? Infinity
-  return [...facts.rows.values()]
-    .filter(row => zoneId === null || (row.container.zoneId === zoneId && !row.container.isTable))
-    .sort((a, b) => rankOf(a) - rankOf(b) || a.container.shelf - b.container.shelf
-      || a.container.rank - b.container.rank || (a.container.id < b.container.id ? -1 : 1))
 }
 
 /**
@@ -156,27 +148,4 @@ export function pointAtCell(row: ContainerRow, cell: Cell): InsertionPoint {
   const front = row.placements.findLast(isBefore) ?? null
   const behind = row.placements.find(each => !isBefore(each)) ?? null
   return { container: row.container, lane: 1, order: keyBehind([], -1), cell, section: null, front, behind }
-}
-
-/**
- * Pages fill in order of arrival: the cell behind the last one taken. A cell that was freed is used again by the rule of
- * the pages: only when they are full, before anything else, or never.
- */
-export function nextFreeCell(row: ContainerRow): Cell | null {
-  const grid = row.container.cells
-  if (!grid) return null
-  const perPage = cellsPerPage(row.container)
-  const sides = grid.isTwoSided ? (['front', 'back'] as const) : (['front'] as const)
-  const taken = new Set(row.placements.map(({ cell }) => cell ? `${cell.page}/${cell.cell}/${cell.side}` : ''))
-  const last = row.placements.at(-1)?.cell
-  const total = perPage * grid.pages
-  const start = last && grid.reuse !== 'first' ? (last.page - 1) * perPage + last.cell - 1 : 0
-  for (let step = 0; step < (grid.reuse === 'never' ? total - start : total); step += 1) {
-    const at = (start + step) % total
-    for (const side of sides) {
-      const cell = { page: Math.floor(at / perPage) + 1, cell: (at % perPage) + 1, side }
-      if (!taken.has(`${cell.page}/${cell.cell}/${side}`)) return cell
-    }
-  }
-  return null
 }

@@ -1,0 +1,26 @@
+import type { Cell } from '#core/catalog'
+import { cellsPerPage } from './address'
+import type { ContainerRow } from './arrange'
+
+/**
+ * Pages fill in order of arrival: the cell behind the last one taken. A cell that was freed is used again by the rule of
+ * the pages: only when they are full, before anything else, or never.
+ */
+export function nextFreeCell(row: ContainerRow): Cell | null {
+  const grid = row.container.cells
+  if (!grid) return null
+  const perPage = cellsPerPage(row.container)
+  const sides = grid.isTwoSided ? (['front', 'back'] as const) : (['front'] as const)
+  const taken = new Set(row.placements.map(({ cell }) => cell ? `${cell.page}/${cell.cell}/${cell.side}` : ''))
+  const last = row.placements.at(-1)?.cell
+  const total = perPage * grid.pages
+  const start = last && grid.reuse !== 'first' ? (last.page - 1) * perPage + last.cell - 1 : 0
+  for (let step = 0; step < (grid.reuse === 'never' ? total - start : total); step += 1) {
+    const at = (start + step) % total
+    for (const side of sides) {
+      const cell = { page: Math.floor(at / perPage) + 1, cell: (at % perPage) + 1, side }
+      if (!taken.has(`${cell.page}/${cell.cell}/${side}`)) return cell
+    }
+  }
+  return null
+}
