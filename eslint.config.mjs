@@ -56,7 +56,7 @@ export default tseslint.config(
   },
   {
     // Only commands change data: stores, components and pages never write to the tables themselves.
-    files: ['app/pages/**', 'app/components/**', 'app/stores/**', 'app/composables/**'],
+    files: ['app/areas/**', 'app/kit/**', 'app/pages/**', 'app/shell/**', 'app/data/**'],
     ignores: ['app/**/*.test.ts'],
     rules: {
       'no-restricted-imports': ['error', { patterns: ['dexie', '#demo/*', 'node:*'] }],

@@ -1,8 +1,8 @@
 import { type Holding, type LaneTarget, START_HABITS } from '#core/catalog'
-import {
-  arrangeRoom, COMPARED_RULES, containersInOrder, holderLengthMm, type InsertionProposal, laneKey, longestIncreasing, orderHolders, planMoves, proposePlace, type RoomFacts, type Shelf, type SimulatedRoom, simulateRule,
-  splitItems, splitRun, START_AIMS, START_ASSUMPTIONS,
-} from '#core/room'
+import { type InsertionProposal, proposePlace, type RoomFacts } from '#core/filing'
+import { holderLengthMm, laneKey, longestIncreasing, orderHolders, planMoves, type Shelf, splitItems, splitRun, START_AIMS } from '#core/refiling'
+import { arrangeRoom, containersInOrder } from '#core/room'
+import { COMPARED_RULES, type SimulatedRoom, simulateRule, START_ASSUMPTIONS } from '#core/ways'
 import type { Page } from '@playwright/test'
 import { makeLarge } from './collection'
 import { median, ms, percentile, report } from './measure'

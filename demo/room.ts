@@ -1,6 +1,7 @@
-import type { Container, Fixture, Holder, Holding, Kind, Section, Zone } from '#core/catalog'
-import { PLAIN_FIXTURE, START_HABITS } from '#core/catalog'
-import { type Authority, compareFilingKeys, filingKeyOf, keysBehind, tabOf, thicknessIn } from '#core/room'
+import { type Container, type Fixture, type Holder, type Holding, type Kind, PLAIN_FIXTURE, type Section, START_HABITS, type Zone } from '#core/catalog'
+import { thicknessIn } from '#core/capacity'
+import { type Authority, compareFilingKeys, filingKeyOf, tabOf } from '#core/filing'
+import { keysBehind } from '#core/room'
 
 interface ContainerPlan {
   readonly name: string

@@ -2,7 +2,9 @@ import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
 import { blankHolding, type Container, type Holder, type Holding, newTheme } from '#core/catalog'
-import { arrangeRoom, containersInOrder, idsOf, keysBehind, learnThickness, proposeRefiling, type RefilingFacts, remainingRefiling, shortAddress } from '#core/room'
+import { learnThickness } from '#core/capacity'
+import { idsOf, proposeRefiling, type RefilingFacts, remainingRefiling } from '#core/refiling'
+import { arrangeRoom, containersInOrder, keysBehind, shortAddress } from '#core/room'
 import { commands, undo, YondercrestDb } from './index'
 
 const SERIES = ulid()

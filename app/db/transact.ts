@@ -1,5 +1,4 @@
-import type { RecordOf, TableName } from '#core/catalog'
-import { TABLE_NAMES } from '#core/catalog'
+import { type RecordOf, TABLE_NAMES, type TableName } from '#core/catalog'
 import type { YondercrestDb } from './database'
 import { type Change, CHANGES_A_PART, type CommandName, type JournalEntry, STEPS_KEPT, type Subject } from './journal'
 

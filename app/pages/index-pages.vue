@@ -1,54 +1,7 @@
 <script setup lang="ts">
-import { BookOpenText, Download, ExternalLink } from 'lucide-vue-next'
-import { computed, shallowRef } from 'vue'
-import { definePageMeta } from '#imports'
-import { INDEX_PART_NAMES, type IndexPartName } from '#core/printing'
-import IndexPreview from '~/components/index/IndexPreview.vue'
-import KProgress from '~/components/kit/KProgress.vue'
-import { offerFile } from '~/composables/offerFile'
-import { usePrinting } from '~/composables/usePrinting'
-import { commands, database } from '~/db'
-import { indexWords } from '~/messages'
-import { useCatalogue } from '~/stores/catalogue'
-
-definePageMeta({ path: '/index' })
-
-/** The finding index on paper: by theme, by number, by place. */
-const catalogue = useCatalogue()
-const { progress, result, stopped, make, cancel } = usePrinting()
-const chosen = shallowRef<readonly IndexPartName[]>(INDEX_PART_NAMES)
-const papers = ['A4', 'Letter'] as const
-const isEmpty = computed(() => (catalogue.tables?.holdings.size ?? 0) === 0)
-
-function toggle(part: IndexPartName): void {
-  chosen.value = INDEX_PART_NAMES.filter(each => (each === part) !== chosen.value.includes(each))
-}
+import BookBench from '~/areas/index/book/BookBench.vue'
 </script>
 
 <template>
-  <div class="mx-auto flex max-w-5xl flex-col gap-6 p-4 sm:p-6 md:flex-row">
-    <div class="md:w-80 md:shrink-0">
-      <h1 class="text-[1.6rem]">{{ indexWords.title }}</h1>
-      <p class="text-quiet">{{ indexWords.lead }}</p>
-      <p v-if="isEmpty" class="mt-6">{{ indexWords.empty }}</p>
-      <form v-else class="mt-5 grid gap-5" @submit.prevent="make(catalogue.settings.paper, chosen)">
-        <fieldset>
-          <legend class="label">{{ indexWords.partsTitle }}</legend>
-          <label v-for="part in INDEX_PART_NAMES" :key="part" class="flex min-h-11 items-center gap-3"><input type="checkbox" class="h-5 w-5 accent-(--strong)" :checked="chosen.includes(part)" @change="toggle(part)"><span>{{ indexWords.parts[part] }} <span class="hint">{{ indexWords.partHints[part] }}</span></span></label>
-        </fieldset>
-        <fieldset>
-          <legend class="label">{{ indexWords.paper }}</legend>
-          <div class="flex gap-5"><label v-for="paper in papers" :key="paper" class="flex min-h-11 items-center gap-2"><input type="radio" name="paper" class="h-5 w-5 accent-(--strong)" :checked="catalogue.settings.paper === paper" @change="commands.changeSettings(database(), { paper })">{{ indexWords[paper] }}</label></div>
-        </fieldset>
-        <KProgress v-if="progress" :text="progress.total ? indexWords.making(progress.done, progress.total) : indexWords.laying" :done="progress.done" :total="progress.total" @cancel="cancel" />
-        <div v-else><button type="submit" class="button-main" :disabled="chosen.length === 0"><BookOpenText :size="18" aria-hidden="true" />{{ indexWords.make }}</button><p v-if="chosen.length === 0" class="hint mt-1">{{ indexWords.onePart }}</p></div>
-        <p v-if="stopped" class="border-l-4 border-ochre bg-wash p-3" role="status">{{ indexWords[stopped] }}</p>
-        <div v-if="result" role="status">
-          <p class="font-semibold figures" data-ready>{{ indexWords.ready(result.pages, result.sets) }}</p>
-          <div class="mt-2 flex flex-wrap gap-2"><button type="button" class="button" @click="offerFile(result.blob, indexWords.fileName(catalogue.settings.roomName))"><Download :size="18" aria-hidden="true" />{{ indexWords.save }}</button><a class="button" :href="result.url" target="_blank" rel="noopener"><ExternalLink :size="18" aria-hidden="true" />{{ indexWords.open }}</a></div>
-        </div>
-      </form>
-    </div>
-    <div v-if="!isEmpty" class="min-w-0 flex-1"><IndexPreview :parts="chosen" /></div>
-  </div>
+  <BookBench />
 </template>

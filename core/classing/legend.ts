@@ -1,5 +1,4 @@
-import type { Kind, Way } from '#core/catalog'
-import { WAYS } from '#core/catalog'
+import { type Kind, type Way, WAYS } from '#core/catalog'
 
 /** One mark that the owner prints or sticks, and the one thing it means: a way of going together, or a kind. */
 export type LegendLine = { readonly mark: string } & ({ readonly way: Way, readonly kind: null } | { readonly way: null, readonly kind: Pick<Kind, 'id' | 'name'> })

@@ -1,5 +1,4 @@
-import type { Brand, Category, Holding, Kind, Section, Theme, Zone } from '#core/catalog'
-import { blankBrand, newCategory, newKind, newTheme } from '#core/catalog'
+import { blankBrand, type Brand, type Category, type Holding, type Kind, newCategory, newKind, newTheme, type Section, type Theme, type Zone } from '#core/catalog'
 
 /** The lists of names that sets are classed by. */
 export const NAME_LISTS = ['brands', 'categories', 'themes', 'kinds'] as const

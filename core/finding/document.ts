@@ -1,7 +1,6 @@
-import type { Holding } from '#core/catalog'
+import type { Holding, Series } from '#core/catalog'
 import { codeText, writeCode } from '#core/numbering'
-import type { Authority } from '#core/room'
-import type { Series } from '#core/catalog'
+import type { Authority } from '#core/filing'
 
 /** What of a set can be asked for. The order is the order in which reasons are told. */
 export const ASK_FIELDS = ['number', 'name', 'words', 'themes', 'category', 'brand', 'kind', 'searchWords', 'aliases', 'notes', 'place'] as const

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { AskIndex, type AskDocument, layMat, tokensOf } from './index'
+import { layMat } from '#core/drawing'
+import { AskIndex, type AskDocument, tokensOf } from './index'
 
 const WORDS = ['harbour', 'heron', 'herring', 'kelp', 'lantern', 'letter', 'Ærø', 'crème', 'two-lane', '35', '352', 'W'] as const
 const text = fc.array(fc.constantFrom(...WORDS), { maxLength: 4 }).map(words => words.join(' '))

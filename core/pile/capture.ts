@@ -1,6 +1,5 @@
 import type { Holding } from '#core/catalog'
-import type { Stage } from './stages'
-import { stateAfter } from './stages'
+import { type Stage, stateAfter } from './stages'
 
 /** What a set waits for once it is captured: one whose kind, category and theme are said already needs no classing. */
 export function stateOnCapture(facts: Pick<Holding, 'kindId'> & { readonly categoryName: string, readonly themeNames: readonly string[] }, used: readonly Stage[]): Holding['state'] {

@@ -1,6 +1,5 @@
 import type { Container, Holder } from '#core/catalog'
-import type { ContainerRow } from './arrange'
-import { arrangeContainer } from './arrange'
+import { arrangeContainer, type ContainerRow } from './arrange'
 import { nextFreeCell } from './cells'
 import { keysBehind } from './order'
 

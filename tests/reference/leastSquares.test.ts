@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import { fcnnlsVector } from 'ml-fcnnls'
-import { nnls } from '#core/room'
+import { nnls } from '#core/capacity'
 import { chance } from '../../demo/random'
 
 // Lawson and Hanson 1974, ch. 23, against another solver: the fast combinatorial one of Van Benthem and Keenan 2004 (npm ml-fcnnls).

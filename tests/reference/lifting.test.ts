@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { type Lift, liftLimit } from '#core/room'
+import { type Lift, liftLimit } from '#core/capacity'
 
 // NIOSH, Applications Manual for the Revised Lifting Equation, DHHS (NIOSH) Publication 94-110: multiplier tables and worked
 // examples, from memory. The manual works its examples in inches and pounds and rounds each multiplier to two places.

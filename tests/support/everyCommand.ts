@@ -1,7 +1,9 @@
 import { ulid } from 'ulid'
 import { blankBrand, blankDraft, blankHolding, type Holder, type Holding, LIMITS, newTheme, type RecordOf, START_HOLDER_TYPES, type TableName, THEME_SCHOOLS } from '#core/catalog'
 import { gatherFacts, guessColumns, type ListTable, planRow, recommendedChoices } from '#core/exchange'
-import { arrangeRoom, containersInOrder, keyBehind, planMove, proposePlace, proposeRefiling, type RefilingFacts, remainingRefiling, START_AIMS } from '#core/room'
+import { proposePlace } from '#core/filing'
+import { proposeRefiling, type RefilingFacts, remainingRefiling, START_AIMS } from '#core/refiling'
+import { arrangeRoom, containersInOrder, keyBehind, planMove } from '#core/room'
 import { commands, redo, undo, type YondercrestDb } from '~/db'
 
 /** Draws below a bound, and picks from a list: seeded by the test, so that what fails can be done again. */

@@ -1,45 +1,7 @@
 <script setup lang="ts">
-import { ArrowLeft } from 'lucide-vue-next'
-import { computed } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
-import { NuxtLink } from '#components'
-import { FILING_KEYS } from '#core/catalog'
-import { containersInOrder } from '#core/room'
-import KField from '~/components/kit/KField.vue'
-import OrderedList from '~/components/storeroom/OrderedList.vue'
-import StoreroomNav from '~/components/storeroom/StoreroomNav.vue'
-import { counted, placeWords, roomWords, storeroomWords } from '~/messages'
-import { useCatalogue } from '~/stores/catalogue'
-
-/** A zone, or the whole room, in any order there is: a view only. Zone and order stand in the address of the page. */
-const catalogue = useCatalogue()
-const route = useRoute()
-const router = useRouter()
-const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1)))
-const zoneId = computed(() => zones.value.find(zone => zone.id === route.query.zone)?.id ?? null)
-const by = computed(() => FILING_KEYS.find(each => each === route.query.by) ?? 'number')
-const rows = computed(() => containersInOrder(catalogue.facts, zoneId.value))
-const sets = computed(() => rows.value.reduce((sum, row) => sum + row.placements.reduce((all, placement) => all + placement.holder.holdingIds.length, 0), 0))
-function show(query: { readonly zone?: string, readonly by?: string }): void {
-  void router.replace({ query: { ...route.query, ...query } })
-}
-const textOf = (event: Event): string => (event.target as HTMLSelectElement).value
+import OrdersBench from '~/areas/storeroom/orders/OrdersBench.vue'
 </script>
 
 <template>
-  <div class="mx-auto max-w-5xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink>
-    <h1 class="text-[1.6rem]">{{ roomWords.ordersTitle }}</h1>
-    <p class="text-quiet">{{ roomWords.ordersLead }}</p>
-    <StoreroomNav class="mt-2" />
-    <div class="mt-4 grid gap-4 sm:grid-cols-2">
-      <KField :label="roomWords.ordersOf" for="orders-zone"><select id="orders-zone" class="field" :value="zoneId ?? ''" @change="show({ zone: textOf($event) })"><option value="">{{ roomWords.wholeRoom }}</option><option v-for="zone in zones" :key="zone.id" :value="zone.id">{{ zone.name }}</option></select></KField>
-      <KField :label="roomWords.view" for="orders-by"><select id="orders-by" class="field" :value="by" @change="show({ by: textOf($event) })"><option v-for="each in FILING_KEYS" :key="each" :value="each">{{ placeWords.keys[each] }}</option></select></KField>
-    </div>
-    <p v-if="sets === 0" class="py-8 text-quiet">{{ roomWords.ordersEmpty }}</p>
-    <template v-else>
-      <p class="mt-3 mb-2 text-quiet figures">{{ counted(sets, 'set') }}. {{ roomWords.viewHint }}</p>
-      <OrderedList :rows="rows" :by="by" />
-    </template>
-  </div>
+  <OrdersBench />
 </template>

@@ -1,6 +1,4 @@
-import {
-  blankBrand, blankHolding, type Brand, type Category, type Holding, type Kind, newCategory, newKind, newTheme, type RegisterLine, type Theme,
-} from '#core/catalog'
+import { blankBrand, blankHolding, type Brand, type Category, type Holding, type Kind, newCategory, newKind, newTheme, type RegisterLine, type Theme } from '#core/catalog'
 import { type GivenNumber, giveNumbers, registerId } from '#core/numbering'
 import type { SpellingGroup } from '#core/classing'
 import { nameOf } from './cells'

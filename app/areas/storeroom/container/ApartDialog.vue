@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { shallowRef, watch } from 'vue'
+import type { Holder } from '#core/catalog'
+import KDialog from '~/kit/KDialog.vue'
+import KField from '~/kit/KField.vue'
+import { commands, database } from '~/db'
+import { roomWords } from '~/areas/storeroom/roomWords'
+import { shellWords } from '~/shell/words'
+
+/** An exception: it stands outside of the filing rule, for a reason, and keeps its address. */
+const { holder } = defineProps<{ holder: Holder | null }>()
+const emit = defineEmits<{ close: [] }>()
+const because = shallowRef('')
+const problem = shallowRef('')
+watch(() => holder, () => {
+  because.value = holder?.apartBecause ?? ''
+  problem.value = ''
+})
+async function keep(reason: string | null): Promise<void> {
+  if (reason === '') return void (problem.value = roomWords.apartNeeded)
+  if (holder) await commands.keepApart(database(), holder.id, reason)
+  emit('close')
+}
+</script>
+
+<template>
+  <KDialog :open="holder !== null" :title="roomWords.apartTitle" @close="emit('close')">
+    <p class="hint mt-1">{{ roomWords.apartLead }}</p>
+    <KField class="mt-3" :label="roomWords.apartWhy" for="apart-why" :problem="problem"><input id="apart-why" v-model="because" class="field" maxlength="200" autocomplete="off" :placeholder="roomWords.apartExample" @input="problem = ''" @keydown.enter="keep(because.trim())"></KField>
+    <template #actions>
+      <button v-if="holder?.apartBecause" type="button" class="button mr-auto" @click="keep(null)">{{ roomWords.fileAgain }}</button>
+      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button type="button" class="button-main" @click="keep(because.trim())">{{ roomWords.keep }}</button>
+    </template>
+  </KDialog>
+</template>

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { computed, onMounted, useTemplateRef } from 'vue'
+import type { Cell, Container } from '#core/catalog'
+import { cellText, type Placement } from '#core/room'
+import KImpression from '~/kit/KImpression.vue'
+import KTicket from '~/kit/KTicket.vue'
+import { useDescribe } from '~/data/useDescribe'
+import { useHolderDrag, useHolderDrop } from './useHolderDrop'
+import { useMoving } from './useMoving'
+import { storeroomWords } from '~/areas/storeroom/words'
+import { useCarry } from './useCarry'
+import { useCatalogue } from '~/data/useCatalogue'
+import { useFind } from '~/areas/find/ask/useFind'
+
+const { container, cell, placement, focusId } = defineProps<{ container: Container, cell: Cell, placement: Placement | null, focusId: string | null }>()
+const catalogue = useCatalogue()
+const carry = useCarry()
+const find = useFind()
+const { codeOf } = useDescribe()
+const { setDown } = useMoving()
+const box = useTemplateRef<HTMLElement>('box')
+const isCarried = useHolderDrag(box, () => placement ? carry.alongWith(placement.holder.id) : [])
+const isOver = useHolderDrop(box, () => ({ type: 'cell', containerId: container.id, cell }))
+const holding = computed(() => catalogue.tables?.holdings.get(placement?.holder.holdingIds[0] ?? ''))
+const address = computed(() => `${cellText(container, cell.page, cell.cell)}${cell.side === 'back' ? 'b' : ''}`)
+onMounted(() => { if (focusId && placement?.holder.holdingIds.includes(focusId)) box.value?.focus() })
+
+async function press(): Promise<void> {
+  if (!placement && carry.isCarrying) {
+    const ids = carry.carried
+    carry.putDown()
+    await setDown(ids, { type: 'cell', containerId: container.id, cell })
+  }
+}
+function keyed(event: KeyboardEvent): void {
+  if (event.key === 'm' && placement) {
+    event.preventDefault()
+    carry.pickUp(placement.holder.id)
+  } else if (event.key === 'Escape' && carry.isCarrying) {
+    event.preventDefault()
+    carry.putDown()
+  }
+}
+</script>
+
+<template>
+  <button
+    ref="box" type="button" data-cell :data-address="address" class="flex min-h-28 min-w-0 flex-col border p-1.5 text-left" :aria-label="holding ? `${address} ${holding.number} ${holding.name}` : storeroomWords.freeCell(address)" :class="[placement ? 'border-edge bg-sheet' : 'border-dashed border-edge bg-wash', isOver ? 'outline-3 outline-ember' : '', isCarried || (placement && carry.carried.includes(placement.holder.id)) ? 'opacity-45' : '', holding && find.hits.has(holding.id) ? 'shadow-[inset_0_3px_0_var(--ember)]' : '']"
+    @click="press"
+    @keydown="keyed"
+  >
+    <span class="flex items-center justify-between gap-1"><KTicket v-if="holding" :code="codeOf(holding)" size="small" /><span class="hint figures">{{ address }}</span></span>
+    <span v-if="holding" class="mt-1 block h-14"><KImpression :hash="holding.pictureHash" /></span>
+    <span v-if="holding" class="mt-0.5 line-clamp-2 text-[0.85rem] leading-tight">{{ holding.name }}</span>
+  </button>
+</template>

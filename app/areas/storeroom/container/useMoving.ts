@@ -1,0 +1,68 @@
+import { until } from '@vueuse/core'
+import { proposePlace } from '#core/filing'
+import { type MoveTarget, nextFreeCell, planMove } from '#core/room'
+import type { Holder } from '#core/catalog'
+import { commands, database } from '~/db'
+import { storeroomWords } from '~/areas/storeroom/words'
+import { useCatalogue } from '~/data/useCatalogue'
+import { useNotices } from '~/shell/useNotices'
+import { useDescribe } from '~/data/useDescribe'
+import type { DropPlace } from './useHolderDrop'
+
+const FOLLOWS_WITHIN_MS = 1500
+
+/** Carrying holders: one way for the mouse, the finger and the keys. */
+export function useMoving() {
+  const catalogue = useCatalogue()
+  const notices = useNotices()
+  const { addressOf, numberAndName } = useDescribe()
+
+  function ordered(ids: readonly string[]): Holder[] {
+    const wanted = new Set(ids)
+    return catalogue.containers.flatMap(row => row.placements.map(placement => placement.holder)).filter(holder => wanted.has(holder.id))
+  }
+
+  /** A whole container as target: the place by the filing rule if it is there, else the end of the row or the next free cell. */
+  function targetIn(containerId: string, holders: readonly Holder[]): MoveTarget | null {
+    const row = catalogue.room.rows.get(containerId)
+    if (!row) return null
+    if (row.container.cells) {
+      const cell = nextFreeCell(row)
+      return cell ? { type: 'cell', containerId, cell } : null
+    }
+    const holding = catalogue.tables?.holdings.get(holders[0]?.holdingIds[0] ?? '')
+    const proposal = holding ? proposePlace(holding, { ...catalogue.facts, zones: catalogue.facts.zones.filter(zone => zone.id === row.container.zoneId).map(zone => ({ ...zone, takesKindIds: [] })), rows: new Map([[containerId, row]]) }) : null
+    if (proposal?.ok) {
+      const entries = row.lanes[proposal.point.lane - 1] ?? []
+      const front = entries.findLast(entry => entry.order < proposal.point.order)
+      const behindId = !front ? null : front.type === 'section' ? front.section.id : front.placement.holder.id
+      return { type: 'row', containerId, lane: proposal.point.lane, behindId }
+    }
+    return { type: 'row', containerId, lane: 1, behindId: null }
+  }
+
+  /** Carries holders to a place; says what came of it. The answer is whether they went. */
+  async function setDown(holderIds: readonly string[], place: DropPlace): Promise<boolean> {
+    const holders = ordered(holderIds)
+    const target = place.type === 'container' ? targetIn(place.containerId, holders) : place
+    const plan = target ? planMove(holders, target, catalogue.room.rows) : { ok: false as const, code: 'cellTaken' as const }
+    if (!plan.ok) {
+      notices.tell(storeroomWords.moveProblem[plan.code], 'care')
+      return false
+    }
+    await commands.moveHolders(database(), plan.holders)
+    await told(plan.holders)
+    return true
+  }
+
+  async function told(holders: readonly Holder[]): Promise<void> {
+    const container = catalogue.tables?.containers.get(holders[0]?.containerId ?? '')
+    const holding = catalogue.tables?.holdings.get(holders[0]?.holdingIds[0] ?? '')
+    if (holders.length > 1 || !holding) return notices.tell(storeroomWords.movedMany(holders.length, container?.name ?? ''))
+    // The room follows the database a moment later; the sentence names the new address.
+    const spot = (holder: Holder | undefined): string => holder ? JSON.stringify([holder.containerId, holder.lane, holder.order, holder.cell]) : ''
+    await until(() => spot(catalogue.room.placements.get(holding.id)?.holder) === spot(holders[0])).toBeTruthy({ timeout: FOLLOWS_WITHIN_MS })
+    notices.tell(storeroomWords.moved(numberAndName(holding), addressOf(holding) ?? ''))
+  }
+  return { setDown }
+}

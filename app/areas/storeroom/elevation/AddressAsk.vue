@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { MapPin } from 'lucide-vue-next'
+import { computed, shallowRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { addressBook } from '#core/room'
+import { roomWords } from '~/areas/storeroom/roomWords'
+import { useCatalogue } from '~/data/useCatalogue'
+
+/** Reads an address back, in whatever way it is written, and goes there. */
+const catalogue = useCatalogue()
+const router = useRouter()
+const text = shallowRef('')
+const problem = shallowRef('')
+const book = computed(() => addressBook(new Set(catalogue.room.placements.values()), catalogue.settings.addressPatterns))
+
+function go(): void {
+  const asked = text.value.trim()
+  if (asked === '') return
+  const found = book.value.read(asked)
+  const [first] = found
+  const isOnePlace = new Set(found.map(place => place.container.id)).size === 1
+  problem.value = !first ? roomWords.noAddress(asked) : isOnePlace ? '' : roomWords.severalAddress(asked, found.length)
+  if (first && isOnePlace) void router.push({ path: `/storeroom/${first.container.id}`, query: { set: first.holder.holdingIds[0] } })
+}
+</script>
+
+<template>
+  <form class="flex flex-wrap items-start gap-2" @submit.prevent="go">
+    <div>
+      <label class="sr-only" for="ask-address">{{ roomWords.askAddress }}</label>
+      <input id="ask-address" v-model="text" class="field figures w-60" maxlength="60" autocomplete="off" :placeholder="`${roomWords.askAddress} ...`" :title="roomWords.askAddressHint" @input="problem = ''">
+      <p v-if="problem" class="mt-1 text-[0.88rem] font-semibold text-berry" role="alert">{{ problem }}</p>
+    </div>
+    <button type="submit" class="button"><MapPin :size="18" aria-hidden="true" />{{ roomWords.goAddress }}</button>
+  </form>
+</template>

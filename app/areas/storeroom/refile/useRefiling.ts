@@ -1,0 +1,83 @@
+import { computed, shallowRef, watch } from 'vue'
+import type { LaneTarget, Refiling } from '#core/catalog'
+import { afterStep, holderLengthMm, idsOf, type LanesNow, type MovesPlan, type Step } from '#core/refiling'
+import { commands, database } from '~/db'
+import { refileWords } from './words'
+import { laneName } from '~/data/words'
+import { useCatalogue } from '~/data/useCatalogue'
+import { useDescribe } from '~/data/useDescribe'
+import { useNotices } from '~/shell/useNotices'
+import { useRoomWorker } from '~/data/useRoomWorker'
+
+/** Common practice, until the owner's own pace is known. */
+const SECONDS_A_HOLDER = 6
+const SECONDS_A_STEP = 20
+
+/** The re-filing under way: what is left of it, and its steps done one by one. */
+export function useRefiling() {
+  const catalogue = useCatalogue()
+  const notices = useNotices()
+  const worker = useRoomWorker()
+  const { numberAndName } = useDescribe()
+  const open = computed((): Refiling | null => [...catalogue.tables?.refilings.values() ?? []].find(each => each.state === 'open') ?? null)
+  const left = shallowRef<{ readonly moves: MovesPlan, readonly lanes: readonly LaneTarget[] } | null>(null)
+  const isBusy = shallowRef(false)
+  /** Whether the steps shown are those of the room as it stands: only then can one be ticked. `failed`: they could not be worked out. */
+  const freshness = shallowRef<'fresh' | 'working' | 'failed'>('working')
+  // The steps follow from the room as it stands: after every change of it they are worked out anew.
+  watch([open, () => catalogue.room], workOut, { immediate: true })
+  async function workOut(): Promise<void> {
+    const [refiling, room] = [open.value, catalogue.room]
+    freshness.value = 'working'
+    if (!refiling) return void (left.value = null)
+    const answer = await worker.run(api => api.remaining(JSON.parse(JSON.stringify(refiling)) as Refiling))
+    if (refiling !== open.value || room !== catalogue.room) return
+    if (answer) left.value = answer
+    freshness.value = answer ? 'fresh' : 'failed'
+  }
+
+  const lengthOf = (id: string): number => {
+    const holder = catalogue.tables?.holders.get(id)
+    return holder ? holderLengthMm(holder, { holdings: catalogue.tables?.holdings ?? new Map(), authority: catalogue.authority, learnt: catalogue.learnt }) : 0
+  }
+  /** What a lane is called; the table by its own name. */
+  function laneText(key: string): string {
+    const [id = '', lane = '1'] = key.split('/')
+    const container = catalogue.tables?.containers.get(id)
+    if (!container) return refileWords.tableName
+    return container.lanes > 1 ? `${container.name}, ${laneName(Number(lane), container.lanes)}` : container.name
+  }
+  function idsIn(key: string): readonly string[] {
+    const [id = '', lane = '1'] = key.split('/')
+    return (catalogue.room.rows.get(id)?.placements ?? []).filter(placement => placement.lane === Number(lane)).map(placement => placement.holder.id)
+  }
+  /** What stands in the lanes of some steps as each of them begins, the steps before it done. */
+  function lanesBefore(steps: readonly Step[], tableKey: string): readonly LanesNow[] {
+    let lanes: LanesNow = new Map([...steps.flatMap(step => [step.from, step.to]), tableKey].map(key => [key, idsIn(key)]))
+    return steps.map((step) => {
+      const before = lanes
+      lanes = afterStep(lanes, step, tableKey)
+      return before
+    })
+  }
+  function holderText(id: string): string {
+    const holding = catalogue.tables?.holdings.get(catalogue.tables.holders.get(id)?.holdingIds[0] ?? '')
+    return holding ? numberAndName(holding) : ''
+  }
+  /** Minutes it takes: at the owner's own pace, from the re-filings they have worked on, or as is usual. */
+  function minutesFor(lifts: number, steps: number): { readonly minutes: number, readonly isOwnPace: boolean } {
+    const worked = [...catalogue.tables?.refilings.values() ?? []].filter(each => each.liftsDone >= LEAST_LIFTS && each.minutesWorked > 0)
+    const done = worked.reduce((sum, each) => sum + each.liftsDone, 0)
+    return done > 0 ? { minutes: (lifts * worked.reduce((sum, each) => sum + each.minutesWorked, 0)) / done, isOwnPace: true } : { minutes: (lifts * SECONDS_A_HOLDER + steps * SECONDS_A_STEP) / 60, isOwnPace: false }
+  }
+  async function tick(step: Step): Promise<void> {
+    const { value: refiling } = open
+    if (!refiling || isBusy.value || freshness.value !== 'fresh') return
+    isBusy.value = true
+    const isDone = await commands.doRefilingStep(database(), refiling.id, JSON.parse(JSON.stringify(step)) as Step)
+    isBusy.value = false
+    notices.tell(isDone ? refileWords.stepDone(idsOf(step).length, laneText(step.to)) : refileWords.stale, isDone ? 'done' : 'care')
+  }
+  return { open, left, isBusy, freshness, workOut, worker, lengthOf, laneText, lanesBefore, holderText, minutesFor, tick }
+}
+const LEAST_LIFTS = 20

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { computed, shallowRef, watch } from 'vue'
+import type { ContainerType } from '#core/catalog'
+import { patternFault, patternFor, shortAddress } from '#core/room'
+import KField from '~/kit/KField.vue'
+import { useDescribe } from '~/data/useDescribe'
+import { commands, database } from '~/db'
+import { roomWords } from '~/areas/storeroom/roomWords'
+import { storeroomWords } from '~/areas/storeroom/words'
+import { containerWay } from '~/data/words'
+import { useCatalogue } from '~/data/useCatalogue'
+import { useNotices } from '~/shell/useNotices'
+
+/** How the addresses of one sort of container are written: seen rendered before it is taken, refused where it would name two places. */
+const { type } = defineProps<{ type: ContainerType }>()
+const catalogue = useCatalogue()
+const notices = useNotices()
+const { lookUp } = useDescribe()
+const patterns = computed(() => catalogue.settings.addressPatterns)
+const text = shallowRef('')
+watch(() => patterns.value[type], (own) => { text.value = own ?? '' }, { immediate: true })
+const places = computed(() => [...new Set(catalogue.room.placements.values())])
+const example = computed(() => places.value.find(place => place.container.type === type) ?? null)
+const fault = computed(() => text.value.trim() === '' ? null : patternFault(type, text.value.trim(), places.value, patterns.value))
+const problem = computed(() => {
+  const { value: found } = fault
+  return found ? roomWords.patternFault(found, at => found.code === 'sameForTwo' ? containerWay(lookUp('fixtures', found.places[at].container.fixtureId), found.places[at].container) : '') : ''
+})
+const sample = computed(() => !example.value ? roomWords.noSample : roomWords.sample(shortAddress(example.value, fault.value ? patterns.value : { ...patterns.value, [type]: text.value.trim() || undefined })))
+const usual = computed(() => example.value ? patternFor(example.value.container, {}) : roomWords.usualPattern)
+
+async function keep(): Promise<void> {
+  const own = text.value.trim()
+  if (fault.value || own === (patterns.value[type] ?? '')) return
+  const others = Object.fromEntries(Object.entries(patterns.value).filter(([other]) => other !== type))
+  await commands.changeSettings(database(), { addressPatterns: own === '' ? others : { ...others, [type]: own } })
+  notices.tell(roomWords.patternKept)
+}
+</script>
+
+<template>
+  <KField :label="`${storeroomWords.types[type]}: ${roomWords.pattern.toLowerCase()}`" :for="`pattern-${type}`" :hint="sample" :problem="problem"><input :id="`pattern-${type}`" v-model="text" class="field figures" maxlength="60" autocomplete="off" spellcheck="false" :placeholder="usual" @change="keep"></KField>
+</template>

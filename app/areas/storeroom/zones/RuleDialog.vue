@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { shallowRef, watch } from 'vue'
+import type { FilingKey, Zone } from '#core/catalog'
+import KDialog from '~/kit/KDialog.vue'
+import { commands, database } from '~/db'
+import { storeroomWords } from '~/areas/storeroom/words'
+import { shellWords } from '~/shell/words'
+import RuleKeys from './RuleKeys.vue'
+
+/** A zone's filing rule. */
+const { zone, open } = defineProps<{ zone: Zone, open: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const keys = shallowRef<readonly FilingKey[]>([])
+watch(() => open, () => { keys.value = zone.filingRule.keys }, { immediate: true })
+async function keep(): Promise<void> {
+  await commands.changeZone(database(), { ...zone, filingRule: { keys: [...keys.value] } })
+  emit('close')
+}
+</script>
+
+<template>
+  <KDialog :open="open" :title="storeroomWords.ruleTitle(zone.name)" @close="emit('close')">
+    <p class="hint mt-1">{{ storeroomWords.ruleHint }}</p>
+    <RuleKeys v-model="keys" class="mt-3" />
+    <template #actions><button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button type="button" class="button-main" :disabled="keys.length === 0" @click="keep">{{ storeroomWords.save }}</button></template>
+  </KDialog>
+</template>

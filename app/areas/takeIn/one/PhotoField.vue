@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { Camera, Trash2 } from 'lucide-vue-next'
+import { onScopeDispose, shallowRef, useTemplateRef } from 'vue'
+import KFile from '~/kit/KFile.vue'
+import KImpression from '~/kit/KImpression.vue'
+import { takeInWords } from '~/areas/takeIn/words'
+import { hireExchange } from '~/areas/copies/useCopies'
+import type { PictureOutcome } from '~/data/exchange.worker'
+
+/** The photo of a set: a file, a drop, or the camera of a phone. `isShown`: only shown, where photos come another way. */
+defineProps<{ isShown?: boolean }>()
+const hash = defineModel<string | null>({ required: true })
+const problem = shallowRef('')
+const isBusy = shallowRef(false)
+const camera = useTemplateRef<HTMLInputElement>('camera')
+let crew: ReturnType<typeof hireExchange> | null = null
+onScopeDispose(() => crew?.end())
+
+async function take(file: File): Promise<void> {
+  problem.value = ''
+  isBusy.value = true
+  crew ??= hireExchange()
+  const outcome = await crew.run(api => api.addPicture(file)).catch((): PictureOutcome => ({ ok: false, code: 'notAPicture' }))
+  isBusy.value = false
+  if (outcome.ok) hash.value = outcome.hash
+  else problem.value = takeInWords.photoProblem[outcome.code]
+}
+function fromCamera(event: Event): void {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (file) void take(file)
+}
+</script>
+
+<template>
+  <div>
+    <p class="label">{{ takeInWords.photo }}</p>
+    <div class="flex items-start gap-3">
+      <div class="mat small-mat h-32 w-26 border border-mat-line p-2" :aria-busy="isBusy"><KImpression :hash="hash" /></div>
+      <div class="flex flex-col items-start gap-2">
+        <KFile v-if="!isShown" :label="takeInWords.photoFile" :hint="takeInWords.photoDrop" accept="image/png,image/jpeg,image/webp,image/gif,image/avif" @file="take" />
+        <button v-if="!isShown" type="button" class="button sm:hidden" @click="camera?.click()"><Camera :size="18" aria-hidden="true" />{{ takeInWords.photoCamera }}</button>
+        <input ref="camera" type="file" accept="image/*" capture="environment" class="sr-only" tabindex="-1" :aria-label="takeInWords.photoCamera" @change="fromCamera">
+        <button v-if="hash" type="button" class="button" @click="hash = null"><Trash2 :size="18" aria-hidden="true" />{{ takeInWords.photoRemove }}</button>
+        <p v-if="problem" class="max-w-64 text-[0.88rem] font-semibold text-berry" role="alert">{{ problem }}</p>
+      </div>
+    </div>
+  </div>
+</template>

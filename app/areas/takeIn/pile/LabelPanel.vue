@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import type { Holding } from '#core/catalog'
+import KTicket from '~/kit/KTicket.vue'
+import { useDescribe } from '~/data/useDescribe'
+import { commands, database } from '~/db'
+import { pileWords } from './words'
+import { usePile } from './usePile'
+
+/** What is to stand on the thing: its number as the series writes it. */
+const { holding } = defineProps<{ holding: Holding }>()
+const emit = defineEmits<{ done: [] }>()
+const pile = usePile()
+const { code, codeOf } = useDescribe()
+
+async function finish(): Promise<void> {
+  await commands.finishStage(database(), holding.id, { stage: 'label', labelText: code(holding) }, pile.used)
+  emit('done')
+}
+defineExpose({ finish })
+</script>
+
+<template>
+  <div>
+    <h2 class="text-[1.15rem]">{{ pileWords.labelAsk }}</h2>
+    <p class="my-4 text-[2.4rem]"><KTicket :code="codeOf(holding)" size="large" /></p>
+    <p class="text-quiet">{{ pileWords.labelHint }}</p>
+    <p class="mt-3 border-l-4 border-ochre bg-wash px-3 py-2">{{ pileWords.adhesiveCaution }}</p>
+  </div>
+</template>

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { MapPin, TriangleAlert } from 'lucide-vue-next'
+import { computed } from 'vue'
+import { capOf, thicknessIn } from '#core/capacity'
+import { type InsertionProposal, tabOf } from '#core/filing'
+import type { Holding } from '#core/catalog'
+import { useDescribe } from '~/data/useDescribe'
+import { useFills } from '~/areas/storeroom/fill/useFills'
+import { roomWords } from '~/areas/storeroom/roomWords'
+import { takeInWords } from '~/areas/takeIn/words'
+import { placeWords } from '~/data/words'
+import { useCatalogue } from '~/data/useCatalogue'
+
+/** Where a set goes by its zone's rule, between which two neighbours, and why. */
+const { proposal, holding = null } = defineProps<{ proposal: InsertionProposal | null, holding?: Holding | null }>()
+const catalogue = useCatalogue()
+const { proposalText, lookUp } = useDescribe()
+const fills = useFills()
+
+const reason = computed(() => {
+  if (!proposal?.ok) return ''
+  const keys = placeWords.joinKeys(proposal.zone.filingRule.keys.map(key => placeWords.keys[key.by]))
+  return proposal.point.cell ? placeWords.becauseCell(proposal.zone.name) : placeWords.because(proposal.zone.name, keys)
+})
+/** Told before it happens: the set would not go into its container any more. */
+const overMm = computed(() => {
+  if (!proposal?.ok || proposal.point.cell) return 0
+  const fill = fills.value.get(proposal.point.container.id)
+  const more = holding ? thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, id => catalogue.tables?.kinds.get(id), catalogue.learnt).mm : 5
+  return fill ? fill.usedMm + more - fill.lengthMm : 0
+})
+/** The zone holds as many as its owner wants in it already. */
+const capWarning = computed(() => {
+  if (!proposal?.ok) return ''
+  const { zone } = proposal
+  const count = [...catalogue.room.placements.values()].filter(({ container }) => container.zoneId === zone.id && !container.isTable).length
+  const cap = capOf(zone, count, 1)
+  return cap.state === 'over' ? roomWords.capWarns(zone.name, cap.cap) : ''
+})
+const missingTab = computed(() => {
+  if (!proposal?.ok || proposal.point.cell || !holding) return ''
+  const tab = tabOf(holding, proposal.zone.filingRule)
+  const titles = { brand: 'brands', theme: 'themes', category: 'categories', kind: 'kinds' } as const
+  return tab && proposal.point.section?.standsFor?.id !== tab.id ? lookUp(titles[tab.by], tab.id)?.name ?? '' : ''
+})
+</script>
+
+<template>
+  <section class="border-l-4 border-ember bg-wash p-4" :aria-label="placeWords.proposed">
+    <h2 class="flex items-center gap-2 text-[1.05rem]"><MapPin :size="18" class="text-ember" aria-hidden="true" />{{ placeWords.proposed }}</h2>
+    <p v-if="!proposal" class="mt-1 text-quiet">{{ takeInWords.proposeFirst }}</p>
+    <template v-else>
+      <p class="mt-1" data-proposal>{{ proposalText(proposal) }}</p>
+      <p v-if="reason" class="hint mt-1">{{ reason }} <template v-if="missingTab">{{ placeWords.noTab(missingTab) }}</template></p>
+      <p v-if="capWarning" class="mt-2 flex items-center gap-2 font-semibold text-ochre" data-cap><TriangleAlert :size="18" aria-hidden="true" />{{ capWarning }}</p>
+      <p v-if="overMm > 0 && proposal.ok" class="mt-2 flex items-center gap-2 font-semibold text-ochre"><TriangleAlert :size="18" aria-hidden="true" />{{ placeWords.tooFull(proposal.point.container.name, overMm) }}</p>
+    </template>
+  </section>
+</template>

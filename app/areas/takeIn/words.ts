@@ -1,0 +1,46 @@
+import { countedThat, figure } from '~/kit/grammar'
+import type { SizeReading } from '#core/units'
+
+type SizeProblem = Extract<SizeReading, { ok: false }>['code']
+const SIZE_PROBLEMS: Readonly<Record<SizeProblem, string>> = {
+  empty: '', notASize: 'Write it like 5 3/4 x 7 1/4, 5.75x7.25in or 14,6 x 18,4 cm.', oneNumber: 'Width and height, please: 4 x 6.',
+  zero: 'A side of nothing cannot be right.', tooLarge: 'That is over two metres. Is the unit right?', twoSizes: 'The two sizes written here disagree. Which one is right?', unitsMixed: 'Two units in one size: write both sides in the same one.',
+  unitMissing: 'Inches or centimetres?',
+}
+
+export const takeInWords = {
+  title: 'Take in',
+  lead: 'A set in the hand becomes a set with a number and a place.',
+  editTitle: (code: string) => `Change ${code}`,
+  nextNumber: 'Next number',
+  photo: 'Photo',
+  photoFile: 'Choose a photo',
+  photoCamera: 'Take a photo',
+  photoDrop: 'or drop one here',
+  photoRemove: 'Take the photo off',
+  photoProblem: { notAPicture: 'That file is not a picture. The set is as it was.', tooLarge: 'That picture is over 60 MB or 70 megapixels. Please take a smaller one.' },
+  name: 'Name', nameMissing: 'A set needs a name to be found by.',
+  brand: 'Brand', kind: 'Kind', category: 'Category', themes: 'Themes', themesHint: 'The first one files it', size: 'Size', words: 'Words on it', wordsHint: 'Phrases and what is pictured, divided by commas', notes: 'Notes',
+  none: 'not said',
+  make: (name: string) => `New: ${name}`,
+  removeTheme: (name: string) => `Take ${name} off`,
+  eitherSize: (written: string, exact: string) => `${written} (${exact})`,
+  sizeRead: (text: string, assumed: boolean) => assumed ? `Read as ${text}, the unit of this room` : `Read as ${text}`,
+  sizeProblem: SIZE_PROBLEMS,
+  proposeFirst: 'Say the kind and the first theme, and the place is proposed here.',
+  save: 'Take it in', saveHint: 'Ctrl Enter',
+  saveOther: 'Take in without a place',
+  saveEdit: 'Keep the change',
+  saved: (code: string, name: string, place: string) => `${code} ${name} is in. ${place}`,
+  savedEdit: (code: string) => `${code} is changed. Its number and place are as they were.`,
+  draftKept: 'What you had begun to type is here again.',
+  discard: 'Start over',
+  list: 'Bring in a list',
+  listHint: 'A spreadsheet saved as CSV, all at once.',
+  placelessTitle: 'No place yet',
+  placelessLead: (count: number) => count === 1 ? 'One set is in the catalogue without a place.' : `${figure(count)} sets are in the catalogue without a place.`,
+  placeIt: 'Put it there',
+  placeAll: 'Put all where they belong',
+  placed: (name: string, place: string) => `${name}: ${place}`,
+  placedMany: (count: number) => `${countedThat(count, 'set', 'has', 'have')} a place now.`,
+} as const

@@ -1,0 +1,160 @@
+import { expose } from 'comlink'
+import { type ColumnGuess, type FileFacts, gatherFacts, guessColumns, type ImportChoices, type ImportReport, type KnownNames, type ListField, type ListTable, packArchive, picturesOf, type PlannedRow, planRow, readTable, recommendedChoices, reportOn, type TableReading, unpackArchive, type ArchiveReading, writeList, type ListLine, PICTURE_TYPES } from '#core/exchange'
+import { commands, database, type PictureRecord, type ThumbRecord } from '~/db'
+import type { Progress } from './call'
+import { headerSize, makeThumb, MAX_PICTURE_BYTES, MAX_PICTURE_PIXELS, sha256 } from './pictures'
+
+type Tell = (progress: Progress) => void
+
+/** A list that has been opened: its table, and the reading of it under the present choices. */
+interface OpenList {
+  readonly table: ListTable
+  readonly known: KnownNames
+  readonly currency: string
+  facts: FileFacts
+  choices: ImportChoices
+  rows: readonly PlannedRow[]
+}
+
+export interface ListView {
+  readonly headings: readonly string[]
+  readonly delimiter: string
+  readonly encoding: string
+  readonly guesses: readonly ColumnGuess[]
+  readonly facts: FileFacts
+  readonly choices: ImportChoices
+  readonly report: ImportReport
+  /** The first rows as they stand and as they are read. */
+  readonly preview: readonly { readonly cells: readonly string[], readonly planned: PlannedRow }[]
+}
+export type ListOpening = { readonly ok: true, readonly view: ListView } | Extract<TableReading, { ok: false }>
+export type RestoreOutcome = { readonly ok: true, readonly holdings: number } | Extract<ArchiveReading, { ok: false }>
+export type PictureOutcome =
+  | { readonly ok: true, readonly hash: string, readonly widthPx: number, readonly heightPx: number }
+  | { readonly ok: false, readonly code: 'notAPicture' | 'tooLarge' }
+
+const PREVIEW_ROWS = 8
+const ROWS_A_STEP = 500
+
+let list: OpenList | null = null
+
+async function knownNames(): Promise<KnownNames> {
+  const db = database()
+  const [brands, kinds, categories, themes] = await Promise.all([
+    db.records('brands').toArray(), db.records('kinds').toArray(), db.records('categories').toArray(), db.records('themes').toArray(),
+  ])
+  return { brands, kinds, categories, themes }
+}
+
+function readRows(table: ListTable, choices: ImportChoices, currency: string, tell: Tell): readonly PlannedRow[] {
+  const thisYear = new Date().getFullYear()
+  return table.rows.map((cells, index) => {
+    if (index % ROWS_A_STEP === 0) tell({ stage: 'reading', done: index, total: table.rows.length })
+    return planRow(table, cells, index + 1, choices, thisYear, currency)
+  })
+}
+
+function viewOf(open: OpenList): ListView {
+  const { table, facts, choices, rows } = open
+  return {
+    headings: table.headings, delimiter: table.delimiter, encoding: table.encoding, guesses: guessColumns(table), facts, choices, report: reportOn(rows),
+    preview: rows.slice(0, PREVIEW_ROWS).map((planned, index) => ({ cells: table.rows[index] ?? [], planned })),
+  }
+}
+
+const api = {
+  /** Opens a list: nothing is written. */
+  async openList(bytes: ArrayBuffer, tell: Tell): Promise<ListOpening> {
+    const reading = readTable(new Uint8Array(bytes))
+    if (!reading.ok) return reading
+    const known = await knownNames()
+    const currency = (await database().records('settings').get('room'))?.currency ?? 'EUR'
+    const columns = guessColumns(reading.table).map(guess => guess.field)
+    const facts = gatherFacts(reading.table, columns, known, new Date().getFullYear())
+    const choices = recommendedChoices(columns, facts)
+    list = { table: reading.table, known, currency, facts, choices, rows: readRows(reading.table, choices, currency, tell) }
+    return { ok: true, view: viewOf(list) }
+  },
+
+  /** Reads the open list again under other choices. Other columns bring other facts, and their recommended answers. */
+  rereadList(choices: ImportChoices, tell: Tell): ListView | null {
+    if (!list) return null
+    const isRecut = choices.columns.some((field: ListField, index) => field !== list?.choices.columns[index])
+    if (isRecut) list.facts = gatherFacts(list.table, choices.columns, list.known, new Date().getFullYear())
+    list.choices = isRecut ? { ...recommendedChoices(choices.columns, list.facts), refusedSpellings: choices.refusedSpellings } : choices
+    list.rows = readRows(list.table, list.choices, list.currency, tell)
+    return viewOf(list)
+  },
+
+  /** Takes the open list in: one transaction. */
+  async takeList(fileName: string, tell: Tell): Promise<ImportReport | null> {
+    if (!list) return null
+    const { rows, facts, choices } = list
+    await commands.importList(database(), rows, facts.brands, choices.refusedSpellings, fileName, (done, total) => tell({ stage: 'writing', done, total }))
+    return reportOn(rows)
+  },
+
+  /** The whole catalogue with its pictures as an archive. */
+  async saveArchive(tell: Tell): Promise<ArrayBuffer> {
+    const db = database()
+    const data = await commands.readCatalogue(db)
+    const wanted = new Set(picturesOf(data).map(each => each.hash))
+    const pictures = (await db.pictures.bulkGet([...wanted])).filter(picture => picture !== undefined)
+    const thumbs = (await db.thumbs.bulkGet([...wanted])).filter(thumb => thumb !== undefined)
+    const zip = await packArchive(
+      data, pictures.map(each => ({ ...each, bytes: new Uint8Array(each.bytes) })), thumbs.map(each => ({ ...each, bytes: new Uint8Array(each.bytes) })),
+      new Date().toISOString(), sha256, (done, total) => tell({ stage: 'packing', done, total }),
+    )
+    return zip.buffer as ArrayBuffer
+  },
+
+  /** Reads an archive back in the place of the present catalogue, or refuses it whole and changes nothing. */
+  async restoreArchive(bytes: ArrayBuffer, command: 'restoreArchive' | 'loadDemo', tell: Tell): Promise<RestoreOutcome> {
+    // Opened while the archive is checked; whatever is wrong with it shows when it is written to.
+    database().open().catch(() => undefined)
+    const reading = await unpackArchive(new Uint8Array(bytes), sha256, (done, total) => tell({ stage: 'checking', done, total }))
+    if (!reading.ok) return reading
+    const { data, pictures, thumbs } = reading.archive
+    const records: PictureRecord[] = []
+    for (const picture of pictures) {
+      const buffer = picture.bytes.slice().buffer
+      const size = headerSize(picture.bytes) ?? await makeThumb(buffer, picture.type).catch(() => ({ widthPx: 1, heightPx: 1 }))
+      records.push({ hash: picture.hash, type: picture.type, bytes: buffer, widthPx: size.widthPx, heightPx: size.heightPx })
+    }
+    const thumbRecords = thumbs.map((thumb): ThumbRecord => ({ hash: thumb.hash, bytes: thumb.bytes.slice().buffer }))
+    const have = new Set(thumbRecords.map(thumb => thumb.hash))
+    for (const [index, picture] of records.filter(each => !have.has(each.hash)).entries()) {
+      const made = await makeThumb(picture.bytes, picture.type).catch(() => null)
+      if (made) thumbRecords.push({ hash: picture.hash, bytes: made.thumb })
+      tell({ stage: 'pictures', done: index, total: records.length })
+    }
+    tell({ stage: 'writing', done: 0, total: data.holdings.length })
+    await commands.replaceCatalogue(database(), command, data, records, thumbRecords)
+    return { ok: true, holdings: data.holdings.length }
+  },
+
+  /** Keeps a photo under its hash, as it came or (if the owner likes) scaled and upright, with a small JPEG and its ink map. */
+  async addPicture(file: Blob): Promise<PictureOutcome> {
+    if (file.size > MAX_PICTURE_BYTES) return { ok: false, code: 'tooLarge' }
+    const type = PICTURE_TYPES[file.type] ? file.type : 'image/png'
+    const bytes = await file.arrayBuffer()
+    const size = headerSize(new Uint8Array(bytes))
+    if (size && size.widthPx * size.heightPx > MAX_PICTURE_PIXELS) return { ok: false, code: 'tooLarge' }
+    if (!PICTURE_TYPES[file.type]) return { ok: false, code: 'notAPicture' }
+    const keepsOriginal = (await database().records('settings').get('room'))?.keepsOriginals ?? true
+    const made = await makeThumb(bytes, type, keepsOriginal).catch(() => null)
+    if (!made) return { ok: false, code: 'notAPicture' }
+    const kept = made.scaled ?? bytes
+    const hash = await sha256(new Uint8Array(kept))
+    const { widthPx, heightPx, inkMap } = made
+    await commands.addPicture(database(), { hash, type: made.scaled ? 'image/jpeg' : type, bytes: kept, widthPx, heightPx }, { hash, bytes: made.thumb }, { hash, map: inkMap.slice().buffer })
+    return { ok: true, hash, widthPx, heightPx }
+  },
+
+  saveList(lines: readonly ListLine[]): string {
+    return writeList(lines)
+  },
+}
+
+export type ExchangeApi = typeof api
+expose(api)

@@ -1,0 +1,67 @@
+import type { Holding, RecordOf } from '#core/catalog'
+import { type Code, codeText, type NumberFacts, numberSource, writeCode } from '#core/numbering'
+import { type InsertionProposal } from '#core/filing'
+import { type AddressedPlace, neighboursOf, type Placement, shortAddress } from '#core/room'
+import { type LengthStyle, type Size, writeLength, writeSize } from '#core/units'
+import { containerWay, placeSentence, placeWords } from './words'
+import { useCatalogue } from './useCatalogue'
+
+/** Sets and places in words: what slips, lists, captions and the printed index all say. */
+export function useDescribe() {
+  const catalogue = useCatalogue()
+
+  const lookUp = <T extends 'brands' | 'kinds' | 'categories' | 'themes' | 'fixtures'>(table: T, id: string | null | undefined): RecordOf<T> | undefined =>
+    id ? catalogue.tables?.[table].get(id) as RecordOf<T> | undefined : undefined
+
+  function codeOf(holding: Holding): Code {
+    const series = catalogue.tables?.series.get(holding.seriesId)
+    return series ? writeCode(series, holding.number, lookUp('kinds', holding.kindId) ?? null) : { figure: String(holding.number), suffix: '' }
+  }
+  /** The number that a set with these facts will most likely get, as its series writes it. */
+  function nextCode(facts: NumberFacts, kindId: string | null): Code {
+    const all = [...catalogue.tables?.series.values() ?? []]
+    const running = all.find(series => series.isRunning)
+    if (!running) return { figure: '', suffix: '' }
+    const { series, wanted } = numberSource(running, all, facts, () => '')
+    return writeCode(series, wanted ?? catalogue.nextNumbers.get(series.id) ?? 1, lookUp('kinds', kindId) ?? null)
+  }
+  /** The address of a place, the owner's way. */
+  const address = (place: AddressedPlace): string => shortAddress(place, catalogue.settings.addressPatterns)
+  const code = (holding: Holding): string => codeText(codeOf(holding))
+  const numberAndName = (holding: Holding): string => `${codeOf(holding).figure} ${holding.name}`
+
+  /** How a placement's neighbour is called: by the first set in its holder. */
+  function nameOf(placement: Placement | null): string | null {
+    const holding = placement ? catalogue.tables?.holdings.get(placement.holder.holdingIds[0] ?? '') : undefined
+    return holding ? numberAndName(holding) : null
+  }
+  function neighbours(placement: Placement): { front: Placement | null, behind: Placement | null } {
+    const row = catalogue.room.rows.get(placement.container.id)
+    return row ? neighboursOf(row, placement) : { front: null, behind: null }
+  }
+  function placeOf(holding: Holding): string {
+    const placement = catalogue.room.placements.get(holding.id)
+    if (!placement) return holding.placeText ? placeWords.listSays(holding.placeText) : placeWords.none
+    const { front, behind } = neighbours(placement)
+    const sentence = placeSentence(placement, lookUp('fixtures', placement.container.fixtureId), nameOf(front), nameOf(behind))
+    const other = catalogue.room.halves.get(holding.id)?.[1]
+    return other ? placeWords.halves(sentence, address(other)) : sentence
+  }
+  function addressOf(holding: Holding): string | null {
+    const placement = catalogue.room.placements.get(holding.id)
+    const both = catalogue.room.halves.get(holding.id)
+    return both ? placeWords.both(both.map(address)) : placement ? address(placement) : null
+  }
+  function proposalText(proposal: InsertionProposal): string {
+    if (!proposal.ok) return placeWords.problems[proposal.code]
+    const { point } = proposal
+    const way = containerWay(lookUp('fixtures', point.container.fixtureId), point.container)
+    return point.cell ? placeWords.proposalCell(way, point.cell.page, point.cell.cell) : placeWords.proposal(way, point.section?.title ?? null, nameOf(point.front), nameOf(point.behind))
+  }
+
+  const style = (): LengthStyle => ({ unit: catalogue.settings.unit, ticks: catalogue.settings.trimmerTicks, reduced: catalogue.settings.reducedFractions })
+  const sizeText = (size: Size): string => writeSize(size, style())
+  const lengthText = (mm: number): string => writeLength(mm, style())
+
+  return { address, addressOf, code, codeOf, lengthText, lookUp, nameOf, neighbours, nextCode, numberAndName, placeOf, proposalText, sizeText }
+}

@@ -1,0 +1,82 @@
+import { ulid } from 'ulid'
+import { type Container, type HolderType, type Holding, LIMITS, nextRank, START_HOLDER_TYPES } from '#core/catalog'
+import type { YondercrestDb } from '../../database'
+import { changeHolding, transact } from '../../transact'
+
+export type HolderTypeOutcome = { readonly ok: true } | { readonly ok: false, readonly code: 'nameMissing' | 'nameTaken' | 'inUse', readonly count: number }
+
+/** Puts a type of holder, new or changed, into the list. No two are called the same. */
+export async function putHolderType(db: YondercrestDb, type: HolderType): Promise<HolderTypeOutcome> {
+  return transact(db, 'changeHolderType', { name: type.name }, async (desk): Promise<HolderTypeOutcome> => {
+    const name = type.name.trim()
+    if (name === '') return { ok: false, code: 'nameMissing', count: 0 }
+    const others = (await db.records('holderTypes').toArray()).filter(each => each.id !== type.id)
+    if (others.some(each => each.name.toLowerCase() === name.toLowerCase())) return { ok: false, code: 'nameTaken', count: 0 }
+    const replacement = type.replacedById ? await db.records('holderTypes').get(type.replacedById) : undefined
+    await desk.put('holderTypes', [{ ...type, name, replacedById: replacement?.id ?? null }])
+    return { ok: true }
+  })
+}
+
+/** Takes a type off the list. One that holds sets stays: it can be retired. */
+export async function removeHolderType(db: YondercrestDb, id: string): Promise<HolderTypeOutcome> {
+  const type = await db.records('holderTypes').get(id)
+  return transact(db, 'changeHolderType', { name: type?.name }, async (desk): Promise<HolderTypeOutcome> => {
+    const holders = await db.records('holders').filter(holder => holder.holderTypeId === id).count()
+    const holdings = await db.records('holdings').filter(holding => holding.holderTypeId === id).count()
+    if (holders + holdings > 0) return { ok: false, code: 'inUse', count: Math.max(holders, holdings) }
+    const named = await db.records('holderTypes').filter(each => each.replacedById === id).toArray()
+    await desk.put('holderTypes', named.map(each => ({ ...each, replacedById: null })))
+    await desk.remove('holderTypes', [id])
+    return { ok: true }
+  })
+}
+
+/** Adds the common sizes that the list does not have yet. Returns how many came. */
+export async function addStartHolders(db: YondercrestDb): Promise<number> {
+  return transact(db, 'addStartHolders', count => ({ count }), async (desk) => {
+    const known = await db.records('holderTypes').toArray()
+    const names = new Set(known.map(type => type.name.toLowerCase()))
+    const from = nextRank(known)
+    const fresh = START_HOLDER_TYPES.filter(type => !names.has(type.name.toLowerCase()))
+    await desk.put('holderTypes', fresh.map((type, at) => ({ ...type, id: ulid(), rank: from + at })))
+    return fresh.length
+  })
+}
+
+/**
+ * Puts a set into a holder that others are in already; each keeps its number. The holder it was in before, if it was
+ * alone in it, goes.
+ */
+export async function shareHolder(db: YondercrestDb, holdingId: string, holderId: string): Promise<void> {
+  await transact(db, 'shareHolder', (holding: Holding | undefined) => ({ name: holding?.name, number: holding?.number }), async (desk) => {
+    const holding = await db.records('holdings').get(holdingId)
+    const target = await db.records('holders').get(holderId)
+    if (!holding || !target || target.holdingIds.includes(holdingId)) return holding
+    const before = await db.records('holders').where('holdingIds').equals(holdingId).toArray()
+    const left = before.map(holder => ({ ...holder, holdingIds: holder.holdingIds.filter(id => id !== holdingId) }))
+    await desk.put('holders', [...left.filter(holder => holder.holdingIds.length > 0), { ...target, holdingIds: [...target.holdingIds, holdingId] }])
+    await desk.remove('holders', left.filter(holder => holder.holdingIds.length === 0).map(holder => holder.id))
+    await desk.put('holdings', [{ ...holding, sitsIn: target.type, holderTypeId: target.holderTypeId }])
+    return holding
+  })
+}
+
+/** Adds empty pages at the end of a binder. */
+export async function addPages(db: YondercrestDb, containerId: string, pages: number): Promise<void> {
+  await transact(db, 'addPages', (container: Container | undefined) => ({ name: container?.name, count: pages }), async (desk) => {
+    const container = await db.records('containers').get(containerId)
+    if (container?.cells) await desk.put('containers', [{ ...container, cells: { ...container.cells, pages: Math.min(LIMITS.pages, container.cells.pages + pages) } }])
+    return container
+  })
+}
+
+/** Says that a set has gone sticky, or has not: it harms what lies beside it. */
+export async function setSticky(db: YondercrestDb, holdingId: string, isSticky: boolean): Promise<void> {
+  await changeHolding(db, 'editHolding', holdingId, { isSticky })
+}
+
+/** Keeps what was measured of a set: its size, its impression, its pieces. What is left out stays as it is. */
+export async function measureSet(db: YondercrestDb, holdingId: string, measured: Partial<Pick<Holding, 'size' | 'pictureHash' | 'pieces' | 'thicknessMm'>>): Promise<void> {
+  await changeHolding(db, 'measureSet', holdingId, measured)
+}

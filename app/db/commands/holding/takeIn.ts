@@ -1,0 +1,168 @@
+import { ulid } from 'ulid'
+import { blankBrand, blankHolding, type Holder, type Holding, newCategory, newTheme, type RegisterLine, type Series } from '#core/catalog'
+import { givenToText } from '#core/exchange'
+import { type GivenNumber, giveNumbers, numberSource, registerId } from '#core/numbering'
+import { arrangeContainer, besideFirstHalf } from '#core/room'
+import type { YondercrestDb } from '../../database'
+import { type Desk, transact } from '../../transact'
+import { highestGiven, runningSeries } from './numbers'
+import { freePlaces } from './places'
+
+/** A place to put a set, as proposed or chosen: an order in a lane, or a free cell. */
+export interface PlaceChoice {
+  readonly containerId: string
+  readonly lane: number
+  readonly order: string
+  readonly cell: Holder['cell']
+}
+
+/** What the person knows of a set. Brand, category and themes come as names; new names are made on the spot. */
+export interface HoldingFacts {
+  readonly name: string
+  readonly brandName: string
+  readonly kindId: string | null
+  readonly categoryName: string
+  readonly themeNames: readonly string[]
+  readonly size: Holding['size']
+  readonly words: readonly string[]
+  readonly searchWords: readonly string[]
+  readonly acquiredOn: Holding['acquiredOn']
+  readonly price: Holding['price']
+  readonly notes: string
+  readonly pictureHash: string | null
+}
+
+/** Where a set stands after capture: at its place, or at the stage it waits for; and the strip of the pile it was. */
+export interface Captured {
+  readonly place: PlaceChoice | null
+  readonly state: Holding['state']
+  readonly draftId: string | null
+  /** A number or code that stands on the thing already; empty where there is none. */
+  readonly written: string
+}
+
+/**
+ * Takes in a new set: its number is given inside the transaction, so that two tabs can never give the same one. The
+ * strip it was typed in goes in the same step, and comes back when the step is undone. A number that stands on the thing
+ * already is taken over where it is free, and is kept as another number of it where it is not.
+ */
+export async function takeIn(db: YondercrestDb, facts: HoldingFacts, { place: wanted, state, draftId, written }: Captured): Promise<Holding> {
+  return transact(db, 'takeIn', holding => ({ name: holding.name, number: holding.number }), async (desk) => {
+    const id = ulid()
+    const names = await resolveNames(desk, facts)
+    // A place that another tab has taken meanwhile is none: the set waits for another.
+    const place = wanted && (await freePlaces(db, [wanted]))(wanted, null) ? wanted : null
+    const { line, isWritten } = await giveNumber(desk, id, facts, names.brandId, place, written)
+    const holding: Holding = {
+      ...blankHolding({ id, number: line.number, seriesId: line.seriesId, name: facts.name, createdAt: line.at }), ...names,
+      aliases: written.trim() === '' || isWritten ? [] : [{ text: written.trim().slice(0, 300), from: 'writtenOnIt', reading: null }],
+      state: place ? 'filed' : state,
+    }
+    await desk.put('holdings', [holding])
+    await desk.register([line])
+    if (place) await putInPlace(desk, holding, place)
+    if (draftId) await desk.remove('drafts', [draftId])
+    return holding
+  })
+}
+
+/**
+ * Gives one number, by the school of the running series. Where only one number would do (a cell, the maker's own) and
+ * that was given before, the running series gives its next one.
+ */
+async function giveNumber(desk: Desk, holdingId: string, facts: HoldingFacts, brandId: string | null, place: PlaceChoice | null, written: string): Promise<{ line: RegisterLine, isWritten: boolean }> {
+  const { db } = desk
+  const running = await runningSeries(db)
+  const container = place ? await db.records('containers').get(place.containerId) : undefined
+  const source = numberSource(running, await db.records('series').toArray(), {
+    brand: brandId ? await db.records('brands').get(brandId) ?? null : null, place: place && container ? { container, cell: place.cell } : null, written,
+  }, ulid)
+  const givenTo = givenToText(facts.name, facts.brandName)
+  const giveFrom = async (series: Series, wanted: number | null): Promise<GivenNumber | undefined> => {
+    const before = wanted === null ? undefined : await db.records('register').get(registerId(series.id, wanted))
+    const isLiving = before !== undefined && await db.records('holdings').get(before.holdingId) !== undefined
+    return giveNumbers([{ holdingId, givenTo, written: wanted }], () => before, () => isLiving, await highestGiven(db, series.id))[0]
+  }
+  let [{ series }, given] = [source, await giveFrom(source.series, source.wanted)]
+  if (given?.clash && series.id !== running.id) [series, given] = [running, await giveFrom(running, null)]
+  else if (source.isNew) await desk.putForGood(series)
+  const number = given?.number ?? 1
+  const line: RegisterLine = { id: registerId(series.id, number), seriesId: series.id, number, holdingId, givenTo, how: given?.how ?? 'issued', at: new Date().toISOString() }
+  return { line, isWritten: source.isWritten && given?.how === 'adopted' && series.id === source.series.id }
+}
+
+/** Changes what is known of a set. Its number and its place stay: identity, class and place are three things. */
+export async function editHolding(db: YondercrestDb, id: string, facts: HoldingFacts): Promise<Holding | null> {
+  return transact(db, 'editHolding', holding => ({ name: holding?.name, number: holding?.number }), async (desk) => {
+    const before = await db.records('holdings').get(id)
+    if (!before) return null
+    const after: Holding = { ...before, ...await resolveNames(desk, facts) }
+    await desk.put('holdings', [after])
+    return after
+  })
+}
+
+export function newHolder(holding: Pick<Holding, 'id' | 'sitsIn' | 'holderTypeId'>, place: PlaceChoice): Holder {
+  return { id: ulid(), holderTypeId: holding.holderTypeId, type: place.cell ? 'celledPage' : holding.sitsIn ?? 'pocket', ...place, apartBecause: null, holdingIds: [holding.id] }
+}
+
+/**
+ * Puts a set into its place. The holder it is in already moves, others that share it along with it; a set that was cut
+ * in two stands in two, the second half beside the first.
+ */
+export async function putInPlace(desk: Desk, holding: Holding, place: PlaceChoice): Promise<void> {
+  const [first, second] = await desk.db.records('holders').where('holdingIds').equals(holding.id).toArray()
+  const front = first ? { ...first, ...place } : newHolder(holding, place)
+  await desk.put('holders', [front])
+  if (!holding.isCutInTwo) return
+  const container = await desk.db.records('containers').get(place.containerId)
+  if (!container) return
+  const inIt = await desk.db.records('holders').where('containerId').equals(container.id).toArray()
+  const row = arrangeContainer(container, inIt.filter(each => each.id !== second?.id), await desk.db.records('sections').where('containerId').equals(container.id).toArray())
+  const beside = besideFirstHalf(row, front)
+  if (beside) await desk.put('holders', [{ ...second ?? { ...front, id: ulid(), holdingIds: [holding.id] }, ...place, ...beside }])
+}
+
+type Resolved = Pick<Holding, 'name' | 'brandId' | 'kindId' | 'categoryId' | 'themeIds' | 'size' | 'words' | 'searchWords' | 'acquiredOn' | 'price' | 'notes' | 'pictureHash'>
+
+export async function resolveNames(desk: Desk, facts: HoldingFacts): Promise<Resolved> {
+  const { name, kindId, size, words, searchWords, acquiredOn, price, notes, pictureHash } = facts
+  const brandId = await brandNamed(desk, facts.brandName)
+  const categoryId = await categoryNamed(desk, facts.categoryName)
+  const themeIds: string[] = []
+  for (const theme of facts.themeNames) themeIds.push(await themeNamed(desk, theme))
+  // A kind that another tab has joined into one meanwhile is not known.
+  const kind = kindId ? await desk.db.records('kinds').get(kindId) : undefined
+  return { name, kindId: kind?.id ?? null, size, words: [...words], searchWords: [...searchWords], acquiredOn, price, notes, pictureHash, brandId, categoryId, themeIds: [...new Set(themeIds)] }
+}
+
+const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase()
+
+async function brandNamed(desk: Desk, name: string): Promise<string | null> {
+  if (name.trim() === '') return null
+  const all = await desk.db.records('brands').toArray()
+  const found = all.find(brand => same(brand.name, name)) ?? all.find(brand => brand.variants.some(variant => same(variant, name)))
+  if (found) return found.id
+  const brand = blankBrand(ulid(), name.trim())
+  await desk.put('brands', [brand])
+  return brand.id
+}
+
+async function categoryNamed(desk: Desk, name: string): Promise<string | null> {
+  if (name.trim() === '') return null
+  const all = await desk.db.records('categories').toArray()
+  const found = all.find(category => same(category.name, name))
+  if (found) return found.id
+  const category = newCategory(ulid(), name.trim(), all)
+  await desk.put('categories', [category])
+  return category.id
+}
+
+async function themeNamed(desk: Desk, name: string): Promise<string> {
+  const all = await desk.db.records('themes').toArray()
+  const found = all.find(theme => same(theme.name, name))
+  if (found) return found.id
+  const theme = newTheme(ulid(), name.trim(), all)
+  await desk.put('themes', [theme])
+  return theme.id
+}

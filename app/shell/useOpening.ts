@@ -1,0 +1,33 @@
+import { computed, shallowRef, watch } from 'vue'
+import { databaseExists, loadChecks } from '~/db'
+import { useCatalogue } from '~/data/useCatalogue'
+import { useCopies } from '~/areas/copies/useCopies'
+import { useFind } from '~/areas/find/ask/useFind'
+
+const isRead = shallowRef(false)
+
+/**
+ * Opens the room, as early as the application runs. A browser that holds nothing yet asks the server what a first
+ * start is: the demo room, or the welcome bench with its four ways to begin.
+ */
+export async function openRoom(): Promise<void> {
+  const exists = databaseExists()
+  const catalogue = useCatalogue()
+  const copies = useCopies()
+  const isDemo = copies.isDemoStart()
+  watch(() => catalogue.isEmpty, (isEmpty) => { if (!isEmpty) void useFind().open() }, { once: true })
+  // A browser that never held anything need not wait to be read before the demo room is fetched.
+  const isFirst = !await exists
+  await Promise.all([catalogue.open(), isFirst && copies.loadDemo(isDemo)])
+  if (!isFirst && catalogue.isEmpty) await copies.loadDemo(isDemo)
+  isRead.value = true
+  await loadChecks()
+}
+
+/** What the bench shows: the room being opened, the welcome, or the work. */
+export function useOpening() {
+  const catalogue = useCatalogue()
+  const copies = useCopies()
+  const state = computed(() => !isRead.value && catalogue.isEmpty ? 'opening' : catalogue.isEmpty ? 'welcome' : 'open')
+  return { state, progress: computed(() => copies.progress) }
+}

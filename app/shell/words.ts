@@ -1,0 +1,60 @@
+import { counted, figure, moment } from '~/kit/grammar'
+
+export const shellWords = {
+  name: 'Yondercrest',
+  areas: { find: 'Find', takeIn: 'Take in', storeroom: 'Storeroom', index: 'Index' },
+  areasLabel: 'Areas',
+  ask: 'What do you want to make, or what are you looking for?',
+  askLabel: 'Ask',
+  askClear: 'Clear the ask',
+  unit: { in: 'inches', cm: 'centimetres' },
+  unitSwitch: (unit: 'in' | 'cm') => `Sizes in ${unit === 'in' ? 'inches' : 'centimetres'}. Change`,
+  lampDay: 'Day bench',
+  lampNight: 'Night bench',
+  undo: 'Undo',
+  redo: 'Do again',
+  steps: 'Steps so far',
+  stepsHint: 'The latest first. Undoing a step undoes those after it.',
+  noSteps: 'Nothing has been done yet that could be undone.',
+  copies: 'Copies',
+  copyAt: (at: string) => `Copy saved ${moment(at)}`,
+  copyNever: 'No copy saved yet',
+  copyStale: (count: number) => `${counted(count, 'step')} since`,
+  demoNote: 'You are in the demo room.',
+  shortcuts: 'Keys',
+  notKept: 'That did not work. If what you did does not show, it was not kept: try it once more. What was kept before is as it was.',
+  close: 'Close',
+  cancel: 'Cancel',
+  ridge: 'The ridge: every container of the room',
+  ridgeFold: 'Fold the ridge',
+  ridgeOpen: 'Open the ridge',
+  ridgeEmpty: 'Your containers will stand here, each as wide as its filing length and as high as it is full.',
+  ridgeBlock: (name: string, fixture: string, sets: number, percent: number, hits: number) =>
+    `${name}, ${fixture}: ${counted(sets, 'set')}, ${percent} % full${hits > 0 ? `, ${counted(hits, 'answer')}` : ''}`,
+  loading: 'Opening the room',
+  placeless: (count: number) => `${figure(count)} without a place`,
+  skip: 'Skip to the bench',
+  percent: (share: number) => `${Math.round(share * 100)} %`,
+} as const
+
+export const shortcutWords: readonly (readonly [keys: string, what: string])[] = [
+  ['/', 'Ask'], ['n', 'Take in a new set'], ['u', 'Undo the last step'], ['shift u', 'Do it again'],
+  ['1 to 4', 'Find, Take in, Storeroom, Index'], ['?', 'These keys'],
+  ['arrows', 'Walk along the mat, the ridge or a row'], ['Enter', 'Open what is marked'],
+  ['m, arrows, Enter', 'In a container: pick a holder up, carry it, set it down'], ['Esc', 'Put down or close'],
+]
+
+export const welcomeWords = {
+  title: 'A place for every set',
+  lead: 'Yondercrest gives each stamp and die set a number and a place, and finds it again.',
+  bringList: 'Bring in the list you keep',
+  bringListHint: 'A CSV file from your spreadsheet. You see how it is read before anything is taken.',
+  startEmpty: 'Start empty',
+  startEmptyHint: 'With the usual kinds and categories, one shelf and one bin.',
+  demo: 'Look around the demo room',
+  demoHint: 'The letter room at Lantern Quay: 360 sets in five fixtures.',
+  restore: 'Read back a copy',
+  restoreHint: 'An archive that you saved here or on another machine.',
+  loadingDemo: 'Setting up the demo room',
+  demoMissing: 'The demo room could not be fetched. Is the application still running? Nothing was changed.',
+} as const

@@ -1,0 +1,37 @@
+import type { Holding, Kind } from '#core/catalog'
+import { cellsPerPage, type ContainerRow } from '#core/room'
+import { thicknessIn, type ThicknessTable } from './thickness'
+
+export interface Fill {
+  readonly usedMm: number
+  readonly lengthMm: number
+  /** 0 is empty, 1 is full, above 1 will not close. For pages of cells: taken cells over all cells. */
+  readonly share: number
+  /** Something measured stands behind every holder; otherwise the kind's usual thickness was taken. */
+  readonly isMeasured: boolean
+}
+const NOTHING_LEARNT: ThicknessTable = new Map()
+
+/** How full a container is, from measured and learnt thicknesses where there are any and the kinds' usual ones elsewhere. */
+export function fillOf(
+  row: ContainerRow, holdingOf: (id: string) => Holding | undefined, kindOf: (id: string) => Kind | undefined, learnt: ThicknessTable = NOTHING_LEARNT,
+): Fill {
+  const { container } = row
+  if (container.cells) {
+    const all = cellsPerPage(container) * container.cells.pages * (container.cells.isTwoSided ? 2 : 1)
+    return { usedMm: 0, lengthMm: container.lengthMm, share: row.placements.length / all, isMeasured: true }
+  }
+  let usedMm = 0
+  let isMeasured = true
+  for (const { holder } of row.placements) {
+    for (const id of holder.holdingIds) {
+      const holding = holdingOf(id)
+      if (!holding) continue
+      const thickness = thicknessIn(holding, holder, kindOf, learnt)
+      isMeasured &&= thickness.isMeasured
+      usedMm += thickness.mm
+    }
+  }
+  const lengthMm = container.lengthMm * container.lanes
+  return { usedMm, lengthMm, share: usedMm / lengthMm, isMeasured }
+}

@@ -1,0 +1,148 @@
+import type { Cell, Container, FilingRule, Fixture, Holding, Section, Zone } from '#core/catalog'
+import { type ContainerRow, containersInOrder, keyBehind, nextFreeCell, type Placement, type RowEntry } from '#core/room'
+import { type Authority, compareFilingKeys, filingKeyOf, tabOf } from './keys'
+import { cutOfLeastDisorder, type ZoneRun, zoneRun } from './zoneRun'
+
+/** A place that does not hold anything yet: in a row behind one holder and in front of another, or a free cell. */
+export interface InsertionPoint {
+  readonly container: Container
+  readonly lane: number
+  readonly order: string
+  readonly cell: Cell | null
+  readonly section: Section | null
+  readonly front: Placement | null
+  readonly behind: Placement | null
+}
+
+export type InsertionProposal =
+  | { readonly ok: true, readonly point: InsertionPoint, readonly zone: Zone }
+  | { readonly ok: false, readonly code: 'noZoneTakesKind' | 'zoneHasNoContainer' | 'allCellsTaken' | 'noCellFits', readonly zone: Zone | null }
+
+/** What a proposal looks at. `rows` are the arranged containers by id. */
+export interface RoomFacts {
+  readonly fixtures: ReadonlyMap<string, Fixture>
+  readonly zones: readonly Zone[]
+  readonly rows: ReadonlyMap<string, ContainerRow>
+  readonly holdings: ReadonlyMap<string, Holding>
+  readonly authority: Authority
+  /** The stamp that a die belongs to, where the owner has said so: a zone may keep the two together. */
+  readonly stampOf?: ReadonlyMap<string, string>
+}
+
+/** The first zone, by rank, that names the kind; else the first that takes everything. */
+export function zoneFor(holding: Pick<Holding, 'kindId'>, zones: readonly Zone[]): Zone | null {
+  const byRank = [...zones].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1))
+  return byRank.find(zone => holding.kindId !== null && zone.takesKindIds.includes(holding.kindId))
+    ?? byRank.find(zone => zone.takesKindIds.length === 0) ?? null
+}
+
+/**
+ * Where a set goes by its zone's filing rule: container, tab and the two neighbours. O(n log n) the first time a room is
+ * asked, then O(log n) comparisons of keys and a scan of numbers: see the bench.
+ * Rows that somebody has put out of order by hand are no obstacle: the place is the one that is out of order with the
+ * fewest of them (and in an ordered row that is simply the place in the order).
+ */
+export function proposePlace(holding: Holding, facts: RoomFacts): InsertionProposal {
+  const zone = zoneFor(holding, facts.zones)
+  if (!zone) return { ok: false, code: 'noZoneTakesKind', zone: null }
+  const run = zoneRun(facts, zone, () => containersInOrder(facts, zone.id))
+  const { rows } = run
+  if (rows.length === 0) return { ok: false, code: 'zoneHasNoContainer', zone }
+  const behindStamp = zone.habits.dies === 'behind' ? besideStamp(holding, facts) : null
+  if (behindStamp) return { ok: true, point: behindStamp, zone }
+  const point = inARow(holding, zone.filingRule, run, facts)
+  if (point) return { ok: true, point, zone }
+  const fitting = cellsThatTake(holding.size, rows)
+  if (fitting.length === 0) return { ok: false, code: 'noCellFits', zone }
+  const free = inFreeCell(fitting)
+  return free ? { ok: true, point: free, zone } : { ok: false, code: 'allCellsTaken', zone }
+}
+
+/** A die that stays with its stamp goes directly behind it. */
+function besideStamp(holding: Holding, { stampOf, rows }: RoomFacts): InsertionPoint | null {
+  const stampId = stampOf?.get(holding.id)
+  if (!stampId) return null
+  for (const row of rows.values()) {
+    const placement = row.container.cells ? undefined : row.placements.find(each => each.holder.holdingIds.includes(stampId))
+    if (placement) return pointAfter(row, placement.lane, entryIndex(row, placement))
+  }
+  return null
+}
+
+function inARow(holding: Holding, rule: FilingRule, run: ZoneRun, facts: RoomFacts): InsertionPoint | null {
+  const first = run.rows.find(row => !row.container.cells)
+  if (!first) return null
+  const tab = tabOf(holding, rule)
+  const tabKey = tab ? `${tab.by}/${tab.id}` : ''
+  const underTab = run.underTab.get(tabKey) ?? []
+  const emptyTab = underTab.length > 0 ? undefined : run.tabs.get(tabKey)
+  if (emptyTab) return pointAfter(emptyTab.row, emptyTab.lane, emptyTab.index)
+
+  const at = (index: number): Placement | undefined => run.placements[underTab.length > 0 ? underTab[index] ?? -1 : index]
+  const cut = run.cut(filingKeyOf(holding, rule, facts.authority), underTab.length > 0 ? underTab : null)
+  const front = at(cut - 1)
+  if (front) {
+    const row = facts.rows.get(front.container.id) ?? first
+    return pointAfter(row, front.lane, entryIndex(row, front))
+  }
+  const behind = at(0)
+  if (!behind) return pointAfter(first, 1, (first.lanes[0]?.length ?? 0) - 1)
+  const row = facts.rows.get(behind.container.id) ?? first
+  return pointAfter(row, behind.lane, entryIndex(row, behind) - 1)
+}
+
+/** How many of `run` stay in front: the cut with the fewest pairs out of order, the last such cut on a tie. */
+export function leastDisorder(holding: Holding, rule: FilingRule, run: readonly Placement[], facts: Pick<RoomFacts, 'holdings' | 'authority'>): number {
+  const own = filingKeyOf(holding, rule, facts.authority)
+  return cutOfLeastDisorder(run.length, (index) => {
+    const other = facts.holdings.get(run[index]?.holder.holdingIds[0] ?? '')
+    return !other || compareFilingKeys(filingKeyOf(other, rule, facts.authority), own) <= 0
+  })
+}
+
+function entryIndex(row: ContainerRow, placement: Placement): number {
+  return (row.lanes[placement.lane - 1] ?? []).findIndex(entry => entry.type === 'holder' && entry.placement.holder.id === placement.holder.id)
+}
+
+/** The point directly behind the entry at `index` of a lane; -1 is the very front. */
+export function pointAfter(row: ContainerRow, lane: number, index: number): InsertionPoint {
+  const entries = row.lanes[lane - 1] ?? []
+  const placementAt = (entry: RowEntry | undefined): Placement | null => entry?.type === 'holder' ? entry.placement : null
+  const before = entries.slice(0, index + 1)
+  const section = before.findLast(entry => entry.type === 'section')
+  return {
+    container: row.container, lane, cell: null,
+    order: keyBehind(entries, index),
+    section: section?.type === 'section' ? section.section : null,
+    front: placementAt(before.findLast(entry => entry.type === 'holder')),
+    behind: placementAt(entries.slice(index + 1).find(entry => entry.type === 'holder')),
+  }
+}
+
+/** Pages whose cells take the size, either way round: the smallest cells first, those never measured last. */
+function cellsThatTake(size: Holding['size'], rows: readonly ContainerRow[]): readonly ContainerRow[] {
+  const areaOf = (row: ContainerRow): number => { const cell = row.container.cells?.cellSize; return cell ? cell.widthMm * cell.heightMm : Infinity }
+  const takes = ({ container }: ContainerRow): boolean => {
+    const cell = container.cells?.cellSize
+    if (!cell || !size) return true
+    return Math.min(size.widthMm, size.heightMm) <= Math.min(cell.widthMm, cell.heightMm) && Math.max(size.widthMm, size.heightMm) <= Math.max(cell.widthMm, cell.heightMm)
+  }
+  // With no size known the larger cells are no surer than the smaller: the walking order stays.
+  return rows.filter(takes).map((row, at) => ({ row, at, area: size ? areaOf(row) : 0 })).sort((a, b) => a.area === b.area ? a.at - b.at : a.area - b.area).map(({ row }) => row)
+}
+
+function inFreeCell(rows: readonly ContainerRow[]): InsertionPoint | null {
+  for (const row of rows) {
+    const cell = nextFreeCell(row)
+    if (cell) return pointAtCell(row, cell)
+  }
+  return null
+}
+
+export function pointAtCell(row: ContainerRow, cell: Cell): InsertionPoint {
+  const isBefore = (each: Placement): boolean => each.cell !== null
+    && (each.cell.page < cell.page || (each.cell.page === cell.page && each.cell.cell <= cell.cell))
+  const front = row.placements.findLast(isBefore) ?? null
+  const behind = row.placements.find(each => !isBefore(each)) ?? null
+  return { container: row.container, lane: 1, order: keyBehind([], -1), cell, section: null, front, behind }
+}
