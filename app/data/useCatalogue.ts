@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { type RecordOf, type RoomSettings, START_SETTINGS } from '#core/catalog'
 import { learnThickness, type ThicknessTable } from '#core/capacity'
-import { type Authority, type RoomFacts } from '#core/filing'
+import type { Authority, RoomFacts } from '#core/filing'
 import { arrangeRoom, containersInOrder, type Room } from '#core/room'
 import { commands, database, followJournal, type JournalEntry, readSnapshot, SCREEN_TABLES, type ScreenRecords, type ScreenTable, type Touched, watch } from '~/db'
 

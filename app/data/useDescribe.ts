@@ -1,6 +1,6 @@
 import type { Holding, RecordOf } from '#core/catalog'
 import { type Code, codeText, type NumberFacts, numberSource, writeCode } from '#core/numbering'
-import { type InsertionProposal } from '#core/filing'
+import type { InsertionProposal } from '#core/filing'
 import { type AddressedPlace, neighboursOf, type Placement, shortAddress } from '#core/room'
 import { type LengthStyle, type Size, writeLength, writeSize } from '#core/units'
 import { containerWay, placeSentence, placeWords } from './words'

@@ -2,7 +2,7 @@ import { computed } from 'vue'
 import type { Zone } from '#core/catalog'
 import { arrivalsOf, capOf, type CapState, type ContainerLift, HEAVY_G, liftOf, type Outlook, outlookOf, shelfHeightMm, SHOULDER_MM, thicknessIn, weightOf } from '#core/capacity'
 import { zoneFor } from '#core/filing'
-import { type ContainerRow } from '#core/room'
+import type { ContainerRow } from '#core/room'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useFills } from './useFills'
 

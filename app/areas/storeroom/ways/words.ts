@@ -1,5 +1,3 @@
-import { counted } from '~/kit/grammar'
-
 export const waysWords = {
   title: 'Which way of filing suits me?', lead: 'Ways of filing tried on your own sets: what a find costs, and what keeping order costs.', zone: 'Zone', compare: 'Compare', comparing: 'Trying them', stage: (done: number, total: number) => `${done} of ${total}`, empty: 'Nothing stands in a row in this zone yet, so there is nothing to try.',
   habits: 'What you know when you look for something', habit: { theme: 'the occasion or theme', brand: 'the brand', itself: 'the very set' }, presets: { log: 'by my use so far', occasion: 'mostly by occasion', brand: 'mostly by brand' }, finds: 'Finds a year', arrivals: 'New sets a year', open: 'Seconds to open a container', flip: 'Seconds to flip one holder', move: 'Seconds to move one holder',
