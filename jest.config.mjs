@@ -14,10 +14,13 @@ export default {
   // "#core/*" comes from "imports" in package.json; Jest reads it by itself.
   moduleNameMapper: { '^~/(.*)$': '<rootDir>/app/$1' },
   transform: {
-    '^.+\\.m?[jt]s$': ['@swc/jest', {
-      jsc: { parser: { syntax: 'typescript' }, target: 'es2022' },
-      module: { type: 'commonjs' },
-    }],
+    '^.+\\.m?[jt]s$': [
+      '@swc/jest',
+      {
+        jsc: { parser: { syntax: 'typescript' }, target: 'es2022' },
+        module: { type: 'commonjs' },
+      },
+    ],
   },
   transformIgnorePatterns: [`/node_modules/(?!(${esmOnly.join('|')})/)`],
 }

@@ -27,7 +27,11 @@ const isOpenToAll = computed(() => route.path === '/copies')
     <HeadBand @keys="keys.isOpen.value = true" />
     <main id="bench" class="flex min-h-0 flex-col px-2 pt-2 sm:px-5 sm:pt-3">
       <BenchTabs v-if="state === 'open'" class="hidden sm:flex" />
-      <div id="sheet" class="min-h-0 flex-1 scroll-pt-4 scroll-pb-28 overflow-y-auto rounded-t-[3px] border border-b-0 border-line bg-sheet" tabindex="-1">
+      <div
+        id="sheet"
+        class="min-h-0 flex-1 scroll-pt-4 scroll-pb-28 overflow-y-auto rounded-t-[3px] border border-b-0 border-line bg-sheet"
+        tabindex="-1"
+      >
         <div v-if="state === 'opening'" class="grid h-full place-items-center p-6 text-quiet" role="status">
           {{ progress ? `${welcomeWords.loadingDemo}: ${progress.done} / ${progress.total}` : shellWords.loading }}
         </div>

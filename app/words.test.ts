@@ -25,12 +25,32 @@ function isPlain(sentence: string): void {
 describe('sentences', () => {
   test('the place, as it is carried to the shelf', () => {
     const fixture: Fixture = { id: 'f', name: 'Bookcase', type: 'bookcase', shelves: 4, rank: 0, ...PLAIN_FIXTURE }
-    const placement = { container: { name: 'Bin 4', shelf: 2, lanes: 1, cells: null }, lane: 1, section: { title: 'Tide pools' }, positionInSection: 11, sectionCount: 31, cell: null } as unknown as Placement
-    expect(placeSentence(placement, fixture, '88 Kelp Study', '131 Limpets')).toBe('Bookcase, shelf 2, bin 4, tab Tide pools, 11th of 31, between 88 Kelp Study and 131 Limpets')
+    const placement = {
+      container: { name: 'Bin 4', shelf: 2, lanes: 1, cells: null },
+      lane: 1,
+      section: { title: 'Tide pools' },
+      positionInSection: 11,
+      sectionCount: 31,
+      cell: null,
+    } as unknown as Placement
+    expect(placeSentence(placement, fixture, '88 Kelp Study', '131 Limpets')).toBe(
+      'Bookcase, shelf 2, bin 4, tab Tide pools, 11th of 31, between 88 Kelp Study and 131 Limpets',
+    )
     expect(placeSentence({ ...placement, section: null }, fixture, null, '131 Limpets')).toContain('in front of 131 Limpets')
     expect(placeWords.halves('Bookcase, bin 4', 'B4-12')).toContain('the other half stands at B4-12')
   })
-  test.each([[1, '1st'], [2, '2nd'], [3, '3rd'], [4, '4th'], [11, '11th'], [12, '12th'], [13, '13th'], [21, '21st'], [112, '112th'], [1003, '1,003rd']])('%i is the %s', (count, text) => {
+  test.each([
+    [1, '1st'],
+    [2, '2nd'],
+    [3, '3rd'],
+    [4, '4th'],
+    [11, '11th'],
+    [12, '12th'],
+    [13, '13th'],
+    [21, '21st'],
+    [112, '112th'],
+    [1003, '1,003rd'],
+  ])('%i is the %s', (count, text) => {
     expect(ordinal(count).replace(',', '')).toBe(text.replace(',', ''))
   })
   test('one is one and two are more', () => {
@@ -38,19 +58,40 @@ describe('sentences', () => {
   })
   test('every step that can be undone says what it was', () => {
     for (const command of COMMAND_NAMES) {
-      const step: JournalEntry = { seq: 1, at: '2026-11-01T00:00:00.000Z', command, subject: { name: 'Kelp Study', number: 12, count: 3 }, state: 'done', tables: [], swings: 0 }
+      const step: JournalEntry = {
+        seq: 1,
+        at: '2026-11-01T00:00:00.000Z',
+        command,
+        subject: { name: 'Kelp Study', number: 12, count: 3 },
+        state: 'done',
+        tables: [],
+        swings: 0,
+      }
       isPlain(stepWords.what(step))
       isPlain(stepWords.undone(step))
       isPlain(stepWords.what({ ...step, subject: {} }))
     }
   })
   test('every way to fit has a name and says what it means', () => {
-    const answer = { opening: { widthMm: 120, heightMm: 170 }, lies: { widthMm: 100, heightMm: 150 }, angleDeg: 41, spareWidthMm: 20, spareHeightMm: 20, isIrreversible: false, holders: 1, trimWidthMm: 3, trimHeightMm: 0, sticksOutMm: 9, laid: [] }
+    const answer = {
+      opening: { widthMm: 120, heightMm: 170 },
+      lies: { widthMm: 100, heightMm: 150 },
+      angleDeg: 41,
+      spareWidthMm: 20,
+      spareHeightMm: 20,
+      isIrreversible: false,
+      holders: 1,
+      trimWidthMm: 3,
+      trimHeightMm: 0,
+      sticksOutMm: 9,
+      laid: [],
+    }
     for (const way of FIT_WAYS) {
       isPlain(holderWords.way[way])
       isPlain(holderWords.answer({ ...answer, way }, inches))
     }
-    for (const code of ['tooWide', 'tooTall', 'tooThick'] as const) expect(holderWords.whyNot({ code, needMm: 152.4, haveMm: 127 }, inches)).toMatch(/it needs 6 in, there is room for 5 in/)
+    for (const code of ['tooWide', 'tooTall', 'tooThick'] as const)
+      expect(holderWords.whyNot({ code, needMm: 152.4, haveMm: 127 }, inches)).toMatch(/it needs 6 in, there is room for 5 in/)
   })
   test('every reason for which a photo is not measured is a sentence that says what to do', () => {
     for (const sentence of [...Object.values(measureWords.faults), ...Object.values(measureWords.photoProblems)]) {
@@ -61,25 +102,50 @@ describe('sentences', () => {
   test('every reason for which a re-filing cannot be, with what it needs', () => {
     type Problem = Extract<RefilingProposal, { ok: false }>['problem']
     const problems: Problem[] = [
-      { ok: false, code: 'tooLong', needMm: 600, haveMm: 480 }, { ok: false, code: 'itemTooLong', index: 3, needMm: 60, haveMm: 40 }, { ok: false, code: 'laneTooShort', lane: 'c/1', needMm: 60, haveMm: 40 },
-      { ok: false, code: 'tableTooSmall', needMm: 60, haveMm: 40 }, { ok: false, code: 'noLane' }, { ok: false, code: 'nothingToFile' },
+      { ok: false, code: 'tooLong', needMm: 600, haveMm: 480 },
+      { ok: false, code: 'itemTooLong', index: 3, needMm: 60, haveMm: 40 },
+      { ok: false, code: 'laneTooShort', lane: 'c/1', needMm: 60, haveMm: 40 },
+      { ok: false, code: 'tableTooSmall', needMm: 60, haveMm: 40 },
+      { ok: false, code: 'noLane' },
+      { ok: false, code: 'nothingToFile' },
     ]
     const sentences = problems.map(problem => refileWords.problem(problem, inches, 'Bin 4'))
     sentences.forEach(isPlain)
     expect(new Set(sentences).size).toBe(problems.length)
     expect(sentences[0]).toContain('23.625 in')
-    for (const why of ['betweenGroups', 'betweenSubgroups', 'groupTooLong', 'insideGroup'] as const) isPlain(refileWords.why({ bin: 1, start: 4, why, group: 'a', usedMm: 100, freeMm: 20 }, 'Bin 2', inches))
+    for (const why of ['betweenGroups', 'betweenSubgroups', 'groupTooLong', 'insideGroup'] as const)
+      isPlain(refileWords.why({ bin: 1, start: 4, why, group: 'a', usedMm: 100, freeMm: 20 }, 'Bin 2', inches))
   })
   test('how full, in every state, and for how long', () => {
-    const outlook: Outlook = { usedMm: 90, lengthMm: 100, freeMm: 10, reserveMm: 5, spareMm: 5, overMm: 0, yearlyMm: 4, yearsLeft: 2.5, state: 'room' }
-    const said = [outlook, { ...outlook, spareMm: -3, state: 'reserve' as const }, { ...outlook, freeMm: 1, state: 'full' as const }, { ...outlook, overMm: 12, state: 'over' as const }].map(each => roomWords.outlook(each, inches))
+    const outlook: Outlook = {
+      usedMm: 90,
+      lengthMm: 100,
+      freeMm: 10,
+      reserveMm: 5,
+      spareMm: 5,
+      overMm: 0,
+      yearlyMm: 4,
+      yearsLeft: 2.5,
+      state: 'room',
+    }
+    const said = [
+      outlook,
+      { ...outlook, spareMm: -3, state: 'reserve' as const },
+      { ...outlook, freeMm: 1, state: 'full' as const },
+      { ...outlook, overMm: 12, state: 'over' as const },
+    ].map(each => roomWords.outlook(each, inches))
     said.forEach(isPlain)
     expect(new Set(said).size).toBe(4)
     for (const yearsLeft of [null, 0, 0.05, 0.5, 2, 40]) isPlain(roomWords.lastsFor({ ...outlook, yearsLeft }))
     expect(roomWords.cap(12, 10)).toContain('2 more than the 10')
   })
   test('what can go wrong in the room is a sentence', () => {
-    const outcomes = [{ ok: false, code: 'codeTaken', by: 'Bin 1' }, { ok: false, code: 'notEmpty', count: 3 }, { ok: false, code: 'cellsRunOut', free: 2, needed: 5 }, { ok: false, code: 'gone' }] as const
+    const outcomes = [
+      { ok: false, code: 'codeTaken', by: 'Bin 1' },
+      { ok: false, code: 'notEmpty', count: 3 },
+      { ok: false, code: 'cellsRunOut', free: 2, needed: 5 },
+      { ok: false, code: 'gone' },
+    ] as const
     const said = outcomes.map(outcome => roomWords.outcome(outcome))
     said.forEach(isPlain)
     expect(said[2]).toContain('only 2 free cells for 5 sets')
@@ -88,6 +154,8 @@ describe('sentences', () => {
     for (const [code, sentence] of Object.entries(takeInWords.sizeProblem)) if (code !== 'empty') isPlain(sentence)
   })
   test('the comparison of ways names both winners', () => {
-    expect(waysWords.reading('By number', 40.4, 'By theme', 235.2)).toBe('With the index this costs least: “By number”, about 40 minutes a year. Without it: “By theme”, about 235.')
+    expect(waysWords.reading('By number', 40.4, 'By theme', 235.2)).toBe(
+      'With the index this costs least: “By number”, about 40 minutes a year. Without it: “By theme”, about 235.',
+    )
   })
 })

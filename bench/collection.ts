@@ -18,21 +18,59 @@ export function makeLarge(count: number): CatalogueData {
   data.brands.push(...BRANDS.map(brand => ({ ...blankBrand(ulid(), brand.name), variants: [...brand.variants] })))
   for (const theme of THEMES) data.themes.push(newTheme(ulid(), theme.name, data.themes))
   data.containers = Array.from({ length: Math.ceil(count / SETS_A_BIN) }, (_, index) => ({
-    id: ulid(), fixtureId: fixture, shelf: 1, rank: index, name: `Bin ${index + 1}`, code: `B${index + 1}`, type: 'bin' as const, lanes: 1, lengthMm: 200, inner: null, cells: null, zoneId: zone, emptyWeightG: null, isTable: false,
+    id: ulid(),
+    fixtureId: fixture,
+    shelf: 1,
+    rank: index,
+    name: `Bin ${index + 1}`,
+    code: `B${index + 1}`,
+    type: 'bin' as const,
+    lanes: 1,
+    lengthMm: 200,
+    inner: null,
+    cells: null,
+    zoneId: zone,
+    emptyWeightG: null,
+    isTable: false,
   }))
   const orders = keysBehind([], -1, SETS_A_BIN)
   for (let index = 0; index < count; index += 1) {
     const theme = luck.pick(THEMES)
     const subject = luck.pick(theme.motifs)
     const id = ulid()
-    const name = `${luck.pick(FIRST_WORDS)} ${subject} ${luck.pick(LAST_WORDS[luck.pick(['Images', 'Sentiments', 'Borders'])] ?? ['Study'])}`
+    const last = LAST_WORDS[luck.pick(['Images', 'Sentiments', 'Borders'])] ?? ['Study']
+    const name = `${luck.pick(FIRST_WORDS)} ${subject} ${luck.pick(last)}`
     data.holdings.push({
-      ...blankHolding({ id, number: index + 1, seriesId: series, name, createdAt: MADE_AT }), brandId: luck.pick(data.brands).id, kindId: luck.pick(data.kinds).id, categoryId: luck.pick(data.categories).id,
-      themeIds: luck.some(data.themes, 2).map(each => each.id), words: [...luck.some(theme.phrases, 4), ...luck.some(theme.motifs, 3)], size: { widthMm: 101.6, heightMm: 152.4 }, state: 'filed',
+      ...blankHolding({ id, number: index + 1, seriesId: series, name, createdAt: MADE_AT }),
+      brandId: luck.pick(data.brands).id,
+      kindId: luck.pick(data.kinds).id,
+      categoryId: luck.pick(data.categories).id,
+      themeIds: luck.some(data.themes, 2).map(each => each.id),
+      words: [...luck.some(theme.phrases, 4), ...luck.some(theme.motifs, 3)],
+      size: { widthMm: 101.6, heightMm: 152.4 },
+      state: 'filed',
       notes: luck.unit() < 0.3 ? `From the spring fair of ${luck.whole(1996, 2026)}, box ${luck.whole(1, 400)}` : '',
     })
-    data.register.push({ id: registerId(series, index + 1), seriesId: series, number: index + 1, holdingId: id, givenTo: name, how: 'issued', at: MADE_AT })
-    data.holders.push({ id: ulid(), holderTypeId: null, type: 'pocket', containerId: data.containers[Math.floor(index / SETS_A_BIN)]?.id ?? '', lane: 1, order: orders[index % SETS_A_BIN] ?? 'a0', cell: null, apartBecause: null, holdingIds: [id] })
+    data.register.push({
+      id: registerId(series, index + 1),
+      seriesId: series,
+      number: index + 1,
+      holdingId: id,
+      givenTo: name,
+      how: 'issued',
+      at: MADE_AT,
+    })
+    data.holders.push({
+      id: ulid(),
+      holderTypeId: null,
+      type: 'pocket',
+      containerId: data.containers[Math.floor(index / SETS_A_BIN)]?.id ?? '',
+      lane: 1,
+      order: orders[index % SETS_A_BIN] ?? 'a0',
+      cell: null,
+      apartBecause: null,
+      holdingIds: [id],
+    })
   }
   return data
 }

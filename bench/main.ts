@@ -16,9 +16,18 @@ const BASE = `http://127.0.0.1:${PORT}`
 const ASKS = ['harbour light', 'tide pool', 'kelp', 'happy birthday', 'copperlatch wave', '352', 'fern study', 'thank you'] as const
 
 async function serve(): Promise<() => void> {
-  const server = spawn(process.execPath, ['.output/server/index.mjs'], { env: { ...process.env, HOST: '127.0.0.1', PORT: String(PORT), NUXT_DEMO: 'true' }, stdio: 'ignore' })
+  const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+    env: { ...process.env, HOST: '127.0.0.1', PORT: String(PORT), NUXT_DEMO: 'true' },
+    stdio: 'ignore',
+  })
   for (let tries = 0; tries < 100; tries += 1) {
-    if (await fetch(`${BASE}/api/start`).then(response => response.ok, () => false)) break
+    if (
+      await fetch(`${BASE}/api/start`).then(
+        response => response.ok,
+        () => false,
+      )
+    )
+      break
     await new Promise(resolve => setTimeout(resolve, 100))
   }
   return () => void server.kill()
@@ -36,10 +45,16 @@ async function firstScreen(browser: Browser): Promise<void> {
   await page.locator('[data-headline]').waitFor()
   const names = await page.evaluate(() => performance.getEntriesByType('resource').map(entry => entry.name.split('/').pop() ?? ''))
   const files = readdirSync('.output/public/_nuxt').filter(file => names.includes(file))
-  const kilobytes = (ending: RegExp): number => files.filter(file => ending.test(file)).reduce((sum, file) => sum + gzipSync(readFileSync(`.output/public/_nuxt/${file}`)).length, 0) / 1000
+  const kilobytes = (ending: RegExp): number =>
+    files.filter(file => ending.test(file)).reduce((sum, file) => sum + gzipSync(readFileSync(`.output/public/_nuxt/${file}`)).length, 0) /
+    1000
   const workers = files.filter(file => file.includes('.worker'))
   report('first screen: JavaScript of the page, gzip', `${kilobytes(/(?<!\.worker-[\w-]+)\.js$/).toFixed(0)} kB`, '250 kB')
-  report(`  and of its workers (${workers.length})`, `${workers.reduce((sum, file) => sum + gzipSync(readFileSync(`.output/public/_nuxt/${file}`)).length / 1000, 0).toFixed(0)} kB`, 'none given')
+  report(
+    `  and of its workers (${workers.length})`,
+    `${workers.reduce((sum, file) => sum + gzipSync(readFileSync(`.output/public/_nuxt/${file}`)).length / 1000, 0).toFixed(0)} kB`,
+    'none given',
+  )
   report('first screen: CSS, gzip', `${kilobytes(/\.css$/).toFixed(0)} kB`, '40 kB')
   await close(page)
 }
@@ -71,29 +86,34 @@ async function restore(page: Page, zip: Uint8Array): Promise<void> {
  * that shows the answer a small word is added, and the browser itself says when it painted that (Element Timing).
  */
 async function askTimes(page: Page): Promise<number[]> {
-  return page.evaluate(async (asks) => {
+  return page.evaluate(async asks => {
     const [field, headline] = [document.querySelector<HTMLInputElement>('#ask'), document.querySelector('[data-headline]')]
     if (!field || !headline) return []
     const waiting = new Map<string, (paintedAt: number) => void>()
-    new PerformanceObserver((list) => {
-      for (const entry of list.getEntries() as (PerformanceEntry & { readonly identifier: string, readonly renderTime: number })[]) waiting.get(entry.identifier)?.(entry.renderTime)
+    new PerformanceObserver(list => {
+      for (const entry of list.getEntries() as (PerformanceEntry & { readonly identifier: string; readonly renderTime: number })[])
+        waiting.get(entry.identifier)?.(entry.renderTime)
     }).observe({ type: 'element' })
-    const painted = (ask: string, name: string): Promise<number> => new Promise((resolve) => {
-      const start = performance.now()
-      const witness = document.createElement('b')
-      witness.setAttribute('elementtiming', name)
-      witness.style.cssText = 'position:fixed;left:50%;top:0;z-index:99;font-size:12px'
-      witness.textContent = '.'
-      waiting.set(name, (at) => { witness.remove(); resolve(at - start) })
-      const shown = new MutationObserver(() => {
-        if (headline.getAttribute('data-ask') !== ask) return
-        shown.disconnect()
-        document.body.append(witness)
+    const painted = (ask: string, name: string): Promise<number> =>
+      new Promise(resolve => {
+        const start = performance.now()
+        const witness = document.createElement('b')
+        witness.setAttribute('elementtiming', name)
+        witness.style.cssText = 'position:fixed;left:50%;top:0;z-index:99;font-size:12px'
+        witness.textContent = '.'
+        waiting.set(name, at => {
+          witness.remove()
+          resolve(at - start)
+        })
+        const shown = new MutationObserver(() => {
+          if (headline.getAttribute('data-ask') !== ask) return
+          shown.disconnect()
+          document.body.append(witness)
+        })
+        shown.observe(headline, { attributeFilter: ['data-ask'] })
+        field.value = ask
+        field.dispatchEvent(new InputEvent('input', { bubbles: true }))
       })
-      shown.observe(headline, { attributeFilter: ['data-ask'] })
-      field.value = ask
-      field.dispatchEvent(new InputEvent('input', { bubbles: true }))
-    })
     const times: number[] = []
     for (const ask of [...asks, ...asks]) {
       for (let length = 1; length <= ask.length; length += 1) {
@@ -120,7 +140,11 @@ async function largeRoom(browser: Browser, count: number, aimMs: number): Promis
   report(`${count} sets: opening to the first answer`, `median ${ms(median(openings))}`, count >= 20_000 ? '2500 ms' : 'none given')
   await page.waitForTimeout(1500)
   const times = await askTimes(page)
-  report(`${count} sets: key press to painted answer (${times.length} keys)`, `p50 ${ms(median(times))}, p95 ${ms(percentile(times, 0.95))}`, `p95 ${aimMs} ms`)
+  report(
+    `${count} sets: key press to painted answer (${times.length} keys)`,
+    `p50 ${ms(median(times))}, p95 ${ms(percentile(times, 0.95))}`,
+    `p95 ${aimMs} ms`,
+  )
   await close(page)
 }
 
@@ -136,7 +160,9 @@ async function watchLongTasks(page: Page): Promise<void> {
   await page.evaluate(() => {
     const long = { longest: 0 }
     Object.assign(globalThis, { long })
-    new PerformanceObserver((list) => { for (const entry of list.getEntries()) long.longest = Math.max(long.longest, entry.duration) }).observe({ entryTypes: ['longtask'] })
+    new PerformanceObserver(list => {
+      for (const entry of list.getEntries()) long.longest = Math.max(long.longest, entry.duration)
+    }).observe({ entryTypes: ['longtask'] })
   })
 }
 /** The browser counts tasks from 50 ms. */
@@ -195,10 +221,25 @@ async function photoFiles(count: number): Promise<readonly string[]> {
   const folder = mkdtempSync(join(tmpdir(), 'bench-photos-'))
   const made: Buffer[] = []
   for (let seed = 0; seed < 10; seed += 1) {
-    const bars = Array.from({ length: 9 }, (_, at) => `<rect x="${(seed * 383 + at * 431) % 3400}" y="${(seed * 259 + at * 351) % 2500}" width="400" height="300" fill="#333"/>`).join('')
-    const drawing = Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="4000" height="3000"><rect width="100%" height="100%" fill="#eee"/>${bars}</svg>`)
-    const noise = await sharp({ create: { width: 2000, height: 1500, channels: 3, background: '#808080', noise: { type: 'gaussian', mean: 128, sigma: 20 } } }).resize(4000, 3000).png().toBuffer()
-    made.push(await sharp(drawing).composite([{ input: noise, blend: 'soft-light' }]).jpeg({ quality: 88 }).toBuffer())
+    const bars = Array.from(
+      { length: 9 },
+      (_, at) => `<rect x="${(seed * 383 + at * 431) % 3400}" y="${(seed * 259 + at * 351) % 2500}" width="400" height="300" fill="#333"/>`,
+    ).join('')
+    const drawing = Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="4000" height="3000"><rect width="100%" height="100%" fill="#eee"/>${bars}</svg>`,
+    )
+    const noise = await sharp({
+      create: { width: 2000, height: 1500, channels: 3, background: '#808080', noise: { type: 'gaussian', mean: 128, sigma: 20 } },
+    })
+      .resize(4000, 3000)
+      .png()
+      .toBuffer()
+    made.push(
+      await sharp(drawing)
+        .composite([{ input: noise, blend: 'soft-light' }])
+        .jpeg({ quality: 88 })
+        .toBuffer(),
+    )
   }
   return Array.from({ length: count }, (_, index) => {
     const path = join(folder, `photo-${index}.jpg`)
@@ -225,24 +266,33 @@ async function manyPhotos(browser: Browser): Promise<void> {
 console.log(`machine's own baseline (sorting 400,000 numbers): ${ms(baselineMs())}\n`)
 const stop = await serve()
 /** A browser of its own for each part: none pays for what another left to be cleared away. */
-const launch = (): Promise<Browser> => chromium.launch({ executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1'] })
+const launch = (): Promise<Browser> =>
+  chromium.launch({
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1'],
+  })
 /** `npm run bench -- asking` runs one part alone. */
 const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
-  screen: firstScreen, start: coldStart, list: importLong, index: printIndex, advice: () => Promise.resolve(advice()), photos: manyPhotos,
-  storeroom: async (browser) => {
+  screen: firstScreen,
+  start: coldStart,
+  list: importLong,
+  index: printIndex,
+  advice: () => Promise.resolve(advice()),
+  photos: manyPhotos,
+  storeroom: async browser => {
     storeroom()
     const page = await freshPage(browser, false)
     await restore(page, await packRoom())
     await storeroomScreen(page, BASE)
     await close(page)
   },
-  measuring: async (browser) => {
+  measuring: async browser => {
     const page = await freshPage(browser, true)
     await photoTimes(page, BASE)
     await close(page)
   },
   accuracy: () => accuracy(),
-  asking: async (browser) => {
+  asking: async browser => {
     await largeRoom(browser, 5_000, 60)
     await largeRoom(browser, 20_000, 120)
   },

@@ -12,7 +12,14 @@ const PHOTOS = 100
 const TILTS = [10, 20, 35] as const
 const REFERENCES = ['card', 'A4'] as const satisfies readonly CameraReference[]
 
-interface Result { readonly tiltDeg: number, readonly reference: CameraReference, readonly offMm: number, readonly isSizeRight: boolean, readonly arePiecesRight: boolean, readonly isHonest: boolean }
+interface Result {
+  readonly tiltDeg: number
+  readonly reference: CameraReference
+  readonly offMm: number
+  readonly isSizeRight: boolean
+  readonly arePiecesRight: boolean
+  readonly isHonest: boolean
+}
 
 /** One made photo, measured by the corners that are proposed for it, as they are. */
 function measureOne(set: FlatSet, seed: number, reference: CameraReference, tiltDeg: number): Result {
@@ -20,29 +27,57 @@ function measureOne(set: FlatSet, seed: number, reference: CameraReference, tilt
   const [corners] = proposeCorners(picture, CAMERA_REFERENCES[reference]).quads
   const found = corners ? measureSet(picture, corners, CAMERA_REFERENCES[reference]) : null
   if (!found?.ok) return { tiltDeg, reference, offMm: Infinity, isSizeRight: false, arePiecesRight: false, isHonest: true }
-  const [ours, truth] = [[found.widthMm, found.heightMm], [set.widthMm, set.heightMm]].map(sides => sides.sort((a, b) => a - b))
+  const [ours, truth] = [
+    [found.widthMm, found.heightMm],
+    [set.widthMm, set.heightMm],
+  ].map(sides => sides.sort((a, b) => a - b))
   const off = [0, 1].map(at => Math.abs((ours?.[at] ?? 0) - (truth?.[at] ?? 0)))
   return {
-    tiltDeg, reference, offMm: Math.max(...off), isHonest: Math.max(...off) <= found.plusMinusMm,
+    tiltDeg,
+    reference,
+    offMm: Math.max(...off),
+    isHonest: Math.max(...off) <= found.plusMinusMm,
     isSizeRight: off.every((each, at) => each <= Math.max(0.6, 0.01 * (truth?.[at] ?? 0))),
-    arePiecesRight: found.pieces.length === set.pieces.length && set.pieces.every(piece => found.pieces.some(other => Math.abs(other.widthMm - piece.widthMm) < 1.5 && Math.abs(other.heightMm - piece.heightMm) < 1.5)),
+    arePiecesRight:
+      found.pieces.length === set.pieces.length &&
+      set.pieces.every(piece =>
+        found.pieces.some(other => Math.abs(other.widthMm - piece.widthMm) < 1.5 && Math.abs(other.heightMm - piece.heightMm) < 1.5),
+      ),
   }
 }
 
 /** The table of accuracy: a hundred photos by the stand-in camera, whose truth the measuring never sees. */
 export async function accuracy(): Promise<void> {
   const sets = await drawCameraSets(12, 900)
-  const results = Array.from({ length: PHOTOS }, (_, at) => measureOne(sets[at % sets.length] as FlatSet, 4000 + at, REFERENCES[at % 2] ?? 'card', TILTS[at % TILTS.length] ?? 35))
+  const results = Array.from({ length: PHOTOS }, (_, at) =>
+    measureOne(sets[at % sets.length] as FlatSet, 4000 + at, REFERENCES[at % 2] ?? 'card', TILTS[at % TILTS.length] ?? 35),
+  )
   const share = (of: readonly Result[], is: (result: Result) => boolean): string => `${of.filter(is).length} of ${of.length}`
   for (const reference of REFERENCES) {
     for (const tiltDeg of TILTS) {
       const some = results.filter(each => each.reference === reference && each.tiltDeg === tiltDeg)
-      report(`  by ${reference}, tilted up to ${tiltDeg} degrees: size, pieces`, `${share(some, each => each.isSizeRight)}, ${share(some, each => each.arePiecesRight)}`, 'see the sum')
+      report(
+        `  by ${reference}, tilted up to ${tiltDeg} degrees: size, pieces`,
+        `${share(some, each => each.isSizeRight)}, ${share(some, each => each.arePiecesRight)}`,
+        'see the sum',
+      )
     }
   }
-  report('photos measured within 0.6 mm or 1 %', share(results, each => each.isSizeRight), '95 of 100')
-  report('  pieces found right', share(results, each => each.arePiecesRight), '90 of 100')
-  report('  true size within the plus-or-minus that was said', share(results, each => each.isHonest), '95 of 100')
+  report(
+    'photos measured within 0.6 mm or 1 %',
+    share(results, each => each.isSizeRight),
+    '95 of 100',
+  )
+  report(
+    '  pieces found right',
+    share(results, each => each.arePiecesRight),
+    '90 of 100',
+  )
+  report(
+    '  true size within the plus-or-minus that was said',
+    share(results, each => each.isHonest),
+    '95 of 100',
+  )
   report('  median of what the longer error is', `${median(results.map(each => each.offMm)).toFixed(2)} mm`, 'none given')
 }
 
@@ -70,5 +105,15 @@ export async function photoTimes(page: Page, base: string): Promise<void> {
   }
   report('a photo of 12 megapixels, measured', `median ${ms(median(times))}`, '2000 ms')
   await page.locator('input[type=file]').first().setInputFiles(files[48])
-  report('  of 48 megapixels', await page.getByText(/was scaled to 12 first/).innerText({ timeout: 30_000 }).then(() => 'scaled first, and said', () => 'not said'), 'scaled first')
+  report(
+    '  of 48 megapixels',
+    await page
+      .getByText(/was scaled to 12 first/)
+      .innerText({ timeout: 30_000 })
+      .then(
+        () => 'scaled first, and said',
+        () => 'not said',
+      ),
+    'scaled first',
+  )
 }

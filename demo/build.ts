@@ -35,7 +35,10 @@ async function buildDemo(target: string): Promise<void> {
     const bytes = new Uint8Array(await image.clone().png({ palette: true, colours: 8, effort: 4 }).toBuffer())
     const hash = await sha256(bytes)
     pictures.set(hash, { hash, type: 'image/png', bytes })
-    thumbs.set(hash, { hash, bytes: new Uint8Array(await image.resize(THUMB_PX, THUMB_PX, { fit: 'inside' }).jpeg({ quality: 72 }).toBuffer()) })
+    thumbs.set(hash, {
+      hash,
+      bytes: new Uint8Array(await image.resize(THUMB_PX, THUMB_PX, { fit: 'inside' }).jpeg({ quality: 72 }).toBuffer()),
+    })
     holding.pictureHash = hash
   }
   for (let at = 0; at < data.holdings.length; at += AT_ONCE) await Promise.all(data.holdings.slice(at, at + AT_ONCE).map(drawOne))
@@ -50,9 +53,16 @@ async function buildCamera(target: string): Promise<void> {
   const sets = await drawCameraSets(CAMERA_SETS, CAMERA_SEED)
   const files: Record<string, Uint8Array> = {}
   for (const [at, { picture }] of sets.entries()) {
-    files[`${at}.png`] = new Uint8Array(await sharp(picture.pixels, { raw: { width: picture.widthPx, height: picture.heightPx, channels: 1 } }).toColourspace('b-w').png().toBuffer())
+    files[`${at}.png`] = new Uint8Array(
+      await sharp(picture.pixels, { raw: { width: picture.widthPx, height: picture.heightPx, channels: 1 } })
+        .toColourspace('b-w')
+        .png()
+        .toBuffer(),
+    )
   }
-  files['sets.json'] = strToU8(JSON.stringify(sets.map(({ pxPerMm, widthMm, heightMm, pieces }, at) => ({ file: `${at}.png`, pxPerMm, widthMm, heightMm, pieces }))))
+  files['sets.json'] = strToU8(
+    JSON.stringify(sets.map(({ pxPerMm, widthMm, heightMm, pieces }, at) => ({ file: `${at}.png`, pxPerMm, widthMm, heightMm, pieces }))),
+  )
   writeFileSync(`${target}/camera.zip`, zipSync(files, { level: 0 }))
 }
 

@@ -7,7 +7,7 @@ export interface FlatSet {
   readonly pxPerMm: number
   readonly widthMm: number
   readonly heightMm: number
-  readonly pieces: readonly { readonly xMm: number, readonly yMm: number, readonly widthMm: number, readonly heightMm: number }[]
+  readonly pieces: readonly { readonly xMm: number; readonly yMm: number; readonly widthMm: number; readonly heightMm: number }[]
   /** Lies there without a backing: only its ink shows. */
   readonly isLoose?: boolean
 }
@@ -53,7 +53,16 @@ export function takePhoto(set: FlatSet, shot: Shot): Photo {
   const at: Point = reference.isSheet
     ? { x: (reference.widthMm - set.widthMm) / 2 + luck.between(-6, 6), y: (reference.heightMm - set.heightMm) / 2 + luck.between(-12, 12) }
     : { x: reference.widthMm + luck.between(14, 26), y: luck.between(-20, 4) }
-  const corners = (w: number, h: number, from: Point, angle: number): Point[] => [[0, 0], [w, 0], [w, h], [0, h]].map(([x = 0, y = 0]) => ({ x: from.x + x * Math.cos(angle) - y * Math.sin(angle), y: from.y + x * Math.sin(angle) + y * Math.cos(angle) }))
+  const corners = (w: number, h: number, from: Point, angle: number): Point[] =>
+    [
+      [0, 0],
+      [w, 0],
+      [w, h],
+      [0, h],
+    ].map(([x = 0, y = 0]) => ({
+      x: from.x + x * Math.cos(angle) - y * Math.sin(angle),
+      y: from.y + x * Math.sin(angle) + y * Math.cos(angle),
+    }))
   const onPlane = corners(reference.widthMm, reference.heightMm, { x: 0, y: 0 }, 0) as unknown as Quad
   const scene = [...onPlane, ...corners(set.widthMm, set.heightMm, at, turn)]
   const toPhoto = pose(scene, shot, luck)
@@ -76,21 +85,41 @@ export function takePhoto(set: FlatSet, shot: Shot): Photo {
 
 /** A camera at half a metre, tilted, turned in the hand, near enough that everything just fills the picture. */
 function pose(scene: readonly Point[], shot: Shot, luck: ReturnType<typeof chance>): Matrix3 {
-  const [tilt, azimuth, roll] = [(luck.between(0, shot.maxTiltDeg) * Math.PI) / 180, luck.between(0, 2 * Math.PI), (luck.between(-15, 15) * Math.PI) / 180]
-  const middle = { x: (Math.min(...scene.map(p => p.x)) + Math.max(...scene.map(p => p.x))) / 2, y: (Math.min(...scene.map(p => p.y)) + Math.max(...scene.map(p => p.y))) / 2 }
+  const [tilt, azimuth, roll] = [
+    (luck.between(0, shot.maxTiltDeg) * Math.PI) / 180,
+    luck.between(0, 2 * Math.PI),
+    (luck.between(-15, 15) * Math.PI) / 180,
+  ]
+  const middle = {
+    x: (Math.min(...scene.map(p => p.x)) + Math.max(...scene.map(p => p.x))) / 2,
+    y: (Math.min(...scene.map(p => p.y)) + Math.max(...scene.map(p => p.y))) / 2,
+  }
   const project = ({ x, y }: Point): Point => {
     // Turned about an axis that lies in the plane, at the azimuth; then in the hand.
     const [px, py] = [x - middle.x, y - middle.y]
     const [along, across] = [px * Math.cos(azimuth) + py * Math.sin(azimuth), -px * Math.sin(azimuth) + py * Math.cos(azimuth)]
     const [tiltedAcross, depth] = [across * Math.cos(tilt), 500 + across * Math.sin(tilt)]
-    const [u, v] = [(along * Math.cos(azimuth) - tiltedAcross * Math.sin(azimuth)) / depth, (along * Math.sin(azimuth) + tiltedAcross * Math.cos(azimuth)) / depth]
+    const [u, v] = [
+      (along * Math.cos(azimuth) - tiltedAcross * Math.sin(azimuth)) / depth,
+      (along * Math.sin(azimuth) + tiltedAcross * Math.cos(azimuth)) / depth,
+    ]
     return { x: u * Math.cos(roll) - v * Math.sin(roll), y: u * Math.sin(roll) + v * Math.cos(roll) }
   }
   const seen = scene.map(project)
-  const [lowX, highX, lowY, highY] = [Math.min(...seen.map(p => p.x)), Math.max(...seen.map(p => p.x)), Math.min(...seen.map(p => p.y)), Math.max(...seen.map(p => p.y))]
+  const [lowX, highX, lowY, highY] = [
+    Math.min(...seen.map(p => p.x)),
+    Math.max(...seen.map(p => p.x)),
+    Math.min(...seen.map(p => p.y)),
+    Math.max(...seen.map(p => p.y)),
+  ]
   const focal = (shot.trouble === 'cutOff' ? 1.22 : 0.9) * Math.min(shot.widthPx / (highX - lowX), shot.heightPx / (highY - lowY))
-  const square: Quad = [{ x: middle.x - 50, y: middle.y - 50 }, { x: middle.x + 50, y: middle.y - 50 }, { x: middle.x + 50, y: middle.y + 50 }, { x: middle.x - 50, y: middle.y + 50 }]
-  const inPhoto = square.map((corner) => {
+  const square: Quad = [
+    { x: middle.x - 50, y: middle.y - 50 },
+    { x: middle.x + 50, y: middle.y - 50 },
+    { x: middle.x + 50, y: middle.y + 50 },
+    { x: middle.x - 50, y: middle.y + 50 },
+  ]
+  const inPhoto = square.map(corner => {
     const { x, y } = project(corner)
     return { x: shot.widthPx / 2 + focal * (x - (lowX + highX) / 2), y: shot.heightPx / 2 + focal * (y - (lowY + highY) / 2) }
   }) as unknown as Quad
@@ -99,7 +128,13 @@ function pose(scene: readonly Point[], shot: Shot, luck: ReturnType<typeof chanc
   return mapping
 }
 
-function sceneSampler(set: FlatSet, reference: { readonly widthMm: number, readonly heightMm: number, readonly isSheet: boolean }, at: Point, turn: number, bend: number): (x: number, y: number) => number {
+function sceneSampler(
+  set: FlatSet,
+  reference: { readonly widthMm: number; readonly heightMm: number; readonly isSheet: boolean },
+  at: Point,
+  turn: number,
+  bend: number,
+): (x: number, y: number) => number {
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
   return (x, y) => {
     const [dx, dy] = [x - at.x, y - at.y]
@@ -111,8 +146,15 @@ function sceneSampler(set: FlatSet, reference: { readonly widthMm: number, reado
       return (brightnessAt(set.picture, u * set.pxPerMm - 0.5, v * set.pxPerMm - 0.5) / 255) * BACKING
     }
     // A bent sheet: its long sides bow outward.
-    const bow = bend * Math.sin((Math.PI * Math.min(Math.max(y / reference.heightMm, 0), 1)))
-    if (x >= -bow && y >= 0 && x <= reference.widthMm + bow && y <= reference.heightMm && (reference.isSheet || isOnCard(x, y, reference.widthMm, reference.heightMm))) return reference.isSheet ? PAPER : CARD
+    const bow = bend * Math.sin(Math.PI * Math.min(Math.max(y / reference.heightMm, 0), 1))
+    if (
+      x >= -bow &&
+      y >= 0 &&
+      x <= reference.widthMm + bow &&
+      y <= reference.heightMm &&
+      (reference.isSheet || isOnCard(x, y, reference.widthMm, reference.heightMm))
+    )
+      return reference.isSheet ? PAPER : CARD
     const [gx, gy] = [((x % 10) + 10) % 10, ((y % 10) + 10) % 10]
     return gx < 0.4 || gy < 0.4 ? MAT_LINE : MAT
   }
@@ -124,7 +166,13 @@ function isOnCard(x: number, y: number, width: number, height: number): boolean 
 
 /** Brighter towards one side, and a soft shadow across a corner. */
 function lighting({ widthPx, heightPx }: Shot, luck: ReturnType<typeof chance>): (column: number, row: number) => number {
-  const [fall, from, dark, shadowAt, place] = [luck.between(0.05, 0.3), luck.between(0, 2 * Math.PI), luck.between(0.08, 0.28), luck.between(0, 2 * Math.PI), luck.between(0.1, 0.45)]
+  const [fall, from, dark, shadowAt, place] = [
+    luck.between(0.05, 0.3),
+    luck.between(0, 2 * Math.PI),
+    luck.between(0.08, 0.28),
+    luck.between(0, 2 * Math.PI),
+    luck.between(0.1, 0.45),
+  ]
   return (column, row) => {
     const [x, y] = [column / widthPx - 0.5, row / heightPx - 0.5]
     const shade = (x * Math.cos(shadowAt) + y * Math.sin(shadowAt) - place) / 0.08
@@ -161,6 +209,15 @@ function boxed(from: Float32Array, lines: number, length: number, step: number, 
 
 /** Grain: the sum of four even chances is bell-shaped enough. A table of it is drawn once, and read at shifting places. */
 function grain({ widthPx, heightPx, pixels }: GreyPicture, sigma: number, luck: ReturnType<typeof chance>): GreyPicture {
-  const table = Float32Array.from({ length: 65_521 }, () => (luck.unit() + luck.unit() + luck.unit() + luck.unit() - 2) * Math.sqrt(3) * sigma)
-  return { widthPx, heightPx, pixels: pixels.map((pixel, at) => Math.max(0, Math.min(255, Math.round(pixel + (table[(at * 7919 + (at >> 16) * 104_729) % table.length] ?? 0))))) }
+  const table = Float32Array.from(
+    { length: 65_521 },
+    () => (luck.unit() + luck.unit() + luck.unit() + luck.unit() - 2) * Math.sqrt(3) * sigma,
+  )
+  return {
+    widthPx,
+    heightPx,
+    pixels: pixels.map((pixel, at) =>
+      Math.max(0, Math.min(255, Math.round(pixel + (table[(at * 7919 + (at >> 16) * 104_729) % table.length] ?? 0)))),
+    ),
+  }
 }

@@ -8,7 +8,14 @@ const PX_PER_MM = 6
 const INK = '#1B2340'
 /** Pieces lie so far apart at least, as on a carrier sheet. */
 const BETWEEN_MM = 7
-const SIZES = [[76.2, 101.6, 2, 2], [101.6, 152.4, 2, 3], [101.6, 152.4, 3, 3], [152.4, 203.2, 3, 4], [101.6, 203.2, 2, 4], [139.7, 139.7, 3, 3]] as const
+const SIZES = [
+  [76.2, 101.6, 2, 2],
+  [101.6, 152.4, 2, 3],
+  [101.6, 152.4, 3, 3],
+  [152.4, 203.2, 3, 4],
+  [101.6, 203.2, 2, 4],
+  [139.7, 139.7, 3, 3],
+] as const
 
 /**
  * Sets for the stand-in camera: pieces in cells of a sheet, each drawn alone first, so that where its ink begins and
@@ -27,7 +34,12 @@ export async function drawCameraSets(count: number, seed: number): Promise<reado
     for (let at = 0; at < columns * rows; at += 1) {
       const side = (Math.min(cellW, cellH) - BETWEEN_MM) * luck.between(0.7, 1)
       const middle = { x: 4 + ((at % columns) + 0.5) * cellW, y: 4 + (Math.floor(at / columns) + 0.5) * cellH }
-      const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${widthPx}" height="${heightPx}" viewBox="0 0 ${widthMm} ${heightMm}"><rect width="100%" height="100%" fill="#fff"/><g fill="none" stroke="${INK}" stroke-linecap="round" stroke-linejoin="round" stroke-width="5">${moved(middle.x, middle.y, side / 106, drawMotif(names[(index * 5 + at) % names.length] as MotifName, luck))}</g></svg>`
+      const name = names[(index * 5 + at) % names.length] as MotifName
+      const svg =
+        `<svg xmlns="http://www.w3.org/2000/svg" width="${widthPx}" height="${heightPx}" viewBox="0 0 ` +
+        `${widthMm} ${heightMm}"><rect width="100%" height="100%" fill="#fff"/><g fill="none" stroke="${INK}" ` +
+        'stroke-linecap="round" stroke-linejoin="round" ' +
+        `stroke-width="5">${moved(middle.x, middle.y, side / 106, drawMotif(name, luck))}</g></svg>`
       const { data } = await sharp(Buffer.from(svg)).greyscale().raw().toBuffer({ resolveWithObject: true })
       let [left, top, right, bottom] = [widthPx, heightPx, 0, 0]
       data.forEach((value, pixel) => {
@@ -38,8 +50,15 @@ export async function drawCameraSets(count: number, seed: number): Promise<reado
         top = Math.min(top, y)
         bottom = Math.max(bottom, y + 1)
       })
-      data.forEach((value, pixel) => { pixels[pixel] = Math.min(pixels[pixel] ?? 255, value) })
-      pieces.push({ xMm: left / PX_PER_MM, yMm: top / PX_PER_MM, widthMm: (right - left) / PX_PER_MM, heightMm: (bottom - top) / PX_PER_MM })
+      data.forEach((value, pixel) => {
+        pixels[pixel] = Math.min(pixels[pixel] ?? 255, value)
+      })
+      pieces.push({
+        xMm: left / PX_PER_MM,
+        yMm: top / PX_PER_MM,
+        widthMm: (right - left) / PX_PER_MM,
+        heightMm: (bottom - top) / PX_PER_MM,
+      })
     }
     sets.push({ picture: { widthPx, heightPx, pixels }, pxPerMm: PX_PER_MM, widthMm, heightMm, pieces })
   }

@@ -13,14 +13,82 @@ interface KindPlan {
 }
 // Sizes are the usual ones of the trade (common practice); the rest is invention.
 const PLAN: readonly KindPlan[] = [
-  { kind: 'Clear', count: 148, sizes: [[4, 6], [4, 6], [4, 6], [6, 8], [3, 4], [4, 8], [2, 3]], categories: ['Images', 'Images', 'Sentiments', 'Sentiments', 'Alphabets', 'Numbers', 'Borders', 'Frames and tags'] },
-  { kind: 'Cling', count: 56, sizes: [[4, 6], [6, 6], [5, 7], [4, 8]], categories: ['Images', 'Sentiments', 'Backgrounds', 'Borders'] },
-  { kind: 'Wood mounted', count: 42, sizes: [[3, 4], [2, 3], [4, 6], [3.5, 5.5]], categories: ['Images', 'Sentiments', 'Images'] },
-  { kind: 'Rubber, unmounted', count: 34, sizes: [[2, 3], [2, 2.5], [3, 4]], categories: ['Images', 'Sentiments'] },
-  { kind: 'Thin die', count: 52, sizes: [[4, 6], [5, 5], [3, 4], [6, 6]], categories: ['Shapes', 'Frames and tags', 'Images', 'Borders'] },
+  {
+    kind: 'Clear',
+    count: 148,
+    sizes: [
+      [4, 6],
+      [4, 6],
+      [4, 6],
+      [6, 8],
+      [3, 4],
+      [4, 8],
+      [2, 3],
+    ],
+    categories: ['Images', 'Images', 'Sentiments', 'Sentiments', 'Alphabets', 'Numbers', 'Borders', 'Frames and tags'],
+  },
+  {
+    kind: 'Cling',
+    count: 56,
+    sizes: [
+      [4, 6],
+      [6, 6],
+      [5, 7],
+      [4, 8],
+    ],
+    categories: ['Images', 'Sentiments', 'Backgrounds', 'Borders'],
+  },
+  {
+    kind: 'Wood mounted',
+    count: 42,
+    sizes: [
+      [3, 4],
+      [2, 3],
+      [4, 6],
+      [3.5, 5.5],
+    ],
+    categories: ['Images', 'Sentiments', 'Images'],
+  },
+  {
+    kind: 'Rubber, unmounted',
+    count: 34,
+    sizes: [
+      [2, 3],
+      [2, 2.5],
+      [3, 4],
+    ],
+    categories: ['Images', 'Sentiments'],
+  },
+  {
+    kind: 'Thin die',
+    count: 52,
+    sizes: [
+      [4, 6],
+      [5, 5],
+      [3, 4],
+      [6, 6],
+    ],
+    categories: ['Shapes', 'Frames and tags', 'Images', 'Borders'],
+  },
   { kind: 'Stencil', count: 14, sizes: [[6, 6]], categories: ['Backgrounds'] },
-  { kind: 'Embossing folder', count: 8, sizes: [[4.25, 5.75], [5, 7]], categories: ['Backgrounds'] },
-  { kind: 'Steel die', count: 6, sizes: [[3, 4], [4, 6]], categories: ['Shapes', 'Images'] },
+  {
+    kind: 'Embossing folder',
+    count: 8,
+    sizes: [
+      [4.25, 5.75],
+      [5, 7],
+    ],
+    categories: ['Backgrounds'],
+  },
+  {
+    kind: 'Steel die',
+    count: 6,
+    sizes: [
+      [3, 4],
+      [4, 6],
+    ],
+    categories: ['Shapes', 'Images'],
+  },
 ]
 
 export interface DrawnHolding {
@@ -50,21 +118,50 @@ export function makeCollection(stock: Stock, chance: Chance): readonly DrawnHold
     const category = chance.pick(plan.categories)
     const [width, height] = chance.pick(plan.sizes)
     const size = sizeFrom(width, height, 'in')
-    const sheet = drawSheet({
-      ...size, category, isDie: plan.kind.endsWith('die'), motifs: chance.some(theme.motifs, 6), phrases: chance.some(theme.phrases, 7),
-    }, chance)
+    const sheet = drawSheet(
+      {
+        ...size,
+        category,
+        isDie: plan.kind.endsWith('die'),
+        motifs: chance.some(theme.motifs, 6),
+        phrases: chance.some(theme.phrases, 7),
+      },
+      chance,
+    )
     const kind = stock.kinds.get(plan.kind)
-    const pictured = category === 'Images' || category === 'Frames and tags' ? theme.motifs.filter(motif => chance.unit() > 0.3 && motif).slice(0, 5) : []
-    const blank = blankHolding({ id: stock.newId(), number, seriesId: stock.seriesId, name: nameFor(theme, category, names, chance), createdAt: `${day}T09:00:00.000Z` })
+    const pictured =
+      category === 'Images' || category === 'Frames and tags' ? theme.motifs.filter(motif => chance.unit() > 0.3 && motif).slice(0, 5) : []
+    const blank = blankHolding({
+      id: stock.newId(),
+      number,
+      seriesId: stock.seriesId,
+      name: nameFor(theme, category, names, chance),
+      createdAt: `${day}T09:00:00.000Z`,
+    })
     const useCount = chance.unit() < 0.25 ? 0 : chance.whole(1, 40)
     return {
       svg: sheet.svg,
       holding: {
-        ...blank, size, brandId: chance.pick(stock.brands).id, kindId: kind?.id ?? null, categoryId: stock.categoryIds.get(category) ?? null,
-        themeIds: [theme, ...chance.some(THEMES.filter(each => each !== theme), chance.pick([0, 0, 1, 1, 2]))].map(each => stock.themes.get(each.name)?.id ?? '').filter(Boolean),
-        words: [...sheet.words, ...pictured], acquiredOn: chance.unit() < 0.2 ? day.slice(0, 7) : day,
+        ...blank,
+        size,
+        brandId: chance.pick(stock.brands).id,
+        kindId: kind?.id ?? null,
+        categoryId: stock.categoryIds.get(category) ?? null,
+        themeIds: [
+          theme,
+          ...chance.some(
+            THEMES.filter(each => each !== theme),
+            chance.pick([0, 0, 1, 1, 2]),
+          ),
+        ]
+          .map(each => stock.themes.get(each.name)?.id ?? '')
+          .filter(Boolean),
+        words: [...sheet.words, ...pictured],
+        acquiredOn: chance.unit() < 0.2 ? day.slice(0, 7) : day,
         price: chance.unit() < 0.6 ? { minor: chance.whole(12, 90) * 50, currency: 'EUR' } : null,
-        isUsed: useCount > 0, useCount, lastUsedOn: useCount > 0 ? dayBetween(Math.max(2019, Number(day.slice(0, 4))), 2026, chance) : null,
+        isUsed: useCount > 0,
+        useCount,
+        lastUsedOn: useCount > 0 ? dayBetween(Math.max(2019, Number(day.slice(0, 4))), 2026, chance) : null,
         notes: chance.unit() < 0.12 ? chance.pick(NOTES) : '',
       },
     }
@@ -72,8 +169,12 @@ export function makeCollection(stock: Stock, chance: Chance): readonly DrawnHold
 }
 
 const NOTES = [
-  'Came in a shoe box with the donations of the spring fair.', 'One corner is worn; ink it twice.', 'Borrowed often by the night desk.',
-  'Best on kraft card.', 'The maker\'s sheet is kept behind it.', 'Goes with the long envelopes.',
+  'Came in a shoe box with the donations of the spring fair.',
+  'One corner is worn; ink it twice.',
+  'Borrowed often by the night desk.',
+  'Best on kraft card.',
+  "The maker's sheet is kept behind it.",
+  'Goes with the long envelopes.',
 ] as const
 
 function nameFor(theme: ThemeStock, category: string, taken: Set<string>, chance: Chance): string {

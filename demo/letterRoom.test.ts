@@ -7,7 +7,9 @@ import { FACE_NAMES } from './type'
 
 describe('the letter room', () => {
   let room: LetterRoom
-  beforeAll(() => { room = makeLetterRoom() })
+  beforeAll(() => {
+    room = makeLetterRoom()
+  })
 
   test('every record is of the shape the product expects', () => {
     for (const table of TABLE_NAMES) expect(TABLES[table].array().safeParse(room.data[table]).success).toBe(true)

@@ -1,5 +1,16 @@
 import { ulid } from 'ulid'
-import { blankBrand, type CatalogueData, emptyCatalogue, type Loan, type RegisterLine, type Relation, START_HABITS, START_SETTINGS, startCatalogue, startSeries } from '#core/catalog'
+import {
+  blankBrand,
+  type CatalogueData,
+  emptyCatalogue,
+  type Loan,
+  type RegisterLine,
+  type Relation,
+  START_HABITS,
+  START_SETTINGS,
+  startCatalogue,
+  startSeries,
+} from '#core/catalog'
 import { givenToText } from '#core/exchange'
 import { adviseHolder, contentsOf } from '#core/holders'
 import { registerId } from '#core/numbering'
@@ -29,18 +40,29 @@ export function makeLetterRoom(): LetterRoom {
   data.kinds.push(...start.kinds)
   data.categories.push(...start.categories)
   data.themes.push(...THEMES.map((theme, rank) => ({ id: newId(), name: theme.name, rank, seeAlsoIds: [], sharesPage: false })))
-  data.brands.push(...BRANDS.map(brand => ({ ...blankBrand(newId(), brand.name), variants: [...brand.variants], abbreviation: brand.abbreviation })))
+  data.brands.push(
+    ...BRANDS.map(brand => ({ ...blankBrand(newId(), brand.name), variants: [...brand.variants], abbreviation: brand.abbreviation })),
+  )
   const series = startSeries(newId())
   data.series.push(series)
 
   const authority = {
-    brands: new Map(data.brands.map(each => [each.id, each])), themes: new Map(data.themes.map(each => [each.id, each])),
-    categories: new Map(data.categories.map(each => [each.id, each])), kinds: new Map(data.kinds.map(each => [each.id, each])),
+    brands: new Map(data.brands.map(each => [each.id, each])),
+    themes: new Map(data.themes.map(each => [each.id, each])),
+    categories: new Map(data.categories.map(each => [each.id, each])),
+    kinds: new Map(data.kinds.map(each => [each.id, each])),
   }
-  const drawn = makeCollection({
-    kinds: new Map(data.kinds.map(each => [each.name, each])), categoryIds: new Map(data.categories.map(each => [each.name, each.id])),
-    themes: new Map(data.themes.map(each => [each.name, each])), brands: data.brands, seriesId: series.id, newId,
-  }, luck)
+  const drawn = makeCollection(
+    {
+      kinds: new Map(data.kinds.map(each => [each.name, each])),
+      categoryIds: new Map(data.categories.map(each => [each.name, each.id])),
+      themes: new Map(data.themes.map(each => [each.name, each])),
+      brands: data.brands,
+      seriesId: series.id,
+      newId,
+    },
+    luck,
+  )
   const holdings = drawn.map(each => each.holding)
   const room = fileRoom(holdings, data.kinds, authority, newId)
   data.holdings.push(...holdings.map(holding => ({ ...holding, state: 'filed' as const })))
@@ -49,16 +71,27 @@ export function makeLetterRoom(): LetterRoom {
   pocketAll(data)
   lendSome(data, newId)
   data.relations.push(...pairDies(data, newId))
-  data.register.push(...data.holdings.map((holding): RegisterLine => ({
-    id: registerId(series.id, holding.number), seriesId: series.id, number: holding.number, holdingId: holding.id,
-    givenTo: givenToText(holding.name, authority.brands.get(holding.brandId ?? '')?.name ?? ''), how: 'issued', at: holding.createdAt,
-  })))
+  data.register.push(
+    ...data.holdings.map((holding): RegisterLine => ({
+      id: registerId(series.id, holding.number),
+      seriesId: series.id,
+      number: holding.number,
+      holdingId: holding.id,
+      givenTo: givenToText(holding.name, authority.brands.get(holding.brandId ?? '')?.name ?? ''),
+      how: 'issued',
+      at: holding.createdAt,
+    })),
+  )
   return { data, drawings: new Map(drawn.map(each => [each.holding.id, each.svg])) }
 }
 
 /** Every set gets the holder that is proposed for it, where it stands in a row; blocks and boards go without. */
 function pocketAll(data: CatalogueData): void {
-  const [kindOf, holdingOf, containerOf] = [new Map(data.kinds.map(each => [each.id, each])), new Map(data.holdings.map(each => [each.id, each])), new Map(data.containers.map(each => [each.id, each]))]
+  const [kindOf, holdingOf, containerOf] = [
+    new Map(data.kinds.map(each => [each.id, each])),
+    new Map(data.holdings.map(each => [each.id, each])),
+    new Map(data.containers.map(each => [each.id, each])),
+  ]
   for (const holder of data.holders) {
     const holding = holdingOf.get(holder.holdingIds[0] ?? '')
     const kind = kindOf.get(holding?.kindId ?? '') ?? null
@@ -86,8 +119,12 @@ function lendSome(data: CatalogueData, newId: () => string): void {
 /** Dies and stamps of one brand and first theme go together. */
 function pairDies(data: CatalogueData, newId: () => string): Relation[] {
   const dieKinds = new Set(data.kinds.filter(kind => kind.family === 'die').map(kind => kind.id))
-  return data.holdings.filter(holding => dieKinds.has(holding.kindId ?? '')).flatMap((die): Relation[] => {
-    const stamp = data.holdings.find(other => other.brandId === die.brandId && other.themeIds[0] === die.themeIds[0] && !dieKinds.has(other.kindId ?? ''))
-    return stamp ? [{ id: newId(), fromId: die.id, toId: stamp.id, kind: 'dieForStamp' }] : []
-  })
+  return data.holdings
+    .filter(holding => dieKinds.has(holding.kindId ?? ''))
+    .flatMap((die): Relation[] => {
+      const stamp = data.holdings.find(
+        other => other.brandId === die.brandId && other.themeIds[0] === die.themeIds[0] && !dieKinds.has(other.kindId ?? ''),
+      )
+      return stamp ? [{ id: newId(), fromId: die.id, toId: stamp.id, kind: 'dieForStamp' }] : []
+    })
 }

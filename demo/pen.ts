@@ -6,13 +6,15 @@ export const at = ([x, y]: Point): string => `${n(x)} ${n(y)}`
 
 export const path = (d: string): string => `<path d="${d}"/>`
 export const circle = (x: number, y: number, r: number): string => `<circle cx="${n(x)}" cy="${n(y)}" r="${n(r)}"/>`
-export const oval = (x: number, y: number, rx: number, ry: number): string => `<ellipse cx="${n(x)}" cy="${n(y)}" rx="${n(rx)}" ry="${n(ry)}"/>`
+export const oval = (x: number, y: number, rx: number, ry: number): string =>
+  `<ellipse cx="${n(x)}" cy="${n(y)}" rx="${n(rx)}" ry="${n(ry)}"/>`
 export const box = (x: number, y: number, width: number, height: number, round = 0): string =>
   `<rect x="${n(x)}" y="${n(y)}" width="${n(width)}" height="${n(height)}" rx="${n(round)}"/>`
 export const dot = (x: number, y: number, r = 1.6): string => `<circle cx="${n(x)}" cy="${n(y)}" r="${n(r)}" fill="#1B2340" stroke="none"/>`
 export const line = (...points: readonly Point[]): string => path(`M${points.map(at).join('L')}`)
 export const shape = (...points: readonly Point[]): string => path(`M${points.map(at).join('L')}Z`)
-export const turned = (degrees: number, content: string, x = 0, y = 0): string => `<g transform="rotate(${n(degrees)} ${n(x)} ${n(y)})">${content}</g>`
+export const turned = (degrees: number, content: string, x = 0, y = 0): string =>
+  `<g transform="rotate(${n(degrees)} ${n(x)} ${n(y)})">${content}</g>`
 export const moved = (x: number, y: number, scale: number, content: string): string =>
   `<g transform="translate(${n(x)} ${n(y)}) scale(${n(scale)})">${content}</g>`
 
@@ -26,7 +28,8 @@ export const around = (count: number, draw: (degrees: number, index: number) => 
 /** A smooth line through points (Catmull-Rom as cubic Bezier). */
 export function smooth(points: readonly Point[], closed = false): string {
   const count = points.length
-  const point = (index: number): Point => (closed ? points[(index + count) % count] : points[Math.min(Math.max(index, 0), count - 1)]) as Point
+  const point = (index: number): Point =>
+    (closed ? points[(index + count) % count] : points[Math.min(Math.max(index, 0), count - 1)]) as Point
   let d = `M${at(point(0))}`
   for (let index = 0; index < (closed ? count : count - 1); index += 1) {
     const [p0, p1, p2, p3] = [point(index - 1), point(index), point(index + 1), point(index + 2)]

@@ -17,7 +17,8 @@ export function chance(seed: number): Chance {
   const unit = (): number => uniformInt(source, 0, 0xfffffff) / 0x10000000
   const whole = (low: number, high: number): number => uniformInt(source, low, high)
   return {
-    unit, whole,
+    unit,
+    whole,
     between: (low, high) => low + unit() * (high - low),
     pick: from => from[whole(0, from.length - 1)] as never,
     some: (from, count) => {

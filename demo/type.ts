@@ -7,7 +7,10 @@ const require = createRequire(import.meta.url)
 interface Glyphs {
   readonly unitsPerEm: number
   readonly capHeight: number
-  layout(text: string): { readonly glyphs: readonly { readonly path: { toSVG(): string } }[], readonly positions: readonly { readonly xAdvance: number, readonly xOffset: number, readonly yOffset: number }[] }
+  layout(text: string): {
+    readonly glyphs: readonly { readonly path: { toSVG(): string } }[]
+    readonly positions: readonly { readonly xAdvance: number; readonly xOffset: number; readonly yOffset: number }[]
+  }
 }
 
 /** The typefaces of the stamps, all shipped with the project: hand, brush, book, round, geometric, typewriter. */
@@ -50,13 +53,15 @@ function shape(text: string, name: FaceName): Shaped {
   if (known) return known
   const run = face(name).layout(text)
   let advance = 0
-  const parts = run.glyphs.map((glyph, index) => {
-    const position = run.positions[index]
-    const x = advance + (position?.xOffset ?? 0)
-    advance += position?.xAdvance ?? 0
-    const d = glyph.path.toSVG()
-    return d ? `<path d="${d}" transform="translate(${x} ${position?.yOffset ?? 0})"/>` : ''
-  }).join('')
+  const parts = run.glyphs
+    .map((glyph, index) => {
+      const position = run.positions[index]
+      const x = advance + (position?.xOffset ?? 0)
+      advance += position?.xAdvance ?? 0
+      const d = glyph.path.toSVG()
+      return d ? `<path d="${d}" transform="translate(${x} ${position?.yOffset ?? 0})"/>` : ''
+    })
+    .join('')
   shaped.set(key, { parts, advance })
   return { parts, advance }
 }
@@ -67,5 +72,9 @@ export function setText(text: string, name: FaceName, size: number): SetText {
   const scale = size / font.unitsPerEm
   const { parts, advance } = shape(text, name)
   const s = Math.round(scale * 1e5) / 1e5
-  return { svg: `<g fill="#1B2340" stroke="none" transform="scale(${s} ${-s})">${parts}</g>`, width: advance * scale, ascent: (font.capHeight || font.unitsPerEm * 0.7) * scale }
+  return {
+    svg: `<g fill="#1B2340" stroke="none" transform="scale(${s} ${-s})">${parts}</g>`,
+    width: advance * scale,
+    ascent: (font.capHeight || font.unitsPerEm * 0.7) * scale,
+  }
 }

@@ -6,5 +6,14 @@ setup()
 build()
 const { build: bundle } = await import('esbuild')
 mkdirSync(`${root}/.demo`, { recursive: true })
-await bundle({ entryPoints: [`${root}/bench/main.ts`], outfile: `${root}/.demo/bench.mjs`, bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', logLevel: 'warning' })
+await bundle({
+  entryPoints: [`${root}/bench/main.ts`],
+  outfile: `${root}/.demo/bench.mjs`,
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  packages: 'external',
+  logLevel: 'warning',
+})
 must('Benchmarks', process.execPath, [`${root}/.demo/bench.mjs`, ...process.argv.slice(2)], { CHROMIUM_PATH: chromium() })

@@ -5,7 +5,13 @@ import { build } from 'esbuild'
 
 mkdirSync('.demo', { recursive: true })
 await build({
-  entryPoints: ['demo/build.ts'], outfile: '.demo/build.mjs', bundle: true, platform: 'node', format: 'esm', target: 'node20',
-  packages: 'external', logLevel: 'warning',
+  entryPoints: ['demo/build.ts'],
+  outfile: '.demo/build.mjs',
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  packages: 'external',
+  logLevel: 'warning',
 })
 await import(pathToFileURL('.demo/build.mjs').href)

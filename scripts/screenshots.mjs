@@ -9,8 +9,15 @@ build()
 const base = 'http://127.0.0.1:4198'
 const out = `${root}/docs/screenshots`
 mkdirSync(out, { recursive: true })
-const server = spawn(process.execPath, ['.output/server/index.mjs'], { cwd: root, env: { ...process.env, HOST: '127.0.0.1', PORT: '4198', NUXT_DEMO: 'true' }, stdio: 'ignore' })
-const browser = await playwright.launch({ executablePath: chromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1'] })
+const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+  cwd: root,
+  env: { ...process.env, HOST: '127.0.0.1', PORT: '4198', NUXT_DEMO: 'true' },
+  stdio: 'ignore',
+})
+const browser = await playwright.launch({
+  executablePath: chromium(),
+  args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1'],
+})
 try {
   await new Promise(resolve => setTimeout(resolve, 1500))
   await series({ viewport: { width: 1280, height: 800 } }, async (page, shot) => {
@@ -104,7 +111,7 @@ async function series(options, work) {
   const page = await (await browser.newContext(options)).newPage()
   await page.goto(base)
   await page.locator('[data-mat-item]').first().waitFor()
-  await work(page, async (name) => {
+  await work(page, async name => {
     await page.waitForTimeout(900)
     await page.screenshot({ path: `${out}/${name}.png` })
   })

@@ -9,7 +9,10 @@ export interface Progress {
 
 /** Why a piece of work has no result: the person stopped it, or the worker broke. */
 export class WorkStopped extends Error {
-  constructor(readonly code: 'cancelled' | 'crashed', detail = '') {
+  constructor(
+    readonly code: 'cancelled' | 'crashed',
+    detail = '',
+  ) {
     super(`${code} ${detail}`)
   }
 }
@@ -25,7 +28,9 @@ export interface Crew<Api> {
 export function hire<Api>(worker: Worker): Crew<Api> {
   const api = wrap<Api>(worker)
   let stop: (reason: WorkStopped) => void = () => undefined
-  const stopped = new Promise<never>((_resolve, reject) => { stop = reject })
+  const stopped = new Promise<never>((_resolve, reject) => {
+    stop = reject
+  })
   stopped.catch(() => undefined)
   worker.addEventListener('error', event => stop(new WorkStopped('crashed', event.message)))
   return {
@@ -39,10 +44,17 @@ export function hire<Api>(worker: Worker): Crew<Api> {
 }
 
 /** Passes a worker's progress on to the screen, until the work is over: its last messages may arrive after its result. */
-export async function withProgress<R>(show: (progress: Progress | null) => void, work: (tell: (progress: Progress) => void) => Promise<R>): Promise<R> {
+export async function withProgress<R>(
+  show: (progress: Progress | null) => void,
+  work: (tell: (progress: Progress) => void) => Promise<R>,
+): Promise<R> {
   let isOver = false
   try {
-    return await work(proxy((told: Progress) => { if (!isOver) show(told) }))
+    return await work(
+      proxy((told: Progress) => {
+        if (!isOver) show(told)
+      }),
+    )
   } finally {
     isOver = true
     show(null)

@@ -1,5 +1,28 @@
 import { expose } from 'comlink'
-import { type ColumnGuess, type FileFacts, gatherFacts, guessColumns, type ImportChoices, type ImportReport, type KnownNames, type ListField, type ListTable, packArchive, picturesOf, type PlannedRow, planRow, readTable, recommendedChoices, reportOn, type TableReading, unpackArchive, type ArchiveReading, writeList, type ListLine, PICTURE_TYPES } from '#core/exchange'
+import {
+  type ColumnGuess,
+  type FileFacts,
+  gatherFacts,
+  guessColumns,
+  type ImportChoices,
+  type ImportReport,
+  type KnownNames,
+  type ListField,
+  type ListTable,
+  packArchive,
+  picturesOf,
+  type PlannedRow,
+  planRow,
+  readTable,
+  recommendedChoices,
+  reportOn,
+  type TableReading,
+  unpackArchive,
+  type ArchiveReading,
+  writeList,
+  type ListLine,
+  PICTURE_TYPES,
+} from '#core/exchange'
 import { commands, database, type PictureRecord, type ThumbRecord } from '~/db'
 import type { Progress } from './call'
 import { headerSize, makeThumb, MAX_PICTURE_BYTES, MAX_PICTURE_PIXELS, sha256 } from './pictures'
@@ -25,13 +48,13 @@ export interface ListView {
   readonly choices: ImportChoices
   readonly report: ImportReport
   /** The first rows as they stand and as they are read. */
-  readonly preview: readonly { readonly cells: readonly string[], readonly planned: PlannedRow }[]
+  readonly preview: readonly { readonly cells: readonly string[]; readonly planned: PlannedRow }[]
 }
-export type ListOpening = { readonly ok: true, readonly view: ListView } | Extract<TableReading, { ok: false }>
-export type RestoreOutcome = { readonly ok: true, readonly holdings: number } | Extract<ArchiveReading, { ok: false }>
+export type ListOpening = { readonly ok: true; readonly view: ListView } | Extract<TableReading, { ok: false }>
+export type RestoreOutcome = { readonly ok: true; readonly holdings: number } | Extract<ArchiveReading, { ok: false }>
 export type PictureOutcome =
-  | { readonly ok: true, readonly hash: string, readonly widthPx: number, readonly heightPx: number }
-  | { readonly ok: false, readonly code: 'notAPicture' | 'tooLarge' }
+  | { readonly ok: true; readonly hash: string; readonly widthPx: number; readonly heightPx: number }
+  | { readonly ok: false; readonly code: 'notAPicture' | 'tooLarge' }
 
 const PREVIEW_ROWS = 8
 const ROWS_A_STEP = 500
@@ -41,7 +64,10 @@ let list: OpenList | null = null
 async function knownNames(): Promise<KnownNames> {
   const db = database()
   const [brands, kinds, categories, themes] = await Promise.all([
-    db.records('brands').toArray(), db.records('kinds').toArray(), db.records('categories').toArray(), db.records('themes').toArray(),
+    db.records('brands').toArray(),
+    db.records('kinds').toArray(),
+    db.records('categories').toArray(),
+    db.records('themes').toArray(),
   ])
   return { brands, kinds, categories, themes }
 }
@@ -57,7 +83,13 @@ function readRows(table: ListTable, choices: ImportChoices, currency: string, te
 function viewOf(open: OpenList): ListView {
   const { table, facts, choices, rows } = open
   return {
-    headings: table.headings, delimiter: table.delimiter, encoding: table.encoding, guesses: guessColumns(table), facts, choices, report: reportOn(rows),
+    headings: table.headings,
+    delimiter: table.delimiter,
+    encoding: table.encoding,
+    guesses: guessColumns(table),
+    facts,
+    choices,
+    report: reportOn(rows),
     preview: rows.slice(0, PREVIEW_ROWS).map((planned, index) => ({ cells: table.rows[index] ?? [], planned })),
   }
 }
@@ -90,7 +122,9 @@ const api = {
   async takeList(fileName: string, tell: Tell): Promise<ImportReport | null> {
     if (!list) return null
     const { rows, facts, choices } = list
-    await commands.importList(database(), rows, facts.brands, choices.refusedSpellings, fileName, (done, total) => tell({ stage: 'writing', done, total }))
+    await commands.importList(database(), rows, facts.brands, choices.refusedSpellings, fileName, (done, total) =>
+      tell({ stage: 'writing', done, total }),
+    )
     return reportOn(rows)
   },
 
@@ -102,8 +136,12 @@ const api = {
     const pictures = (await db.pictures.bulkGet([...wanted])).filter(picture => picture !== undefined)
     const thumbs = (await db.thumbs.bulkGet([...wanted])).filter(thumb => thumb !== undefined)
     const zip = await packArchive(
-      data, pictures.map(each => ({ ...each, bytes: new Uint8Array(each.bytes) })), thumbs.map(each => ({ ...each, bytes: new Uint8Array(each.bytes) })),
-      new Date().toISOString(), sha256, (done, total) => tell({ stage: 'packing', done, total }),
+      data,
+      pictures.map(each => ({ ...each, bytes: new Uint8Array(each.bytes) })),
+      thumbs.map(each => ({ ...each, bytes: new Uint8Array(each.bytes) })),
+      new Date().toISOString(),
+      sha256,
+      (done, total) => tell({ stage: 'packing', done, total }),
     )
     return zip.buffer as ArrayBuffer
   },
@@ -111,14 +149,16 @@ const api = {
   /** Reads an archive back in the place of the present catalogue, or refuses it whole and changes nothing. */
   async restoreArchive(bytes: ArrayBuffer, command: 'restoreArchive' | 'loadDemo', tell: Tell): Promise<RestoreOutcome> {
     // Opened while the archive is checked; whatever is wrong with it shows when it is written to.
-    database().open().catch(() => undefined)
+    database()
+      .open()
+      .catch(() => undefined)
     const reading = await unpackArchive(new Uint8Array(bytes), sha256, (done, total) => tell({ stage: 'checking', done, total }))
     if (!reading.ok) return reading
     const { data, pictures, thumbs } = reading.archive
     const records: PictureRecord[] = []
     for (const picture of pictures) {
       const buffer = picture.bytes.slice().buffer
-      const size = headerSize(picture.bytes) ?? await makeThumb(buffer, picture.type).catch(() => ({ widthPx: 1, heightPx: 1 }))
+      const size = headerSize(picture.bytes) ?? (await makeThumb(buffer, picture.type).catch(() => ({ widthPx: 1, heightPx: 1 })))
       records.push({ hash: picture.hash, type: picture.type, bytes: buffer, widthPx: size.widthPx, heightPx: size.heightPx })
     }
     const thumbRecords = thumbs.map((thumb): ThumbRecord => ({ hash: thumb.hash, bytes: thumb.bytes.slice().buffer }))
@@ -147,7 +187,12 @@ const api = {
     const kept = made.scaled ?? bytes
     const hash = await sha256(new Uint8Array(kept))
     const { widthPx, heightPx, inkMap } = made
-    await commands.addPicture(database(), { hash, type: made.scaled ? 'image/jpeg' : type, bytes: kept, widthPx, heightPx }, { hash, bytes: made.thumb }, { hash, map: inkMap.slice().buffer })
+    await commands.addPicture(
+      database(),
+      { hash, type: made.scaled ? 'image/jpeg' : type, bytes: kept, widthPx, heightPx },
+      { hash, bytes: made.thumb },
+      { hash, map: inkMap.slice().buffer },
+    )
     return { ok: true, hash, widthPx, heightPx }
   },
 

@@ -30,7 +30,9 @@ export async function makeThumb(bytes: ArrayBuffer, type: string, keepsOriginal 
   const bitmap = await createImageBitmap(new Blob([bytes], { type }), { imageOrientation: 'from-image' })
   const { width, height } = bitmap
   const small = draw(bitmap, THUMB_PX)
-  const scaled = keepsOriginal ? null : await (await draw(bitmap, SCALED_PX).canvas.convertToBlob({ type: 'image/jpeg', quality: SCALED_QUALITY })).arrayBuffer()
+  const scaled = keepsOriginal
+    ? null
+    : await (await draw(bitmap, SCALED_PX).canvas.convertToBlob({ type: 'image/jpeg', quality: SCALED_QUALITY })).arrayBuffer()
   bitmap.close()
   const thumb = await (await small.canvas.convertToBlob({ type: 'image/jpeg', quality: THUMB_QUALITY })).arrayBuffer()
   return { thumb, inkMap: inkMapOf(small.grey()), widthPx: width, heightPx: height, scaled }
@@ -59,14 +61,15 @@ function draw(bitmap: ImageBitmap, longestPx: number) {
   const grey = () => {
     const { data } = context.getImageData(0, 0, canvas.width, canvas.height)
     const pixels = new Uint8Array(canvas.width * canvas.height)
-    for (let at = 0; at < pixels.length; at += 1) pixels[at] = Math.round(0.299 * (data[4 * at] ?? 0) + 0.587 * (data[4 * at + 1] ?? 0) + 0.114 * (data[4 * at + 2] ?? 0))
+    for (let at = 0; at < pixels.length; at += 1)
+      pixels[at] = Math.round(0.299 * (data[4 * at] ?? 0) + 0.587 * (data[4 * at + 1] ?? 0) + 0.114 * (data[4 * at + 2] ?? 0))
     return { widthPx: canvas.width, heightPx: canvas.height, pixels }
   }
   return { canvas, grey }
 }
 
 /** Width and height of a PNG or JPEG from its header alone; null for anything else. */
-export function headerSize(bytes: Uint8Array): { widthPx: number, heightPx: number } | null {
+export function headerSize(bytes: Uint8Array): { widthPx: number; heightPx: number } | null {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
   if (bytes.length > 24 && view.getUint32(0) === 0x89504e47) return { widthPx: view.getUint32(16), heightPx: view.getUint32(20) }
   if (bytes.length < 4 || view.getUint16(0) !== 0xffd8) return null

@@ -2,31 +2,80 @@ import { expose } from 'comlink'
 import type { FilingRule, LaneTarget, RecordOf, Refiling, Section, TableName } from '#core/catalog'
 import type { NameList, NameRecord } from '#core/classing'
 import { learnThickness } from '#core/capacity'
-import { holderLengthMm, type MovesPlan, outOfOrder, proposeRefiling, type RefilingFacts, type RefilingProposal, type RefilingQuestion, remainingRefiling } from '#core/refiling'
+import {
+  holderLengthMm,
+  type MovesPlan,
+  outOfOrder,
+  proposeRefiling,
+  type RefilingFacts,
+  type RefilingProposal,
+  type RefilingQuestion,
+  remainingRefiling,
+} from '#core/refiling'
 import { arrangeRoom, type ContainerRow, containersInOrder } from '#core/room'
-import { ASSUMPTION_CHANGES, type Assumptions, type Decision, type RuleResult, type SimulatedHolder, type SimulatedRoom, simulateRule, whatDecides } from '#core/ways'
+import {
+  ASSUMPTION_CHANGES,
+  type Assumptions,
+  type Decision,
+  type RuleResult,
+  type SimulatedHolder,
+  type SimulatedRoom,
+  simulateRule,
+  whatDecides,
+} from '#core/ways'
 import { database } from '~/db'
 import type { Progress } from './call'
 
 type Tell = (progress: Progress) => void
 
 async function allOf<T extends TableName>(table: T): Promise<ReadonlyMap<string, RecordOf<T>>> {
-  const records = await database().anyRecords(table).toArray() as unknown as (RecordOf<T> & { id: string })[]
+  const records = (await database().anyRecords(table).toArray()) as unknown as (RecordOf<T> & { id: string })[]
   return new Map(records.map(record => [record.id, record]))
 }
 
 /** The room as the database has it at this moment: asked for a plan, nothing older will do. */
-async function readRoom(): Promise<{ readonly facts: Omit<RefilingFacts, 'rows'>, readonly rowsOf: (zoneId: string) => readonly ContainerRow[], readonly titleOf: (standsFor: NonNullable<Section['standsFor']>) => string, readonly rows: ReadonlyMap<string, ContainerRow> }> {
-  const [holdings, brands, themes, categories, kinds, fixtures, containers, sections, holders, holderTypes, relations, measured] = await Promise.all([
-    allOf('holdings'), allOf('brands'), allOf('themes'), allOf('categories'), allOf('kinds'), allOf('fixtures'), allOf('containers'), allOf('sections'), allOf('holders'), allOf('holderTypes'), allOf('relations'), allOf('measuredLengths'),
-  ])
+async function readRoom(): Promise<{
+  readonly facts: Omit<RefilingFacts, 'rows'>
+  readonly rowsOf: (zoneId: string) => readonly ContainerRow[]
+  readonly titleOf: (standsFor: NonNullable<Section['standsFor']>) => string
+  readonly rows: ReadonlyMap<string, ContainerRow>
+}> {
+  const [holdings, brands, themes, categories, kinds, fixtures, containers, sections, holders, holderTypes, relations, measured] =
+    await Promise.all([
+      allOf('holdings'),
+      allOf('brands'),
+      allOf('themes'),
+      allOf('categories'),
+      allOf('kinds'),
+      allOf('fixtures'),
+      allOf('containers'),
+      allOf('sections'),
+      allOf('holders'),
+      allOf('holderTypes'),
+      allOf('relations'),
+      allOf('measuredLengths'),
+    ])
   const { rows } = arrangeRoom({ containers: containers.values(), sections: sections.values(), holders: holders.values() })
-  const stampOf = new Map([...relations.values()].flatMap(each => each.kind === 'dieForStamp' ? [[each.fromId, each.toId] as const] : []))
+  const stampOf = new Map([...relations.values()].flatMap(each => (each.kind === 'dieForStamp' ? [[each.fromId, each.toId] as const] : [])))
   const names = { brand: brands, theme: themes, category: categories, kind: kinds }
   return {
-    rows, facts: { holdings, authority: { brands, themes, categories, kinds }, stampOf, holderTypes, learnt: learnThickness([...measured.values()], id => kinds.get(id)) },
+    rows,
+    facts: {
+      holdings,
+      authority: { brands, themes, categories, kinds },
+      stampOf,
+      holderTypes,
+      learnt: learnThickness([...measured.values()], id => kinds.get(id)),
+    },
     rowsOf: zoneId => containersInOrder({ rows, fixtures }, zoneId),
-    titleOf: ({ by, id }) => { const record = names[by].get(id); return record ? ('abbreviation' in record && record.name.length > LONG_TITLE ? record.abbreviation ?? record.name : record.name) : '' },
+    titleOf: ({ by, id }) => {
+      const record = names[by].get(id)
+      return record
+        ? 'abbreviation' in record && record.name.length > LONG_TITLE
+          ? (record.abbreviation ?? record.name)
+          : record.name
+        : ''
+    },
   }
 }
 /** A brand longer than this stands abbreviated on its tab, where it has an abbreviation. */
@@ -38,11 +87,17 @@ async function simulatedRoom(zoneId: string): Promise<SimulatedRoom> {
   const lanes = rows.flatMap(row => row.lanes.map((_, at) => ({ row, lane: at + 1 })))
   const zone = await database().records('zones').get(zoneId)
   return {
-    facts, reserve: zone?.growthReserve ?? 0, lanesMm: lanes.map(({ row }) => row.container.lengthMm),
-    holders: lanes.flatMap(({ row, lane }, at) => row.placements.filter(placement => placement.lane === lane && placement.holder.apartBecause === null).flatMap(({ holder, position }): SimulatedHolder[] => {
-      const holding = facts.holdings.get(holder.holdingIds[0] ?? '')
-      return holding ? [{ holding, lengthMm: holderLengthMm(holder, facts), lane: at, position }] : []
-    })),
+    facts,
+    reserve: zone?.growthReserve ?? 0,
+    lanesMm: lanes.map(({ row }) => row.container.lengthMm),
+    holders: lanes.flatMap(({ row, lane }, at) =>
+      row.placements
+        .filter(placement => placement.lane === lane && placement.holder.apartBecause === null)
+        .flatMap(({ holder, position }): SimulatedHolder[] => {
+          const holding = facts.holdings.get(holder.holdingIds[0] ?? '')
+          return holding ? [{ holding, lengthMm: holderLengthMm(holder, facts), lane: at, position }] : []
+        }),
+    ),
   }
 }
 
@@ -54,25 +109,40 @@ const api = {
   },
 
   /** What is left of a re-filing under way. */
-  async remaining(refiling: Refiling): Promise<{ readonly moves: MovesPlan, readonly lanes: readonly LaneTarget[] }> {
+  async remaining(refiling: Refiling): Promise<{ readonly moves: MovesPlan; readonly lanes: readonly LaneTarget[] }> {
     const [{ facts, rows, rowsOf }, zone] = [await readRoom(), await database().records('zones').get(refiling.zoneId)]
-    return remainingRefiling({ ...facts, rows: rowsOf(refiling.zoneId) }, refiling, zone?.habits.dies ?? 'apart', rows.get(refiling.tableContainerId) ?? null)
+    return remainingRefiling(
+      { ...facts, rows: rowsOf(refiling.zoneId) },
+      refiling,
+      zone?.habits.dies ?? 'apart',
+      rows.get(refiling.tableContainerId) ?? null,
+    )
   },
 
   /** How many sets a change of names, or of their order, would put out of the order of their zones, beyond those that are out of it now. */
   async wouldMove(list: NameList, changed: readonly NameRecord[]): Promise<number> {
     const [{ facts, rowsOf }, zones] = [await readRoom(), await database().records('zones').toArray()]
-    const names: ReadonlyMap<string, NameRecord> = new Map([...facts.authority[list] as ReadonlyMap<string, NameRecord>, ...changed.map(record => [record.id, record] as const)])
+    const names: ReadonlyMap<string, NameRecord> = new Map([
+      ...(facts.authority[list] as ReadonlyMap<string, NameRecord>),
+      ...changed.map(record => [record.id, record] as const),
+    ])
     const then = { ...facts, authority: { ...facts.authority, [list]: names } }
     const by = ({ brands: 'brand', themes: 'theme', categories: 'category', kinds: 'kind' } as const)[list]
-    return zones.filter(zone => zone.filingRule.keys.some(key => key.by === by)).reduce((sum, { id, filingRule, habits }) => {
-      const rows = rowsOf(id)
-      return sum + Math.max(0, outOfOrder(rows, filingRule, habits.dies, then) - outOfOrder(rows, filingRule, habits.dies, facts))
-    }, 0)
+    return zones
+      .filter(zone => zone.filingRule.keys.some(key => key.by === by))
+      .reduce((sum, { id, filingRule, habits }) => {
+        const rows = rowsOf(id)
+        return sum + Math.max(0, outOfOrder(rows, filingRule, habits.dies, then) - outOfOrder(rows, filingRule, habits.dies, facts))
+      }, 0)
   },
 
   /** Filing rules compared on the owner's own collection, one after the other; and which assumptions decide the answer. */
-  async compare(zoneId: string, rules: readonly FilingRule[], assumptions: Assumptions, tell: Tell): Promise<{ readonly results: readonly RuleResult[], readonly decisions: readonly Decision[] }> {
+  async compare(
+    zoneId: string,
+    rules: readonly FilingRule[],
+    assumptions: Assumptions,
+    tell: Tell,
+  ): Promise<{ readonly results: readonly RuleResult[]; readonly decisions: readonly Decision[] }> {
     const room = await simulatedRoom(zoneId)
     const total = rules.length + ASSUMPTION_CHANGES.length
     const results = rules.map((rule, at) => {

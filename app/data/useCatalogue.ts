@@ -4,12 +4,25 @@ import { type RecordOf, type RoomSettings, START_SETTINGS } from '#core/catalog'
 import { learnThickness, type ThicknessTable } from '#core/capacity'
 import type { Authority, RoomFacts } from '#core/filing'
 import { arrangeRoom, containersInOrder, type Room } from '#core/room'
-import { commands, database, followJournal, type JournalEntry, readSnapshot, SCREEN_TABLES, type ScreenRecords, type ScreenTable, type Touched, watch } from '~/db'
+import {
+  commands,
+  database,
+  followJournal,
+  type JournalEntry,
+  readSnapshot,
+  SCREEN_TABLES,
+  type ScreenRecords,
+  type ScreenTable,
+  type Touched,
+  watch,
+} from '~/db'
 
 export type Tables = { readonly [T in ScreenTable]: ReadonlyMap<string, RecordOf<T>> }
 
 function mapsOf(records: ScreenRecords): Tables {
-  return Object.fromEntries(SCREEN_TABLES.map(name => [name, new Map((records[name] as { id: string }[]).map(record => [record.id, record]))])) as unknown as Tables
+  return Object.fromEntries(
+    SCREEN_TABLES.map(name => [name, new Map((records[name] as { id: string }[]).map(record => [record.id, record]))]),
+  ) as unknown as Tables
 }
 
 /** Called after every change that came from the database: which holdings, and which tables. */
@@ -34,15 +47,31 @@ export const useCatalogue = defineStore('catalogue', () => {
     steps.value = snapshot.journal
     settings.value = snapshot.records.settings[0] ?? START_SETTINGS
     followJournal(db, snapshot.journal, follow)
-    watch(() => db.records('settings').get('room'), (found) => { settings.value = found ?? START_SETTINGS })
-    watch(() => commands.nextNumbers(db), (numbers) => { nextNumbers.value = numbers })
+    watch(
+      () => db.records('settings').get('room'),
+      found => {
+        settings.value = found ?? START_SETTINGS
+      },
+    )
+    watch(
+      () => commands.nextNumbers(db),
+      numbers => {
+        nextNumbers.value = numbers
+      },
+    )
   }
 
   function take(fresh: Tables, touchedContainers: ReadonlySet<string> | null): void {
     tables.value = fresh
-    room.value = arrangeRoom({
-      containers: fresh.containers.values(), sections: fresh.sections.values(), holders: fresh.holders.values(),
-    }, touchedContainers ? room.value : null, touchedContainers)
+    room.value = arrangeRoom(
+      {
+        containers: fresh.containers.values(),
+        sections: fresh.sections.values(),
+        holders: fresh.holders.values(),
+      },
+      touchedContainers ? room.value : null,
+      touchedContainers,
+    )
   }
 
   async function follow(touched: Touched, journal: readonly JournalEntry[]): Promise<void> {
@@ -60,7 +89,7 @@ export const useCatalogue = defineStore('catalogue', () => {
     const containers = new Set<string>()
     const changed = SCREEN_TABLES.filter(name => touched.has(name))
     for (const name of changed) {
-      const ids = [...touched.get(name) ?? []]
+      const ids = [...(touched.get(name) ?? [])]
       const now = await database().anyRecords(name).bulkGet(ids)
       const map = new Map<string, { id: string }>(before[name])
       ids.forEach((id, index) => {
@@ -72,27 +101,53 @@ export const useCatalogue = defineStore('catalogue', () => {
       fresh[name] = map
     }
     take(fresh as unknown as Tables, containers)
-    listeners.forEach(tell => tell([...touched.get('holdings') ?? []], changed))
+    listeners.forEach(tell => tell([...(touched.get('holdings') ?? [])], changed))
   }
 
   const authority = computed((): Authority => ({
-    brands: tables.value?.brands ?? new Map(), themes: tables.value?.themes ?? new Map(),
-    categories: tables.value?.categories ?? new Map(), kinds: tables.value?.kinds ?? new Map(),
+    brands: tables.value?.brands ?? new Map(),
+    themes: tables.value?.themes ?? new Map(),
+    categories: tables.value?.categories ?? new Map(),
+    kinds: tables.value?.kinds ?? new Map(),
   }))
   /** Which stamp a die belongs to, where the owner has said so. */
-  const stampOf = computed((): ReadonlyMap<string, string> => new Map([...tables.value?.relations.values() ?? []].flatMap(each => each.kind === 'dieForStamp' ? [[each.fromId, each.toId] as const] : [])))
+  const stampOf = computed(
+    (): ReadonlyMap<string, string> =>
+      new Map(
+        [...(tables.value?.relations.values() ?? [])].flatMap(each =>
+          each.kind === 'dieForStamp' ? [[each.fromId, each.toId] as const] : [],
+        ),
+      ),
+  )
   const facts = computed((): RoomFacts => ({
-    fixtures: tables.value?.fixtures ?? new Map(), zones: [...tables.value?.zones.values() ?? []], rows: room.value.rows,
-    holdings: tables.value?.holdings ?? new Map(), authority: authority.value, stampOf: stampOf.value,
+    fixtures: tables.value?.fixtures ?? new Map(),
+    zones: [...(tables.value?.zones.values() ?? [])],
+    rows: room.value.rows,
+    holdings: tables.value?.holdings ?? new Map(),
+    authority: authority.value,
+    stampOf: stampOf.value,
   }))
   /** How deep a filled holder is, by what was measured of lanes. */
-  const learnt = computed((): ThicknessTable => learnThickness([...tables.value?.measuredLengths.values() ?? []], id => tables.value?.kinds.get(id)))
+  const learnt = computed((): ThicknessTable =>
+    learnThickness([...(tables.value?.measuredLengths.values() ?? [])], id => tables.value?.kinds.get(id)),
+  )
   const containers = computed(() => containersInOrder(facts.value, null))
   const isEmpty = computed(() => (tables.value?.settings.size ?? 0) === 0)
-  const placeless = computed(() => [...tables.value?.holdings.values() ?? []].filter(holding => !room.value.placements.has(holding.id)))
+  const placeless = computed(() => [...(tables.value?.holdings.values() ?? [])].filter(holding => !room.value.placements.has(holding.id)))
 
   return {
-    tables, room, steps, nextNumbers, settings, authority, facts, learnt, containers, isEmpty, placeless, open,
+    tables,
+    room,
+    steps,
+    nextNumbers,
+    settings,
+    authority,
+    facts,
+    learnt,
+    containers,
+    isEmpty,
+    placeless,
+    open,
     onChange: (listener: Listener): void => void listeners.add(listener),
   }
 })

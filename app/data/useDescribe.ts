@@ -10,16 +10,20 @@ import { useCatalogue } from './useCatalogue'
 export function useDescribe() {
   const catalogue = useCatalogue()
 
-  const lookUp = <T extends 'brands' | 'kinds' | 'categories' | 'themes' | 'fixtures'>(table: T, id: string | null | undefined): RecordOf<T> | undefined =>
-    id ? catalogue.tables?.[table].get(id) as RecordOf<T> | undefined : undefined
+  const lookUp = <T extends 'brands' | 'kinds' | 'categories' | 'themes' | 'fixtures'>(
+    table: T,
+    id: string | null | undefined,
+  ): RecordOf<T> | undefined => (id ? (catalogue.tables?.[table].get(id) as RecordOf<T> | undefined) : undefined)
 
   function codeOf(holding: Holding): Code {
     const series = catalogue.tables?.series.get(holding.seriesId)
-    return series ? writeCode(series, holding.number, lookUp('kinds', holding.kindId) ?? null) : { figure: String(holding.number), suffix: '' }
+    return series
+      ? writeCode(series, holding.number, lookUp('kinds', holding.kindId) ?? null)
+      : { figure: String(holding.number), suffix: '' }
   }
   /** The number that a set with these facts will most likely get, as its series writes it. */
   function nextCode(facts: NumberFacts, kindId: string | null): Code {
-    const all = [...catalogue.tables?.series.values() ?? []]
+    const all = [...(catalogue.tables?.series.values() ?? [])]
     const running = all.find(series => series.isRunning)
     if (!running) return { figure: '', suffix: '' }
     const { series, wanted } = numberSource(running, all, facts, () => '')
@@ -35,7 +39,7 @@ export function useDescribe() {
     const holding = placement ? catalogue.tables?.holdings.get(placement.holder.holdingIds[0] ?? '') : undefined
     return holding ? numberAndName(holding) : null
   }
-  function neighbours(placement: Placement): { front: Placement | null, behind: Placement | null } {
+  function neighbours(placement: Placement): { front: Placement | null; behind: Placement | null } {
     const row = catalogue.room.rows.get(placement.container.id)
     return row ? neighboursOf(row, placement) : { front: null, behind: null }
   }
@@ -56,12 +60,32 @@ export function useDescribe() {
     if (!proposal.ok) return placeWords.problems[proposal.code]
     const { point } = proposal
     const way = containerWay(lookUp('fixtures', point.container.fixtureId), point.container)
-    return point.cell ? placeWords.proposalCell(way, point.cell.page, point.cell.cell) : placeWords.proposal(way, point.section?.title ?? null, nameOf(point.front), nameOf(point.behind))
+    return point.cell
+      ? placeWords.proposalCell(way, point.cell.page, point.cell.cell)
+      : placeWords.proposal(way, point.section?.title ?? null, nameOf(point.front), nameOf(point.behind))
   }
 
-  const style = (): LengthStyle => ({ unit: catalogue.settings.unit, ticks: catalogue.settings.trimmerTicks, reduced: catalogue.settings.reducedFractions })
+  const style = (): LengthStyle => ({
+    unit: catalogue.settings.unit,
+    ticks: catalogue.settings.trimmerTicks,
+    reduced: catalogue.settings.reducedFractions,
+  })
   const sizeText = (size: Size): string => writeSize(size, style())
   const lengthText = (mm: number): string => writeLength(mm, style())
 
-  return { address, addressOf, code, codeOf, lengthText, lookUp, nameOf, neighbours, nextCode, numberAndName, placeOf, proposalText, sizeText }
+  return {
+    address,
+    addressOf,
+    code,
+    codeOf,
+    lengthText,
+    lookUp,
+    nameOf,
+    neighbours,
+    nextCode,
+    numberAndName,
+    placeOf,
+    proposalText,
+    sizeText,
+  }
 }

@@ -41,7 +41,9 @@ function release(key: string): void {
 export function usePicture(hash: MaybeRefOrGetter<string | null>, isFull: MaybeRefOrGetter<boolean> = false) {
   const url = shallowRef<string | null>(null)
   let key: string | null = null
-  const drop = (): void => { if (key) release(key) }
+  const drop = (): void => {
+    if (key) release(key)
+  }
   watchEffect(async () => {
     const wanted = toValue(hash)
     const next = wanted ? `${wanted}/${toValue(isFull) ? 'full' : 'thumb'}` : null

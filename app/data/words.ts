@@ -2,8 +2,19 @@ import type { Fixture } from '#core/catalog'
 import { cellText, type Placement } from '#core/room'
 import { counted, ordinal } from '~/kit/grammar'
 
-const SHELF_WORDS: Readonly<Record<Fixture['type'], string>> = { bookcase: 'shelf', cabinet: 'level', cart: 'tier', table: 'part', wall: 'row' }
-const LANES: readonly (readonly string[])[] = [[], ['left lane', 'right lane'], ['left lane', 'middle lane', 'right lane'], ['first lane', 'second lane', 'third lane', 'fourth lane']]
+const SHELF_WORDS: Readonly<Record<Fixture['type'], string>> = {
+  bookcase: 'shelf',
+  cabinet: 'level',
+  cart: 'tier',
+  table: 'part',
+  wall: 'row',
+}
+const LANES: readonly (readonly string[])[] = [
+  [],
+  ['left lane', 'right lane'],
+  ['left lane', 'middle lane', 'right lane'],
+  ['first lane', 'second lane', 'third lane', 'fourth lane'],
+]
 
 export function laneName(lane: number, lanes: number): string {
   return LANES[lanes - 1]?.[lane - 1] ?? `lane ${lane}`
@@ -18,7 +29,11 @@ export function containerWay(fixture: Fixture | undefined, container: Placement[
 export function placeSentence(placement: Placement, fixture: Fixture | undefined, front: string | null, behind: string | null): string {
   const { container, cell, section, lane } = placement
   const way = containerWay(fixture, container)
-  if (cell) return `${way}, page ${cell.page}, cell ${cell.cell}${cell.side === 'back' ? ', at the back' : ''} (${cellText(container, cell.page, cell.cell)})`
+  if (cell)
+    return (
+      `${way}, page ${cell.page}, cell ${cell.cell}${cell.side === 'back' ? ', at the back' : ''} ` +
+      `(${cellText(container, cell.page, cell.cell)})`
+    )
   const parts = [
     way,
     ...(container.lanes > 1 ? [laneName(lane, container.lanes)] : []),
@@ -45,7 +60,8 @@ export const placeWords = {
   lastInRow: 'nothing, it is the last',
   out: (to: string, since: string) => `Out: ${to}, since ${since}`,
   proposed: 'Its place',
-  proposal: (way: string, tab: string | null, front: string | null, behind: string | null) => `${way}${tab ? `, tab ${tab}` : ''}${between(front, behind) || ', the first one there'}`,
+  proposal: (way: string, tab: string | null, front: string | null, behind: string | null) =>
+    `${way}${tab ? `, tab ${tab}` : ''}${between(front, behind) || ', the first one there'}`,
   proposalCell: (way: string, page: number, cell: number) => `${way}, page ${page}, cell ${cell}: the next free cell`,
   because: (zone: string, keys: string) => `${zone} files by ${keys}.`,
   becauseCell: (zone: string) => `${zone} fills its pages in order of arrival.`,
@@ -58,7 +74,17 @@ export const placeWords = {
     noCellFits: 'No page of this zone has cells large enough for it. Give it another holder, or add pages with larger cells.',
     allCellsTaken: 'Every cell of every page is taken. Add pages or a binder in the storeroom.',
   },
-  keys: { brand: 'brand', theme: 'theme', category: 'category', kind: 'kind', sizeClass: 'size', series: 'series', number: 'number', name: 'name', date: 'date' },
+  keys: {
+    brand: 'brand',
+    theme: 'theme',
+    category: 'category',
+    kind: 'kind',
+    sizeClass: 'size',
+    series: 'series',
+    number: 'number',
+    name: 'name',
+    date: 'date',
+  },
   joinKeys: (keys: readonly string[]) => keys.join(', then '),
   sets: (count: number) => counted(count, 'set'),
 } as const

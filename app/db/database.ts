@@ -1,6 +1,15 @@
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie'
 import { ulid } from 'ulid'
-import { blankDraft, type Draft, type DraftTexts, PLAIN_FIXTURE, type RecordOf, START_HABITS, START_SETTINGS, type TableName } from '#core/catalog'
+import {
+  blankDraft,
+  type Draft,
+  type DraftTexts,
+  PLAIN_FIXTURE,
+  type RecordOf,
+  START_HABITS,
+  START_SETTINGS,
+  type TableName,
+} from '#core/catalog'
 import type { JournalEntry, JournalPart } from './journal'
 
 /** A picture as it came, byte for byte, under the SHA-256 of its bytes. Pictures are never changed, only added. */
@@ -32,19 +41,38 @@ type CatalogueTables = { [T in TableName]: EntityTable<RecordOf<T> & { id: strin
 // Table versions once shipped are never edited: a new version migrates, and a test opens a frozen old copy.
 const VERSION_1: Record<string, string> = {
   settings: 'id',
-  brands: 'id', kinds: 'id', categories: 'id', themes: 'id', series: 'id',
+  brands: 'id',
+  kinds: 'id',
+  categories: 'id',
+  themes: 'id',
+  series: 'id',
   register: 'id, [seriesId+number]',
-  fixtures: 'id', zones: 'id', containers: 'id', sections: 'id, containerId', holderTypes: 'id',
-  holdings: 'id', holders: 'id, containerId, *holdingIds', relations: 'id, fromId, toId', loans: 'id, holdingId',
+  fixtures: 'id',
+  zones: 'id',
+  containers: 'id',
+  sections: 'id, containerId',
+  holderTypes: 'id',
+  holdings: 'id',
+  holders: 'id, containerId, *holdingIds',
+  relations: 'id, fromId, toId',
+  loans: 'id, holdingId',
   journal: '++seq, state',
   journalParts: '++id, seq',
-  pictures: 'hash', thumbs: 'hash', device: 'id',
+  pictures: 'hash',
+  thumbs: 'hash',
+  device: 'id',
 }
 
 /** The pile of Take in, the fingerprints of pictures, and what the storeroom learns and plans. */
 const VERSION_2: Record<string, string> = { drafts: 'id', inkMaps: 'hash', measuredLengths: 'id, containerId', refilings: 'id, state' }
 
-const withReading = (record: object): object => ({ ...record, aliases: ('aliases' in record && Array.isArray(record.aliases) ? record.aliases as object[] : []).map(alias => ({ reading: null, ...alias })) })
+const withReading = (record: object): object => ({
+  ...record,
+  aliases: ('aliases' in record && Array.isArray(record.aliases) ? (record.aliases as object[]) : []).map(alias => ({
+    reading: null,
+    ...alias,
+  })),
+})
 const withWeight = (record: object): object => ({ emptyWeightG: null, isTable: false, ...record })
 /** Fields that version 1 did not have yet, table by table. */
 const FILL_2: Readonly<Partial<Record<TableName, (record: object) => object>>> = {
@@ -55,21 +83,36 @@ const FILL_2: Readonly<Partial<Record<TableName, (record: object) => object>>> =
   kinds: record => ({ typicalWeightG: 60, isLightSensitive: false, ...record }),
   fixtures: record => ({ ...PLAIN_FIXTURE, ...record }),
   holders: record => ({ apartBecause: null, ...record }),
-  containers: record => withWeight('cells' in record && record.cells ? { ...record, cells: { cellSize: null, reuse: 'last', ...record.cells } } : record),
+  containers: record =>
+    withWeight('cells' in record && record.cells ? { ...record, cells: { cellSize: null, reuse: 'last', ...record.cells } } : record),
   series: record => ({ countsBy: 'all', partOf: null, ...record }),
 }
 
 /** What the records of version 1 did not have yet, and the one draft that was kept beside the catalogue. */
 async function toVersion2(transaction: Transaction): Promise<void> {
   for (const [table, fill] of Object.entries(FILL_2)) {
-    await transaction.table(table).toCollection().modify((record: object, row: { value: object }) => { row.value = fill(record) })
+    await transaction
+      .table(table)
+      .toCollection()
+      .modify((record: object, row: { value: object }) => {
+        row.value = fill(record)
+      })
   }
   // What undo would bring back is of the new shape as well.
-  await transaction.table<JournalPart>('journalParts').toCollection().modify((part, row) => {
-    row.value = { ...part, changes: part.changes.map(change => ({ ...change, other: change.other && FILL_2[change.table] ? FILL_2[change.table]?.(change.other) as { id: string } : change.other })) }
-  })
+  await transaction
+    .table<JournalPart>('journalParts')
+    .toCollection()
+    .modify((part, row) => {
+      row.value = {
+        ...part,
+        changes: part.changes.map(change => ({
+          ...change,
+          other: change.other && FILL_2[change.table] ? (FILL_2[change.table]?.(change.other) as { id: string }) : change.other,
+        })),
+      }
+    })
   const device = transaction.table('device')
-  const kept = await device.get('draft') as { value: string } | undefined
+  const kept = (await device.get('draft')) as { value: string } | undefined
   if (!kept) return
   const { pictureHash = null, ...texts } = JSON.parse(kept.value) as Partial<DraftTexts & { pictureHash: string | null }>
   const blank = blankDraft({ id: ulid(), rank: 0, createdAt: new Date().toISOString() })

@@ -24,12 +24,49 @@ afterEach(async () => {
 })
 
 const facts = (name: string, more: Partial<Parameters<typeof commands.takeIn>[1]> = {}) => ({
-  name, brandName: 'Tidewrack Press', kindId: null, categoryName: 'Images', themeNames: ['Tide pools'], size: null, words: [], searchWords: [], acquiredOn: null, price: null, notes: '', pictureHash: null, ...more,
+  name,
+  brandName: 'Tidewrack Press',
+  kindId: null,
+  categoryName: 'Images',
+  themeNames: ['Tide pools'],
+  size: null,
+  words: [],
+  searchWords: [],
+  acquiredOn: null,
+  price: null,
+  notes: '',
+  pictureHash: null,
+  ...more,
 })
-const at = (place: Parameters<typeof commands.takeIn>[2]['place'], draftId: string | null = null) => ({ place, state: 'toFile' as const, draftId, written: '' })
+const at = (place: Parameters<typeof commands.takeIn>[2]['place'], draftId: string | null = null) => ({
+  place,
+  state: 'toFile' as const,
+  draftId,
+  written: '',
+})
 const draft = (name: string, numberWritten: number | null): PlannedRow => ({
-  row: 1, outcome: 'taken', questions: [],
-  draft: { name, brandText: 'Marow & Finch', kind: null, categoryText: '', themeNames: ['Harbour'], size: null, words: [], searchWords: [], notes: '', acquiredOn: null, price: null, isUsed: null, useCount: null, hasMatchingDie: null, placeText: 'Bin 4', numberWritten, numberText: numberWritten === null ? '' : String(numberWritten) },
+  row: 1,
+  outcome: 'taken',
+  questions: [],
+  draft: {
+    name,
+    brandText: 'Marow & Finch',
+    kind: null,
+    categoryText: '',
+    themeNames: ['Harbour'],
+    size: null,
+    words: [],
+    searchWords: [],
+    notes: '',
+    acquiredOn: null,
+    price: null,
+    isUsed: null,
+    useCount: null,
+    hasMatchingDie: null,
+    placeText: 'Bin 4',
+    numberWritten,
+    numberText: numberWritten === null ? '' : String(numberWritten),
+  },
 })
 /** The catalogue without the register, which undo leaves alone on purpose. */
 async function state(db: YondercrestDb) {
@@ -60,7 +97,9 @@ describe('commands', () => {
   test('two tabs taking in at once never give one number twice', async () => {
     const db = await room()
     const other = new YondercrestDb(db.name)
-    const taken = await Promise.all(Array.from({ length: 20 }, (_, index) => commands.takeIn(index % 2 ? db : other, facts(`Set ${index}`), at(null))))
+    const taken = await Promise.all(
+      Array.from({ length: 20 }, (_, index) => commands.takeIn(index % 2 ? db : other, facts(`Set ${index}`), at(null))),
+    )
     expect(new Set(taken.map(holding => holding.number)).size).toBe(20)
     other.close()
   })
@@ -71,19 +110,31 @@ describe('commands', () => {
     const joins = groupSpellings(new Map([['Marow & Finch', 3]]))
     await commands.importList(db, rows, joins, [], 'list.csv', () => undefined)
     const numbers = (await db.records('holdings').toArray()).map(holding => [holding.name, holding.number]).sort()
-    expect(numbers).toEqual([['Ferry', 9], ['Kelp Study', 7], ['Limpets', 8]])
+    expect(numbers).toEqual([
+      ['Ferry', 9],
+      ['Kelp Study', 7],
+      ['Limpets', 8],
+    ])
     await undo(db)
     await commands.importList(db, [draft('Kelp Study', 7), draft('Gulls', 8)], joins, [], 'list.csv', () => undefined)
     const again = await db.records('holdings').toArray()
     expect(again.find(holding => holding.name === 'Kelp Study')?.number).toBe(7)
-    expect(again.find(holding => holding.name === 'Gulls')).toMatchObject({ number: 10, aliases: [{ text: '8', from: 'list' }], questions: [{ code: 'numberClash', text: '8' }] })
+    expect(again.find(holding => holding.name === 'Gulls')).toMatchObject({
+      number: 10,
+      aliases: [{ text: '8', from: 'list' }],
+      questions: [{ code: 'numberClash', text: '8' }],
+    })
   })
 
   test('a command that fails leaves nothing behind', async () => {
     const db = await room()
     const before = await state(db)
     const bad = { ...draft('Kelp Study', 1) } as PlannedRow
-    await expect(commands.importList(db, [bad], [], [], 'x.csv', () => { throw new Error('tab closed') })).rejects.toThrow('tab closed')
+    await expect(
+      commands.importList(db, [bad], [], [], 'x.csv', () => {
+        throw new Error('tab closed')
+      }),
+    ).rejects.toThrow('tab closed')
     expect(await state(db)).toEqual(before)
     expect(await db.journal.count()).toBe(1)
   })
@@ -91,7 +142,19 @@ describe('commands', () => {
   test('a container code is taken once', async () => {
     const db = await room()
     const [zone] = await db.records('zones').toArray()
-    const wanted = { name: 'Bin 2', code: 'b1', type: 'bin' as const, lanes: 1, lengthMm: 300, cells: null, inner: null, emptyWeightG: null, fixture: { name: 'Cart', shelves: 2 }, shelf: 1, zoneId: zone?.id ?? '' }
+    const wanted = {
+      name: 'Bin 2',
+      code: 'b1',
+      type: 'bin' as const,
+      lanes: 1,
+      lengthMm: 300,
+      cells: null,
+      inner: null,
+      emptyWeightG: null,
+      fixture: { name: 'Cart', shelves: 2 },
+      shelf: 1,
+      zoneId: zone?.id ?? '',
+    }
     expect(await commands.addContainer(db, wanted)).toEqual({ ok: false, code: 'codeTaken', by: 'Bin 1' })
     expect(await db.records('fixtures').count()).toBe(1)
   })
@@ -99,35 +162,54 @@ describe('commands', () => {
 
 describe('journal', () => {
   test('any run of steps, undone to the start and done again, ends where it ended (property)', async () => {
-    await fc.assert(fc.asyncProperty(fc.array(fc.constantFrom('take', 'edit', 'place', 'remove', 'tab', 'zone'), { minLength: 1, maxLength: 8 }), async (steps) => {
-      const db = await room()
-      const start = await state(db)
-      const [container] = await db.records('containers').toArray()
-      const [zone] = await db.records('zones').toArray()
-      if (!container || !zone) throw new Error('no start room')
-      for (const [index, step] of steps.entries()) {
-        const [holding] = await db.records('holdings').toArray()
-        const place = { containerId: container.id, lane: 1, order: `a${index}`, cell: null }
-        if (step === 'take') await commands.takeIn(db, facts(`Set ${index}`), at(index % 2 ? place : null))
-        else if (step === 'edit' && holding) await commands.editHolding(db, holding.id, facts('Renamed', { themeNames: ['Harbour', 'Weather'] }))
-        else if (step === 'place' && holding) await commands.placeHolding(db, holding.id, place)
-        else if (step === 'remove' && holding) await commands.removeHolding(db, holding.id)
-        else if (step === 'tab') await commands.addSection(db, { containerId: container.id, lane: 1, order: `b${index}`, title: 'Harbour', colour: 0, standsFor: null })
-        else await commands.changeZone(db, { ...zone, growthReserve: index / 10 })
-      }
-      const end = await state(db)
-      let undone = 0
-      while ((await undo(db))?.seq !== 2 && undone < steps.length) undone += 1
-      expect(await state(db)).toEqual(start)
-      while (await redo(db)) undone -= 1
-      expect(await state(db)).toEqual(end)
-    }), { numRuns: 12, seed: 20261123 })
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.constantFrom('take', 'edit', 'place', 'remove', 'tab', 'zone'), { minLength: 1, maxLength: 8 }),
+        async steps => {
+          const db = await room()
+          const start = await state(db)
+          const [container] = await db.records('containers').toArray()
+          const [zone] = await db.records('zones').toArray()
+          if (!container || !zone) throw new Error('no start room')
+          for (const [index, step] of steps.entries()) {
+            const [holding] = await db.records('holdings').toArray()
+            const place = { containerId: container.id, lane: 1, order: `a${index}`, cell: null }
+            if (step === 'take') await commands.takeIn(db, facts(`Set ${index}`), at(index % 2 ? place : null))
+            else if (step === 'edit' && holding)
+              await commands.editHolding(db, holding.id, facts('Renamed', { themeNames: ['Harbour', 'Weather'] }))
+            else if (step === 'place' && holding) await commands.placeHolding(db, holding.id, place)
+            else if (step === 'remove' && holding) await commands.removeHolding(db, holding.id)
+            else if (step === 'tab')
+              await commands.addSection(db, {
+                containerId: container.id,
+                lane: 1,
+                order: `b${index}`,
+                title: 'Harbour',
+                colour: 0,
+                standsFor: null,
+              })
+            else await commands.changeZone(db, { ...zone, growthReserve: index / 10 })
+          }
+          const end = await state(db)
+          let undone = 0
+          while ((await undo(db))?.seq !== 2 && undone < steps.length) undone += 1
+          expect(await state(db)).toEqual(start)
+          while (await redo(db)) undone -= 1
+          expect(await state(db)).toEqual(end)
+        },
+      ),
+      { numRuns: 12, seed: 20261123 },
+    )
   })
 
   test('a watcher is told of changes by id, and of a replaced catalogue as a whole', async () => {
     const db = await room()
     const told: string[] = []
-    const stop = followJournal(db, (await readSnapshot(db)).journal, async touched => void told.push(touched === 'all' ? 'all' : [...touched.keys()].sort().join(' ')))
+    const stop = followJournal(
+      db,
+      (await readSnapshot(db)).journal,
+      async touched => void told.push(touched === 'all' ? 'all' : [...touched.keys()].sort().join(' ')),
+    )
     await commands.takeIn(db, facts('Kelp Study'), at(null))
     await new Promise(resolve => setTimeout(resolve, 60))
     await undo(db)
@@ -153,14 +235,14 @@ describe('journal', () => {
     const { journal } = await readSnapshot(db)
     const first = await commands.takeIn(db, facts('Kelp Study'), at(null))
     const second = await commands.takeIn(db, facts('Limpets', { brandName: 'Copperlatch' }), at(null))
-    const touched = await new Promise<ReadonlyMap<string, ReadonlySet<string>>>((resolve) => {
-      const stop = followJournal(db, journal, (told) => {
+    const touched = await new Promise<ReadonlyMap<string, ReadonlySet<string>>>(resolve => {
+      const stop = followJournal(db, journal, told => {
         if (told !== 'all') resolve(told)
         setTimeout(() => stop())
         return Promise.resolve()
       })
     })
-    expect([...touched.get('holdings') ?? []].sort()).toEqual([first.id, second.id].sort())
+    expect([...(touched.get('holdings') ?? [])].sort()).toEqual([first.id, second.id].sort())
     expect(touched.get('brands')?.size).toBe(2)
   })
 })

@@ -18,7 +18,10 @@ const sha256 = (bytes: Uint8Array): Promise<string> => Promise.resolve(createHas
 
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value))
 
-/** The same histories each time, several hundred commands; for others change the seed. What fails is not made smaller: a history costs seconds. */
+/**
+ * The same histories each time, several hundred commands; for others change the seed. What fails is not made smaller: a
+ * history costs seconds.
+ */
 const HOW = { numRuns: 15, seed: 20_261_125, endOnFailure: true } as const
 
 /** Everything that must hold after any command whatever: the first thing that does not, or null. */
@@ -35,7 +38,9 @@ async function whatIsWrong(db: YondercrestDb, tabs: 1 | 2 = 1): Promise<string |
   const seen = [...rows.values()].flatMap(row => row.placements.map(each => each.holder.id))
   if (seen.length !== data.holders.length || new Set(seen).size !== seen.length) return 'a holder stands nowhere, or twice'
   // Two tabs may set down in one gap at one moment; the two then stand there one behind the other, by their ids.
-  const places = data.holders.map(({ id, containerId, lane, order, cell }) => cell ? `${containerId} ${cell.page} ${cell.cell} ${cell.side}` : `${containerId} ${lane} ${order}${tabs === 2 ? id : ''}`)
+  const places = data.holders.map(({ id, containerId, lane, order, cell }) =>
+    cell ? `${containerId} ${cell.page} ${cell.cell} ${cell.side}` : `${containerId} ${lane} ${order}${tabs === 2 ? id : ''}`,
+  )
   if (new Set(places).size !== places.length) return 'two holders in one place'
   for (const { id, isCutInTwo, number } of data.holdings) {
     const count = data.holders.filter(holder => holder.holdingIds.includes(id)).length
@@ -47,14 +52,25 @@ async function whatIsWrong(db: YondercrestDb, tabs: 1 | 2 = 1): Promise<string |
   const open = data.refilings.filter(each => each.state === 'open')
   if (open.length > 1) return 'two re-filings at once'
   const tables = data.containers.filter(container => container.isTable).map(container => container.id)
-  if (!isDeepStrictEqual(tables, open.map(each => each.tableContainerId))) return 'a table of no re-filing'
+  if (
+    !isDeepStrictEqual(
+      tables,
+      open.map(each => each.tableContainerId),
+    )
+  )
+    return 'a table of no re-filing'
   return data.series.filter(each => each.isRunning).length === 1 ? null : 'not one running series'
 }
 /** The first record that differs between two catalogues, or null: a whole diff of two rooms is nothing to read. */
 function difference(one: Lasting, other: Lasting): string | null {
   for (const [table, records] of Object.entries(one)) {
-    const [a, b] = [new Map(records.map(each => [each.id, each])), new Map((other[table as keyof Lasting] as { id: string }[]).map(each => [each.id, each]))]
-    for (const id of new Set([...a.keys(), ...b.keys()])) if (!isDeepStrictEqual(plain(a.get(id) ?? null), plain(b.get(id) ?? null))) return `${table}: ${JSON.stringify(a.get(id))} or ${JSON.stringify(b.get(id))}`
+    const [a, b] = [
+      new Map(records.map(each => [each.id, each])),
+      new Map((other[table as keyof Lasting] as { id: string }[]).map(each => [each.id, each])),
+    ]
+    for (const id of new Set([...a.keys(), ...b.keys()]))
+      if (!isDeepStrictEqual(plain(a.get(id) ?? null), plain(b.get(id) ?? null)))
+        return `${table}: ${JSON.stringify(a.get(id))} or ${JSON.stringify(b.get(id))}`
   }
   return null
 }
@@ -64,46 +80,58 @@ const withoutLasting = ({ register: _register, series: _series, settings: _setti
 
 describe('every command, in any order', () => {
   const names = Object.keys(ACTIONS)
-  const someSteps = fc.array(fc.constantFrom(...names, 'relate', 'relate', 'pieces', 'remove', 'share', 'beginRefiling', 'refileStep', 'refileToTheEnd'), { minLength: 20, maxLength: 60, size: 'max' })
+  const someSteps = fc.array(
+    fc.constantFrom(...names, 'relate', 'relate', 'pieces', 'remove', 'share', 'beginRefiling', 'refileStep', 'refileToTheEnd'),
+    { minLength: 20, maxLength: 60, size: 'max' },
+  )
 
-  test('leaves a catalogue that holds together; undone to the beginning nothing is left of it, and done again it is all there (property)', async () => {
+  test('leaves a catalogue that holds together, undone to the beginning and done again (property)', async () => {
     const [done, refilings] = [new Set<string>(), new Set<string>()]
-    await fc.assert(fc.asyncProperty(someSteps, fc.integer({ min: 1, max: 2147483646 }), async (steps, seed) => {
-      const db = await emptyRoom()
-      const [luck, before] = [luckOf(seed), withoutLasting(await commands.readCatalogue(db))]
-      for (const name of [...Array.from({ length: 6 }, () => 'takeIn'), 'placeAll', ...steps]) {
-        await ACTIONS[name]?.(db, luck)
-        done.add(name)
-        expect([name, await whatIsWrong(db)]).toEqual([name, null])
-      }
-      const archive = await unpackArchive(await packArchive(await commands.readCatalogue(db), [], [], '2026-11-01T00:00:00.000Z', sha256), sha256)
-      expect(archive).toMatchObject({ ok: true })
-      while (await redo(db));
-      const after = await commands.readCatalogue(db)
-      for (const { state, stepsDone } of after.refilings) refilings.add(stepsDone > 0 ? state : 'begun')
-      while ((await db.journal.where('state').equals('done').count()) > 1) await undo(db)
-      expect(difference(withoutLasting(await commands.readCatalogue(db)), before)).toBeNull()
-      while (await redo(db));
-      expect(difference(withoutLasting(await commands.readCatalogue(db)), withoutLasting(after))).toBeNull()
-      await db.delete()
-    }), HOW)
+    await fc.assert(
+      fc.asyncProperty(someSteps, fc.integer({ min: 1, max: 2147483646 }), async (steps, seed) => {
+        const db = await emptyRoom()
+        const [luck, before] = [luckOf(seed), withoutLasting(await commands.readCatalogue(db))]
+        for (const name of [...Array.from({ length: 6 }, () => 'takeIn'), 'placeAll', ...steps]) {
+          await ACTIONS[name]?.(db, luck)
+          done.add(name)
+          expect([name, await whatIsWrong(db)]).toEqual([name, null])
+        }
+        const archive = await unpackArchive(
+          await packArchive(await commands.readCatalogue(db), [], [], '2026-11-01T00:00:00.000Z', sha256),
+          sha256,
+        )
+        expect(archive).toMatchObject({ ok: true })
+        while (await redo(db));
+        const after = await commands.readCatalogue(db)
+        for (const { state, stepsDone } of after.refilings) refilings.add(stepsDone > 0 ? state : 'begun')
+        while ((await db.journal.where('state').equals('done').count()) > 1) await undo(db)
+        expect(difference(withoutLasting(await commands.readCatalogue(db)), before)).toBeNull()
+        while (await redo(db));
+        expect(difference(withoutLasting(await commands.readCatalogue(db)), withoutLasting(after))).toBeNull()
+        await db.delete()
+      }),
+      HOW,
+    )
     expect(names.filter(name => !done.has(name))).toEqual([])
     expect(refilings).toContain('done')
   }, 120_000)
 
   test('from two tabs at once, neither knowing what the other does: it holds together all the same (property)', async () => {
-    await fc.assert(fc.asyncProperty(someSteps, fc.integer({ min: 1, max: 2147483646 }), async (steps, seed) => {
-      const here = await emptyRoom()
-      const there = new YondercrestDb(here.name)
-      const luck = luckOf(seed)
-      for (let at = 0; at < 6; at += 1) await ACTIONS.takeIn?.(here, luck)
-      for (let at = 0; at + 1 < steps.length; at += 2) {
-        const both = [steps[at] ?? '', steps[at + 1] ?? '']
-        await Promise.all([ACTIONS[both[0] ?? '']?.(here, luck), ACTIONS[both[1] ?? '']?.(there, luck)])
-        expect([both, await whatIsWrong(here, 2)]).toEqual([both, null])
-      }
-      there.close()
-      await here.delete()
-    }), HOW)
+    await fc.assert(
+      fc.asyncProperty(someSteps, fc.integer({ min: 1, max: 2147483646 }), async (steps, seed) => {
+        const here = await emptyRoom()
+        const there = new YondercrestDb(here.name)
+        const luck = luckOf(seed)
+        for (let at = 0; at < 6; at += 1) await ACTIONS.takeIn?.(here, luck)
+        for (let at = 0; at + 1 < steps.length; at += 2) {
+          const both = [steps[at] ?? '', steps[at + 1] ?? '']
+          await Promise.all([ACTIONS[both[0] ?? '']?.(here, luck), ACTIONS[both[1] ?? '']?.(there, luck)])
+          expect([both, await whatIsWrong(here, 2)]).toEqual([both, null])
+        }
+        there.close()
+        await here.delete()
+      }),
+      HOW,
+    )
   }, 120_000)
 })

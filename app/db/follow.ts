@@ -4,7 +4,9 @@ import type { YondercrestDb } from './database'
 import { CHANGES_A_PART, type JournalEntry } from './journal'
 
 /** The tables a screen keeps in memory: all but the register, which only commands read, and the pile, which is watched. */
-export const SCREEN_TABLES = TABLE_NAMES.filter((name): name is Exclude<TableName, 'register' | 'drafts'> => name !== 'register' && name !== 'drafts')
+export const SCREEN_TABLES = TABLE_NAMES.filter(
+  (name): name is Exclude<TableName, 'register' | 'drafts'> => name !== 'register' && name !== 'drafts',
+)
 export type ScreenTable = (typeof SCREEN_TABLES)[number]
 export type ScreenRecords = { [T in ScreenTable]: RecordOf<T>[] }
 
@@ -46,11 +48,13 @@ async function readInParts(db: YondercrestDb, table: ScreenTable): Promise<{ id:
  * journal of the snapshot that the watcher already has. Returns the way to stop.
  */
 export function followJournal(
-  db: YondercrestDb, from: readonly JournalEntry[], tell: (touched: Touched, journal: readonly JournalEntry[]) => Promise<void>,
+  db: YondercrestDb,
+  from: readonly JournalEntry[],
+  tell: (touched: Touched, journal: readonly JournalEntry[]) => Promise<void>,
 ): () => void {
   let known = from
   let queue: Promise<void> = Promise.resolve()
-  const subscription = liveQuery(() => db.journal.toArray()).subscribe((journal) => {
+  const subscription = liveQuery(() => db.journal.toArray()).subscribe(journal => {
     queue = queue.then(async () => {
       const touched = await whatChanged(db, known, journal)
       known = journal
@@ -72,7 +76,7 @@ async function whatChanged(db: YondercrestDb, known: readonly JournalEntry[], jo
   if (swung.length === 0) return now.size === known.length ? null : new Map()
   // A new query each time: one with anyOf remembers how far it came, and would go on from there.
   const touchedParts = () => db.journalParts.where('seq').anyOf(swung.map(entry => entry.seq))
-  if (await touchedParts().count() > READ_ANEW_FROM / CHANGES_A_PART) return 'all'
+  if ((await touchedParts().count()) > READ_ANEW_FROM / CHANGES_A_PART) return 'all'
   const changes = (await touchedParts().toArray()).flatMap(part => part.changes)
   const touched = new Map<TableName, Set<string>>()
   for (const { table, id } of changes) touched.set(table, (touched.get(table) ?? new Set()).add(id))

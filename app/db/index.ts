@@ -1,7 +1,24 @@
-export { database, databaseExists, type DeviceFact, type InkMapRecord, type PictureRecord, type ThumbRecord, YondercrestDb } from './database'
-export { followJournal, readSnapshot, SCREEN_TABLES, type ScreenRecords, type ScreenTable, type Snapshot, type Touched, watch } from './follow'
+export {
+  database,
+  databaseExists,
+  type DeviceFact,
+  type InkMapRecord,
+  type PictureRecord,
+  type ThumbRecord,
+  YondercrestDb,
+} from './database'
+export {
+  followJournal,
+  readSnapshot,
+  SCREEN_TABLES,
+  type ScreenRecords,
+  type ScreenTable,
+  type Snapshot,
+  type Touched,
+  watch,
+} from './follow'
 export type { Change, CommandName, JournalEntry, JournalPart, Subject } from './journal'
 export { redo, transact, undo } from './transact'
 export * as commands from './commands'
 /** Loads what records are checked by, before the first command has to wait for it. */
-export const loadChecks = async (): Promise<void> => void await import('./checked')
+export const loadChecks = async (): Promise<void> => void (await import('./checked'))

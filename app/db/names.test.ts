@@ -17,11 +17,24 @@ async function room(): Promise<YondercrestDb> {
   return db
 }
 const facts = (name: string, brandName: string, themeNames: readonly string[]) => ({
-  name, brandName, kindId: null, categoryName: 'Images', themeNames, size: null, words: [], searchWords: [], acquiredOn: null, price: null, notes: '', pictureHash: null,
+  name,
+  brandName,
+  kindId: null,
+  categoryName: 'Images',
+  themeNames,
+  size: null,
+  words: [],
+  searchWords: [],
+  acquiredOn: null,
+  price: null,
+  notes: '',
+  pictureHash: null,
 })
-const take = (db: YondercrestDb, name: string, brandName: string, themeNames: readonly string[]) => commands.takeIn(db, facts(name, brandName, themeNames), { place: null, state: 'toFile', draftId: null, written: '' })
-const idOf = async (db: YondercrestDb, list: 'brands' | 'themes' | 'categories', name: string): Promise<string> => (await db.records(list).toArray()).find(each => each.name === name)?.id ?? ''
-const state = async (db: YondercrestDb) => ({ ...await commands.readCatalogue(db), register: [] })
+const take = (db: YondercrestDb, name: string, brandName: string, themeNames: readonly string[]) =>
+  commands.takeIn(db, facts(name, brandName, themeNames), { place: null, state: 'toFile', draftId: null, written: '' })
+const idOf = async (db: YondercrestDb, list: 'brands' | 'themes' | 'categories', name: string): Promise<string> =>
+  (await db.records(list).toArray()).find(each => each.name === name)?.id ?? ''
+const state = async (db: YondercrestDb) => ({ ...(await commands.readCatalogue(db)), register: [] })
 
 describe('joining', () => {
   test('brands: sets, spellings and successors go over; the old spelling means the new brand; one undo takes it back', async () => {
@@ -40,12 +53,23 @@ describe('joining', () => {
     expect(await state(db)).toEqual(before)
   })
 
-  test('themes: a set that had both has one, in the first one\'s place; its tab and its links go over', async () => {
+  test("themes: a set that had both has one, in the first one's place; its tab and its links go over", async () => {
     const db = await room()
     const set = await take(db, 'Kelp Study', '', ['Shore', 'Weather', 'Harbour'])
     const [container] = await db.records('containers').toArray()
-    const [shore, harbour, weather] = [await idOf(db, 'themes', 'Shore'), await idOf(db, 'themes', 'Harbour'), await idOf(db, 'themes', 'Weather')]
-    await commands.addSection(db, { containerId: container?.id ?? '', lane: 1, order: 'a0', title: 'Shore', colour: 0, standsFor: { by: 'theme', id: shore } })
+    const [shore, harbour, weather] = [
+      await idOf(db, 'themes', 'Shore'),
+      await idOf(db, 'themes', 'Harbour'),
+      await idOf(db, 'themes', 'Weather'),
+    ]
+    await commands.addSection(db, {
+      containerId: container?.id ?? '',
+      lane: 1,
+      order: 'a0',
+      title: 'Shore',
+      colour: 0,
+      standsFor: { by: 'theme', id: shore },
+    })
     const link = await db.records('themes').get(weather)
     if (link) await commands.putName(db, 'themes', { ...link, seeAlsoIds: [shore] })
     await commands.joinNames(db, 'themes', shore, harbour)
@@ -56,19 +80,27 @@ describe('joining', () => {
 
   test('whatever is joined, nothing refers to what is gone, and no set is lost (property)', async () => {
     const names = ['Harbour', 'Weather', 'Post', 'Tools'] as const
-    await fc.assert(fc.asyncProperty(fc.array(fc.subarray([...names], { minLength: 1 }), { minLength: 1, maxLength: 5 }), fc.array(fc.tuple(fc.constantFrom(...names), fc.constantFrom(...names)), { maxLength: 3 }), async (sets, joins) => {
-      const db = await room()
-      for (const [at, themes] of sets.entries()) await take(db, `Set ${at}`, '', themes)
-      for (const [from, into] of joins) await commands.joinNames(db, 'themes', await idOf(db, 'themes', from), await idOf(db, 'themes', into))
-      const living = new Set((await db.records('themes').toArray()).map(theme => theme.id))
-      const holdings = await db.records('holdings').toArray()
-      expect(holdings).toHaveLength(sets.length)
-      for (const holding of holdings) {
-        expect(holding.themeIds.length).toBeGreaterThan(0)
-        expect(new Set(holding.themeIds).size).toBe(holding.themeIds.length)
-        for (const id of holding.themeIds) expect(living.has(id)).toBe(true)
-      }
-    }), { numRuns: 15 })
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.subarray([...names], { minLength: 1 }), { minLength: 1, maxLength: 5 }),
+        fc.array(fc.tuple(fc.constantFrom(...names), fc.constantFrom(...names)), { maxLength: 3 }),
+        async (sets, joins) => {
+          const db = await room()
+          for (const [at, themes] of sets.entries()) await take(db, `Set ${at}`, '', themes)
+          for (const [from, into] of joins)
+            await commands.joinNames(db, 'themes', await idOf(db, 'themes', from), await idOf(db, 'themes', into))
+          const living = new Set((await db.records('themes').toArray()).map(theme => theme.id))
+          const holdings = await db.records('holdings').toArray()
+          expect(holdings).toHaveLength(sets.length)
+          for (const holding of holdings) {
+            expect(holding.themeIds.length).toBeGreaterThan(0)
+            expect(new Set(holding.themeIds).size).toBe(holding.themeIds.length)
+            for (const id of holding.themeIds) expect(living.has(id)).toBe(true)
+          }
+        },
+      ),
+      { numRuns: 15 },
+    )
   })
 })
 
@@ -81,7 +113,10 @@ describe('splitting and renaming', () => {
     if (brand) await commands.putName(db, 'brands', { ...brand, variants: ['Tide Wrack'] })
     expect(await commands.splitName(db, 'brands', id, 'Tide Wrack', [second.id])).toEqual({ ok: true, sets: 1 })
     const own = await idOf(db, 'brands', 'Tide Wrack')
-    expect([(await db.records('holdings').get(first.id))?.brandId, (await db.records('holdings').get(second.id))?.brandId]).toEqual([id, own])
+    expect([(await db.records('holdings').get(first.id))?.brandId, (await db.records('holdings').get(second.id))?.brandId]).toEqual([
+      id,
+      own,
+    ])
     expect((await db.records('brands').get(id))?.variants).toEqual([])
   })
   test('a theme that is split off takes the place of the old one, first themes included', async () => {
@@ -93,13 +128,20 @@ describe('splitting and renaming', () => {
   test('no two entries are ever written alike, not by a variant either', async () => {
     const db = await room()
     await commands.putName(db, 'brands', { ...blankBrand(ulid(), 'Copperlatch'), variants: ['Copper Latch'] })
-    expect(await commands.putName(db, 'brands', blankBrand(ulid(), 'copper latch'))).toEqual({ ok: false, code: 'nameTaken', by: 'Copperlatch' })
-    expect(await commands.putName(db, 'brands', { ...blankBrand(ulid(), 'Latchworks'), variants: ['COPPERLATCH'] })).toMatchObject({ ok: false, code: 'nameTaken' })
+    expect(await commands.putName(db, 'brands', blankBrand(ulid(), 'copper latch'))).toEqual({
+      ok: false,
+      code: 'nameTaken',
+      by: 'Copperlatch',
+    })
+    expect(await commands.putName(db, 'brands', { ...blankBrand(ulid(), 'Latchworks'), variants: ['COPPERLATCH'] })).toMatchObject({
+      ok: false,
+      code: 'nameTaken',
+    })
     expect(await commands.putName(db, 'themes', newTheme(ulid(), '  ', []))).toEqual({ ok: false, code: 'nameMissing' })
     expect(await commands.joinNames(db, 'themes', ulid(), ulid())).toEqual({ ok: false, code: 'gone' })
     expect(await db.records('brands').count()).toBe(1)
   })
-  test('an order of the owner\'s own is kept, and undone in one step', async () => {
+  test("an order of the owner's own is kept, and undone in one step", async () => {
     const db = await room()
     const before = (await db.records('categories').toArray()).sort((a, b) => a.rank - b.rank).map(each => each.id)
     await commands.orderNames(db, 'categories', [...before].reverse())
@@ -111,7 +153,27 @@ describe('splitting and renaming', () => {
 })
 
 describe('the pile', () => {
-  const strip = (rank: number) => ({ id: ulid(), rank, pictureHash: null, createdAt: '2026-11-23T00:00:00.000Z', texts: { name: `Strip ${rank}`, brand: '', kindId: '', category: '', themes: [], theme: '', size: '', words: '', searchWords: [], written: '', acquiredOn: '', price: '', notes: '' } })
+  const strip = (rank: number) => ({
+    id: ulid(),
+    rank,
+    pictureHash: null,
+    createdAt: '2026-11-23T00:00:00.000Z',
+    texts: {
+      name: `Strip ${rank}`,
+      brand: '',
+      kindId: '',
+      category: '',
+      themes: [],
+      theme: '',
+      size: '',
+      words: '',
+      searchWords: [],
+      written: '',
+      acquiredOn: '',
+      price: '',
+      notes: '',
+    },
+  })
   test('a strip goes with the set it becomes, and comes back as it was typed when that is undone', async () => {
     const db = await room()
     const [draft] = [strip(0)]
@@ -129,7 +191,10 @@ describe('the pile', () => {
     const used = ['capture', 'class', 'label', 'file'] as const
     const classed = await commands.finishStage(db, set.id, { stage: 'class', facts: facts('Kelp Study', 'Tidewrack', ['Shore']) }, used)
     expect(classed).toMatchObject({ state: 'toLabel', themeIds: [await idOf(db, 'themes', 'Shore')] })
-    expect(await commands.finishStage(db, set.id, { stage: 'fit', sitsIn: 'sleeve', holderTypeId: null }, used)).toMatchObject({ state: 'toLabel', sitsIn: 'sleeve' })
+    expect(await commands.finishStage(db, set.id, { stage: 'fit', sitsIn: 'sleeve', holderTypeId: null }, used)).toMatchObject({
+      state: 'toLabel',
+      sitsIn: 'sleeve',
+    })
     expect(await commands.finishStage(db, set.id, { stage: 'label', labelText: '1' }, used)).toMatchObject({ state: 'toFile' })
     const [container] = await db.records('containers').toArray()
     await commands.placeHolding(db, set.id, { containerId: container?.id ?? '', lane: 1, order: 'a0', cell: null })
@@ -139,7 +204,8 @@ describe('the pile', () => {
 })
 
 describe('a number that stands on the thing already', () => {
-  const withNumber = (db: YondercrestDb, name: string, written: string) => commands.takeIn(db, facts(name, '', []), { place: null, state: 'toFile', draftId: null, written })
+  const withNumber = (db: YondercrestDb, name: string, written: string) =>
+    commands.takeIn(db, facts(name, '', []), { place: null, state: 'toFile', draftId: null, written })
   test('is taken over where it is free; the next number goes on behind the highest', async () => {
     const db = await room()
     expect(await withNumber(db, 'Kelp Study', '#0352')).toMatchObject({ number: 352, aliases: [] })
@@ -172,19 +238,31 @@ describe('schools of numbering, in the database', () => {
     const db = await room()
     const [main] = await db.records('series').toArray()
     if (main) await commands.putSeries(db, { ...main, countsBy: 'brand', suffixBy: 'none' })
-    await Promise.all([take(db, 'Kelp', 'Quoin & Bodkin', []), take(db, 'Gulls', 'Quoin & Bodkin', []), take(db, 'Rope', '', []), take(db, 'Ferry', 'Quay Bell', [])])
-    expect((await Promise.all(['Kelp', 'Gulls', 'Rope', 'Ferry'].map(name => code(db, name)))).sort()).toEqual(['1', 'QB-1', 'QB-2', 'QBB-1'])
+    await Promise.all([
+      take(db, 'Kelp', 'Quoin & Bodkin', []),
+      take(db, 'Gulls', 'Quoin & Bodkin', []),
+      take(db, 'Rope', '', []),
+      take(db, 'Ferry', 'Quay Bell', []),
+    ])
+    expect((await Promise.all(['Kelp', 'Gulls', 'Rope', 'Ferry'].map(name => code(db, name)))).sort()).toEqual([
+      '1',
+      'QB-1',
+      'QB-2',
+      'QBB-1',
+    ])
     await undo(db)
     await take(db, 'Pier', 'Quay Bell', [])
     expect(await code(db, 'Pier')).toBe('QBB-2')
     expect((await db.records('series').toArray()).filter(each => each.partOf)).toHaveLength(2)
   })
-  test('the cell it first stands in is its number, once; a second set there counts with the others, and keeps what stands on it', async () => {
+  test('the cell it first stands in is its number, once; a second set there counts with the others', async () => {
     const db = await room()
     const [[main], [bin]] = [await db.records('series').toArray(), await db.records('containers').toArray()]
     if (!main || !bin) throw new Error('an empty room has both')
     await commands.putSeries(db, { ...main, countsBy: 'cell' })
-    await db.records('containers').put({ ...bin, cells: { rows: 4, columns: 3, pages: 9, isTwoSided: false, cellSize: null, reuse: 'last' } })
+    await db
+      .records('containers')
+      .put({ ...bin, cells: { rows: 4, columns: 3, pages: 9, isTwoSided: false, cellSize: null, reuse: 'last' } })
     const place = { containerId: bin.id, lane: 1, order: 'a0', cell: { page: 2, cell: 3, side: 'front' as const } }
     const first = await commands.takeIn(db, facts('Kelp', '', []), { place, state: 'filed', draftId: null, written: '' })
     await commands.removeHolding(db, first.id)
@@ -215,7 +293,11 @@ describe('marks, pages and themes to begin with', () => {
     if (!wood || !foam) throw new Error('the usual kinds')
     expect((await commands.setMark(db, 'layersWith', 'w'))?.kind?.id).toBe(wood.id)
     expect(await commands.setMark(db, 'layersWith', 'Lw')).toBeNull()
-    expect(await commands.putName(db, 'kinds', { ...foam, suffix: 'LW' })).toMatchObject({ ok: false, code: 'markTaken', by: { way: 'layersWith' } })
+    expect(await commands.putName(db, 'kinds', { ...foam, suffix: 'LW' })).toMatchObject({
+      ok: false,
+      code: 'markTaken',
+      by: { way: 'layersWith' },
+    })
     expect(await commands.putName(db, 'kinds', { ...foam, suffix: 'F' })).toMatchObject({ ok: true })
     expect((await db.records('settings').get('room'))?.marks.layersWith).toBe('Lw')
   })

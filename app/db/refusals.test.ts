@@ -1,7 +1,19 @@
 import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
-import { blankBrand, blankHolding, type CellGrid, type Container, type Holder, type HolderType, type Holding, LIMITS, newTheme, type Series, START_HOLDER_TYPES } from '#core/catalog'
+import {
+  blankBrand,
+  blankHolding,
+  type CellGrid,
+  type Container,
+  type Holder,
+  type HolderType,
+  type Holding,
+  LIMITS,
+  newTheme,
+  type Series,
+  START_HOLDER_TYPES,
+} from '#core/catalog'
 import { keysBehind } from '#core/room'
 import { commands, YondercrestDb } from './index'
 
@@ -14,8 +26,29 @@ afterEach(async () => {
 const [ZONE, SHELF, BIN, PAGE, EMPTY] = [ulid(), ulid(), ulid(), ulid(), ulid()]
 const [TYPE, OTHER_TYPE] = [ulid(), ulid()]
 const cells: CellGrid = { rows: 1, columns: 2, pages: 1, isTwoSided: false, cellSize: null, reuse: 'first' }
-const container = (id: string, code: string, more: Partial<Container> = {}): Container => ({ id, fixtureId: SHELF, shelf: 1, rank: 0, name: `Box ${code}`, code, type: 'bin', lanes: 1, lengthMm: 300, inner: null, cells: null, zoneId: ZONE, emptyWeightG: null, isTable: false, ...more })
-const SETS = Array.from({ length: 3 }, (_, at): Holding => ({ ...blankHolding({ id: ulid(), number: at + 1, seriesId: SERIES, name: `Rope Ends ${at + 1}`, createdAt: '2026-01-01T00:00:00.000Z' }), state: 'filed', holderTypeId: TYPE, sitsIn: 'pocket' }))
+const container = (id: string, code: string, more: Partial<Container> = {}): Container => ({
+  id,
+  fixtureId: SHELF,
+  shelf: 1,
+  rank: 0,
+  name: `Box ${code}`,
+  code,
+  type: 'bin',
+  lanes: 1,
+  lengthMm: 300,
+  inner: null,
+  cells: null,
+  zoneId: ZONE,
+  emptyWeightG: null,
+  isTable: false,
+  ...more,
+})
+const SETS = Array.from({ length: 3 }, (_, at): Holding => ({
+  ...blankHolding({ id: ulid(), number: at + 1, seriesId: SERIES, name: `Rope Ends ${at + 1}`, createdAt: '2026-01-01T00:00:00.000Z' }),
+  state: 'filed',
+  holderTypeId: TYPE,
+  sitsIn: 'pocket',
+}))
 const shape = START_HOLDER_TYPES[0]
 const [first, second] = SETS
 
@@ -32,42 +65,152 @@ async function smallRoom(): Promise<YondercrestDb> {
   await db.records('zones').put({ ...zone, id: ZONE })
   await db.records('fixtures').put({ ...fixture, id: SHELF, name: 'Long shelf' })
   await db.records('containers').bulkPut([container(BIN, 'B1'), container(PAGE, 'P1', { type: 'binder', cells }), container(EMPTY, 'B2')])
-  await db.records('holderTypes').bulkPut([{ ...shape, id: TYPE, rank: 0, name: 'Pocket 5 x 7' }, { ...shape, id: OTHER_TYPE, rank: 1, name: 'Pocket 6 x 8' }])
+  await db.records('holderTypes').bulkPut([
+    { ...shape, id: TYPE, rank: 0, name: 'Pocket 5 x 7' },
+    { ...shape, id: OTHER_TYPE, rank: 1, name: 'Pocket 6 x 8' },
+  ])
   await db.records('holdings').bulkPut(SETS)
   const keys = keysBehind([], -1, SETS.length)
-  await db.records('holders').bulkPut(SETS.map((set, at): Holder => ({ id: ulid(), holderTypeId: TYPE, type: 'pocket', containerId: BIN, lane: 1, order: keys[at] ?? '', cell: null, apartBecause: null, holdingIds: [set.id] })))
-  await db.records('brands').bulkPut([{ ...blankBrand('01BRANDA000000000000000000', 'Greywether'), variants: ['Grey-Wether'] }, blankBrand('01BRANDB000000000000000000', 'Copperlatch')])
-  await db.records('themes').bulkPut([{ ...newTheme('01THEMEA000000000000000000', 'Kelp', []) }, { ...newTheme('01THEMEB000000000000000000', 'Ropes', []), rank: 1 }])
+  await db.records('holders').bulkPut(
+    SETS.map((set, at): Holder => ({
+      id: ulid(),
+      holderTypeId: TYPE,
+      type: 'pocket',
+      containerId: BIN,
+      lane: 1,
+      order: keys[at] ?? '',
+      cell: null,
+      apartBecause: null,
+      holdingIds: [set.id],
+    })),
+  )
+  await db
+    .records('brands')
+    .bulkPut([
+      { ...blankBrand('01BRANDA000000000000000000', 'Greywether'), variants: ['Grey-Wether'] },
+      blankBrand('01BRANDB000000000000000000', 'Copperlatch'),
+    ])
+  await db
+    .records('themes')
+    .bulkPut([
+      { ...newTheme('01THEMEA000000000000000000', 'Kelp', []) },
+      { ...newTheme('01THEMEB000000000000000000', 'Ropes', []), rank: 1 },
+    ])
   await commands.addRelation(db, { kind: 'layersWith', fromId: first?.id ?? '', toId: second?.id ?? '' })
   return db
 }
-const newContainer = (code: string) => ({ name: 'Another', code, type: 'bin' as const, lanes: 1, lengthMm: 200, cells: null, inner: null, fixture: { id: SHELF }, shelf: 1, zoneId: ZONE, emptyWeightG: null })
+const newContainer = (code: string) => ({
+  name: 'Another',
+  code,
+  type: 'bin' as const,
+  lanes: 1,
+  lengthMm: 200,
+  cells: null,
+  inner: null,
+  fixture: { id: SHELF },
+  shelf: 1,
+  zoneId: ZONE,
+  emptyWeightG: null,
+})
 
 /** What is asked for, and what is answered. */
 const REFUSED: readonly (readonly [what: string, ask: (db: YondercrestDb) => Promise<unknown>, answer: unknown])[] = [
-  ['a container under a code that is taken, in other letters', db => commands.addContainer(db, newContainer('b1')), { ok: false, code: 'codeTaken', by: 'Box B1' }],
-  ['a container given the code of another', db => commands.changeContainer(db, container(EMPTY, 'p1')), { ok: false, code: 'codeTaken', by: 'Box P1' }],
-  ['pages made of a bin in which sets stand', db => commands.changeContainer(db, container(BIN, 'B1', { type: 'binder', cells })), { ok: false, code: 'notEmpty', count: 3 }],
+  [
+    'a container under a code that is taken, in other letters',
+    db => commands.addContainer(db, newContainer('b1')),
+    { ok: false, code: 'codeTaken', by: 'Box B1' },
+  ],
+  [
+    'a container given the code of another',
+    db => commands.changeContainer(db, container(EMPTY, 'p1')),
+    { ok: false, code: 'codeTaken', by: 'Box P1' },
+  ],
+  [
+    'pages made of a bin in which sets stand',
+    db => commands.changeContainer(db, container(BIN, 'B1', { type: 'binder', cells })),
+    { ok: false, code: 'notEmpty', count: 3 },
+  ],
   ['a container taken out with sets in it', db => commands.removeContainer(db, BIN), { ok: false, code: 'notEmpty', count: 3 }],
-  ['three sets emptied into two cells', db => commands.emptyContainer(db, BIN, PAGE, true), { ok: false, code: 'cellsRunOut', free: 2, needed: 3 }],
+  [
+    'three sets emptied into two cells',
+    db => commands.emptyContainer(db, BIN, PAGE, true),
+    { ok: false, code: 'cellsRunOut', free: 2, needed: 3 },
+  ],
   ['a container emptied into one that is gone', db => commands.emptyContainer(db, BIN, ulid(), false), { ok: false, code: 'gone' }],
   ['a container that is gone taken out', db => commands.removeContainer(db, ulid()), { ok: false, code: 'gone' }],
   ['a container that is gone copied', db => commands.copyContainer(db, ulid(), 3), 0],
   ['furniture taken out with containers on it', db => commands.removeFixture(db, SHELF), { ok: false, code: 'notEmpty', count: 3 }],
   ['the last zone ended', db => commands.removeZone(db, ZONE, ZONE), { ok: false, code: 'gone' }],
   ['a zone ended into one that is gone', db => commands.removeZone(db, ZONE, ulid()), { ok: false, code: 'gone' }],
-  ['a holder type without a name', db => commands.putHolderType(db, { ...shape as HolderType, id: OTHER_TYPE, rank: 1, name: '  ' }), { ok: false, code: 'nameMissing', count: 0 }],
-  ['a holder type called like another', db => commands.putHolderType(db, { ...shape as HolderType, id: OTHER_TYPE, rank: 1, name: ' POCKET 5 x 7 ' }), { ok: false, code: 'nameTaken', count: 0 }],
+  [
+    'a holder type without a name',
+    db => commands.putHolderType(db, { ...(shape as HolderType), id: OTHER_TYPE, rank: 1, name: '  ' }),
+    { ok: false, code: 'nameMissing', count: 0 },
+  ],
+  [
+    'a holder type called like another',
+    db => commands.putHolderType(db, { ...(shape as HolderType), id: OTHER_TYPE, rank: 1, name: ' POCKET 5 x 7 ' }),
+    { ok: false, code: 'nameTaken', count: 0 },
+  ],
   ['a holder type that holds sets taken off the list', db => commands.removeHolderType(db, TYPE), { ok: false, code: 'inUse', count: 3 }],
-  ['a set that goes with itself', db => commands.addRelation(db, { kind: 'layersWith', fromId: first?.id ?? '', toId: first?.id ?? '' }), 'itself'],
-  ['the same said twice, the other way round', db => commands.addRelation(db, { kind: 'layersWith', fromId: second?.id ?? '', toId: first?.id ?? '' }), 'twice'],
-  ['a brand spelled like a spelling of another', db => commands.putName(db, 'brands', blankBrand('01BRANDB000000000000000000', 'GREY-WETHER')), { ok: false, code: 'nameTaken', by: 'Greywether' }],
-  ['a theme without a name', db => commands.putName(db, 'themes', newTheme('01THEMEB000000000000000000', '  ', [])), { ok: false, code: 'nameMissing' }],
-  ['a theme joined into one that is gone', db => commands.joinNames(db, 'themes', '01THEMEA000000000000000000', ulid()), { ok: false, code: 'gone' }],
-  ['a theme split off under the name of another', db => commands.splitName(db, 'themes', '01THEMEA000000000000000000', 'ropes', []), { ok: false, code: 'nameTaken', by: 'Ropes' }],
+  [
+    'a set that goes with itself',
+    db => commands.addRelation(db, { kind: 'layersWith', fromId: first?.id ?? '', toId: first?.id ?? '' }),
+    'itself',
+  ],
+  [
+    'the same said twice, the other way round',
+    db => commands.addRelation(db, { kind: 'layersWith', fromId: second?.id ?? '', toId: first?.id ?? '' }),
+    'twice',
+  ],
+  [
+    'a brand spelled like a spelling of another',
+    db => commands.putName(db, 'brands', blankBrand('01BRANDB000000000000000000', 'GREY-WETHER')),
+    { ok: false, code: 'nameTaken', by: 'Greywether' },
+  ],
+  [
+    'a theme without a name',
+    db => commands.putName(db, 'themes', newTheme('01THEMEB000000000000000000', '  ', [])),
+    { ok: false, code: 'nameMissing' },
+  ],
+  [
+    'a theme joined into one that is gone',
+    db => commands.joinNames(db, 'themes', '01THEMEA000000000000000000', ulid()),
+    { ok: false, code: 'gone' },
+  ],
+  [
+    'a theme split off under the name of another',
+    db => commands.splitName(db, 'themes', '01THEMEA000000000000000000', 'ropes', []),
+    { ok: false, code: 'nameTaken', by: 'Ropes' },
+  ],
   ['a set placed that is gone', db => commands.placeHolding(db, ulid(), { containerId: BIN, lane: 1, order: 'a9', cell: null }), false],
-  ['a set changed that is gone', db => commands.editHolding(db, ulid(), { name: 'Kelp', brandName: '', kindId: null, categoryName: '', themeNames: [], size: null, words: [], searchWords: [], acquiredOn: null, price: null, notes: '', pictureHash: null }), null],
-  ['a set shared into the holder it is in', async (db) => { const [holder] = await db.records('holders').toArray(); await commands.shareHolder(db, holder?.holdingIds[0] ?? '', holder?.id ?? '') }, undefined],
+  [
+    'a set changed that is gone',
+    db =>
+      commands.editHolding(db, ulid(), {
+        name: 'Kelp',
+        brandName: '',
+        kindId: null,
+        categoryName: '',
+        themeNames: [],
+        size: null,
+        words: [],
+        searchWords: [],
+        acquiredOn: null,
+        price: null,
+        notes: '',
+        pictureHash: null,
+      }),
+    null,
+  ],
+  [
+    'a set shared into the holder it is in',
+    async db => {
+      const [holder] = await db.records('holders').toArray()
+      await commands.shareHolder(db, holder?.holdingIds[0] ?? '', holder?.id ?? '')
+    },
+    undefined,
+  ],
 ]
 
 describe('what is refused is answered with its reason, changes nothing, and is no step to undo', () => {
@@ -97,7 +240,7 @@ describe('and what is allowed beside it', () => {
   })
   test('a retired holder type is free to go once nothing sits in it, and what it replaced names it no more', async () => {
     const db = await smallRoom()
-    await commands.putHolderType(db, { ...shape as HolderType, id: TYPE, rank: 0, name: 'Pocket 5 x 7', replacedById: OTHER_TYPE })
+    await commands.putHolderType(db, { ...(shape as HolderType), id: TYPE, rank: 0, name: 'Pocket 5 x 7', replacedById: OTHER_TYPE })
     expect(await commands.removeHolderType(db, OTHER_TYPE)).toEqual({ ok: true })
     expect((await db.records('holderTypes').get(TYPE))?.replacedById).toBeNull()
   })
@@ -120,16 +263,21 @@ describe('and what is allowed beside it', () => {
   })
   test('a piece that lives with a set that goes is at home again', async () => {
     const db = await smallRoom()
-    await commands.keepPieces(db, first?.id ?? '', [{ id: ulid(), words: ['ahoy'], size: null, pictureHash: null, isMissing: false, livesWithId: second?.id ?? '' }])
+    await commands.keepPieces(db, first?.id ?? '', [
+      { id: ulid(), words: ['ahoy'], size: null, pictureHash: null, isMissing: false, livesWithId: second?.id ?? '' },
+    ])
     await commands.removeHolding(db, second?.id ?? '')
     expect((await db.records('holdings').get(first?.id ?? ''))?.pieces.map(piece => piece.livesWithId)).toEqual([null])
   })
   test('a code whose series was padded stays the same set, and the common sizes come once', async () => {
     const db = await smallRoom()
     const [series] = await db.records('series').toArray()
-    expect(await commands.putSeries(db, { ...series as Series, padding: 5 })).toEqual({ ok: true })
-    expect(await commands.putSeries(db, { ...series as Series, id: ulid(), name: 'A second one', isRunning: false })).toMatchObject({ ok: false, code: 'seriesClash' })
-    expect(await commands.putSeries(db, { ...series as Series, name: ' ' })).toEqual({ ok: false, code: 'nameMissing' })
+    expect(await commands.putSeries(db, { ...(series as Series), padding: 5 })).toEqual({ ok: true })
+    expect(await commands.putSeries(db, { ...(series as Series), id: ulid(), name: 'A second one', isRunning: false })).toMatchObject({
+      ok: false,
+      code: 'seriesClash',
+    })
+    expect(await commands.putSeries(db, { ...(series as Series), name: ' ' })).toEqual({ ok: false, code: 'nameMissing' })
     await db.records('holderTypes').clear()
     expect(await commands.addStartHolders(db)).toBe(START_HOLDER_TYPES.length)
     expect(await commands.addStartHolders(db)).toBe(0)
@@ -146,14 +294,33 @@ describe('what gets past the fields', () => {
     await commands.changeSettings(db, { roomName: 'Letter room' })
     expect(await db.records('settings').get('room')).toEqual({ ...before, roomName: 'Letter room' })
   })
-  const facts = { name: 'Kelp', brandName: 'Greywether', kindId: null, categoryName: '', themeNames: ['Ropes'], size: null, words: [], searchWords: [], acquiredOn: null, price: null, notes: '', pictureHash: null }
+  const facts = {
+    name: 'Kelp',
+    brandName: 'Greywether',
+    kindId: null,
+    categoryName: '',
+    themeNames: ['Ropes'],
+    size: null,
+    words: [],
+    searchWords: [],
+    acquiredOn: null,
+    price: null,
+    notes: '',
+    pictureHash: null,
+  }
   test.each<[string, Partial<typeof facts>]>([
-    ['a name too long', { name: 'k'.repeat(LIMITS.name + 1) }], ['no name', { name: ' ' }], ['too many words', { words: Array.from({ length: LIMITS.words + 1 }, (_, at) => `${at}`) as never[] }],
-    ['a brand too long', { brandName: 'k'.repeat(LIMITS.name + 1) }], ['a size of no side', { size: { widthMm: 0, heightMm: 10 } as never }], ['notes too long', { notes: 'k'.repeat(LIMITS.text + 1) }],
+    ['a name too long', { name: 'k'.repeat(LIMITS.name + 1) }],
+    ['no name', { name: ' ' }],
+    ['too many words', { words: Array.from({ length: LIMITS.words + 1 }, (_, at) => `${at}`) as never[] }],
+    ['a brand too long', { brandName: 'k'.repeat(LIMITS.name + 1) }],
+    ['a size of no side', { size: { widthMm: 0, heightMm: 10 } as never }],
+    ['notes too long', { notes: 'k'.repeat(LIMITS.text + 1) }],
   ])('%s ends the transaction: no set, no name, no number of it is kept', async (_title, wrong) => {
     const db = await smallRoom()
     const [before, steps] = [await commands.readCatalogue(db), await db.journal.count()]
-    await expect(commands.takeIn(db, { ...facts, ...wrong }, { place: null, state: 'toClass', draftId: null, written: '' })).rejects.toThrow('refused')
+    await expect(
+      commands.takeIn(db, { ...facts, ...wrong }, { place: null, state: 'toClass', draftId: null, written: '' }),
+    ).rejects.toThrow('refused')
     expect(await commands.readCatalogue(db)).toEqual(before)
     expect(await db.journal.count()).toBe(steps)
   })

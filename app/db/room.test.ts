@@ -21,27 +21,97 @@ async function filledRoom(count: number): Promise<YondercrestDb> {
   const [container] = await db.records('containers').toArray()
   const themes = ['Ropes', 'Harbour', 'Kelp'].map(name => newTheme(ulid(), name, []))
   await db.records('themes').bulkPut(themes)
-  const sets = Array.from({ length: count }, (_, at): Holding => ({ ...blankHolding({ id: ulid(), number: at + 1, seriesId: SERIES, name: `Set ${String(at + 1).padStart(2, '0')}`, createdAt: '2026-01-01T00:00:00.000Z' }), themeIds: [themes[at % 3]?.id ?? ''], state: 'filed' }))
+  const sets = Array.from({ length: count }, (_, at): Holding => ({
+    ...blankHolding({
+      id: ulid(),
+      number: at + 1,
+      seriesId: SERIES,
+      name: `Set ${String(at + 1).padStart(2, '0')}`,
+      createdAt: '2026-01-01T00:00:00.000Z',
+    }),
+    themeIds: [themes[at % 3]?.id ?? ''],
+    state: 'filed',
+  }))
   const keys = keysBehind([], -1, count)
   await db.records('holdings').bulkPut(sets)
-  await db.records('holders').bulkPut(sets.map((set, at): Holder => ({ id: ulid(), holderTypeId: null, type: 'pocket', containerId: container?.id ?? '', lane: 1, order: keys[at] ?? '', cell: null, apartBecause: null, holdingIds: [set.id] })))
+  await db.records('holders').bulkPut(
+    sets.map((set, at): Holder => ({
+      id: ulid(),
+      holderTypeId: null,
+      type: 'pocket',
+      containerId: container?.id ?? '',
+      lane: 1,
+      order: keys[at] ?? '',
+      cell: null,
+      apartBecause: null,
+      holdingIds: [set.id],
+    })),
+  )
   return db
 }
 async function facts(db: YondercrestDb) {
-  const { rows } = arrangeRoom({ containers: await db.records('containers').toArray(), sections: await db.records('sections').toArray(), holders: await db.records('holders').toArray() })
+  const { rows } = arrangeRoom({
+    containers: await db.records('containers').toArray(),
+    sections: await db.records('sections').toArray(),
+    holders: await db.records('holders').toArray(),
+  })
   const mapOf = <T extends { id: string }>(list: T[]) => new Map(list.map(each => [each.id, each]))
-  const [holdings, fixtures, themes, kinds] = [mapOf(await db.records('holdings').toArray()), mapOf(await db.records('fixtures').toArray()), mapOf(await db.records('themes').toArray()), mapOf(await db.records('kinds').toArray())]
+  const [holdings, fixtures, themes, kinds] = [
+    mapOf(await db.records('holdings').toArray()),
+    mapOf(await db.records('fixtures').toArray()),
+    mapOf(await db.records('themes').toArray()),
+    mapOf(await db.records('kinds').toArray()),
+  ]
   const [zone] = await db.records('zones').toArray()
   if (!zone) throw new Error('a zone')
-  const found: RefilingFacts = { rows: containersInOrder({ rows, fixtures }, zone.id), holdings, authority: { brands: new Map(), categories: new Map(), themes, kinds }, learnt: new Map(), holderTypes: new Map() }
-  return { zone, rows, found, names: [...rows.values()].flatMap(row => row.placements.map(each => [shortAddress(each), holdings.get(each.holder.holdingIds[0] ?? '')?.name ?? ''])) }
+  const found: RefilingFacts = {
+    rows: containersInOrder({ rows, fixtures }, zone.id),
+    holdings,
+    authority: { brands: new Map(), categories: new Map(), themes, kinds },
+    learnt: new Map(),
+    holderTypes: new Map(),
+  }
+  return {
+    zone,
+    rows,
+    found,
+    names: [...rows.values()].flatMap(row =>
+      row.placements.map(each => [shortAddress(each), holdings.get(each.holder.holdingIds[0] ?? '')?.name ?? '']),
+    ),
+  }
 }
 async function begin(db: YondercrestDb) {
   const { zone, found } = await facts(db)
-  const rule = { keys: [{ by: 'theme' as const, order: 'alphabetical' as const }, { by: 'name' as const, order: 'alphabetical' as const }] }
-  const proposal = proposeRefiling(found, { zone, rule, containerIds: found.rows.map(row => row.container.id), reserve: 0, aims: { group: 4, subgroup: 1, container: 2, even: 3 }, isEven: false, tableMm: 300, armfulMm: 12 }, ({ id }) => found.authority.themes.get(id)?.name ?? '')
+  const rule = {
+    keys: [
+      { by: 'theme' as const, order: 'alphabetical' as const },
+      { by: 'name' as const, order: 'alphabetical' as const },
+    ],
+  }
+  const proposal = proposeRefiling(
+    found,
+    {
+      zone,
+      rule,
+      containerIds: found.rows.map(row => row.container.id),
+      reserve: 0,
+      aims: { group: 4, subgroup: 1, container: 2, even: 3 },
+      isEven: false,
+      tableMm: 300,
+      armfulMm: 12,
+    },
+    ({ id }) => found.authority.themes.get(id)?.name ?? '',
+  )
   if (!proposal.ok) throw new Error(proposal.problem.code)
-  const begun = await commands.beginRefiling(db, { zone, rule, lanes: proposal.lanes.map(lane => lane.target), tableMm: 300, armfulMm: 12, tableName: 'The table', name: 'Everything' })
+  const begun = await commands.beginRefiling(db, {
+    zone,
+    rule,
+    lanes: proposal.lanes.map(lane => lane.target),
+    tableMm: 300,
+    armfulMm: 12,
+    tableName: 'The table',
+    name: 'Everything',
+  })
   if (!begun.ok) throw new Error(begun.code)
   return begun.id
 }
@@ -68,9 +138,34 @@ describe('re-filing', () => {
     expect((await left(db, id)).steps).toHaveLength(before)
     expect(await commands.doRefilingStep(db, id, first)).toBe(true)
     // The same step a second time: what it lifts is no longer there.
-    expect(first.from === first.to || !await commands.doRefilingStep(db, id, first)).toBe(true)
-    const [container] = await db.records('containers').filter(each => !each.isTable).toArray()
-    await commands.takeIn(db, { name: 'Set 99', brandName: '', kindId: null, categoryName: '', themeNames: ['Harbour'], size: null, words: [], searchWords: [], acquiredOn: null, price: null, notes: '', pictureHash: null }, { place: { containerId: container?.id ?? '', lane: 1, order: keysBehind([], -1, 40)[39] ?? '', cell: null }, state: 'toFile', draftId: null, written: '' })
+    expect(first.from === first.to || !(await commands.doRefilingStep(db, id, first))).toBe(true)
+    const [container] = await db
+      .records('containers')
+      .filter(each => !each.isTable)
+      .toArray()
+    await commands.takeIn(
+      db,
+      {
+        name: 'Set 99',
+        brandName: '',
+        kindId: null,
+        categoryName: '',
+        themeNames: ['Harbour'],
+        size: null,
+        words: [],
+        searchWords: [],
+        acquiredOn: null,
+        price: null,
+        notes: '',
+        pictureHash: null,
+      },
+      {
+        place: { containerId: container?.id ?? '', lane: 1, order: keysBehind([], -1, 40)[39] ?? '', cell: null },
+        state: 'toFile',
+        draftId: null,
+        written: '',
+      },
+    )
     for (let round = 0; round < 40; round += 1) {
       const [step] = (await left(db, id)).steps
       if (!step) break
@@ -81,11 +176,17 @@ describe('re-filing', () => {
     }
     expect(await commands.finishRefiling(db, id, (await left(db, id)).lanes)).toBe(true)
     const { names, found } = await facts(db)
-    const themeOf = (name: string | undefined): string => found.authority.themes.get([...found.holdings.values()].find(each => each.name === name)?.themeIds[0] ?? '')?.name ?? ''
+    const themeOf = (name: string | undefined): string =>
+      found.authority.themes.get([...found.holdings.values()].find(each => each.name === name)?.themeIds[0] ?? '')?.name ?? ''
     expect(names.map(([, name]) => `${themeOf(name)} ${name}`)).toEqual(names.map(([, name]) => `${themeOf(name)} ${name}`).sort())
     expect(await db.records('refilings').get(id)).toMatchObject({ state: 'done' })
     expect((await db.records('sections').toArray()).map(each => each.title).sort()).toEqual(['Harbour', 'Kelp', 'Ropes'])
-    expect(await db.records('containers').filter(each => each.isTable).count()).toBe(0)
+    expect(
+      await db
+        .records('containers')
+        .filter(each => each.isTable)
+        .count(),
+    ).toBe(0)
   })
   test('while one is under way: no second is begun, and neither its zone nor its table goes', async () => {
     const db = await filledRoom(6)
@@ -96,25 +197,44 @@ describe('re-filing', () => {
     if (!table) throw new Error('a table')
     const into = await commands.addZone(db, 'Another')
     const lanes = [{ containerId: found.rows[0]?.container.id ?? '', lane: 1, holderIds: [], tabs: [] }]
-    expect(await commands.beginRefiling(db, { zone, rule: zone.filingRule, lanes, tableMm: 300, armfulMm: 12, tableName: 'Another table', name: 'Again' })).toEqual({ ok: false, code: 'underWay' })
+    expect(
+      await commands.beginRefiling(db, {
+        zone,
+        rule: zone.filingRule,
+        lanes,
+        tableMm: 300,
+        armfulMm: 12,
+        tableName: 'Another table',
+        name: 'Again',
+      }),
+    ).toEqual({ ok: false, code: 'underWay' })
     expect(await commands.removeZone(db, zone.id, into)).toEqual({ ok: false, code: 'inUse' })
     expect(await commands.removeContainer(db, table.id)).toEqual({ ok: false, code: 'inUse' })
     expect(await commands.emptyContainer(db, table.id, null, true)).toEqual({ ok: false, code: 'inUse' })
     expect(await commands.changeContainer(db, { ...table, lanes: 2 })).toEqual({ ok: false, code: 'inUse' })
     expect(await commands.copyContainer(db, table.id, 2)).toBe(0)
-    expect({ ...await commands.readCatalogue(db), zones: before.zones }).toEqual(before)
+    expect({ ...(await commands.readCatalogue(db)), zones: before.zones }).toEqual(before)
   })
   test('it begins with the zone as it is by then, and not at all where that is gone', async () => {
     const db = await filledRoom(6)
     const { zone, found } = await facts(db)
     const lanes = [{ containerId: found.rows[0]?.container.id ?? '', lane: 1, holderIds: [], tabs: [] }]
-    const wish = { rule: { keys: [{ by: 'name' as const, order: 'alphabetical' as const }] }, lanes, tableMm: 300, armfulMm: 12, tableName: 'The table', name: 'By name' }
+    const wish = {
+      rule: { keys: [{ by: 'name' as const, order: 'alphabetical' as const }] },
+      lanes,
+      tableMm: 300,
+      armfulMm: 12,
+      tableName: 'The table',
+      name: 'By name',
+    }
     expect(await commands.beginRefiling(db, { ...wish, zone: { ...zone, id: ulid() } })).toEqual({ ok: false, code: 'gone' })
-    expect(await commands.beginRefiling(db, { ...wish, zone, lanes: [{ ...lanes[0], containerId: ulid(), lane: 1, holderIds: [], tabs: [] }] })).toEqual({ ok: false, code: 'gone' })
+    expect(
+      await commands.beginRefiling(db, { ...wish, zone, lanes: [{ ...lanes[0], containerId: ulid(), lane: 1, holderIds: [], tabs: [] }] }),
+    ).toEqual({ ok: false, code: 'gone' })
     // Another tab has set a limit meanwhile: it stays.
     await commands.changeZone(db, { ...zone, capHoldings: 77 })
     expect(await commands.beginRefiling(db, { ...wish, zone })).toMatchObject({ ok: true })
-    expect((await db.records('zones').get(zone.id))).toMatchObject({ capHoldings: 77, filingRule: wish.rule })
+    expect(await db.records('zones').get(zone.id)).toMatchObject({ capHoldings: 77, filingRule: wish.rule })
   })
   test('dividers go in front of their sets also where two tabs set two sets down in one gap', async () => {
     const db = await filledRoom(4)
@@ -125,21 +245,37 @@ describe('re-filing', () => {
     await db.records('holders').put({ ...second, order: first.order })
     const [, behind] = [first, second].sort((a, b) => (a.id < b.id ? -1 : 1))
     const tab = (title: string, beforeHolderId: string) => ({ title, colour: 0, standsFor: null, beforeHolderId })
-    expect(await commands.finishRefiling(db, id, [{ containerId: first.containerId, lane: 1, holderIds: holders.map(each => each.id), tabs: [tab('Kelp', behind?.id ?? ''), tab('Ropes', third.id)] }])).toBe(true)
+    expect(
+      await commands.finishRefiling(db, id, [
+        {
+          containerId: first.containerId,
+          lane: 1,
+          holderIds: holders.map(each => each.id),
+          tabs: [tab('Kelp', behind?.id ?? ''), tab('Ropes', third.id)],
+        },
+      ]),
+    ).toBe(true)
     const { rows } = await facts(db)
     const heads = [...rows.values()].flatMap(row => row.placements.map(each => [each.holder.id, each.section?.title ?? null]))
     expect(heads.at(-1)?.[1]).toBe('Ropes')
     expect(heads.slice(-2).map(([holderId]) => holderId)).toEqual(holders.slice(2).map(each => each.id))
-    expect([...rows.values()].flatMap(row => row.lanes.flatMap(lane => lane.flatMap(entry => entry.type === 'section' ? [entry.section.title] : [])))).toEqual(['Kelp', 'Ropes'])
+    expect(
+      [...rows.values()].flatMap(row =>
+        row.lanes.flatMap(lane => lane.flatMap(entry => (entry.type === 'section' ? [entry.section.title] : []))),
+      ),
+    ).toEqual(['Kelp', 'Ropes'])
   })
   test('a step whose neighbour another tab has carried off no longer holds, and nothing of it is done', async () => {
     const db = await filledRoom(9)
     const id = await begin(db)
     const step = (await left(db, id)).steps.find(each => each.parts.some(part => part.behindId !== null))
     const neighbour = step?.parts.flatMap(part => part.behindId ?? [])[0]
-    const [table] = await db.records('containers').filter(each => each.isTable).toArray()
+    const [table] = await db
+      .records('containers')
+      .filter(each => each.isTable)
+      .toArray()
     if (!step || !neighbour || !table) throw new Error('a step behind another set')
-    await commands.moveHolders(db, [{ ...await db.records('holders').get(neighbour) as Holder, containerId: table.id, lane: 1 }])
+    await commands.moveHolders(db, [{ ...((await db.records('holders').get(neighbour)) as Holder), containerId: table.id, lane: 1 }])
     const before = await commands.readCatalogue(db)
     expect(await commands.doRefilingStep(db, id, step)).toBe(false)
     expect(await commands.readCatalogue(db)).toEqual(before)
@@ -171,14 +307,24 @@ describe('furniture and containers', () => {
     expect(await commands.emptyContainer(db, bin.id, other?.id ?? null, true)).toEqual({ ok: true })
     expect((await facts(db)).names.map(([address]) => address)).toEqual(['B3-1', 'B3-2', 'B3-3', 'B3-4', 'B3-5', 'B3-6'])
     expect(await commands.emptyContainer(db, other?.id ?? '', null, false)).toEqual({ ok: true })
-    expect(await db.records('holdings').filter(each => each.state === 'toFile').count()).toBe(6)
+    expect(
+      await db
+        .records('holdings')
+        .filter(each => each.state === 'toFile')
+        .count(),
+    ).toBe(6)
     for (let step = 0; step < 3; step += 1) await undo(db)
     expect((await facts(db)).names.map(([address]) => address)).toEqual(['B1-1', 'B1-2', 'B1-3', 'B1-4', 'B1-5', 'B1-6'])
   })
   test('a change that would leave a set without its cell is refused; furniture goes only when empty', async () => {
     const db = await filledRoom(1)
     const bin = await only(db)
-    expect(await commands.changeContainer(db, { ...bin, cells: { rows: 2, columns: 2, pages: 1, isTwoSided: false, cellSize: null, reuse: 'last' } })).toMatchObject({ ok: false, code: 'notEmpty' })
+    expect(
+      await commands.changeContainer(db, {
+        ...bin,
+        cells: { rows: 2, columns: 2, pages: 1, isTwoSided: false, cellSize: null, reuse: 'last' },
+      }),
+    ).toMatchObject({ ok: false, code: 'notEmpty' })
     expect(await commands.changeContainer(db, { ...bin, name: 'Deep bin', lengthMm: 400 })).toEqual({ ok: true })
     expect(await commands.removeFixture(db, bin.fixtureId)).toEqual({ ok: false, code: 'notEmpty', count: 1 })
     const id = await commands.putFixture(db, { name: 'Cart', type: 'cart', shelves: 3 })
@@ -187,7 +333,8 @@ describe('furniture and containers', () => {
   test('a lane measured twice counts once, and teaches', async () => {
     const db = await filledRoom(10)
     const bin = await only(db)
-    for (const filledMm of [80, 40]) await commands.measureLength(db, { containerId: bin.id, lane: 1, filledMm, stood: [{ kindId: null, holder: 'pocket', count: 10 }] })
+    for (const filledMm of [80, 40])
+      await commands.measureLength(db, { containerId: bin.id, lane: 1, filledMm, stood: [{ kindId: null, holder: 'pocket', count: 10 }] })
     const measured = await db.records('measuredLengths').toArray()
     expect(measured).toHaveLength(1)
     expect(learnThickness(measured, () => undefined).get('/pocket')?.mm).toBeCloseTo(4, 1)
@@ -206,7 +353,10 @@ describe('furniture and containers', () => {
 test('a set that was cut in two stands in two holders, and both are its places', async () => {
   const db = await filledRoom(2)
   const bin = (await db.records('containers').toArray())[0] as Container
-  const holding = { ...blankHolding({ id: ulid(), number: 50, seriesId: SERIES, name: 'Tall Mast', createdAt: '2026-01-01T00:00:00.000Z' }), isCutInTwo: true }
+  const holding = {
+    ...blankHolding({ id: ulid(), number: 50, seriesId: SERIES, name: 'Tall Mast', createdAt: '2026-01-01T00:00:00.000Z' }),
+    isCutInTwo: true,
+  }
   await db.records('holdings').put(holding)
   await commands.placeHolding(db, holding.id, { containerId: bin.id, lane: 1, order: keysBehind([], -1, 9)[7] ?? '', cell: null })
   const { halves } = arrangeRoom({ containers: [bin], sections: [], holders: await db.records('holders').toArray() })

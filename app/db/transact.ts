@@ -18,34 +18,55 @@ export interface Desk {
  * that had been undone are forgotten, as a new step takes their place.
  */
 export async function transact<R>(
-  db: YondercrestDb, command: CommandName, subject: Subject | ((result: R) => Subject), work: (desk: Desk) => Promise<R>,
+  db: YondercrestDb,
+  command: CommandName,
+  subject: Subject | ((result: R) => Subject),
+  work: (desk: Desk) => Promise<R>,
 ): Promise<R> {
   // Loaded before the transaction begins: it would not wait for it.
   const { firstFault } = await import('./checked')
-  return db.transaction('rw', db.tables.filter(table => table.name !== 'device' && table.name !== 'inkMaps'), async () => {
-    const changes = new Map<string, Change>()
-    const touched = new Set<TableName>()
-    const result = await work(deskOver(db, changes, touched, firstFault))
-    if (changes.size === 0 && touched.size === 0) return result
-    await forgetUndone(db)
-    const entry: Omit<JournalEntry, 'seq'> = {
-      at: new Date().toISOString(), command, subject: typeof subject === 'function' ? subject(result) : subject,
-      state: 'done', tables: [...touched], swings: 0,
-    }
-    const seq = await db.journal.add(entry as JournalEntry)
-    await writeParts(db, seq, [...changes.values()])
-    await dropOldest(db)
-    return result
-  })
+  return db.transaction(
+    'rw',
+    db.tables.filter(table => table.name !== 'device' && table.name !== 'inkMaps'),
+    async () => {
+      const changes = new Map<string, Change>()
+      const touched = new Set<TableName>()
+      const result = await work(deskOver(db, changes, touched, firstFault))
+      if (changes.size === 0 && touched.size === 0) return result
+      await forgetUndone(db)
+      const entry: Omit<JournalEntry, 'seq'> = {
+        at: new Date().toISOString(),
+        command,
+        subject: typeof subject === 'function' ? subject(result) : subject,
+        state: 'done',
+        tables: [...touched],
+        swings: 0,
+      }
+      const seq = await db.journal.add(entry as JournalEntry)
+      await writeParts(db, seq, [...changes.values()])
+      await dropOldest(db)
+      return result
+    },
+  )
 }
 
 /** Changes some facts of one set, as it is at that moment: another tab may have changed others. Nothing happens where it is gone. */
-export async function changeHolding(db: YondercrestDb, command: CommandName, id: string, change: Partial<RecordOf<'holdings'>> | (() => Promise<Partial<RecordOf<'holdings'>>>)): Promise<void> {
-  await transact(db, command, (holding: RecordOf<'holdings'> | undefined) => ({ name: holding?.name, number: holding?.number }), async (desk) => {
-    const holding = await db.records('holdings').get(id)
-    if (holding) await desk.put('holdings', [{ ...holding, ...typeof change === 'function' ? await change() : change }])
-    return holding
-  })
+export async function changeHolding(
+  db: YondercrestDb,
+  command: CommandName,
+  id: string,
+  change: Partial<RecordOf<'holdings'>> | (() => Promise<Partial<RecordOf<'holdings'>>>),
+): Promise<void> {
+  await transact(
+    db,
+    command,
+    (holding: RecordOf<'holdings'> | undefined) => ({ name: holding?.name, number: holding?.number }),
+    async desk => {
+      const holding = await db.records('holdings').get(id)
+      if (holding) await desk.put('holdings', [{ ...holding, ...(typeof change === 'function' ? await change() : change) }])
+      return holding
+    },
+  )
 }
 
 type FaultFinder = typeof import('./checked').firstFault
@@ -70,7 +91,7 @@ function deskOver(db: YondercrestDb, changes: Map<string, Change>, touched: Set<
     async put(table, records) {
       expectFaultless(firstFault, table, records)
       const rows = db.anyRecords(table)
-      const before = await rows.count() === 0 ? [] : await rows.bulkGet(records.map(record => record.id))
+      const before = (await rows.count()) === 0 ? [] : await rows.bulkGet(records.map(record => record.id))
       records.forEach((record, index) => note(table, record.id, before[index] ?? null))
       await rows.bulkPut(records as readonly { id: string }[])
     },
@@ -106,7 +127,7 @@ async function forgetUndone(db: YondercrestDb): Promise<void> {
 }
 
 async function dropOldest(db: YondercrestDb): Promise<void> {
-  const surplus = await db.journal.count() - STEPS_KEPT
+  const surplus = (await db.journal.count()) - STEPS_KEPT
   if (surplus <= 0) return
   const oldest = await db.journal.orderBy('seq').limit(surplus).primaryKeys()
   await db.journalParts.where('seq').anyOf(oldest).delete()
@@ -126,7 +147,7 @@ async function swing(db: YondercrestDb, entry: JournalEntry): Promise<void> {
       const now = await rows.bulkGet(changes.map(change => change.id))
       changes.forEach((change, index) => swung.push({ ...change, other: now[index] ?? null }))
       await rows.bulkDelete(changes.filter(change => !change.other).map(change => change.id))
-      await rows.bulkPut(changes.flatMap(change => change.other ? [change.other] : []))
+      await rows.bulkPut(changes.flatMap(change => (change.other ? [change.other] : [])))
     }
     await db.journalParts.put({ ...part, changes: swung })
   }

@@ -13,10 +13,12 @@ const FROZEN = [1] as const
 const read = (version: number): RawDatabase => JSON.parse(readFileSync(`tests/fixtures/database-v${version}.json`, 'utf8')) as RawDatabase
 
 let db: YondercrestDb | null = null
-afterEach(async () => { await db?.delete() })
+afterEach(async () => {
+  await db?.delete()
+})
 
-describe.each(FROZEN)('a database of version %i', (version) => {
-  test('opens with every record, each of today\'s shape', async () => {
+describe.each(FROZEN)('a database of version %i', version => {
+  test("opens with every record, each of today's shape", async () => {
     const raw = read(version)
     await makeRaw('old', raw)
     db = new YondercrestDb('old')
@@ -44,7 +46,8 @@ describe.each(FROZEN)('a database of version %i', (version) => {
     const earlier = await commands.readCatalogue(db)
     expect(earlier.holdings).toHaveLength(2)
     // What undo brings back is of today's shape as well.
-    for (const table of TABLE_NAMES) for (const record of earlier[table]) expect(TABLES[table].strict().safeParse(record)).toMatchObject({ success: true })
+    for (const table of TABLE_NAMES)
+      for (const record of earlier[table]) expect(TABLES[table].strict().safeParse(record)).toMatchObject({ success: true })
     await redo(db)
     await redo(db)
     expect(await commands.readCatalogue(db)).toEqual(before)
@@ -54,13 +57,30 @@ describe.each(FROZEN)('a database of version %i', (version) => {
 
 test('what was being typed in version 1 is the first strip of the pile', async () => {
   const raw = read(1)
-  const kept = { id: 'draft', value: JSON.stringify({ name: 'Half a na', brand: 'Tidewrack', kindId: '', category: '', themes: ['Harbour'], theme: '', size: '4 x 6', words: '', notes: '', pictureHash: 'a'.repeat(64) }) }
+  const kept = {
+    id: 'draft',
+    value: JSON.stringify({
+      name: 'Half a na',
+      brand: 'Tidewrack',
+      kindId: '',
+      category: '',
+      themes: ['Harbour'],
+      theme: '',
+      size: '4 x 6',
+      words: '',
+      notes: '',
+      pictureHash: 'a'.repeat(64),
+    }),
+  }
   const stores = { ...raw.stores, device: { ...raw.stores.device, rows: [kept] } } as RawDatabase['stores']
   await makeRaw('old', { ...raw, stores })
   db = new YondercrestDb('old')
   const [draft] = await db.records('drafts').toArray()
   expect(TABLES.drafts.safeParse(draft)).toMatchObject({ success: true })
-  expect(draft).toMatchObject({ pictureHash: 'a'.repeat(64), texts: { name: 'Half a na', brand: 'Tidewrack', themes: ['Harbour'], size: '4 x 6', searchWords: [] } })
+  expect(draft).toMatchObject({
+    pictureHash: 'a'.repeat(64),
+    texts: { name: 'Half a na', brand: 'Tidewrack', themes: ['Harbour'], size: '4 x 6', searchWords: [] },
+  })
   expect(await db.device.count()).toBe(0)
 })
 
@@ -74,14 +94,21 @@ describe('a copy of version 1, put together by hand', () => {
     const files: Record<string, Uint8Array> = { [`pictures/${sha(PNG)}.png`]: PNG }
     for (const table of tables) files[`catalogue/${table}.json`] = strToU8(JSON.stringify(raw.stores[table]?.rows ?? []))
     const manifest = {
-      format: 'yondercrest-archive', version, madeAt: '2026-01-01T00:00:00.000Z', roomName: 'My craft room', counts: {},
+      format: 'yondercrest-archive',
+      version,
+      madeAt: '2026-01-01T00:00:00.000Z',
+      roomName: 'My craft room',
+      counts: {},
       files: Object.entries(files).map(([name, bytes]) => ({ name, bytes: bytes.length, sha256: sha(bytes) })),
     }
     return zipSync({ 'manifest.json': strToU8(JSON.stringify(manifest)), ...files })
   }
   const unpack = (zip: Uint8Array) => unpackArchive(zip, bytes => Promise.resolve(sha(bytes)))
   const ofVersion1 = TABLE_NAMES.filter(table => !NOT_YET.includes(table))
-  const sorted = (data: CatalogueData): CatalogueData => Object.fromEntries(TABLE_NAMES.map(table => [table, [...data[table]].sort((a, b) => (a.id < b.id ? -1 : 1))])) as unknown as CatalogueData
+  const sorted = (data: CatalogueData): CatalogueData =>
+    Object.fromEntries(
+      TABLE_NAMES.map(table => [table, [...data[table]].sort((a, b) => (a.id < b.id ? -1 : 1))]),
+    ) as unknown as CatalogueData
 
   test('reads as the very catalogue that the database of version 1 opens as, and is restored as that', async () => {
     await makeRaw('old', raw)
@@ -98,7 +125,7 @@ describe('a copy of version 1, put together by hand', () => {
     expect(sorted(await commands.readCatalogue(db))).toEqual(sorted(opened))
     expect([...(await commands.nextNumbers(db)).values()]).toEqual([4])
   })
-  test.each(ofVersion1)('without its %s it is refused whole', async (table) => {
+  test.each(ofVersion1)('without its %s it is refused whole', async table => {
     expect(await unpack(copyOf(ofVersion1.filter(each => each !== table)))).toMatchObject({ ok: false, code: 'fileMissing' })
   })
   test('what version 2 brought may not be missing from a copy of version 2', async () => {

@@ -4,7 +4,7 @@ import { X } from 'lucide-vue-next'
 import { shellWords } from '~/shell/words'
 
 /** A dialog over the bench: a heading, what it is about, and its buttons in the `actions` slot. */
-defineProps<{ open: boolean, title: string, wide?: boolean }>()
+defineProps<{ open: boolean; title: string; wide?: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 </script>
 
@@ -15,7 +15,9 @@ const emit = defineEmits<{ close: [] }>()
       <DialogPanel class="w-full border border-edge bg-sheet p-5" :class="wide ? 'max-w-3xl' : 'max-w-xl'">
         <div class="flex items-start justify-between gap-4">
           <DialogTitle as="h2" class="text-[1.3rem]">{{ title }}</DialogTitle>
-          <button type="button" class="head-button -mt-2 -mr-2" :aria-label="shellWords.close" @click="emit('close')"><X :size="20" aria-hidden="true" /></button>
+          <button type="button" class="head-button -mt-2 -mr-2" :aria-label="shellWords.close" @click="emit('close')">
+            <X :size="20" aria-hidden="true" />
+          </button>
         </div>
         <slot />
         <div v-if="$slots.actions" class="mt-5 flex flex-wrap justify-end gap-2"><slot name="actions" /></div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A labelled place to write, with what the text was read as, or what is wrong with it, below. */
-defineProps<{ label: string, for?: string, hint?: string, problem?: string }>()
+defineProps<{ label: string; for?: string; hint?: string; problem?: string }>()
 </script>
 
 <template>

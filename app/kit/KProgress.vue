@@ -2,7 +2,7 @@
 import { shellWords } from '~/shell/words'
 
 /** Long work: what is being done, how far it is, and a way to stop it. */
-defineProps<{ text: string, done: number, total: number }>()
+defineProps<{ text: string; done: number; total: number }>()
 const emit = defineEmits<{ cancel: [] }>()
 </script>
 

@@ -3,17 +3,24 @@ import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
 
 type Say = (...given: readonly unknown[]) => unknown
-interface Sentence { readonly name: string, readonly say: Say }
+interface Sentence {
+  readonly name: string
+  readonly say: Say
+}
 
 /** Every function of every list of words, however deep it lies. */
 function sentencesOf(value: unknown, name: string): readonly Sentence[] {
   if (typeof value === 'function') return [{ name, say: value as Say }]
-  return typeof value === 'object' && value !== null ? Object.entries(value).flatMap(([key, inner]) => sentencesOf(inner, `${name}.${key}`)) : []
+  return typeof value === 'object' && value !== null
+    ? Object.entries(value).flatMap(([key, inner]) => sentencesOf(inner, `${name}.${key}`))
+    : []
 }
 /** Every list of words of the house: whoever adds one has it looked at. */
 const app = join(__dirname, '..')
-const lists = readdirSync(app, { recursive: true, encoding: 'utf8' }).filter(file => /(^|[/\\])(words|roomWords|steps)\.ts$/.test(file)).sort()
-const all = lists.flatMap((file) => {
+const lists = readdirSync(app, { recursive: true, encoding: 'utf8' })
+  .filter(file => /(^|[/\\])(words|roomWords|steps)\.ts$/.test(file))
+  .sort()
+const all = lists.flatMap(file => {
   const words = jest.requireActual<Readonly<Record<string, unknown>>>(join(app, file))
   return Object.entries(words).flatMap(([name, value]) => sentencesOf(value, `${file}: ${name}`))
 })
@@ -28,12 +35,24 @@ function said({ say }: Sentence, given: readonly unknown[]): string | null {
 }
 const NAMES = ['Kelp Study', 'Bin 4', 'Ropes'] as const
 /** A number in front or behind names: the ways in which sentences with a count are asked for. */
-const givenFor = (count: number): readonly (readonly unknown[])[] => [[count], [count, NAMES[0], NAMES[1]], [NAMES[0], count, NAMES[1]], [count, count, count, count], [NAMES[0], NAMES[1], count]]
-const spoken = (count: number): readonly { readonly name: string, readonly text: string }[] =>
-  all.flatMap(sentence => givenFor(count).flatMap((given) => { const text = said(sentence, given); return text === null ? [] : [{ name: sentence.name, text }] }))
+const givenFor = (count: number): readonly (readonly unknown[])[] => [
+  [count],
+  [count, NAMES[0], NAMES[1]],
+  [NAMES[0], count, NAMES[1]],
+  [count, count, count, count],
+  [NAMES[0], NAMES[1], count],
+]
+const spoken = (count: number): readonly { readonly name: string; readonly text: string }[] =>
+  all.flatMap(sentence =>
+    givenFor(count).flatMap(given => {
+      const text = said(sentence, given)
+      return text === null ? [] : [{ name: sentence.name, text }]
+    }),
+  )
 
 /** Said of one thing in the plural. "would", "will" and "does not" are the same for both. */
 const MANY = 'are|come|stand|say|have|were|go|do|need|wait|lie|hold|move'
+const THINGS = 'set|holder|step|brand|theme|photo|label|container|number|name|row|size|date|note'
 const ONE = 'is|comes|stands|says|has|was|goes|does|needs|waits|lies|holds|moves'
 
 test('there are sentences to look at', () => {
@@ -41,14 +60,18 @@ test('there are sentences to look at', () => {
   expect(spoken(1).length).toBeGreaterThan(150)
 })
 test('of one it is said in the singular', () => {
-  const wrong = spoken(1).filter(({ text }) => new RegExp(String.raw`\b1 (?!does|would|will)[a-z]+ (?:now )?(?:${MANY})\b(?! not go)|\b1 (?:set|holder|step|brand|theme|photo|label|container|number|name|row|size|date|note)s\b`).test(text))
+  const wrong = spoken(1).filter(({ text }) =>
+    new RegExp(String.raw`\b1 (?!does|would|will)[a-z]+ (?:now )?(?:${MANY})\b(?! not go)|\b1 (?:${THINGS})s\b`).test(text),
+  )
   expect(wrong).toEqual([])
 })
 test('of more it is said in the plural', () => {
-  const wrong = spoken(2).filter(({ text }) => new RegExp(String.raw`\b2 [a-z]+s (?:${ONE})\b|\b2 (?:set|holder|step|brand|theme|photo|label|container|number|name|row|size|date|note)\b(?! of)`).test(text))
+  const wrong = spoken(2).filter(({ text }) => new RegExp(String.raw`\b2 [a-z]+s (?:${ONE})\b|\b2 (?:${THINGS})\b(?! of)`).test(text))
   expect(wrong).toEqual([])
 })
 test('large counts are grouped, and no brackets come out', () => {
-  const wrong = spoken(12_345).filter(({ text }) => /\b12345 (?:sets|holders|steps|photos|labels|rows|themes|containers)\b|\$\{|\[object/.test(text))
+  const wrong = spoken(12_345).filter(({ text }) =>
+    /\b12345 (?:sets|holders|steps|photos|labels|rows|themes|containers)\b|\$\{|\[object/.test(text),
+  )
   expect(wrong).toEqual([])
 })

@@ -9,7 +9,8 @@ export const ordinal = (position: number): string => `${figure(position)}${SUFFI
 export const counted = (count: number, one: string, many = `${one}s`): string => `${figure(count)} ${count === 1 ? one : many}`
 
 /** @example countedThat(1, 'set', 'stands', 'stand') //=> '1 set stands' */
-export const countedThat = (count: number, noun: string, one: string, many: string): string => `${counted(count, noun)} ${count === 1 ? one : many}`
+export const countedThat = (count: number, noun: string, one: string, many: string): string =>
+  `${counted(count, noun)} ${count === 1 ? one : many}`
 
 const dayFormat = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'long', year: 'numeric' })
 const monthFormat = new Intl.DateTimeFormat('en', { month: 'long', year: 'numeric' })
@@ -18,7 +19,9 @@ const timeFormat = new Intl.DateTimeFormat('en', { hour: '2-digit', minute: '2-d
 /** A day, a month or a year, as much as is known. */
 export function partialDay(date: string): string {
   if (date.length === 4) return date
-  return date.length === 7 ? monthFormat.format(new Date(`${date}-15T12:00:00`)) : dayFormat.format(new Date(`${date.slice(0, 10)}T12:00:00`))
+  return date.length === 7
+    ? monthFormat.format(new Date(`${date}-15T12:00:00`))
+    : dayFormat.format(new Date(`${date.slice(0, 10)}T12:00:00`))
 }
 
 export function moment(at: string, now = new Date()): string {

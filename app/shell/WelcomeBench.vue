@@ -18,7 +18,7 @@ async function bringList(): Promise<void> {
   void router.push('/take-in/list')
 }
 async function demo(): Promise<void> {
-  if (!await copies.loadDemo()) notices.tell(welcomeWords.demoMissing, 'care')
+  if (!(await copies.loadDemo())) notices.tell(welcomeWords.demoMissing, 'care')
 }
 const ways = [
   { icon: FileSpreadsheet, title: welcomeWords.bringList, hint: welcomeWords.bringListHint, act: bringList },
@@ -32,12 +32,21 @@ const ways = [
   <div class="mx-auto max-w-3xl p-6 sm:p-12">
     <h1 class="text-[2rem]">{{ welcomeWords.title }}</h1>
     <p class="mt-1 text-quiet">{{ welcomeWords.lead }}</p>
-    <p v-if="copies.progress" class="mt-6 figures" role="status">{{ welcomeWords.loadingDemo }}: {{ copies.progress.done }} / {{ copies.progress.total }}</p>
+    <p v-if="copies.progress" class="mt-6 figures" role="status">
+      {{ welcomeWords.loadingDemo }}: {{ copies.progress.done }} / {{ copies.progress.total }}
+    </p>
     <ol v-else class="mt-8 grid gap-3 sm:grid-cols-2">
       <li v-for="way in ways" :key="way.title">
-        <button type="button" class="flex h-full w-full items-start gap-4 rounded-[3px] border border-edge p-4 text-left hover:bg-wash" @click="way.act()">
+        <button
+          type="button"
+          class="flex h-full w-full items-start gap-4 rounded-[3px] border border-edge p-4 text-left hover:bg-wash"
+          @click="way.act()"
+        >
           <component :is="way.icon" class="mt-0.5 shrink-0 text-ridge-4" :size="26" aria-hidden="true" />
-          <span><span class="block font-title text-[1.12rem] font-semibold">{{ way.title }}</span><span class="hint">{{ way.hint }}</span></span>
+          <span
+            ><span class="block font-title text-[1.12rem] font-semibold">{{ way.title }}</span
+            ><span class="hint">{{ way.hint }}</span></span
+          >
         </button>
       </li>
     </ol>

@@ -1,7 +1,8 @@
 import type { JournalEntry } from '~/db'
 import { counted, figure } from '~/kit/grammar'
 
-const named = (step: JournalEntry): string => [step.subject.number && figure(step.subject.number), step.subject.name].filter(Boolean).join(' ')
+const named = (step: JournalEntry): string =>
+  [step.subject.number && figure(step.subject.number), step.subject.name].filter(Boolean).join(' ')
 
 /** What each command did, in a few words. */
 const WHAT: Readonly<Record<JournalEntry['command'], (step: JournalEntry) => string>> = {

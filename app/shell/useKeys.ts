@@ -6,7 +6,10 @@ import { useSteps } from './useSteps'
 export const AREA_PATHS = ['/', '/take-in', '/storeroom', '/index'] as const
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select, [role="listbox"], [role="combobox"]'))
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || target.matches('input, textarea, select, [role="listbox"], [role="combobox"]'))
+  )
 }
 
 /** Keys that work everywhere, as long as nothing is being typed. */
@@ -15,8 +18,16 @@ export function useKeys() {
   const steps = useSteps()
   const isOpen = shallowRef(false)
 
-  useEventListener('keydown', (event) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || isTyping(event.target) || document.querySelector('[role="dialog"]')) return
+  useEventListener('keydown', event => {
+    if (
+      event.ctrlKey ||
+      event.metaKey ||
+      event.altKey ||
+      event.defaultPrevented ||
+      isTyping(event.target) ||
+      document.querySelector('[role="dialog"]')
+    )
+      return
     const act = actionFor(event.key)
     if (!act) return
     event.preventDefault()
@@ -28,10 +39,12 @@ export function useKeys() {
     if (area) return () => void router.push(area)
     const actions: Readonly<Record<string, () => void>> = {
       '/': () => document.getElementById('ask')?.focus(),
-      'n': () => void router.push('/take-in'),
-      'u': () => void steps.undo(),
-      'U': () => void steps.redo(),
-      '?': () => { isOpen.value = true },
+      n: () => void router.push('/take-in'),
+      u: () => void steps.undo(),
+      U: () => void steps.redo(),
+      '?': () => {
+        isOpen.value = true
+      },
     }
     return actions[key]
   }

@@ -6,7 +6,11 @@ export function useLamp() {
   const chosen = useLocalStorage<'day' | 'night' | 'system'>('lamp', 'system')
   const systemDark = usePreferredDark()
   const isNight = computed(() => chosen.value === 'night' || (chosen.value === 'system' && systemDark.value))
-  watchEffect(() => { document.documentElement.dataset.lamp = isNight.value ? 'night' : 'day' })
-  const toggle = (): void => { chosen.value = isNight.value ? 'day' : 'night' }
+  watchEffect(() => {
+    document.documentElement.dataset.lamp = isNight.value ? 'night' : 'day'
+  })
+  const toggle = (): void => {
+    chosen.value = isNight.value ? 'day' : 'night'
+  }
   return { isNight, toggle }
 }

@@ -12,7 +12,9 @@ export const useNotices = defineStore('notices', () => {
     text.value = sentence
     tone.value = as
     clearTimeout(timer)
-    timer = setTimeout(() => { text.value = '' }, SHOWN_MS)
+    timer = setTimeout(() => {
+      text.value = ''
+    }, SHOWN_MS)
   }
   return { text, tone, tell }
 })

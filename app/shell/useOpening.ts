@@ -15,9 +15,15 @@ export async function openRoom(): Promise<void> {
   const catalogue = useCatalogue()
   const copies = useCopies()
   const isDemo = copies.isDemoStart()
-  watch(() => catalogue.isEmpty, (isEmpty) => { if (!isEmpty) void useFind().open() }, { once: true })
+  watch(
+    () => catalogue.isEmpty,
+    isEmpty => {
+      if (!isEmpty) void useFind().open()
+    },
+    { once: true },
+  )
   // A browser that never held anything need not wait to be read before the demo room is fetched.
-  const isFirst = !await exists
+  const isFirst = !(await exists)
   await Promise.all([catalogue.open(), isFirst && copies.loadDemo(isDemo)])
   if (!isFirst && catalogue.isEmpty) await copies.loadDemo(isDemo)
   isRead.value = true
@@ -28,6 +34,6 @@ export async function openRoom(): Promise<void> {
 export function useOpening() {
   const catalogue = useCatalogue()
   const copies = useCopies()
-  const state = computed(() => !isRead.value && catalogue.isEmpty ? 'opening' : catalogue.isEmpty ? 'welcome' : 'open')
+  const state = computed(() => (!isRead.value && catalogue.isEmpty ? 'opening' : catalogue.isEmpty ? 'welcome' : 'open'))
   return { state, progress: computed(() => copies.progress) }
 }

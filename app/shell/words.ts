@@ -38,10 +38,16 @@ export const shellWords = {
 } as const
 
 export const shortcutWords: readonly (readonly [keys: string, what: string])[] = [
-  ['/', 'Ask'], ['n', 'Take in a new set'], ['u', 'Undo the last step'], ['shift u', 'Do it again'],
-  ['1 to 4', 'Find, Take in, Storeroom, Index'], ['?', 'These keys'],
-  ['arrows', 'Walk along the mat, the ridge or a row'], ['Enter', 'Open what is marked'],
-  ['m, arrows, Enter', 'In a container: pick a holder up, carry it, set it down'], ['Esc', 'Put down or close'],
+  ['/', 'Ask'],
+  ['n', 'Take in a new set'],
+  ['u', 'Undo the last step'],
+  ['shift u', 'Do it again'],
+  ['1 to 4', 'Find, Take in, Storeroom, Index'],
+  ['?', 'These keys'],
+  ['arrows', 'Walk along the mat, the ridge or a row'],
+  ['Enter', 'Open what is marked'],
+  ['m, arrows, Enter', 'In a container: pick a holder up, carry it, set it down'],
+  ['Esc', 'Put down or close'],
 ]
 
 export const welcomeWords = {

@@ -1,29 +1,50 @@
 import type { Fixture, Holding, Kind } from '#core/catalog'
 import type { ContainerRow } from '#core/room'
 
-export interface InTheSun { readonly row: ContainerRow, readonly kindIds: readonly string[], readonly count: number }
-export interface StickyBeside { readonly holding: Holding, readonly besideIds: readonly string[] }
+export interface InTheSun {
+  readonly row: ContainerRow
+  readonly kindIds: readonly string[]
+  readonly count: number
+}
+export interface StickyBeside {
+  readonly holding: Holding
+  readonly besideIds: readonly string[]
+}
 
 /** Kinds that daylight harms, in furniture that daylight falls on: by container. O(n). */
-export function lightHarmed(rows: Iterable<ContainerRow>, fixtures: ReadonlyMap<string, Fixture>, holdings: ReadonlyMap<string, Holding>, kinds: ReadonlyMap<string, Kind>): readonly InTheSun[] {
+export function lightHarmed(
+  rows: Iterable<ContainerRow>,
+  fixtures: ReadonlyMap<string, Fixture>,
+  holdings: ReadonlyMap<string, Holding>,
+  kinds: ReadonlyMap<string, Kind>,
+): readonly InTheSun[] {
   return [...rows].flatMap((row): InTheSun[] => {
     // A drawer is dark.
     if (!fixtures.get(row.container.fixtureId)?.isSunlit || row.container.type === 'drawer') return []
-    const harmed = row.placements.flatMap(({ holder }) => holder.holdingIds).flatMap((id) => {
-      const kind = kinds.get(holdings.get(id)?.kindId ?? '')
-      return kind?.isLightSensitive ? [kind.id] : []
-    })
+    const harmed = row.placements
+      .flatMap(({ holder }) => holder.holdingIds)
+      .flatMap(id => {
+        const kind = kinds.get(holdings.get(id)?.kindId ?? '')
+        return kind?.isLightSensitive ? [kind.id] : []
+      })
     return harmed.length > 0 ? [{ row, kindIds: [...new Set(harmed)], count: harmed.length }] : []
   })
 }
 
 /** Sets that have gone sticky and share a holder with others, or stand beside others with nothing round them. O(n). */
 export function stickyBeside(rows: Iterable<ContainerRow>, holdings: ReadonlyMap<string, Holding>): readonly StickyBeside[] {
-  return [...rows].flatMap(row => row.placements.flatMap(({ holder }, at) => holder.holdingIds.flatMap((id): StickyBeside[] => {
-    const holding = holdings.get(id)
-    if (!holding?.isSticky) return []
-    const near = holder.type === 'none' || holder.type === 'trayCell' ? [row.placements[at - 1], row.placements[at + 1]] : []
-    const besideIds = [...holder.holdingIds.filter(other => other !== id), ...near.flatMap(placement => placement?.holder.holdingIds ?? [])]
-    return besideIds.length > 0 ? [{ holding, besideIds }] : []
-  })))
+  return [...rows].flatMap(row =>
+    row.placements.flatMap(({ holder }, at) =>
+      holder.holdingIds.flatMap((id): StickyBeside[] => {
+        const holding = holdings.get(id)
+        if (!holding?.isSticky) return []
+        const near = holder.type === 'none' || holder.type === 'trayCell' ? [row.placements[at - 1], row.placements[at + 1]] : []
+        const besideIds = [
+          ...holder.holdingIds.filter(other => other !== id),
+          ...near.flatMap(placement => placement?.holder.holdingIds ?? []),
+        ]
+        return besideIds.length > 0 ? [{ holding, besideIds }] : []
+      }),
+    ),
+  )
 }

@@ -5,46 +5,109 @@ import { arrangeContainer, keysBehind } from '#core/room'
 import { fillOf, thicknessIn, UNKNOWN_THICKNESS_MM } from './index'
 
 const KINDS: readonly Kind[] = [
-  { id: 'clear', name: 'Clear', family: 'stamp', suffix: null, typicalThicknessMm: 5, typicalWeightG: 60, isLightSensitive: false, rank: 0 },
-  { id: 'block', name: 'Wood mounted', family: 'stamp', suffix: 'W', typicalThicknessMm: 25, typicalWeightG: 60, isLightSensitive: false, rank: 1 },
+  {
+    id: 'clear',
+    name: 'Clear',
+    family: 'stamp',
+    suffix: null,
+    typicalThicknessMm: 5,
+    typicalWeightG: 60,
+    isLightSensitive: false,
+    rank: 0,
+  },
+  {
+    id: 'block',
+    name: 'Wood mounted',
+    family: 'stamp',
+    suffix: 'W',
+    typicalThicknessMm: 25,
+    typicalWeightG: 60,
+    isLightSensitive: false,
+    rank: 1,
+  },
 ]
 const kindOf = (id: string): Kind | undefined => KINDS.find(kind => kind.id === id)
 const bin = (more: Partial<Container> = {}): Container => ({
-  id: 'bin', fixtureId: 'f', shelf: 1, rank: 0, name: 'Bin 1', code: 'B1', type: 'bin', lanes: 1, lengthMm: 300, inner: null, cells: null, zoneId: 'z', emptyWeightG: null, isTable: false, ...more,
+  id: 'bin',
+  fixtureId: 'f',
+  shelf: 1,
+  rank: 0,
+  name: 'Bin 1',
+  code: 'B1',
+  type: 'bin',
+  lanes: 1,
+  lengthMm: 300,
+  inner: null,
+  cells: null,
+  zoneId: 'z',
+  emptyWeightG: null,
+  isTable: false,
+  ...more,
 })
 const set = (index: number, kindId: string | null, thicknessMm: number | null): Holding => ({
-  ...blankHolding({ id: `set${index}`, number: index + 1, seriesId: 's', name: `Set ${index}`, createdAt: '2026-01-01T00:00:00.000Z' }), kindId, thicknessMm,
+  ...blankHolding({ id: `set${index}`, number: index + 1, seriesId: 's', name: `Set ${index}`, createdAt: '2026-01-01T00:00:00.000Z' }),
+  kindId,
+  thicknessMm,
 })
 function filled(container: Container, sets: readonly Holding[]) {
   const keys = keysBehind([], -1, sets.length)
-  const holders = sets.map((holding, index): Holder => ({ id: `h${index}`, holderTypeId: null, type: 'pocket', containerId: container.id, lane: 1, order: keys[index] ?? '', cell: null, apartBecause: null, holdingIds: [holding.id] }))
+  const holders = sets.map((holding, index): Holder => ({
+    id: `h${index}`,
+    holderTypeId: null,
+    type: 'pocket',
+    containerId: container.id,
+    lane: 1,
+    order: keys[index] ?? '',
+    cell: null,
+    apartBecause: null,
+    holdingIds: [holding.id],
+  }))
   return fillOf(arrangeContainer(container, holders, []), id => sets.find(each => each.id === id), kindOf)
 }
-const someSets = fc.array(fc.record({ kind: fc.constantFrom('clear', 'block', 'gone', null), measured: fc.option(fc.integer({ min: 1, max: 40 }), { nil: null }) }), { maxLength: 30 })
+const someSets = fc
+  .array(
+    fc.record({
+      kind: fc.constantFrom('clear', 'block', 'gone', null),
+      measured: fc.option(fc.integer({ min: 1, max: 40 }), { nil: null }),
+    }),
+    { maxLength: 30 },
+  )
   .map(list => list.map((each, index) => set(index, each.kind, each.measured)))
 
 describe('how full a container is', () => {
   test('the sum of what stands in it, a measured thickness before the usual one of its kind (property)', () => {
-    fc.assert(fc.property(someSets, (sets) => {
-      const expected = sets.reduce((sum, each) => sum + (each.thicknessMm ?? (each.kindId === 'clear' ? 5 : each.kindId === 'block' ? 25 : UNKNOWN_THICKNESS_MM)), 0)
-      const fill = filled(bin(), sets)
-      expect(fill.usedMm).toBeCloseTo(expected, 9)
-      expect(fill.share).toBeCloseTo(expected / 300, 9)
-      expect(fill.isMeasured).toBe(sets.every(each => each.thicknessMm !== null))
-    }))
+    fc.assert(
+      fc.property(someSets, sets => {
+        const expected = sets.reduce(
+          (sum, each) => sum + (each.thicknessMm ?? (each.kindId === 'clear' ? 5 : each.kindId === 'block' ? 25 : UNKNOWN_THICKNESS_MM)),
+          0,
+        )
+        const fill = filled(bin(), sets)
+        expect(fill.usedMm).toBeCloseTo(expected, 9)
+        expect(fill.share).toBeCloseTo(expected / 300, 9)
+        expect(fill.isMeasured).toBe(sets.every(each => each.thicknessMm !== null))
+      }),
+    )
   })
 
   test('one set more never makes a container emptier; twice the lanes, half as full (properties)', () => {
-    fc.assert(fc.property(someSets, fc.constantFrom('clear', 'block'), (sets, kind) => {
-      const before = filled(bin(), sets)
-      expect(filled(bin(), [...sets, set(99, kind, null)]).share).toBeGreaterThan(before.share)
-      expect(filled(bin({ lanes: 2 }), sets).share).toBeCloseTo(before.share / 2, 9)
-    }))
+    fc.assert(
+      fc.property(someSets, fc.constantFrom('clear', 'block'), (sets, kind) => {
+        const before = filled(bin(), sets)
+        expect(filled(bin(), [...sets, set(99, kind, null)]).share).toBeGreaterThan(before.share)
+        expect(filled(bin({ lanes: 2 }), sets).share).toBeCloseTo(before.share / 2, 9)
+      }),
+    )
   })
 
   // Common practice: about 30 pocketed sets in one lane is ordinary.
   test('thirty pocketed clear sets fill half of a bin of 300 mm', () => {
-    expect(filled(bin(), Array.from({ length: 30 }, (_, index) => set(index, 'clear', null))).share).toBeCloseTo(0.5)
+    expect(
+      filled(
+        bin(),
+        Array.from({ length: 30 }, (_, index) => set(index, 'clear', null)),
+      ).share,
+    ).toBeCloseTo(0.5)
   })
 
   test('pages count cells, not millimetres; both sides double them (common practice: 16 cells hold 32)', () => {
@@ -56,7 +119,23 @@ describe('how full a container is', () => {
 
   test('an empty container is empty, and measured; a set that nobody knows any more takes no room', () => {
     expect(filled(bin(), [])).toEqual({ usedMm: 0, lengthMm: 300, share: 0, isMeasured: true })
-    const orphan = arrangeContainer(bin(), [{ id: 'h', holderTypeId: null, type: 'pocket', containerId: 'bin', lane: 1, order: 'a0', cell: null, apartBecause: null, holdingIds: ['unknown'] }], [])
+    const orphan = arrangeContainer(
+      bin(),
+      [
+        {
+          id: 'h',
+          holderTypeId: null,
+          type: 'pocket',
+          containerId: 'bin',
+          lane: 1,
+          order: 'a0',
+          cell: null,
+          apartBecause: null,
+          holdingIds: ['unknown'],
+        },
+      ],
+      [],
+    )
     expect(fillOf(orphan, () => undefined, kindOf).usedMm).toBe(0)
     expect(thicknessIn(set(1, null, null), { type: 'pocket' }, kindOf, new Map()).mm).toBe(UNKNOWN_THICKNESS_MM)
   })

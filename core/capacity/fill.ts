@@ -14,7 +14,10 @@ const NOTHING_LEARNT: ThicknessTable = new Map()
 
 /** How full a container is, from measured and learnt thicknesses where there are any and the kinds' usual ones elsewhere. */
 export function fillOf(
-  row: ContainerRow, holdingOf: (id: string) => Holding | undefined, kindOf: (id: string) => Kind | undefined, learnt: ThicknessTable = NOTHING_LEARNT,
+  row: ContainerRow,
+  holdingOf: (id: string) => Holding | undefined,
+  kindOf: (id: string) => Kind | undefined,
+  learnt: ThicknessTable = NOTHING_LEARNT,
 ): Fill {
   const { container } = row
   if (container.cells) {

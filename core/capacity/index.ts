@@ -3,5 +3,14 @@ export { type Fill, fillOf } from './fill'
 export { type Grip, type Lift, liftLimit, type LiftLimit, LOAD_CONSTANT_KG, type Multipliers, shelfLift } from './lifting'
 export { inverseSymmetric, nnls, type Rows, solveSymmetric } from './nnls'
 export { arrivalsOf, capOf, type CapState, type Outlook, outlookOf } from './outlook'
-export { countsOf, learnThickness, type LearntThickness, thicknessIn, thicknessKey, type ThicknessTable, UNKNOWN_THICKNESS_MM, usualThickness } from './thickness'
+export {
+  countsOf,
+  learnThickness,
+  type LearntThickness,
+  thicknessIn,
+  thicknessKey,
+  type ThicknessTable,
+  UNKNOWN_THICKNESS_MM,
+  usualThickness,
+} from './thickness'
 export { type ContainerLift, HEAVY_G, liftOf, SHOULDER_MM, shelfHeightMm, weightOf } from './weight'

@@ -11,19 +11,27 @@ const TOLERANCE = 1e-10
  */
 export function nnls(a: Rows, b: readonly number[]): readonly number[] {
   const n = a[0]?.length ?? 0
-  const ata = Array.from({ length: n }, (_, i) => Array.from({ length: n }, (_, j) => a.reduce((sum, row) => sum + (row[i] ?? 0) * (row[j] ?? 0), 0)))
+  const ata = Array.from({ length: n }, (_, i) =>
+    Array.from({ length: n }, (_, j) => a.reduce((sum, row) => sum + (row[i] ?? 0) * (row[j] ?? 0), 0)),
+  )
   const atb = Array.from({ length: n }, (_, i) => a.reduce((sum, row, at) => sum + (row[i] ?? 0) * (b[at] ?? 0), 0))
   const scale = Math.max(1, ...atb.map(Math.abs))
   const x = new Array<number>(n).fill(0)
   const free = new Set<number>()
   for (let round = 0; round < 3 * n + 10; round += 1) {
     const gradient = atb.map((value, i) => value - (ata[i] ?? []).reduce((sum, each, j) => sum + each * (x[j] ?? 0), 0))
-    const enters = gradient.reduce((best, value, i) => !free.has(i) && value > Math.max(TOLERANCE * scale, best < 0 ? 0 : gradient[best] ?? 0) ? i : best, -1)
+    const enters = gradient.reduce(
+      (best, value, i) => (!free.has(i) && value > Math.max(TOLERANCE * scale, best < 0 ? 0 : (gradient[best] ?? 0)) ? i : best),
+      -1,
+    )
     if (enters < 0) return x
     free.add(enters)
     for (;;) {
       const which = [...free]
-      const solved = solveSymmetric(which.map(i => which.map(j => ata[i]?.[j] ?? 0)), which.map(i => atb[i] ?? 0))
+      const solved = solveSymmetric(
+        which.map(i => which.map(j => ata[i]?.[j] ?? 0)),
+        which.map(i => atb[i] ?? 0),
+      )
       // A column that depends on those in use adds nothing.
       if (!solved) {
         free.delete(enters)
@@ -31,12 +39,18 @@ export function nnls(a: Rows, b: readonly number[]): readonly number[] {
       }
       if (solved.every(value => value > TOLERANCE)) {
         x.fill(0)
-        which.forEach((i, at) => { x[i] = solved[at] ?? 0 })
+        which.forEach((i, at) => {
+          x[i] = solved[at] ?? 0
+        })
         break
       }
       // Go from x towards the solution as far as nothing becomes negative.
-      const step = Math.min(...which.map((i, at) => (solved[at] ?? 0) <= TOLERANCE ? (x[i] ?? 0) / ((x[i] ?? 0) - (solved[at] ?? 0) || 1) : 1))
-      which.forEach((i, at) => { x[i] = (x[i] ?? 0) + step * ((solved[at] ?? 0) - (x[i] ?? 0)) })
+      const step = Math.min(
+        ...which.map((i, at) => ((solved[at] ?? 0) <= TOLERANCE ? (x[i] ?? 0) / ((x[i] ?? 0) - (solved[at] ?? 0) || 1) : 1)),
+      )
+      which.forEach((i, at) => {
+        x[i] = (x[i] ?? 0) + step * ((solved[at] ?? 0) - (x[i] ?? 0))
+      })
       for (const i of which) {
         if ((x[i] ?? 0) > TOLERANCE) continue
         x[i] = 0
@@ -57,7 +71,15 @@ export function solveSymmetric(matrix: Rows, right: readonly number[]): readonly
 /** The inverse of a symmetric positive definite matrix; null where it is not. O(n^3). */
 export function inverseSymmetric(matrix: Rows): Rows | null {
   const lower = cholesky(matrix)
-  return lower && matrix.map((_, column) => backSolve(lower, matrix.map((_, at) => Number(at === column))))
+  return (
+    lower &&
+    matrix.map((_, column) =>
+      backSolve(
+        lower,
+        matrix.map((_, at) => Number(at === column)),
+      ),
+    )
+  )
 }
 
 function cholesky(matrix: Rows): number[][] | null {

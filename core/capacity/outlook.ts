@@ -22,7 +22,10 @@ export interface Outlook {
 /** Less than this left, and nothing more goes in. */
 const LEAST_FREE_MM = 4
 
-/** How much room a container, or the containers of a zone, have. @example outlookOf([{ usedMm: 90, lengthMm: 100, share: 0.9, isMeasured: true }], 0.2, 20).state //=> 'reserve' */
+/**
+ * How much room a container, or the containers of a zone, have.
+ * @example outlookOf([{ usedMm: 90, lengthMm: 100, share: 0.9, isMeasured: true }], 0.2, 20).state //=> 'reserve'
+ */
 export function outlookOf(fills: readonly Fill[], growthReserve: number, yearlyMm: number): Outlook {
   const [usedMm, lengthMm] = [fills.reduce((sum, fill) => sum + fill.usedMm, 0), fills.reduce((sum, fill) => sum + fill.lengthMm, 0)]
   const freeMm = fills.reduce((sum, fill) => sum + Math.max(0, fill.lengthMm - fill.usedMm), 0)
@@ -40,7 +43,11 @@ function arrivedOn({ acquiredOn, createdAt }: Holding): string {
 }
 
 /** What came in during the year before `today`: how many sets, and how deep they are together. O(n). */
-export function arrivalsOf(holdings: Iterable<Holding>, today: string, thicknessMm: (holding: Holding) => number): { readonly sets: number, readonly mm: number } {
+export function arrivalsOf(
+  holdings: Iterable<Holding>,
+  today: string,
+  thicknessMm: (holding: Holding) => number,
+): { readonly sets: number; readonly mm: number } {
   const from = `${Number(today.slice(0, 4)) - 1}${today.slice(4, 10)}`
   let [sets, mm] = [0, 0]
   for (const holding of holdings) {
@@ -52,7 +59,8 @@ export function arrivalsOf(holdings: Iterable<Holding>, today: string, thickness
   return { sets, mm }
 }
 
-export type CapState = { readonly state: 'none' } | { readonly state: 'under' | 'at' | 'over', readonly cap: number, readonly count: number }
+export type CapState =
+  { readonly state: 'none' } | { readonly state: 'under' | 'at' | 'over'; readonly cap: number; readonly count: number }
 
 /** Where a zone stands against the most sets that its owner wants in it, with `more` sets that are about to come. */
 export function capOf(zone: Pick<Zone, 'capHoldings'>, count: number, more = 0): CapState {

@@ -42,7 +42,9 @@ export function countsOf(row: ContainerRow, lane: number, holdingOf: (id: string
  * part of it a little, and what was never measured stays as usual). Uncertainty from the inverse of the normal matrix.
  */
 export function learnThickness(measured: readonly MeasuredLength[], kindOf: (id: string) => Kind | undefined): ThicknessTable {
-  const keys = [...new Map(measured.flatMap(each => each.stood).map(each => [thicknessKey(each.kindId, each.holder), each])).entries()].sort(([a], [b]) => (a < b ? -1 : 1))
+  const keys = [
+    ...new Map(measured.flatMap(each => each.stood).map(each => [thicknessKey(each.kindId, each.holder), each])).entries(),
+  ].sort(([a], [b]) => (a < b ? -1 : 1))
   if (keys.length === 0) return new Map()
   const usual = keys.map(([, { kindId }]) => usualThickness(kindId ? kindOf(kindId) : undefined))
   const off = usual.map(mm => Math.max(0.5, USUAL_OFF * mm))
@@ -53,23 +55,32 @@ export function learnThickness(measured: readonly MeasuredLength[], kindOf: (id:
     right.push(filledMm / RULER_MM)
   }
   keys.forEach((_, at) => {
-    rows.push(keys.map((_, column) => column === at ? 1 / (off[at] ?? 1) : 0))
+    rows.push(keys.map((_, column) => (column === at ? 1 / (off[at] ?? 1) : 0)))
     right.push((usual[at] ?? 0) / (off[at] ?? 1))
   })
   const found = nnls(rows, right)
   const normal = keys.map((_, i) => keys.map((_, j) => rows.reduce((sum, row) => sum + (row[i] ?? 0) * (row[j] ?? 0), 0)))
   const spread = inverseSymmetric(normal)
-  return new Map(keys.map(([key], at) => {
-    const sd = Math.sqrt(spread?.[at]?.[at] ?? (off[at] ?? 1) ** 2)
-    return [key, { mm: found[at] ?? 0, plusMinusMm: 1.96 * sd, isLearnt: sd < LEARNT * (off[at] ?? 1) }]
-  }))
+  return new Map(
+    keys.map(([key], at) => {
+      const sd = Math.sqrt(spread?.[at]?.[at] ?? (off[at] ?? 1) ** 2)
+      return [key, { mm: found[at] ?? 0, plusMinusMm: 1.96 * sd, isLearnt: sd < LEARNT * (off[at] ?? 1) }]
+    }),
+  )
 }
 
 export const usualThickness = (kind: Kind | undefined): number => kind?.typicalThicknessMm ?? UNKNOWN_THICKNESS_MM
 
 /** How deep one set is in its holder: as measured on it, as learnt for its kind and holder, or as is usual. */
-export function thicknessIn(holding: Holding, holder: Pick<Holder, 'type'>, kindOf: (id: string) => Kind | undefined, learnt: ThicknessTable): { readonly mm: number, readonly isMeasured: boolean } {
+export function thicknessIn(
+  holding: Holding,
+  holder: Pick<Holder, 'type'>,
+  kindOf: (id: string) => Kind | undefined,
+  learnt: ThicknessTable,
+): { readonly mm: number; readonly isMeasured: boolean } {
   if (holding.thicknessMm !== null) return { mm: holding.thicknessMm, isMeasured: true }
   const known = learnt.get(thicknessKey(holding.kindId, holder.type))
-  return known?.isLearnt ? { mm: known.mm, isMeasured: true } : { mm: usualThickness(holding.kindId ? kindOf(holding.kindId) : undefined), isMeasured: false }
+  return known?.isLearnt
+    ? { mm: known.mm, isMeasured: true }
+    : { mm: usualThickness(holding.kindId ? kindOf(holding.kindId) : undefined), isMeasured: false }
 }

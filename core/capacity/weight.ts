@@ -3,7 +3,16 @@ import type { ContainerRow } from '#core/room'
 import { shelfLift, type LiftLimit } from './lifting'
 
 // An empty one, common practice; an owner who has weighed theirs says so.
-const EMPTY_G: Readonly<Record<ContainerType, number>> = { bin: 600, binder: 700, drawer: 1500, caseRack: 1200, tray: 500, basket: 500, ring: 50, board: 1500 }
+const EMPTY_G: Readonly<Record<ContainerType, number>> = {
+  bin: 600,
+  binder: 700,
+  drawer: 1500,
+  caseRack: 1200,
+  tray: 500,
+  basket: 500,
+  ring: 50,
+  board: 1500,
+}
 const UNKNOWN_SET_G = 60
 
 // Height of the lowest shelf and between shelves, common practice.
@@ -11,18 +20,28 @@ const LOWEST_MM: Readonly<Record<Fixture['type'], number>> = { bookcase: 80, cab
 const BETWEEN_MM: Readonly<Record<Fixture['type'], number>> = { bookcase: 330, cabinet: 150, cart: 330, table: 300, wall: 300 }
 
 /** How high a shelf lies above the floor, as measured or as is usual for such furniture. */
-export function shelfHeightMm(fixture: Fixture, shelf: number): { readonly mm: number, readonly isMeasured: boolean } {
+export function shelfHeightMm(fixture: Fixture, shelf: number): { readonly mm: number; readonly isMeasured: boolean } {
   const measured = fixture.shelfHeightsMm?.[shelf - 1]
   if (measured !== undefined) return { mm: measured, isMeasured: true }
-  return { mm: LOWEST_MM[fixture.type] + (fixture.shelves - Math.min(shelf, fixture.shelves)) * BETWEEN_MM[fixture.type], isMeasured: false }
+  return {
+    mm: LOWEST_MM[fixture.type] + (fixture.shelves - Math.min(shelf, fixture.shelves)) * BETWEEN_MM[fixture.type],
+    isMeasured: false,
+  }
 }
 
 /** What a container weighs with all that stands in it. */
-export function weightOf(row: ContainerRow, holdingOf: (id: string) => Holding | undefined, kindOf: (id: string) => Kind | undefined, typeOf: (id: string) => HolderType | undefined): number {
+export function weightOf(
+  row: ContainerRow,
+  holdingOf: (id: string) => Holding | undefined,
+  kindOf: (id: string) => Kind | undefined,
+  typeOf: (id: string) => HolderType | undefined,
+): number {
   const empty = row.container.emptyWeightG ?? EMPTY_G[row.container.type]
   return row.placements.reduce((sum, { holder }) => {
-    const own = holder.holderTypeId ? typeOf(holder.holderTypeId)?.weightG ?? 0 : 0
-    return sum + own + holder.holdingIds.reduce((sets, id) => sets + (kindOf(holdingOf(id)?.kindId ?? '')?.typicalWeightG ?? UNKNOWN_SET_G), 0)
+    const own = holder.holderTypeId ? (typeOf(holder.holderTypeId)?.weightG ?? 0) : 0
+    return (
+      sum + own + holder.holdingIds.reduce((sets, id) => sets + (kindOf(holdingOf(id)?.kindId ?? '')?.typicalWeightG ?? UNKNOWN_SET_G), 0)
+    )
   }, empty)
 }
 
@@ -45,10 +64,17 @@ export function liftOf(container: Container, weightG: number, fixture: Fixture, 
   const here = limitAt(container.shelf)
   const weightKg = weightG / 1000
   // Heavy ones go to where they are lifted most easily; of two that are as good, the lower.
-  const best = Array.from({ length: fixture.shelves }, (_, at) => at + 1).sort((a, b) => limitAt(b).limitKg - limitAt(a).limitKg || b - a)[0]
+  const best = Array.from({ length: fixture.shelves }, (_, at) => at + 1).sort(
+    (a, b) => limitAt(b).limitKg - limitAt(a).limitKg || b - a,
+  )[0]
   const isBetter = best !== undefined && best !== container.shelf && limitAt(best).limitKg > here.limitKg
   return {
-    container, weightKg, limitKg: here.limitKg, multipliers: here.multipliers, index: here.limitKg > 0 ? weightKg / here.limitKg : Infinity, shelfMm: shelfHeightMm(fixture, container.shelf).mm,
+    container,
+    weightKg,
+    limitKg: here.limitKg,
+    multipliers: here.multipliers,
+    index: here.limitKg > 0 ? weightKg / here.limitKg : Infinity,
+    shelfMm: shelfHeightMm(fixture, container.shelf).mm,
     betterShelf: weightKg > here.limitKg && isBetter ? best : null,
   }
 }

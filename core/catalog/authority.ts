@@ -36,7 +36,10 @@ export type Category = z.infer<typeof Category>
 
 /** What it is about or for: many a set, the first one files it. `rank` is the owner's own order. */
 export const Theme = z.object({
-  id: Id, name: Name, rank: z.number(), seeAlsoIds: z.array(Id),
+  id: Id,
+  name: Name,
+  rank: z.number(),
+  seeAlsoIds: z.array(Id),
   /** With few sets, it stands in the index under its first letter, together with others. */
   sharesPage: z.boolean().default(false),
 })

@@ -8,17 +8,55 @@ import type { CatalogueData } from './tables'
 export function blankHolding(identity: Pick<Holding, 'id' | 'number' | 'seriesId' | 'name' | 'createdAt'>): Holding {
   return {
     ...identity,
-    brandId: null, kindId: null, categoryId: null, themeIds: [], size: null, thicknessMm: null,
-    words: [], searchWords: [], notes: '', acquiredOn: null, price: null, isUsed: null, useCount: null, lastUsedOn: null,
-    hasMatchingDie: null, pictureHash: null, pieces: [], aliases: [], questions: [], placeText: '', state: 'toFile', sitsIn: null, holderTypeId: null, labelText: null, isCutInTwo: false, isSticky: false,
+    brandId: null,
+    kindId: null,
+    categoryId: null,
+    themeIds: [],
+    size: null,
+    thicknessMm: null,
+    words: [],
+    searchWords: [],
+    notes: '',
+    acquiredOn: null,
+    price: null,
+    isUsed: null,
+    useCount: null,
+    lastUsedOn: null,
+    hasMatchingDie: null,
+    pictureHash: null,
+    pieces: [],
+    aliases: [],
+    questions: [],
+    placeText: '',
+    state: 'toFile',
+    sitsIn: null,
+    holderTypeId: null,
+    labelText: null,
+    isCutInTwo: false,
+    isSticky: false,
   }
 }
 
 /** A new strip. What carries over from the one before is put on top by the caller. */
 export function blankDraft(identity: Pick<Draft, 'id' | 'rank' | 'createdAt'>): Draft {
   return {
-    ...identity, pictureHash: null,
-    texts: { name: '', brand: '', kindId: '', category: '', themes: [], theme: '', size: '', words: '', searchWords: [], written: '', acquiredOn: '', price: '', notes: '' },
+    ...identity,
+    pictureHash: null,
+    texts: {
+      name: '',
+      brand: '',
+      kindId: '',
+      category: '',
+      themes: [],
+      theme: '',
+      size: '',
+      words: '',
+      searchWords: [],
+      written: '',
+      acquiredOn: '',
+      price: '',
+      notes: '',
+    },
   }
 }
 

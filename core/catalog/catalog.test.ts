@@ -1,14 +1,37 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { ulid } from 'ulid'
-import { blankBrand, blankDraft, blankHolding, emptyCatalogue, FIT_WAYS, Holding, LIMITS, newCategory, newKind, newTheme, nextRank, PartialDate, Refiling, RoomSettings, START_HOLDER_TYPES, START_MARKS, START_SETTINGS, startCatalogue, TABLE_NAMES, TABLES, WAYS } from './index'
+import {
+  blankBrand,
+  blankDraft,
+  blankHolding,
+  emptyCatalogue,
+  FIT_WAYS,
+  Holding,
+  LIMITS,
+  newCategory,
+  newKind,
+  newTheme,
+  nextRank,
+  PartialDate,
+  Refiling,
+  RoomSettings,
+  START_HOLDER_TYPES,
+  START_MARKS,
+  START_SETTINGS,
+  startCatalogue,
+  TABLE_NAMES,
+  TABLES,
+  WAYS,
+} from './index'
 
 const identity = { id: ulid(), number: 1, seriesId: ulid(), name: 'Kelp Study', createdAt: '2026-11-01T10:00:00.000Z' }
 
 describe('records to begin with are records', () => {
   test('everything that "start empty" gives is of its table\'s shape, nothing more and nothing less', () => {
     const data = startCatalogue(ulid)
-    for (const table of TABLE_NAMES) for (const record of data[table]) expect([table, TABLES[table].strict().safeParse(record).error?.message]).toEqual([table, undefined])
+    for (const table of TABLE_NAMES)
+      for (const record of data[table]) expect([table, TABLES[table].strict().safeParse(record).error?.message]).toEqual([table, undefined])
     expect(data.kinds.length).toBeGreaterThan(8)
     expect(new Set(data.kinds.map(kind => kind.suffix).filter(Boolean)).size).toBe(data.kinds.filter(kind => kind.suffix).length)
     expect(Object.keys(emptyCatalogue()).sort()).toEqual([...TABLE_NAMES].sort())
@@ -17,7 +40,12 @@ describe('records to begin with are records', () => {
     expect(TABLES.holdings.strict().safeParse(blankHolding(identity)).success).toBe(true)
     expect(TABLES.brands.strict().safeParse(blankBrand(ulid(), 'Copperlatch')).success).toBe(true)
     expect(TABLES.drafts.strict().safeParse(blankDraft({ id: ulid(), rank: 0, createdAt: identity.createdAt })).success).toBe(true)
-    for (const [table, record] of [['themes', newTheme(ulid(), 'Harbour', [])], ['categories', newCategory(ulid(), 'Images', [])], ['kinds', newKind(ulid(), 'Foil plate', [])]] as const) expect(TABLES[table].strict().safeParse(record).success).toBe(true)
+    for (const [table, record] of [
+      ['themes', newTheme(ulid(), 'Harbour', [])],
+      ['categories', newCategory(ulid(), 'Images', [])],
+      ['kinds', newKind(ulid(), 'Foil plate', [])],
+    ] as const)
+      expect(TABLES[table].strict().safeParse(record).success).toBe(true)
   })
   test('the common holders have each a name of their own, and room inside unless they take any size', () => {
     expect(new Set(START_HOLDER_TYPES.map(type => type.name)).size).toBe(START_HOLDER_TYPES.length)
@@ -33,19 +61,32 @@ describe('records to begin with are records', () => {
     expect(RoomSettings.strict().safeParse(START_SETTINGS).success).toBe(true)
   })
   test('the next rank is behind all others, whatever order they come in (property)', () => {
-    fc.assert(fc.property(fc.array(fc.record({ rank: fc.integer({ min: 0, max: 999 }) })), (existing) => {
-      const next = nextRank(existing)
-      expect(existing.every(each => each.rank < next)).toBe(true)
-    }))
+    fc.assert(
+      fc.property(fc.array(fc.record({ rank: fc.integer({ min: 0, max: 999 }) })), existing => {
+        const next = nextRank(existing)
+        expect(existing.every(each => each.rank < next)).toBe(true)
+      }),
+    )
   })
 })
 
 describe('what is no record is refused', () => {
   const good = blankHolding(identity)
   test.each<[string, Partial<Record<keyof Holding, unknown>>]>([
-    ['a number of zero', { number: 0 }], ['a number that is none', { number: 1.5 }], ['no name', { name: '  ' }], ['a name without end', { name: 'x'.repeat(301) }], ['an id of another make', { id: 'abc' }], ['a size of nothing', { size: { widthMm: 0, heightMm: 10 } }],
-    ['a size beyond five metres', { size: { widthMm: 5001, heightMm: 10 } }], ['a day that is none', { acquiredOn: '2026-13' }], ['forty-one themes', { themeIds: Array.from({ length: 41 }, () => identity.id) }], ['a state nobody knows', { state: 'lost' }],
-    ['a picture without its hash', { pictureHash: 'kelp.png' }], ['a price below nothing', { price: { minor: -1, currency: 'EUR' } }], ['a currency in words', { price: { minor: 1, currency: 'euro' } }], ['notes without end', { notes: 'x'.repeat(20_001) }],
+    ['a number of zero', { number: 0 }],
+    ['a number that is none', { number: 1.5 }],
+    ['no name', { name: '  ' }],
+    ['a name without end', { name: 'x'.repeat(301) }],
+    ['an id of another make', { id: 'abc' }],
+    ['a size of nothing', { size: { widthMm: 0, heightMm: 10 } }],
+    ['a size beyond five metres', { size: { widthMm: 5001, heightMm: 10 } }],
+    ['a day that is none', { acquiredOn: '2026-13' }],
+    ['forty-one themes', { themeIds: Array.from({ length: 41 }, () => identity.id) }],
+    ['a state nobody knows', { state: 'lost' }],
+    ['a picture without its hash', { pictureHash: 'kelp.png' }],
+    ['a price below nothing', { price: { minor: -1, currency: 'EUR' } }],
+    ['a currency in words', { price: { minor: 1, currency: 'euro' } }],
+    ['notes without end', { notes: 'x'.repeat(20_001) }],
   ])('%s', (_title, wrong) => {
     expect(Holding.safeParse({ ...good, ...wrong }).success).toBe(false)
   })
@@ -53,20 +94,37 @@ describe('what is no record is refused', () => {
   const [fixture, container] = [startCatalogue(ulid).fixtures[0], startCatalogue(ulid).containers[0]]
   const grid = { rows: 1, columns: 1, pages: 1, isTwoSided: false, cellSize: null, reuse: 'last' }
   test.each<[keyof typeof LIMITS, (count: number) => readonly [table: keyof typeof TABLES, record: unknown]]>([
-    ['name', count => ['holdings', { ...good, name: 'k'.repeat(count) }]], ['text', count => ['holdings', { ...good, notes: 'k'.repeat(count) }]], ['themes', count => ['holdings', { ...good, themeIds: list(count, identity.id) }]],
-    ['words', count => ['holdings', { ...good, words: list(count, 'ahoy') }]], ['moneyMinor', count => ['holdings', { ...good, price: { minor: count, currency: 'EUR' } }]],
-    ['shelves', count => ['fixtures', { ...fixture, shelves: count }]], ['lanes', count => ['containers', { ...container, lanes: count }]],
-    ['cellsASide', count => ['containers', { ...container, cells: { ...grid, rows: count, columns: count } }]], ['pages', count => ['containers', { ...container, cells: { ...grid, pages: count } }]],
+    ['name', count => ['holdings', { ...good, name: 'k'.repeat(count) }]],
+    ['text', count => ['holdings', { ...good, notes: 'k'.repeat(count) }]],
+    ['themes', count => ['holdings', { ...good, themeIds: list(count, identity.id) }]],
+    ['words', count => ['holdings', { ...good, words: list(count, 'ahoy') }]],
+    ['moneyMinor', count => ['holdings', { ...good, price: { minor: count, currency: 'EUR' } }]],
+    ['shelves', count => ['fixtures', { ...fixture, shelves: count }]],
+    ['lanes', count => ['containers', { ...container, lanes: count }]],
+    ['cellsASide', count => ['containers', { ...container, cells: { ...grid, rows: count, columns: count } }]],
+    ['pages', count => ['containers', { ...container, cells: { ...grid, pages: count } }]],
   ])('the limit of %s that fields keep to is the one of the schema: as many go in, and not one more', (limit, make) => {
-    const passes = (count: number): boolean => { const [table, record] = make(count); return TABLES[table].safeParse(record).success }
+    const passes = (count: number): boolean => {
+      const [table, record] = make(count)
+      return TABLES[table].safeParse(record).success
+    }
     expect([passes(1), passes(LIMITS[limit]), passes(LIMITS[limit] + 1)]).toEqual([true, true, false])
   })
   test('days: a year, a month, a day, and nothing that is none of them (property)', () => {
-    fc.assert(fc.property(fc.integer({ min: 1000, max: 9999 }), fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 31 }), (year, month, day) => {
-      const two = (value: number): string => String(value).padStart(2, '0')
-      for (const text of [`${year}`, `${year}-${two(month)}`, `${year}-${two(month)}-${two(day)}`]) expect(PartialDate.safeParse(text).success).toBe(true)
-      for (const text of [`${year}-${month + 12}`, `${year}-${two(month)}-${day + 31}`, `${two(day)}/${two(month)}/${year}`]) expect(PartialDate.safeParse(text).success).toBe(false)
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1000, max: 9999 }),
+        fc.integer({ min: 1, max: 12 }),
+        fc.integer({ min: 1, max: 31 }),
+        (year, month, day) => {
+          const two = (value: number): string => String(value).padStart(2, '0')
+          for (const text of [`${year}`, `${year}-${two(month)}`, `${year}-${two(month)}-${two(day)}`])
+            expect(PartialDate.safeParse(text).success).toBe(true)
+          for (const text of [`${year}-${month + 12}`, `${year}-${two(month)}-${day + 31}`, `${two(day)}/${two(month)}/${year}`])
+            expect(PartialDate.safeParse(text).success).toBe(false)
+        },
+      ),
+    )
   })
   test('a record of before, without the fields that came later, takes their usual values', () => {
     const { isCutInTwo: _cut, isSticky: _sticky, sitsIn: _sits, labelText: _label, holderTypeId: _type, ...before } = good
@@ -75,8 +133,32 @@ describe('what is no record is refused', () => {
     expect(RoomSettings.parse(settings)).toEqual(START_SETTINGS)
   })
   test('a re-filing is bounded: no lane of thousands of thousands, no steps below nothing', () => {
-    const refiling = { id: ulid(), name: 'x', state: 'open', startedAt: identity.createdAt, endedAt: null, zoneId: ulid(), ruleBefore: { keys: [{ by: 'theme', order: 'own' }] }, rule: { keys: [{ by: 'brand', order: 'alphabetical' }] }, lanes: [], tableMm: 300, tableContainerId: ulid(), armfulMm: 150, stepsDone: 0, liftsDone: 0, minutesWorked: 0, lastStepAt: null }
+    const refiling = {
+      id: ulid(),
+      name: 'x',
+      state: 'open',
+      startedAt: identity.createdAt,
+      endedAt: null,
+      zoneId: ulid(),
+      ruleBefore: { keys: [{ by: 'theme', order: 'own' }] },
+      rule: { keys: [{ by: 'brand', order: 'alphabetical' }] },
+      lanes: [],
+      tableMm: 300,
+      tableContainerId: ulid(),
+      armfulMm: 150,
+      stepsDone: 0,
+      liftsDone: 0,
+      minutesWorked: 0,
+      lastStepAt: null,
+    }
     expect(Refiling.safeParse(refiling).success).toBe(true)
-    for (const wrong of [{ stepsDone: -1 }, { tableMm: 0 }, { rule: { keys: [] } }, { state: 'paused' }, { lanes: [{ containerId: 'x', lane: 1, holderIds: [], tabs: [] }] }]) expect(Refiling.safeParse({ ...refiling, ...wrong }).success).toBe(false)
+    for (const wrong of [
+      { stepsDone: -1 },
+      { tableMm: 0 },
+      { rule: { keys: [] } },
+      { state: 'paused' },
+      { lanes: [{ containerId: 'x', lane: 1, holderIds: [], tabs: [] }] },
+    ])
+      expect(Refiling.safeParse({ ...refiling, ...wrong }).success).toBe(false)
   })
 })

@@ -1,17 +1,44 @@
 // Lists of choices without their schemas, so that the screen can show them without loading the validator.
 
-/** How long a name and a text may be, how many themes and words a set may have, how large furniture and pages: fields say so before a record is made. */
-export const LIMITS = { name: 300, text: 20_000, themes: 40, words: 400, moneyMinor: 100_000_000, shelves: 60, lanes: 4, cellsASide: 12, pages: 500 } as const
+/**
+ * How long a name and a text may be, how many themes and words a set may have, how large furniture and pages: fields say so
+ * before a record is made.
+ */
+export const LIMITS = {
+  name: 300,
+  text: 20_000,
+  themes: 40,
+  words: 400,
+  moneyMinor: 100_000_000,
+  shelves: 60,
+  lanes: 4,
+  cellsASide: 12,
+  pages: 500,
+} as const
 /** How many sets somebody has or expects. */
 export const COLLECTIONS = ['few', 'some', 'many'] as const
 /** Stages of taking in that an owner may leave out. */
 export const OPTIONAL_STAGES = ['class', 'fit', 'label'] as const
 /** Ways in which two sets go together, as they are said of one of them: a stamp has its die, a die its stamp. */
-export const WAYS = ['dieForStamp', 'stampForDie', 'layersWith', 'sameLettersOtherStyle', 'sameCollection', 'sameMechanism', 'sameNumberedSeries'] as const
+export const WAYS = [
+  'dieForStamp',
+  'stampForDie',
+  'layersWith',
+  'sameLettersOtherStyle',
+  'sameCollection',
+  'sameMechanism',
+  'sameNumberedSeries',
+] as const
 export type Way = (typeof WAYS)[number]
 /** Marks to begin with: plain signs that say what they mean. */
 export const START_MARKS: Readonly<Record<Way, string>> = {
-  dieForStamp: '+D', stampForDie: '+S', layersWith: '&', sameLettersOtherStyle: 'Aa', sameCollection: '=', sameMechanism: '>', sameNumberedSeries: 'No',
+  dieForStamp: '+D',
+  stampForDie: '+S',
+  layersWith: '&',
+  sameLettersOtherStyle: 'Aa',
+  sameCollection: '=',
+  sameMechanism: '>',
+  sameNumberedSeries: 'No',
 }
 /** What the number of a set counts: every set, or the sets of its brand or container; or what it takes over. */
 export const NUMBER_SCHOOLS = ['all', 'brand', 'container', 'cell', 'maker'] as const
@@ -19,14 +46,34 @@ export type NumberSchool = (typeof NUMBER_SCHOOLS)[number]
 /** A text such as 12-203 is page 2, cell 03 of the 12-cell pages, or a running number: only the owner knows. */
 export const CODE_READINGS = ['cell', 'serial'] as const
 /** Answers to "does it fit?", best first as most people rank them. The order, and what is never done, are the owner's. */
-export const FIT_WAYS = ['loose', 'fits', 'snug', 'turned', 'tilted', 'rearranged', 'foldPackaging', 'flapOpen', 'zeroClearance', 'trim', 'sticksOut', 'cutInTwo'] as const
+export const FIT_WAYS = [
+  'loose',
+  'fits',
+  'snug',
+  'turned',
+  'tilted',
+  'rearranged',
+  'foldPackaging',
+  'flapOpen',
+  'zeroClearance',
+  'trim',
+  'sticksOut',
+  'cutInTwo',
+] as const
 export type FitWay = (typeof FIT_WAYS)[number]
 export const CONTAINER_TYPES = ['bin', 'binder', 'drawer', 'caseRack', 'tray', 'basket', 'ring', 'board'] as const
 export type ContainerType = (typeof CONTAINER_TYPES)[number]
 /** How well the hands hold a container. */
 export const GRIPS = ['good', 'fair', 'poor'] as const
 /** A bin held close with both hands at its rim, carried to the table, now and then. */
-export const START_LIFTING = { reachMm: 300, perMinute: 0.2, hours: 1 as 1 | 2 | 8, twistDeg: 30, carryToMm: 750, grip: 'fair' as (typeof GRIPS)[number] }
+export const START_LIFTING = {
+  reachMm: 300,
+  perMinute: 0.2,
+  hours: 1 as 1 | 2 | 8,
+  twistDeg: 30,
+  carryToMm: 750,
+  grip: 'fair' as (typeof GRIPS)[number],
+}
 export const CLOSURES = ['none', 'flap', 'snap'] as const
 export const CELL_REUSES = ['last', 'first', 'never'] as const
 /** What of its packaging a set keeps, and where its dies are. */

@@ -17,15 +17,26 @@ export type Piece = z.infer<typeof Piece>
 
 /** A number or code that stands on the thing or in an older list, and still finds it. */
 export const Alias = z.object({
-  text: Name, from: z.enum(['writtenOnIt', 'list', 'maker', 'formerAddress']),
+  text: Name,
+  from: z.enum(['writtenOnIt', 'list', 'maker', 'formerAddress']),
   /** Where the text can be read two ways: which the owner says it is. */
   reading: z.enum(CODE_READINGS).nullable().default(null),
 })
 export type Alias = z.infer<typeof Alias>
 
 export const QUESTION_CODES = [
-  'sizeUnread', 'sizeUnitUnknown', 'dateUnread', 'dateOrderUnknown', 'priceUnread', 'usedUnread', 'dieUnread',
-  'kindUnread', 'nameMissing', 'numberClash', 'numberUnread', 'tooLong',
+  'sizeUnread',
+  'sizeUnitUnknown',
+  'dateUnread',
+  'dateOrderUnknown',
+  'priceUnread',
+  'usedUnread',
+  'dieUnread',
+  'kindUnread',
+  'nameMissing',
+  'numberClash',
+  'numberUnread',
+  'tooLong',
 ] as const
 /** Something an import could not settle. It stays on the set, with the text as it was written, until answered. */
 export const OpenQuestion = z.object({ code: z.enum(QUESTION_CODES), text: Text })
@@ -78,7 +89,12 @@ export const Holding = z.object({
 export type Holding = z.infer<typeof Holding>
 
 export const RELATION_KINDS = [
-  'dieForStamp', 'layersWith', 'sameLettersOtherStyle', 'sameCollection', 'sameMechanism', 'sameNumberedSeries',
+  'dieForStamp',
+  'layersWith',
+  'sameLettersOtherStyle',
+  'sameCollection',
+  'sameMechanism',
+  'sameNumberedSeries',
 ] as const
 export const Relation = z.object({ id: Id, fromId: Id, toId: Id, kind: z.enum(RELATION_KINDS) })
 export type Relation = z.infer<typeof Relation>

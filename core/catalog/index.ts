@@ -3,9 +3,48 @@ export { CurrencyCode, Id, KindFamily, PartialDate, PictureHash, SizeMm } from '
 export { blankBrand, blankDraft, blankHolding, emptyCatalogue } from './blank'
 export { Draft, DraftTexts } from './draft'
 export { Alias, Holding, HOLDING_STATES, Loan, OpenQuestion, Piece, QUESTION_CODES, Relation, RELATION_KINDS } from './holding'
-export { CELL_REUSES, CLOSURES, CODE_READINGS, COLLECTIONS, CONTAINER_TYPES, type ContainerType, GRIPS, LIMITS, START_LIFTING, DIE_PLACES, FILING_KEYS, FIT_WAYS, FIXTURE_TYPES, KIND_FAMILIES, type FitWay, PACKAGINGS, HOLDER_TYPES, type HolderKind, NUMBER_SCHOOLS, type NumberSchool, OPTIONAL_STAGES, START_MARKS, type Way, WAYS } from './choices'
+export {
+  CELL_REUSES,
+  CLOSURES,
+  CODE_READINGS,
+  COLLECTIONS,
+  CONTAINER_TYPES,
+  type ContainerType,
+  GRIPS,
+  LIMITS,
+  START_LIFTING,
+  DIE_PLACES,
+  FILING_KEYS,
+  FIT_WAYS,
+  FIXTURE_TYPES,
+  KIND_FAMILIES,
+  type FitWay,
+  PACKAGINGS,
+  HOLDER_TYPES,
+  type HolderKind,
+  NUMBER_SCHOOLS,
+  type NumberSchool,
+  OPTIONAL_STAGES,
+  START_MARKS,
+  type Way,
+  WAYS,
+} from './choices'
 export { RegisterLine, RoomSettings, Series } from './numbers'
-export { Cell, CellGrid, Container, Fixture, FilingKey, FilingRule, Holder, HolderType, LaneTarget, MeasuredLength, Refiling, Section, Zone } from './room'
+export {
+  Cell,
+  CellGrid,
+  Container,
+  Fixture,
+  FilingKey,
+  FilingRule,
+  Holder,
+  HolderType,
+  LaneTarget,
+  MeasuredLength,
+  Refiling,
+  Section,
+  Zone,
+} from './room'
 export { START_HOLDER_TYPES } from './startHolders'
 export { START_THEMES, THEME_SCHOOLS, type ThemeSchool } from './startThemes'
 export { newCategory, newKind, newTheme, nextRank, PLAIN_FIXTURE, START_HABITS, START_SETTINGS, startCatalogue, startSeries } from './start'

@@ -13,7 +13,10 @@ export const Series = z.object({
   /** What a number counts. Of `all` but the first, each brand, container or page size has a series of its own below it. */
   countsBy: z.enum(NUMBER_SCHOOLS).default('all'),
   /** The series it is one of, and for what: the key of a brand, a container or a maker's letters. */
-  partOf: z.object({ seriesId: Id, key: z.string().max(80) }).nullable().default(null),
+  partOf: z
+    .object({ seriesId: Id, key: z.string().max(80) })
+    .nullable()
+    .default(null),
 })
 export type Series = z.infer<typeof Series>
 
@@ -54,7 +57,15 @@ export const RoomSettings = z.object({
   /** How addresses are written, by type of container, where the owner has a way of their own. */
   addressPatterns: z.partialRecord(z.enum(CONTAINER_TYPES), z.string().trim().min(1).max(60)).default(() => ({})),
   /** What lifting a container takes, as the owner does it: hands in front of the ankles, lifts a minute, turn of the body. */
-  lifting: z.object({ reachMm: z.number().min(250).max(630), perMinute: z.number().min(0.2).max(15), hours: z.union([z.literal(1), z.literal(2), z.literal(8)]), twistDeg: z.number().min(0).max(135), carryToMm: z.number().min(0).max(1750), grip: z.enum(GRIPS) })
+  lifting: z
+    .object({
+      reachMm: z.number().min(250).max(630),
+      perMinute: z.number().min(0.2).max(15),
+      hours: z.union([z.literal(1), z.literal(2), z.literal(8)]),
+      twistDeg: z.number().min(0).max(135),
+      carryToMm: z.number().min(0).max(1750),
+      grip: z.enum(GRIPS),
+    })
     .default(() => ({ ...START_LIFTING })),
   /** Ways of fitting in the owner's own order, and those the owner would never do: they are never proposed. */
   fitOrder: z.array(z.enum(FIT_WAYS)).default(() => [...FIT_WAYS]),

@@ -4,7 +4,11 @@ import { CELL_REUSES, CLOSURES, CONTAINER_TYPES, DIE_PLACES, FILING_KEYS, FIXTUR
 
 /** Furniture. Shelves (or drawers, or tiers) count from the top, as one reads. */
 export const Fixture = z.object({
-  id: Id, name: Name, type: z.enum(FIXTURE_TYPES), shelves: z.number().int().min(1).max(LIMITS.shelves), rank: z.number(),
+  id: Id,
+  name: Name,
+  type: z.enum(FIXTURE_TYPES),
+  shelves: z.number().int().min(1).max(LIMITS.shelves),
+  rank: z.number(),
   /** How high each shelf board lies above the floor, from the top; null: as is usual for furniture of this type. */
   shelfHeightsMm: z.array(z.number().min(0).max(4000)).max(LIMITS.shelves).nullable().default(null),
   widthMm: LengthMm.nullable().default(null),
@@ -61,7 +65,10 @@ export type Section = z.infer<typeof Section>
 
 export const FilingKey = z.object({
   by: z.enum(FILING_KEYS),
-  /** `alphabetical` (a brand by its successor, where it has one; `asItself`: by its own name), the owner's `own` order, or `ascending` for numbers, sizes and dates. */
+  /**
+   * `alphabetical` (a brand by its successor, where it has one; `asItself`: by its own name), the owner's `own` order, or
+   * `ascending` for numbers, sizes and dates.
+   */
   order: z.enum(['alphabetical', 'asItself', 'own', 'ascending']),
 })
 export type FilingKey = z.infer<typeof FilingKey>
@@ -80,7 +87,8 @@ export const Zone = z.object({
   growthReserve: z.number().min(0).max(0.9),
   capHoldings: z.number().int().positive().nullable(),
   /** What goes into a holder besides the set, by the habit of the zone. */
-  habits: z.object({ insert: z.boolean(), magnet: z.boolean(), packaging: z.enum(PACKAGINGS), dies: z.enum(DIE_PLACES) })
+  habits: z
+    .object({ insert: z.boolean(), magnet: z.boolean(), packaging: z.enum(PACKAGINGS), dies: z.enum(DIE_PLACES) })
     .default({ insert: true, magnet: false, packaging: 'none', dies: 'apart' }),
 })
 export type Zone = z.infer<typeof Zone>
@@ -89,7 +97,10 @@ const ThinMm = z.number().min(0).max(500)
 
 /** A product of a common size under a plain name, such as "pocket 5 x 7". */
 export const HolderType = z.object({
-  id: Id, name: Name, type: z.enum(HOLDER_TYPES), rank: z.number(),
+  id: Id,
+  name: Name,
+  type: z.enum(HOLDER_TYPES),
+  rank: z.number(),
   /** Laid flat and empty, between the seams. Of a celled page, one cell. null: it takes any size. */
   inner: SizeMm.nullable(),
   closure: z.enum(CLOSURES),
@@ -103,14 +114,29 @@ export const HolderType = z.object({
   weightG: z.number().min(0).max(20_000).nullable(),
   /** What it stands in; empty: anything. */
   standsIn: z.array(z.enum(CONTAINER_TYPES)),
-  cells: z.object({ rows: z.number().int().min(1).max(LIMITS.cellsASide), columns: z.number().int().min(1).max(LIMITS.cellsASide), isTwoSided: z.boolean() }).nullable(),
+  cells: z
+    .object({
+      rows: z.number().int().min(1).max(LIMITS.cellsASide),
+      columns: z.number().int().min(1).max(LIMITS.cellsASide),
+      isTwoSided: z.boolean(),
+    })
+    .nullable(),
   packs: z.array(z.object({ pieces: z.number().int().min(1).max(10_000), priceMinor: MoneyMinor.nullable() })).max(20),
-  stockOnHand: z.number().int().nonnegative(), isRetired: z.boolean(), replacedById: Id.nullable(), notes: Text,
+  stockOnHand: z.number().int().nonnegative(),
+  isRetired: z.boolean(),
+  replacedById: Id.nullable(),
+  notes: Text,
 })
 export type HolderType = z.infer<typeof HolderType>
 
 export const Cell = z.object({
-  page: z.number().int().min(1).max(LIMITS.pages), cell: z.number().int().min(1).max(LIMITS.cellsASide ** 2), side: z.enum(['front', 'back']),
+  page: z.number().int().min(1).max(LIMITS.pages),
+  cell: z
+    .number()
+    .int()
+    .min(1)
+    .max(LIMITS.cellsASide ** 2),
+  side: z.enum(['front', 'back']),
 })
 export type Cell = z.infer<typeof Cell>
 
@@ -134,26 +160,46 @@ export type Holder = z.infer<typeof Holder>
  * thickness of a filled holder is learnt from.
  */
 export const MeasuredLength = z.object({
-  id: Id, containerId: Id, lane: z.number().int().min(1).max(LIMITS.lanes), filledMm: LengthMm, at: Moment,
-  stood: z.array(z.object({ kindId: Id.nullable(), holder: z.enum(HOLDER_TYPES), count: z.number().int().positive().max(20_000) })).min(1).max(400),
+  id: Id,
+  containerId: Id,
+  lane: z.number().int().min(1).max(LIMITS.lanes),
+  filledMm: LengthMm,
+  at: Moment,
+  stood: z
+    .array(z.object({ kindId: Id.nullable(), holder: z.enum(HOLDER_TYPES), count: z.number().int().positive().max(20_000) }))
+    .min(1)
+    .max(400),
 })
 export type MeasuredLength = z.infer<typeof MeasuredLength>
 
 /** Which holders shall stand in a lane, front to back, and the divider in front of the first of each group. */
 export const LaneTarget = z.object({
-  containerId: Id, lane: z.number().int().min(1).max(LIMITS.lanes), holderIds: z.array(Id).max(20_000),
+  containerId: Id,
+  lane: z.number().int().min(1).max(LIMITS.lanes),
+  holderIds: z.array(Id).max(20_000),
   tabs: z.array(Section.pick({ title: true, colour: true, standsFor: true }).extend({ beforeHolderId: Id })).max(2000),
 })
 export type LaneTarget = z.infer<typeof LaneTarget>
 
 /** A re-filing under way: the aim, and how far it has come. The steps that are left follow from the aim and the room as it stands. */
 export const Refiling = z.object({
-  id: Id, name: Name, state: z.enum(['open', 'done', 'left']), startedAt: Moment, endedAt: Moment.nullable(),
-  zoneId: Id, ruleBefore: FilingRule, rule: FilingRule, lanes: z.array(LaneTarget).max(2000),
+  id: Id,
+  name: Name,
+  state: z.enum(['open', 'done', 'left']),
+  startedAt: Moment,
+  endedAt: Moment.nullable(),
+  zoneId: Id,
+  ruleBefore: FilingRule,
+  rule: FilingRule,
+  lanes: z.array(LaneTarget).max(2000),
   /** Free table beside the shelves, and the container that stands for it while things lie there. */
-  tableMm: LengthMm, tableContainerId: Id, armfulMm: LengthMm,
-  stepsDone: z.number().int().nonnegative(), liftsDone: z.number().int().nonnegative(),
+  tableMm: LengthMm,
+  tableContainerId: Id,
+  armfulMm: LengthMm,
+  stepsDone: z.number().int().nonnegative(),
+  liftsDone: z.number().int().nonnegative(),
   /** Minutes worked on it, by the moments at which steps were ticked. */
-  minutesWorked: z.number().nonnegative(), lastStepAt: Moment.nullable(),
+  minutesWorked: z.number().nonnegative(),
+  lastStepAt: Moment.nullable(),
 })
 export type Refiling = z.infer<typeof Refiling>

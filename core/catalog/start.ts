@@ -23,14 +23,41 @@ const START_KINDS: readonly Omit<Kind, 'id' | 'rank'>[] = [
 /** An insert card in every pocket, nothing else: the commonest habit. */
 export const START_HABITS: Zone['habits'] = { insert: true, magnet: false, packaging: 'none', dies: 'apart' }
 /** Furniture nobody has measured yet. */
-export const PLAIN_FIXTURE: Pick<Fixture, 'shelfHeightsMm' | 'widthMm' | 'isSunlit'> = { shelfHeightsMm: null, widthMm: null, isSunlit: false }
+export const PLAIN_FIXTURE: Pick<Fixture, 'shelfHeightsMm' | 'widthMm' | 'isSunlit'> = {
+  shelfHeightsMm: null,
+  widthMm: null,
+  isSunlit: false,
+}
 const START_CATEGORIES: readonly string[] = [
-  'Sentiments', 'Alphabets', 'Numbers', 'Images', 'Borders', 'Backgrounds', 'Shapes', 'Frames and tags',
+  'Sentiments',
+  'Alphabets',
+  'Numbers',
+  'Images',
+  'Borders',
+  'Backgrounds',
+  'Shapes',
+  'Frames and tags',
 ]
 
 export const START_SETTINGS: Readonly<RoomSettings> = {
-  id: 'room', roomName: 'My craft room', unit: 'in', trimmerTicks: 16, reducedFractions: true,
-  paper: 'A4', currency: 'EUR', isDemo: false, pxPerMm: null, collection: null, stages: ['class', 'fit', 'label'], forNowContainerId: null, keepsOriginals: true, marks: { ...START_MARKS }, addressPatterns: {}, lifting: { ...START_LIFTING }, fitOrder: [...FIT_WAYS], fitNever: [],
+  id: 'room',
+  roomName: 'My craft room',
+  unit: 'in',
+  trimmerTicks: 16,
+  reducedFractions: true,
+  paper: 'A4',
+  currency: 'EUR',
+  isDemo: false,
+  pxPerMm: null,
+  collection: null,
+  stages: ['class', 'fit', 'label'],
+  forNowContainerId: null,
+  keepsOriginals: true,
+  marks: { ...START_MARKS },
+  addressPatterns: {},
+  lifting: { ...START_LIFTING },
+  fitOrder: [...FIT_WAYS],
+  fitNever: [],
 }
 
 /** One running number over all kinds: the commonest school, and the default. */
@@ -51,15 +78,38 @@ export function startCatalogue(newId: () => string): CatalogueData {
   data.holderTypes.push(...START_HOLDER_TYPES.map((type, rank) => ({ ...type, id: newId(), rank })))
   const fixture = { id: newId(), name: 'Shelf', type: 'bookcase' as const, shelves: 3, rank: 0, ...PLAIN_FIXTURE }
   const zone = {
-    id: newId(), name: 'Everything', rank: 0,
-    filingRule: { keys: [{ by: 'theme' as const, order: 'alphabetical' as const }, { by: 'brand' as const, order: 'alphabetical' as const }, { by: 'name' as const, order: 'alphabetical' as const }] },
-    takesKindIds: [], growthReserve: 0.1, capHoldings: null, habits: START_HABITS,
+    id: newId(),
+    name: 'Everything',
+    rank: 0,
+    filingRule: {
+      keys: [
+        { by: 'theme' as const, order: 'alphabetical' as const },
+        { by: 'brand' as const, order: 'alphabetical' as const },
+        { by: 'name' as const, order: 'alphabetical' as const },
+      ],
+    },
+    takesKindIds: [],
+    growthReserve: 0.1,
+    capHoldings: null,
+    habits: START_HABITS,
   }
   data.fixtures.push(fixture)
   data.zones.push(zone)
   data.containers.push({
-    id: newId(), fixtureId: fixture.id, shelf: 2, rank: 0, name: 'Bin 1', code: 'B1', type: 'bin',
-    lanes: 1, lengthMm: 300, inner: null, cells: null, zoneId: zone.id, emptyWeightG: null, isTable: false,
+    id: newId(),
+    fixtureId: fixture.id,
+    shelf: 2,
+    rank: 0,
+    name: 'Bin 1',
+    code: 'B1',
+    type: 'bin',
+    lanes: 1,
+    lengthMm: 300,
+    inner: null,
+    cells: null,
+    zoneId: zone.id,
+    emptyWeightG: null,
+    isTable: false,
   })
   return data
 }
@@ -73,7 +123,16 @@ export function newCategory(id: string, name: string, existing: readonly Categor
 }
 /** A kind that the owner adds: a stamp of common thickness until it is said otherwise. */
 export function newKind(id: string, name: string, existing: readonly Kind[]): Kind {
-  return { id, name, family: 'stamp', suffix: null, typicalThicknessMm: 5, typicalWeightG: 60, isLightSensitive: false, rank: nextRank(existing) }
+  return {
+    id,
+    name,
+    family: 'stamp',
+    suffix: null,
+    typicalThicknessMm: 5,
+    typicalWeightG: 60,
+    isLightSensitive: false,
+    rank: nextRank(existing),
+  }
 }
 
 /** @example nextRank([{ rank: 0 }, { rank: 4 }]) //=> 5 */

@@ -3,7 +3,24 @@
  * the screen can know the names without loading the validator.
  */
 export const TABLE_NAMES = [
-  'settings', 'brands', 'kinds', 'categories', 'themes', 'series', 'register', 'fixtures', 'zones', 'containers', 'sections',
-  'holderTypes', 'holdings', 'holders', 'relations', 'loans', 'drafts', 'measuredLengths', 'refilings',
+  'settings',
+  'brands',
+  'kinds',
+  'categories',
+  'themes',
+  'series',
+  'register',
+  'fixtures',
+  'zones',
+  'containers',
+  'sections',
+  'holderTypes',
+  'holdings',
+  'holders',
+  'relations',
+  'loans',
+  'drafts',
+  'measuredLengths',
+  'refilings',
 ] as const
 export type TableName = (typeof TABLE_NAMES)[number]

@@ -1,7 +1,19 @@
 export { jaroWinkler } from './jaroWinkler'
 export { Lexicon, type RelatedWords } from './lexicon'
 export { brandsLike, type LookAlike, LookAlikes, type LookAlikeVerdict, nameLikeness, type NamedThing } from './lookAlikes'
-export { joinNames, NAME_LISTS, type NameChange, type NameGround, type NameList, type NameRecord, newName, refersTo, reordered, spelledBy, splitName } from './nameLists'
+export {
+  joinNames,
+  NAME_LISTS,
+  type NameChange,
+  type NameGround,
+  type NameList,
+  type NameRecord,
+  newName,
+  refersTo,
+  reordered,
+  spelledBy,
+  splitName,
+} from './nameLists'
 export { legendOf, type LegendLine, secondMeaning } from './legend'
 export { adviseOnPages, type PageAdvice, pageLetter } from './pages'
 export { NaiveBayes, type Ranked } from './naiveBayes'

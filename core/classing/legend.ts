@@ -1,10 +1,15 @@
 import { type Kind, type Way, WAYS } from '#core/catalog'
 
 /** One mark that the owner prints or sticks, and the one thing it means: a way of going together, or a kind. */
-export type LegendLine = { readonly mark: string } & ({ readonly way: Way, readonly kind: null } | { readonly way: null, readonly kind: Pick<Kind, 'id' | 'name'> })
+export type LegendLine = { readonly mark: string } & (
+  { readonly way: Way; readonly kind: null } | { readonly way: null; readonly kind: Pick<Kind, 'id' | 'name'> }
+)
 
 /** Every mark in use, the ways first. Marks left empty are not in use. */
-export function legendOf(marks: Readonly<Record<Way, string>>, kinds: readonly Pick<Kind, 'id' | 'name' | 'suffix'>[]): readonly LegendLine[] {
+export function legendOf(
+  marks: Readonly<Record<Way, string>>,
+  kinds: readonly Pick<Kind, 'id' | 'name' | 'suffix'>[],
+): readonly LegendLine[] {
   const ways = WAYS.map((way): LegendLine => ({ mark: marks[way].trim(), way, kind: null }))
   const suffixes = kinds.map(({ id, name, suffix }): LegendLine => ({ mark: suffix?.trim() ?? '', way: null, kind: { id, name } }))
   return [...ways, ...suffixes].filter(line => line.mark !== '')

@@ -15,7 +15,16 @@ const SENSES = 2
 const MOST_NARROWER = 8
 const MOST_MEANINGS = 80
 // Plural endings and what stands in their place: the noun rules of WordNet's own morphology.
-const PLURALS: readonly (readonly [ending: RegExp, singular: string])[] = [[/ses$/, 's'], [/xes$/, 'x'], [/zes$/, 'z'], [/ches$/, 'ch'], [/shes$/, 'sh'], [/men$/, 'man'], [/ies$/, 'y'], [/s$/, '']]
+const PLURALS: readonly (readonly [ending: RegExp, singular: string])[] = [
+  [/ses$/, 's'],
+  [/xes$/, 'x'],
+  [/zes$/, 'z'],
+  [/ches$/, 'ch'],
+  [/shes$/, 'sh'],
+  [/men$/, 'man'],
+  [/ies$/, 'y'],
+  [/s$/, ''],
+]
 
 /**
  * WordNet 3.1 in the compact form that `scripts/lexicon.mjs` writes: words of one meaning and the meanings one step up.
@@ -30,16 +39,28 @@ export class Lexicon {
 
   constructor(text: string) {
     const lines = text.split('\n').filter(line => line !== '' && !line.startsWith('#'))
-    this.ups = lines.map(line => line.slice(line.lastIndexOf('|') + 1).split(',').filter(Boolean).map(Number))
-    this.synsets = lines.map((line, synset) => line.slice(0, line.lastIndexOf('|')).split(',').filter(Boolean).map((written) => {
-      const [lemma = '', rank = '1'] = written.split(':')
-      const word = lemma.replaceAll('_', ' ')
-      const key = word.toLowerCase()
-      const senses = this.senses.get(key)
-      if (senses) senses.push({ synset, rank: Number(rank) })
-      else this.senses.set(key, [{ synset, rank: Number(rank) }])
-      return word
-    }))
+    this.ups = lines.map(line =>
+      line
+        .slice(line.lastIndexOf('|') + 1)
+        .split(',')
+        .filter(Boolean)
+        .map(Number),
+    )
+    this.synsets = lines.map((line, synset) =>
+      line
+        .slice(0, line.lastIndexOf('|'))
+        .split(',')
+        .filter(Boolean)
+        .map(written => {
+          const [lemma = '', rank = '1'] = written.split(':')
+          const word = lemma.replaceAll('_', ' ')
+          const key = word.toLowerCase()
+          const senses = this.senses.get(key)
+          if (senses) senses.push({ synset, rank: Number(rank) })
+          else this.senses.set(key, [{ synset, rank: Number(rank) }])
+          return word
+        }),
+    )
     this.ups.forEach((ups, synset) => {
       for (const up of ups) {
         const downs = this.downs.get(up)
@@ -57,24 +78,31 @@ export class Lexicon {
   lemmaOf(word: string): string | null {
     const plain = word.toLowerCase().trim()
     if (this.senses.has(plain)) return plain
-    return PLURALS.filter(([ending]) => ending.test(plain)).map(([ending, singular]) => plain.replace(ending, singular)).find(each => each.length > 1 && this.senses.has(each)) ?? null
+    return (
+      PLURALS.filter(([ending]) => ending.test(plain))
+        .map(([ending, singular]) => plain.replace(ending, singular))
+        .find(each => each.length > 1 && this.senses.has(each)) ?? null
+    )
   }
 
   /** What the commonest meanings of the word suggest, the word itself left out. Empty lists for an unknown word. */
   related(word: string): RelatedWords {
     const lemma = this.lemmaOf(word)
-    const senses = [...this.senses.get(lemma ?? '') ?? []].sort((a, b) => a.rank - b.rank || a.synset - b.synset).filter(sense => sense.rank <= SENSES)
+    const senses = [...(this.senses.get(lemma ?? '') ?? [])]
+      .sort((a, b) => a.rank - b.rank || a.synset - b.synset)
+      .filter(sense => sense.rank <= SENSES)
     const [first] = senses
     const wordsOf = (synsets: readonly number[]): string[] => synsets.flatMap(synset => this.synsets[synset] ?? [])
     const own = new Set([lemma ?? '', word.toLowerCase().trim()])
-    const take = (words: readonly string[]): string[] => [...new Set(words.filter(each => each !== each.toUpperCase() || each.length === 1))].filter((each) => {
-      const isNew = !own.has(each.toLowerCase())
-      own.add(each.toLowerCase())
-      return isNew
-    })
+    const take = (words: readonly string[]): string[] =>
+      [...new Set(words.filter(each => each !== each.toUpperCase() || each.length === 1))].filter(each => {
+        const isNew = !own.has(each.toLowerCase())
+        own.add(each.toLowerCase())
+        return isNew
+      })
     const synonyms = take(wordsOf(senses.map(sense => sense.synset)))
-    const wider = take(wordsOf(first ? this.ups[first.synset] ?? [] : []))
-    return { synonyms, wider, narrower: take(wordsOf(first ? this.downs.get(first.synset) ?? [] : [])).slice(0, MOST_NARROWER) }
+    const wider = take(wordsOf(first ? (this.ups[first.synset] ?? []) : []))
+    return { synonyms, wider, narrower: take(wordsOf(first ? (this.downs.get(first.synset) ?? []) : [])).slice(0, MOST_NARROWER) }
   }
 
   /**
@@ -85,8 +113,13 @@ export class Lexicon {
   meaning(word: string): readonly string[] {
     const lemma = this.lemmaOf(word)
     if (lemma === null) return [word]
-    const forms = PLURALS.filter(([ending]) => ending.test(lemma)).map(([ending, singular]) => lemma.replace(ending, singular)).filter(each => this.senses.has(each))
-    const senses = [lemma, ...forms].flatMap(each => this.senses.get(each) ?? []).filter(sense => sense.rank <= SENSES).map(sense => sense.synset)
+    const forms = PLURALS.filter(([ending]) => ending.test(lemma))
+      .map(([ending, singular]) => lemma.replace(ending, singular))
+      .filter(each => this.senses.has(each))
+    const senses = [lemma, ...forms]
+      .flatMap(each => this.senses.get(each) ?? [])
+      .filter(sense => sense.rank <= SENSES)
+      .map(sense => sense.synset)
     const below = senses.flatMap(each => this.downs.get(each) ?? [])
     const all = [...senses, ...senses.flatMap(each => this.ups[each] ?? []), ...below, ...below.flatMap(each => this.downs.get(each) ?? [])]
     return [...new Set([word, lemma, ...forms, ...all.slice(0, MOST_MEANINGS).flatMap(each => this.synsets[each] ?? [])])]

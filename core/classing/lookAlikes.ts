@@ -19,7 +19,33 @@ export interface NamedThing {
 }
 
 /** Words that tell editions of one design apart. */
-const EDITION_WORDS = new Set(['mini', 'small', 'large', 'tall', 'wide', 'jumbo', 'new', 'edition', 'set', 'part', 'volume', 'zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'ii', 'iii', 'iv'])
+const EDITION_WORDS = new Set([
+  'mini',
+  'small',
+  'large',
+  'tall',
+  'wide',
+  'jumbo',
+  'new',
+  'edition',
+  'set',
+  'part',
+  'volume',
+  'zero',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'ii',
+  'iii',
+  'iv',
+])
 const SAME = 0.95
 const SIMILAR = 0.86
 /** A word that is not alike in this degree is another word. */
@@ -94,15 +120,21 @@ export class LookAlikes {
       const entry = this.entries.get(id)
       return entry ? [{ entry, share: alike / (askedLetters + entry.letters) }] : []
     })
-    return scored.filter(({ share }) => share >= LEAST_SHARE).sort((a, b) => b.share - a.share || (a.entry.thing.id < b.entry.thing.id ? -1 : 1)).slice(0, MOST_CANDIDATES).map(each => each.entry)
+    return scored
+      .filter(({ share }) => share >= LEAST_SHARE)
+      .sort((a, b) => b.share - a.share || (a.entry.thing.id < b.entry.thing.id ? -1 : 1))
+      .slice(0, MOST_CANDIDATES)
+      .map(each => each.entry)
   }
 
   /** Words of the vocabulary that are alike to a word, and how much. */
   private alikeWords(asked: string): readonly (readonly [word: string, alike: number])[] {
     const shared = new Map<string, number>()
     for (const pair of pairsOf(asked)) for (const word of this.wordsByPair.get(pair) ?? []) shared.set(word, (shared.get(word) ?? 0) + 1)
-    return [...shared].filter(([word, count]) => word === asked || count * 3 >= Math.min(word.length, asked.length))
-      .map(([word]) => [word, jaroWinkler(asked, word)] as const).filter(([, alike]) => alike >= WORD_ALIKE)
+    return [...shared]
+      .filter(([word, count]) => word === asked || count * 3 >= Math.min(word.length, asked.length))
+      .map(([word]) => [word, jaroWinkler(asked, word)] as const)
+      .filter(([, alike]) => alike >= WORD_ALIKE)
   }
 }
 
@@ -144,18 +176,24 @@ export function nameLikeness(a: readonly string[], b: readonly string[]): number
     const letters = from.reduce((sum, word) => sum + word.length, 0)
     return from.reduce((sum, word) => {
       const best = to.reduce((most, other) => Math.max(most, jaroWinkler(word, other)), 0)
-      return sum + (best >= WORD_ALIKE ? best : 0) * word.length / letters
+      return sum + ((best >= WORD_ALIKE ? best : 0) * word.length) / letters
     }, 0)
   }
   return (oneWay(a, b) + oneWay(b, a)) / 2
 }
 
 /** The brands on the list that a typed name may mean: the one it is, or those it is nearly. */
-export function brandsLike(typed: string, brands: readonly { readonly id: string, readonly name: string, readonly variants: readonly string[] }[]): readonly { readonly id: string, readonly likeness: number }[] {
+export function brandsLike(
+  typed: string,
+  brands: readonly { readonly id: string; readonly name: string; readonly variants: readonly string[] }[],
+): readonly { readonly id: string; readonly likeness: number }[] {
   const stem = brandStem(typed)
   if (stem.length < 3) return []
   return brands
-    .map(brand => ({ id: brand.id, likeness: Math.max(...[brand.name, ...brand.variants].map(name => jaroWinkler(stem, brandStem(name)))) }))
+    .map(brand => ({
+      id: brand.id,
+      likeness: Math.max(...[brand.name, ...brand.variants].map(name => jaroWinkler(stem, brandStem(name)))),
+    }))
     .filter(each => each.likeness >= NEAR_BRAND)
     .sort((a, b) => b.likeness - a.likeness || (a.id < b.id ? -1 : 1))
 }

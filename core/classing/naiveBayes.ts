@@ -62,7 +62,11 @@ export class NaiveBayes {
     return scored
       .sort((a, b) => b.logScore - a.logScore || (a.name < b.name ? -1 : 1))
       .map(({ name, label, logScore }) => ({
-        label: name, logScore, share: Math.exp(logScore - highest) / total, examples: label.examples, because: this.because(label, known),
+        label: name,
+        logScore,
+        share: Math.exp(logScore - highest) / total,
+        examples: label.examples,
+        because: this.because(label, known),
       }))
   }
 
@@ -78,7 +82,10 @@ export class NaiveBayes {
   private because(label: Label, words: readonly string[]): readonly string[] {
     const everywhere = [...this.labels.values()].reduce((sum, each) => sum + each.words, 0)
     const lift = (word: string): number => this.likelihood(label, word) / ((this.vocabulary.get(word) ?? 0) / Math.max(1, everywhere))
-    return [...new Set(words)].filter(word => label.counts.has(word)).sort((a, b) => lift(b) - lift(a) || (a < b ? -1 : 1)).slice(0, BECAUSE_WORDS)
+    return [...new Set(words)]
+      .filter(word => label.counts.has(word))
+      .sort((a, b) => lift(b) - lift(a) || (a < b ? -1 : 1))
+      .slice(0, BECAUSE_WORDS)
   }
 }
 

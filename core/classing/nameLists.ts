@@ -1,4 +1,16 @@
-import { blankBrand, type Brand, type Category, type Holding, type Kind, newCategory, newKind, newTheme, type Section, type Theme, type Zone } from '#core/catalog'
+import {
+  blankBrand,
+  type Brand,
+  type Category,
+  type Holding,
+  type Kind,
+  newCategory,
+  newKind,
+  newTheme,
+  type Section,
+  type Theme,
+  type Zone,
+} from '#core/catalog'
 
 /** The lists of names that sets are classed by. */
 export const NAME_LISTS = ['brands', 'categories', 'themes', 'kinds'] as const
@@ -17,25 +29,36 @@ interface ListHabits {
 
 const HABITS: Readonly<Record<NameList, ListHabits>> = {
   brands: {
-    tab: 'brand', of: ({ brandId }) => brandId ? [brandId] : [], make: (id, name) => blankBrand(id, name),
+    tab: 'brand',
+    of: ({ brandId }) => (brandId ? [brandId] : []),
+    make: (id, name) => blankBrand(id, name),
     instead: (holding, swap) => ({ ...holding, brandId: holding.brandId && swap(holding.brandId) }),
   },
   categories: {
-    tab: 'category', of: ({ categoryId }) => categoryId ? [categoryId] : [], make: (id, name, all) => newCategory(id, name, all as readonly Category[]),
+    tab: 'category',
+    of: ({ categoryId }) => (categoryId ? [categoryId] : []),
+    make: (id, name, all) => newCategory(id, name, all as readonly Category[]),
     instead: (holding, swap) => ({ ...holding, categoryId: holding.categoryId && swap(holding.categoryId) }),
   },
   themes: {
-    tab: 'theme', of: ({ themeIds }) => themeIds, make: (id, name, all) => newTheme(id, name, all as readonly Theme[]),
+    tab: 'theme',
+    of: ({ themeIds }) => themeIds,
+    make: (id, name, all) => newTheme(id, name, all as readonly Theme[]),
     instead: (holding, swap) => ({ ...holding, themeIds: [...new Set(holding.themeIds.map(swap))] }),
   },
   kinds: {
-    tab: 'kind', of: ({ kindId }) => kindId ? [kindId] : [], make: (id, name, all, model) => ({ ...newKind(id, name, all as readonly Kind[]), ...model && 'family' in model ? { family: model.family, typicalThicknessMm: model.typicalThicknessMm } : {} }),
+    tab: 'kind',
+    of: ({ kindId }) => (kindId ? [kindId] : []),
+    make: (id, name, all, model) => ({
+      ...newKind(id, name, all as readonly Kind[]),
+      ...(model && 'family' in model ? { family: model.family, typicalThicknessMm: model.typicalThicknessMm } : {}),
+    }),
     instead: (holding, swap) => ({ ...holding, kindId: holding.kindId && swap(holding.kindId) }),
   },
 }
 
 const plain = (text: string): string => text.trim().toLowerCase()
-const spellingsOf = (record: NameRecord): readonly string[] => 'variants' in record ? [record.name, ...record.variants] : [record.name]
+const spellingsOf = (record: NameRecord): readonly string[] => ('variants' in record ? [record.name, ...record.variants] : [record.name])
 
 /** Ids of the entries of a list that a set refers to. */
 export function refersTo(list: NameList, holding: Holding): readonly string[] {
@@ -77,13 +100,21 @@ export function joinNames(list: NameList, fromId: string, intoId: string, ground
   const [from, into] = [fromId, intoId].map(id => ground.records.find(record => record.id === id))
   if (!from || !into || from === into) return null
   const { tab, of, instead } = HABITS[list]
-  const swap = (id: string): string => id === fromId ? intoId : id
+  const swap = (id: string): string => (id === fromId ? intoId : id)
   const joined = ground.records.filter(record => record.id !== fromId).map(record => relinked(record, from, into))
   return {
-    records: joined.filter(record => !ground.records.includes(record)), removedId: fromId,
+    records: joined.filter(record => !ground.records.includes(record)),
+    removedId: fromId,
     holdings: ground.holdings.filter(holding => of(holding).includes(fromId)).map(holding => instead(holding, swap)),
-    sections: ground.sections.filter(({ standsFor }) => standsFor?.by === tab && standsFor.id === fromId).map(each => ({ ...each, standsFor: { by: tab, id: intoId } })),
-    zones: list === 'kinds' ? ground.zones.filter(zone => zone.takesKindIds.includes(fromId)).map(zone => ({ ...zone, takesKindIds: [...new Set(zone.takesKindIds.map(swap))] })) : [],
+    sections: ground.sections
+      .filter(({ standsFor }) => standsFor?.by === tab && standsFor.id === fromId)
+      .map(each => ({ ...each, standsFor: { by: tab, id: intoId } })),
+    zones:
+      list === 'kinds'
+        ? ground.zones
+            .filter(zone => zone.takesKindIds.includes(fromId))
+            .map(zone => ({ ...zone, takesKindIds: [...new Set(zone.takesKindIds.map(swap))] }))
+        : [],
   }
 }
 
@@ -92,33 +123,52 @@ function relinked(record: NameRecord, from: NameRecord, into: NameRecord): NameR
   if ('variants' in record && 'variants' in from && 'variants' in into) return relinkedBrand(record, from, into)
   if (!('seeAlsoIds' in record) || !('seeAlsoIds' in from)) return record
   if (record !== into && !record.seeAlsoIds.includes(from.id)) return record
-  const links = record === into ? [...record.seeAlsoIds, ...from.seeAlsoIds] : record.seeAlsoIds.map(id => id === from.id ? into.id : id)
+  const links = record === into ? [...record.seeAlsoIds, ...from.seeAlsoIds] : record.seeAlsoIds.map(id => (id === from.id ? into.id : id))
   return { ...record, seeAlsoIds: [...new Set(links)].filter(id => id !== record.id && id !== from.id) }
 }
 function relinkedBrand(record: Brand, from: Brand, into: Brand): Brand {
   if (record !== into) return record.successorId === from.id ? { ...record, successorId: into.id } : record
   const variants = [...new Set([...into.variants, from.name, ...from.variants])].filter(variant => variant !== into.name)
-  return { ...into, variants, successorId: into.successorId === from.id ? null : into.successorId, notes: [into.notes, from.notes].filter(Boolean).join('\n') }
+  return {
+    ...into,
+    variants,
+    successorId: into.successorId === from.id ? null : into.successorId,
+    notes: [into.notes, from.notes].filter(Boolean).join('\n'),
+  }
 }
 
 /**
  * Splits sets off an entry into a new one. A brand's spelling of that name goes along; a set filed by the old theme is
  * filed by the new one in its place. Sets that do not refer to the entry stay as they are.
  */
-export function splitName(list: NameList, fromId: string, fresh: { readonly id: string, readonly name: string }, holdingIds: readonly string[], ground: NameGround): NameChange | null {
+export function splitName(
+  list: NameList,
+  fromId: string,
+  fresh: { readonly id: string; readonly name: string },
+  holdingIds: readonly string[],
+  ground: NameGround,
+): NameChange | null {
   const from = ground.records.find(record => record.id === fromId)
   if (!from) return null
   const { of, instead, make } = HABITS[list]
   const chosen = new Set(holdingIds)
   const kept = 'variants' in from ? [{ ...from, variants: from.variants.filter(variant => plain(variant) !== plain(fresh.name)) }] : []
   return {
-    records: [...kept, make(fresh.id, fresh.name.trim(), ground.records, from)], sections: [], zones: [], removedId: null,
-    holdings: ground.holdings.filter(holding => chosen.has(holding.id) && of(holding).includes(fromId)).map(holding => instead(holding, id => id === fromId ? fresh.id : id)),
+    records: [...kept, make(fresh.id, fresh.name.trim(), ground.records, from)],
+    sections: [],
+    zones: [],
+    removedId: null,
+    holdings: ground.holdings
+      .filter(holding => chosen.has(holding.id) && of(holding).includes(fromId))
+      .map(holding => instead(holding, id => (id === fromId ? fresh.id : id))),
   }
 }
 
 /** The records whose rank changes when the list is put into the order of these ids. */
-export function reordered<R extends { readonly id: string, readonly rank: number }>(records: readonly R[], ids: readonly string[]): readonly R[] {
+export function reordered<R extends { readonly id: string; readonly rank: number }>(
+  records: readonly R[],
+  ids: readonly string[],
+): readonly R[] {
   const known = new Map(records.map(record => [record.id, record]))
   return ids.flatMap((id, rank) => {
     const record = known.get(id)

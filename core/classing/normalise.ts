@@ -1,14 +1,32 @@
 const NUMBER_WORDS = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'] as const
 /** Words that makers add to their name or leave out, without becoming another maker. */
-const COMPANY_WORDS = new Set(['co', 'company', 'inc', 'ltd', 'the', 'studio', 'studios', 'press', 'paperworks', 'papers', 'crafts', 'designs', 'dies', 'stamps'])
+const COMPANY_WORDS = new Set([
+  'co',
+  'company',
+  'inc',
+  'ltd',
+  'the',
+  'studio',
+  'studios',
+  'press',
+  'paperworks',
+  'papers',
+  'crafts',
+  'designs',
+  'dies',
+  'stamps',
+])
 
 /** Lower case, no accents, "and" for & and +, one space between words, small numbers as words. */
 export function plainWords(text: string): readonly string[] {
   return text
-    .normalize('NFKD').replace(/\p{Mn}/gu, '').toLowerCase()
+    .normalize('NFKD')
+    .replace(/\p{Mn}/gu, '')
+    .toLowerCase()
     .replace(/[&+]/g, ' and ')
     .replace(/(?<!\d)(\d{1,2})(?!\d)/g, (digits, small: string) => ` ${NUMBER_WORDS[Number(small)] ?? digits} `)
-    .split(/[^\p{L}\p{N}]+/u).filter(Boolean)
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean)
 }
 
 /** All words run together: what survives every habit of spacing and punctuation. */
@@ -25,5 +43,8 @@ export function brandStem(text: string): string {
 
 /** First letters of the words, "and" left out: Quoin & Bodkin and Q&B are both `qb`. */
 export function initials(text: string): string {
-  return plainWords(text).filter(word => word !== 'and').map(word => word[0]).join('')
+  return plainWords(text)
+    .filter(word => word !== 'and')
+    .map(word => word[0])
+    .join('')
 }

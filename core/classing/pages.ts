@@ -12,7 +12,13 @@ export interface PageAdvice {
 
 /** Under which letter a theme shares a page: the first of its name, without its accent. @example pageLetter('élan') //=> 'E' */
 export function pageLetter(name: string): string {
-  return (name.normalize('NFKD').replace(/\p{Mn}/gu, '').trim().at(0) ?? '?').toUpperCase()
+  return (
+    name
+      .normalize('NFKD')
+      .replace(/\p{Mn}/gu, '')
+      .trim()
+      .at(0) ?? '?'
+  ).toUpperCase()
 }
 
 /**
@@ -22,7 +28,8 @@ export function pageLetter(name: string): string {
 export function adviseOnPages(themes: readonly Theme[], setsOf: (id: string) => number): PageAdvice {
   const isLone = (theme: Theme): boolean => !theme.sharesPage && setsOf(theme.id) === 1
   const letters = new Map<string, number>()
-  for (const theme of themes) if (theme.sharesPage || isLone(theme)) letters.set(pageLetter(theme.name), (letters.get(pageLetter(theme.name)) ?? 0) + 1)
+  for (const theme of themes)
+    if (theme.sharesPage || isLone(theme)) letters.set(pageLetter(theme.name), (letters.get(pageLetter(theme.name)) ?? 0) + 1)
   return {
     toShare: themes.filter(theme => isLone(theme) && (letters.get(pageLetter(theme.name)) ?? 0) > 1).map(theme => theme.id),
     toOwn: themes.filter(theme => theme.sharesPage && setsOf(theme.id) >= ENOUGH_FOR_A_PAGE).map(theme => theme.id),

@@ -5,9 +5,12 @@ const thing = (family: 'die' | 'stamp' | 'stencil' | null, categoryName = '') =>
 
 describe('what goes with what', () => {
   test.each([
-    ['a die for a stamp', 'dieForStamp', thing('die'), thing('stamp'), null], ['a stamp as a die', 'dieForStamp', thing('stamp'), thing('stamp'), 'fromNoDie'],
-    ['a die for a stencil', 'dieForStamp', thing('die'), thing('stencil'), 'toNoStamp'], ['kinds not known yet', 'dieForStamp', thing(null), thing(null), null],
-    ['letters and letters', 'sameLettersOtherStyle', thing('stamp', 'Alphabets'), thing('die', 'Alphabets'), null], ['letters and a border', 'sameLettersOtherStyle', thing('stamp', 'Alphabets'), thing('stamp', 'Borders'), 'notBothLetters'],
+    ['a die for a stamp', 'dieForStamp', thing('die'), thing('stamp'), null],
+    ['a stamp as a die', 'dieForStamp', thing('stamp'), thing('stamp'), 'fromNoDie'],
+    ['a die for a stencil', 'dieForStamp', thing('die'), thing('stencil'), 'toNoStamp'],
+    ['kinds not known yet', 'dieForStamp', thing(null), thing(null), null],
+    ['letters and letters', 'sameLettersOtherStyle', thing('stamp', 'Alphabets'), thing('die', 'Alphabets'), null],
+    ['letters and a border', 'sameLettersOtherStyle', thing('stamp', 'Alphabets'), thing('stamp', 'Borders'), 'notBothLetters'],
     ['anything layers', 'layersWith', thing('stencil'), thing('die'), null],
   ] as const)('%s', (_title, kind, from, to, doubt) => {
     expect(doubtAbout(kind, from, to)).toBe(doubt)

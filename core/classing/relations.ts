@@ -15,9 +15,14 @@ const LETTERS = /\b(alphabets?|letters?|numbers?)\b/i
 
 /** Each kind of relation means one thing: what does not fit that meaning is queried, with what is wrong about it. */
 const DOUBTS: Readonly<Record<Relation['kind'], (from: Related, to: Related) => RelationDoubt | null>> = {
-  dieForStamp: (from, to) => from.family !== null && from.family !== 'die' ? 'fromNoDie' : to.family !== null && to.family !== 'stamp' ? 'toNoStamp' : null,
-  sameLettersOtherStyle: (from, to) => [from, to].every(each => each.categoryName === '' || LETTERS.test(each.categoryName)) ? null : 'notBothLetters',
-  layersWith: () => null, sameCollection: () => null, sameMechanism: () => null, sameNumberedSeries: () => null,
+  dieForStamp: (from, to) =>
+    from.family !== null && from.family !== 'die' ? 'fromNoDie' : to.family !== null && to.family !== 'stamp' ? 'toNoStamp' : null,
+  sameLettersOtherStyle: (from, to) =>
+    [from, to].every(each => each.categoryName === '' || LETTERS.test(each.categoryName)) ? null : 'notBothLetters',
+  layersWith: () => null,
+  sameCollection: () => null,
+  sameMechanism: () => null,
+  sameNumberedSeries: () => null,
 }
 
 export function doubtAbout(kind: Relation['kind'], from: Related, to: Related): RelationDoubt | null {
@@ -27,7 +32,9 @@ export function doubtAbout(kind: Relation['kind'], from: Related, to: Related): 
 /** A set never goes with itself, and two sets go together in one way once, whichever was named first. */
 export function faultOf(wanted: Omit<Relation, 'id'>, existing: readonly Relation[]): RelationFault | null {
   if (wanted.fromId === wanted.toId) return 'itself'
-  const isSame = (relation: Relation): boolean => relation.kind === wanted.kind
-    && ((relation.fromId === wanted.fromId && relation.toId === wanted.toId) || (relation.fromId === wanted.toId && relation.toId === wanted.fromId))
+  const isSame = (relation: Relation): boolean =>
+    relation.kind === wanted.kind &&
+    ((relation.fromId === wanted.fromId && relation.toId === wanted.toId) ||
+      (relation.fromId === wanted.toId && relation.toId === wanted.fromId))
   return existing.some(isSame) ? 'twice' : null
 }

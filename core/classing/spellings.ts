@@ -7,15 +7,21 @@ export type JoinReason = 'sameLetters' | 'sameStem' | 'initials' | 'nearSpelling
 /** Spellings that would be joined under one preferred name; every one of them can be refused. */
 export interface SpellingGroup {
   readonly preferred: string
-  readonly spellings: readonly { readonly text: string, readonly count: number, readonly because: JoinReason }[]
+  readonly spellings: readonly { readonly text: string; readonly count: number; readonly because: JoinReason }[]
 }
 
 /** From 0.93 on, two stems of five letters or more are usually one slip of the pen apart. */
 const NEAR = 0.93
 
-/** Longer than this it is a sentence and no name: only the same letters join it. It also bounds the work on a column taken for brands by mistake. */
+/**
+ * Longer than this it is a sentence and no name: only the same letters join it. It also bounds the work on a column taken for
+ * brands by mistake.
+ */
 const LONGEST_NAME = 60
-/** Two names that differ more in length than this cannot come to `NEAR`: with every letter of the shorter in the longer, Winkler's bonus and all. */
+/**
+ * Two names that differ more in length than this cannot come to `NEAR`: with every letter of the shorter in the longer,
+ * Winkler's bonus and all.
+ */
 const LEAST_LENGTH_RATIO = 0.65
 
 /** What of a spelling is compared: worked out once, not for every pair. */
@@ -34,7 +40,8 @@ function formLikeness(a: Form, b: Form): JoinReason | null {
   const [short, long] = a.stem.length < b.stem.length ? [a, b] : [b, a]
   const shortLetters = short.letters.replace('and', '')
   if (shortLetters.length <= 3 && long.initials.length >= 2 && shortLetters === long.initials) return 'initials'
-  const isComparable = short.stem.length >= 5 && long.stem.length <= LONGEST_NAME && short.stem.length >= LEAST_LENGTH_RATIO * long.stem.length
+  const isComparable =
+    short.stem.length >= 5 && long.stem.length <= LONGEST_NAME && short.stem.length >= LEAST_LENGTH_RATIO * long.stem.length
   return isComparable && jaroWinkler(a.stem, b.stem) >= NEAR ? 'nearSpelling' : null
 }
 /** Why two spellings look like one maker, or null. The same both ways. */
@@ -48,9 +55,14 @@ export function likeness(a: string, b: string): JoinReason | null {
  * O(k * g) for k spellings and g groups.
  */
 export function groupSpellings(
-  counts: ReadonlyMap<string, number>, known: readonly { readonly name: string, readonly variants: readonly string[] }[] = [],
+  counts: ReadonlyMap<string, number>,
+  known: readonly { readonly name: string; readonly variants: readonly string[] }[] = [],
 ): readonly SpellingGroup[] {
-  interface Open { preferred: string, names: readonly Form[], spellings: { text: string, count: number, because: JoinReason }[] }
+  interface Open {
+    preferred: string
+    names: readonly Form[]
+    spellings: { text: string; count: number; because: JoinReason }[]
+  }
   const groups: Open[] = known.map(({ name, variants }) => ({ preferred: name, names: [name, ...variants].map(formOf), spellings: [] }))
   const tidy = (text: string): string => text.trim().replace(/\s+/g, ' ')
   const byCount = [...counts].sort(([a, m], [b, n]) => n - m || wellWritten(b) - wellWritten(a) || (a < b ? -1 : 1))
@@ -58,7 +70,7 @@ export function groupSpellings(
     const form = formOf(text)
     const found = groups
       .map(group => ({ group, because: strongest(group.names.map(name => formLikeness(name, form))) }))
-      .filter((each): each is { group: Open, because: JoinReason } => each.because !== null)
+      .filter((each): each is { group: Open; because: JoinReason } => each.because !== null)
       .sort((a, b) => ORDER.indexOf(a.because) - ORDER.indexOf(b.because))[0]
     if (found) found.group.spellings.push({ text, count, because: found.because })
     else groups.push({ preferred: tidy(text), names: [form], spellings: [{ text, count, because: 'sameLetters' }] })

@@ -33,7 +33,39 @@ const PRIOR_WEIGHT = 0.5
 const LEAST_SHARE: Readonly<Record<ClassField, number>> = { kind: 0.4, category: 0.4, theme: 0.15 }
 const SET_APART = 1.25
 const MOST: Readonly<Record<ClassField, number>> = { kind: 1, category: 1, theme: 3 }
-const SAYS_NOTHING = new Set(['the', 'and', 'for', 'with', 'you', 'your', 'are', 'from', 'set', 'a', 'an', 'of', 'to', 'in', 'is', 'it', 'be', 'by', 'on', 'at', 'my', 'me', 'our', 'all', 'was', 'were', 'has', 'have', 'this', 'that', 'here'])
+const SAYS_NOTHING = new Set([
+  'the',
+  'and',
+  'for',
+  'with',
+  'you',
+  'your',
+  'are',
+  'from',
+  'set',
+  'a',
+  'an',
+  'of',
+  'to',
+  'in',
+  'is',
+  'it',
+  'be',
+  'by',
+  'on',
+  'at',
+  'my',
+  'me',
+  'our',
+  'all',
+  'was',
+  'were',
+  'has',
+  'have',
+  'this',
+  'that',
+  'here',
+])
 
 /** The words a class is learnt from and guessed by. The brand is one of them. */
 export function classWords({ name, words, brandId }: ClassFacts): readonly string[] {
@@ -46,12 +78,20 @@ export function classWords({ name, words, brandId }: ClassFacts): readonly strin
  * words related to them, are a weak prior while the catalogue is small. Nothing is ever filled in from it unasked.
  */
 export class SuggestIndex {
-  private readonly bayes: Readonly<Record<ClassField, NaiveBayes>> = { kind: new NaiveBayes(), category: new NaiveBayes(), theme: new NaiveBayes() }
+  private readonly bayes: Readonly<Record<ClassField, NaiveBayes>> = {
+    kind: new NaiveBayes(),
+    category: new NaiveBayes(),
+    theme: new NaiveBayes(),
+  }
   private readonly learnt = new Map<string, Learnt>()
   private readonly priors = new Map<string, readonly string[]>()
 
   /** What the classes of a field are called, and what else means the same; replaces what was said before. */
-  setClasses(field: ClassField, classes: readonly { readonly id: string, readonly name: string }[], relatedTo: (word: string) => readonly string[] = () => []): void {
+  setClasses(
+    field: ClassField,
+    classes: readonly { readonly id: string; readonly name: string }[],
+    relatedTo: (word: string) => readonly string[] = () => [],
+  ): void {
     for (const [key, words] of this.priors) {
       if (!key.startsWith(`${field}/`)) continue
       this.bayes[field].unlearn(key.slice(field.length + 1), words, PRIOR_WEIGHT)
@@ -67,7 +107,11 @@ export class SuggestIndex {
   }
 
   /** Learns from a set as it is classed now; a set learnt before is learnt anew. */
-  learn(id: string, facts: ClassFacts, classes: { readonly kindId: string | null, readonly categoryId: string | null, readonly themeIds: readonly string[] }): void {
+  learn(
+    id: string,
+    facts: ClassFacts,
+    classes: { readonly kindId: string | null; readonly categoryId: string | null; readonly themeIds: readonly string[] },
+  ): void {
     this.forget(id)
     const words = classWords(facts)
     const labels: (readonly [ClassField, string])[] = classes.themeIds.map(theme => ['theme', theme] as const)
@@ -86,12 +130,16 @@ export class SuggestIndex {
   /** The likeliest classes of each field that something speaks for. O(classes * words). */
   suggest(facts: ClassFacts): readonly Suggestion[] {
     const words = classWords(facts)
-    return SUGGESTED_FIELDS.flatMap((field) => {
+    return SUGGESTED_FIELDS.flatMap(field => {
       const ranking = this.bayes[field].rank(words)
-      const isWorthALook = (ranked: Ranked, at: number): boolean => ranked.share >= LEAST_SHARE[field]
+      const isWorthALook = (ranked: Ranked, at: number): boolean =>
+        ranked.share >= LEAST_SHARE[field] ||
         // Before there are own sets, one word's meaning is all there is: it must only set the first apart from the second.
-        || (at === 0 && ranked.examples === 0 && ranked.share >= SET_APART * (ranking[1]?.share ?? 0))
-      return ranking.filter((ranked, at) => ranked.because.length > 0 && isWorthALook(ranked, at)).slice(0, MOST[field]).map(ranked => toSuggestion(field, ranked))
+        (at === 0 && ranked.examples === 0 && ranked.share >= SET_APART * (ranking[1]?.share ?? 0))
+      return ranking
+        .filter((ranked, at) => ranked.because.length > 0 && isWorthALook(ranked, at))
+        .slice(0, MOST[field])
+        .map(ranked => toSuggestion(field, ranked))
     })
   }
 
@@ -99,7 +147,10 @@ export class SuggestIndex {
    * How often the first suggestion is right, each set guessed without having been learnt: leave-one-out. A theme counts
    * as right when it is any of the set's themes. Only sets that have the class count.
    */
-  leaveOneOut(field: ClassField, sets: readonly { readonly id: string, readonly facts: ClassFacts }[]): { readonly right: number, readonly suggested: number, readonly all: number } {
+  leaveOneOut(
+    field: ClassField,
+    sets: readonly { readonly id: string; readonly facts: ClassFacts }[],
+  ): { readonly right: number; readonly suggested: number; readonly all: number } {
     let [right, suggested, all] = [0, 0, 0]
     for (const { id, facts } of sets) {
       const known = this.learnt.get(id)

@@ -33,8 +33,11 @@ function frontOf({ type, inner, lengthMm }: Container): Size {
 }
 
 /** The fronts of a shelf in rows from the board up, no row wider than the furniture. */
-function rowsOf(containers: readonly Container[], widestMm: number): readonly (readonly (Size & { readonly id: string, readonly xMm: number })[])[] {
-  const rows: (Size & { id: string, xMm: number })[][] = []
+function rowsOf(
+  containers: readonly Container[],
+  widestMm: number,
+): readonly (readonly (Size & { readonly id: string; readonly xMm: number })[])[] {
+  const rows: (Size & { id: string; xMm: number })[][] = []
   let xMm = Infinity
   for (const container of containers) {
     const front = frontOf(container)
@@ -66,14 +69,15 @@ export function layElevation(fixture: Fixture, shelves: readonly (readonly Conta
   }
   const fronts = laid.flatMap((rows, at) => {
     let bottomMm = boardsMm[at] ?? 0
-    return rows.flatMap((row) => {
+    return rows.flatMap(row => {
       const standing = row.map(front => ({ ...front, bottomMm }))
       bottomMm += heightOf(row)
       return standing
     })
   })
   return {
-    boardsMm, fronts,
+    boardsMm,
+    fronts,
     widthMm: Math.max(fixture.widthMm ?? NARROWEST_MM, ...fronts.map(front => front.xMm + front.widthMm)),
     heightMm: Math.max(...boardsMm.map((board, at) => board + (needMm[at] ?? 0))),
   }

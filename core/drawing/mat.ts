@@ -25,7 +25,10 @@ export interface MatLayout {
  * a caption below. An item narrower than its caption stands at the left of its spot. Items of a row stand on one line,
  * as on a shelf. O(n).
  */
-export function layMat(items: readonly MatItem[], how: { readonly pxPerMm: number, readonly width: number, readonly gap: number, readonly caption: number, readonly leastWidth: number }): MatLayout {
+export function layMat(
+  items: readonly MatItem[],
+  how: { readonly pxPerMm: number; readonly width: number; readonly gap: number; readonly caption: number; readonly leastWidth: number },
+): MatLayout {
   const { pxPerMm, width, gap, caption, leastWidth } = how
   const spots: MatSpot[] = []
   let row: Omit<MatSpot, 'top' | 'height'>[] = []
@@ -33,7 +36,8 @@ export function layMat(items: readonly MatItem[], how: { readonly pxPerMm: numbe
   const closeRow = (): void => {
     let tallest = 0
     for (const spot of row) tallest = Math.max(tallest, spot.pictureHeight)
-    for (const { id, left: at, width: spotWidth, pictureHeight } of row) spots.push({ id, left: at, top: top + tallest - pictureHeight, width: spotWidth, pictureHeight, height: pictureHeight + caption })
+    for (const { id, left: at, width: spotWidth, pictureHeight } of row)
+      spots.push({ id, left: at, top: top + tallest - pictureHeight, width: spotWidth, pictureHeight, height: pictureHeight + caption })
     if (row.length > 0) top += tallest + caption + gap
     row = []
     left = 0

@@ -6,7 +6,7 @@ export interface RidgeSource {
   readonly share: number
   readonly depth: number
   /** Where tabs stand, 0 to 1 along the length, with the colour of each. */
-  readonly tabs: readonly { readonly at: number, readonly colour: number }[]
+  readonly tabs: readonly { readonly at: number; readonly colour: number }[]
 }
 export interface RidgeBlock extends RidgeSource {
   readonly x: number
@@ -43,7 +43,7 @@ export function layRidge(sources: readonly RidgeSource[], width: number, height:
   const blocks: RidgeBlock[] = []
   const fixtures: RidgeFixture[] = []
   let x = FIXTURE_GAP / 2
-  let fixture: { id: string, x: number } | null = null
+  let fixture: { id: string; x: number } | null = null
   const closeFixture = (): void => {
     if (!fixture) return
     x = Math.max(x, fixture.x + LEAST_FIXTURE_WIDTH + GAP)

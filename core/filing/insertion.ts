@@ -15,8 +15,12 @@ export interface InsertionPoint {
 }
 
 export type InsertionProposal =
-  | { readonly ok: true, readonly point: InsertionPoint, readonly zone: Zone }
-  | { readonly ok: false, readonly code: 'noZoneTakesKind' | 'zoneHasNoContainer' | 'allCellsTaken' | 'noCellFits', readonly zone: Zone | null }
+  | { readonly ok: true; readonly point: InsertionPoint; readonly zone: Zone }
+  | {
+      readonly ok: false
+      readonly code: 'noZoneTakesKind' | 'zoneHasNoContainer' | 'allCellsTaken' | 'noCellFits'
+      readonly zone: Zone | null
+    }
 
 /** What a proposal looks at. `rows` are the arranged containers by id. */
 export interface RoomFacts {
@@ -32,8 +36,11 @@ export interface RoomFacts {
 /** The first zone, by rank, that names the kind; else the first that takes everything. */
 export function zoneFor(holding: Pick<Holding, 'kindId'>, zones: readonly Zone[]): Zone | null {
   const byRank = [...zones].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1))
-  return byRank.find(zone => holding.kindId !== null && zone.takesKindIds.includes(holding.kindId))
-    ?? byRank.find(zone => zone.takesKindIds.length === 0) ?? null
+  return (
+    byRank.find(zone => holding.kindId !== null && zone.takesKindIds.includes(holding.kindId)) ??
+    byRank.find(zone => zone.takesKindIds.length === 0) ??
+    null
+  )
 }
 
 /**
@@ -78,7 +85,7 @@ function inARow(holding: Holding, rule: FilingRule, run: ZoneRun, facts: RoomFac
   const emptyTab = underTab.length > 0 ? undefined : run.tabs.get(tabKey)
   if (emptyTab) return pointAfter(emptyTab.row, emptyTab.lane, emptyTab.index)
 
-  const at = (index: number): Placement | undefined => run.placements[underTab.length > 0 ? underTab[index] ?? -1 : index]
+  const at = (index: number): Placement | undefined => run.placements[underTab.length > 0 ? (underTab[index] ?? -1) : index]
   const cut = run.cut(filingKeyOf(holding, rule, facts.authority), underTab.length > 0 ? underTab : null)
   const front = at(cut - 1)
   if (front) {
@@ -92,26 +99,35 @@ function inARow(holding: Holding, rule: FilingRule, run: ZoneRun, facts: RoomFac
 }
 
 /** How many of `run` stay in front: the cut with the fewest pairs out of order, the last such cut on a tie. */
-export function leastDisorder(holding: Holding, rule: FilingRule, run: readonly Placement[], facts: Pick<RoomFacts, 'holdings' | 'authority'>): number {
+export function leastDisorder(
+  holding: Holding,
+  rule: FilingRule,
+  run: readonly Placement[],
+  facts: Pick<RoomFacts, 'holdings' | 'authority'>,
+): number {
   const own = filingKeyOf(holding, rule, facts.authority)
-  return cutOfLeastDisorder(run.length, (index) => {
+  return cutOfLeastDisorder(run.length, index => {
     const other = facts.holdings.get(run[index]?.holder.holdingIds[0] ?? '')
     return !other || compareFilingKeys(filingKeyOf(other, rule, facts.authority), own) <= 0
   })
 }
 
 function entryIndex(row: ContainerRow, placement: Placement): number {
-  return (row.lanes[placement.lane - 1] ?? []).findIndex(entry => entry.type === 'holder' && entry.placement.holder.id === placement.holder.id)
+  return (row.lanes[placement.lane - 1] ?? []).findIndex(
+    entry => entry.type === 'holder' && entry.placement.holder.id === placement.holder.id,
+  )
 }
 
 /** The point directly behind the entry at `index` of a lane; -1 is the very front. */
 export function pointAfter(row: ContainerRow, lane: number, index: number): InsertionPoint {
   const entries = row.lanes[lane - 1] ?? []
-  const placementAt = (entry: RowEntry | undefined): Placement | null => entry?.type === 'holder' ? entry.placement : null
+  const placementAt = (entry: RowEntry | undefined): Placement | null => (entry?.type === 'holder' ? entry.placement : null)
   const before = entries.slice(0, index + 1)
   const section = before.findLast(entry => entry.type === 'section')
   return {
-    container: row.container, lane, cell: null,
+    container: row.container,
+    lane,
+    cell: null,
     order: keyBehind(entries, index),
     section: section?.type === 'section' ? section.section : null,
     front: placementAt(before.findLast(entry => entry.type === 'holder')),
@@ -121,14 +137,24 @@ export function pointAfter(row: ContainerRow, lane: number, index: number): Inse
 
 /** Pages whose cells take the size, either way round: the smallest cells first, those never measured last. */
 function cellsThatTake(size: Holding['size'], rows: readonly ContainerRow[]): readonly ContainerRow[] {
-  const areaOf = (row: ContainerRow): number => { const cell = row.container.cells?.cellSize; return cell ? cell.widthMm * cell.heightMm : Infinity }
+  const areaOf = (row: ContainerRow): number => {
+    const cell = row.container.cells?.cellSize
+    return cell ? cell.widthMm * cell.heightMm : Infinity
+  }
   const takes = ({ container }: ContainerRow): boolean => {
     const cell = container.cells?.cellSize
     if (!cell || !size) return true
-    return Math.min(size.widthMm, size.heightMm) <= Math.min(cell.widthMm, cell.heightMm) && Math.max(size.widthMm, size.heightMm) <= Math.max(cell.widthMm, cell.heightMm)
+    return (
+      Math.min(size.widthMm, size.heightMm) <= Math.min(cell.widthMm, cell.heightMm) &&
+      Math.max(size.widthMm, size.heightMm) <= Math.max(cell.widthMm, cell.heightMm)
+    )
   }
   // With no size known the larger cells are no surer than the smaller: the walking order stays.
-  return rows.filter(takes).map((row, at) => ({ row, at, area: size ? areaOf(row) : 0 })).sort((a, b) => a.area === b.area ? a.at - b.at : a.area - b.area).map(({ row }) => row)
+  return rows
+    .filter(takes)
+    .map((row, at) => ({ row, at, area: size ? areaOf(row) : 0 }))
+    .sort((a, b) => (a.area === b.area ? a.at - b.at : a.area - b.area))
+    .map(({ row }) => row)
 }
 
 function inFreeCell(rows: readonly ContainerRow[]): InsertionPoint | null {
@@ -140,8 +166,8 @@ function inFreeCell(rows: readonly ContainerRow[]): InsertionPoint | null {
 }
 
 export function pointAtCell(row: ContainerRow, cell: Cell): InsertionPoint {
-  const isBefore = (each: Placement): boolean => each.cell !== null
-    && (each.cell.page < cell.page || (each.cell.page === cell.page && each.cell.cell <= cell.cell))
+  const isBefore = (each: Placement): boolean =>
+    each.cell !== null && (each.cell.page < cell.page || (each.cell.page === cell.page && each.cell.cell <= cell.cell))
   const front = row.placements.findLast(isBefore) ?? null
   const behind = row.placements.find(each => !isBefore(each)) ?? null
   return { container: row.container, lane: 1, order: keyBehind([], -1), cell, section: null, front, behind }

@@ -12,7 +12,7 @@ export interface Authority {
 export type KeyPart = string | number | null
 type Strategy = (holding: Holding, key: FilingKey, authority: Authority) => KeyPart
 
-const ownOrName = (key: FilingKey, record: { readonly name: string, readonly rank: number } | undefined): KeyPart =>
+const ownOrName = (key: FilingKey, record: { readonly name: string; readonly rank: number } | undefined): KeyPart =>
   !record ? null : key.order === 'own' ? record.rank : record.name
 
 function brandName(holding: Holding, { order }: FilingKey, brands: ReadonlyMap<string, Brand>): KeyPart {
@@ -28,7 +28,7 @@ const STRATEGIES: Readonly<Record<FilingKey['by'], Strategy>> = {
   theme: (holding, key, { themes }) => ownOrName(key, themes.get(holding.themeIds[0] ?? '')),
   category: (holding, key, { categories }) => ownOrName(key, categories.get(holding.categoryId ?? '')),
   kind: (holding, key, { kinds }) => ownOrName(key, kinds.get(holding.kindId ?? '')),
-  sizeClass: holding => holding.size ? holding.size.widthMm * holding.size.heightMm : null,
+  sizeClass: holding => (holding.size ? holding.size.widthMm * holding.size.heightMm : null),
   series: holding => holding.seriesId,
   number: holding => holding.number,
   name: holding => holding.name,
@@ -57,8 +57,20 @@ export function compareFilingKeys(a: readonly KeyPart[], b: readonly KeyPart[]):
 }
 
 /** The record a divider would have to stand for, to be the tab of this set under the rule's first key. */
-export function tabOf(holding: Holding, rule: FilingRule): { readonly by: 'brand' | 'theme' | 'category' | 'kind', readonly id: string } | null {
+export function tabOf(
+  holding: Holding,
+  rule: FilingRule,
+): { readonly by: 'brand' | 'theme' | 'category' | 'kind'; readonly id: string } | null {
   const by = rule.keys[0]?.by
-  const id = by === 'brand' ? holding.brandId : by === 'theme' ? holding.themeIds[0] : by === 'category' ? holding.categoryId : by === 'kind' ? holding.kindId : null
+  const id =
+    by === 'brand'
+      ? holding.brandId
+      : by === 'theme'
+        ? holding.themeIds[0]
+        : by === 'category'
+          ? holding.categoryId
+          : by === 'kind'
+            ? holding.kindId
+            : null
   return id && (by === 'brand' || by === 'theme' || by === 'category' || by === 'kind') ? { by, id } : null
 }

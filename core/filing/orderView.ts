@@ -9,7 +9,7 @@ export interface ViewEntry {
   /** Set where a group begins: the name of its brand, theme, category, kind or series, or '' for those that have none. */
   readonly opensGroup: string | null
   /** Numbers of the running series, before this one, that do not stand in these containers. */
-  readonly missing: { readonly from: number, readonly to: number } | null
+  readonly missing: { readonly from: number; readonly to: number } | null
 }
 
 export interface ViewFacts {
@@ -19,18 +19,30 @@ export interface ViewFacts {
 }
 
 const ORDER: Readonly<Record<FilingKey['by'], FilingKey['order']>> = {
-  brand: 'alphabetical', theme: 'own', category: 'own', kind: 'own', sizeClass: 'ascending', series: 'ascending', number: 'ascending', name: 'alphabetical', date: 'ascending',
+  brand: 'alphabetical',
+  theme: 'own',
+  category: 'own',
+  kind: 'own',
+  sizeClass: 'ascending',
+  series: 'ascending',
+  number: 'ascending',
+  name: 'alphabetical',
+  date: 'ascending',
 }
 
 /** null: this order has no groups. */
-function groupOf(holding: Holding, by: FilingKey['by'], { authority: { brands, themes, categories, kinds }, series }: ViewFacts): string | null {
+function groupOf(
+  holding: Holding,
+  by: FilingKey['by'],
+  { authority: { brands, themes, categories, kinds }, series }: ViewFacts,
+): string | null {
   const brand = brands.get(holding.brandId ?? '')
   // A brand that was taken over files with its successor, and so stands under its name.
   if (by === 'brand') return (brands.get(brand?.successorId ?? '') ?? brand)?.name ?? ''
   if (by === 'theme') return themes.get(holding.themeIds[0] ?? '')?.name ?? ''
   if (by === 'category') return categories.get(holding.categoryId ?? '')?.name ?? ''
   if (by === 'kind') return kinds.get(holding.kindId ?? '')?.name ?? ''
-  return by === 'series' ? series.get(holding.seriesId)?.name ?? '' : null
+  return by === 'series' ? (series.get(holding.seriesId)?.name ?? '') : null
 }
 
 /**
@@ -38,14 +50,27 @@ function groupOf(holding: Holding, by: FilingKey['by'], { authority: { brands, t
  * @example viewInOrder(rows, 'number', facts) //=> sets by number, with the numbers that are not there
  */
 export function viewInOrder(rows: readonly ContainerRow[], by: FilingKey['by'], facts: ViewFacts): readonly ViewEntry[] {
-  const keys: readonly FilingKey[] = [{ by, order: ORDER[by] }, ...by === 'series' ? [{ by: 'number', order: 'ascending' } as const] : []]
-  const all = rows.flatMap(row => row.placements).flatMap(placement => placement.holder.holdingIds.flatMap((id) => {
-    const holding = facts.holdings.get(id)
-    return holding ? [{ placement, holding, key: filingKeyOf(holding, { keys: [...keys] }, facts.authority), group: groupOf(holding, by, facts) }] : []
-  })).sort((a, b) => compareFilingKeys(a.key, b.key))
+  const keys: readonly FilingKey[] = [{ by, order: ORDER[by] }, ...(by === 'series' ? [{ by: 'number', order: 'ascending' } as const] : [])]
+  const all = rows
+    .flatMap(row => row.placements)
+    .flatMap(placement =>
+      placement.holder.holdingIds.flatMap(id => {
+        const holding = facts.holdings.get(id)
+        return holding
+          ? [{ placement, holding, key: filingKeyOf(holding, { keys: [...keys] }, facts.authority), group: groupOf(holding, by, facts) }]
+          : []
+      }),
+    )
+    .sort((a, b) => compareFilingKeys(a.key, b.key))
   return all.map(({ placement, holding, group }, at) => {
     const before = all[at - 1]
-    const isGap = (by === 'series' || by === 'number') && before?.holding.seriesId === holding.seriesId && holding.number > before.holding.number + 1
-    return { placement, holding, opensGroup: group === before?.group ? null : group, missing: isGap && before ? { from: before.holding.number + 1, to: holding.number - 1 } : null }
+    const isGap =
+      (by === 'series' || by === 'number') && before?.holding.seriesId === holding.seriesId && holding.number > before.holding.number + 1
+    return {
+      placement,
+      holding,
+      opensGroup: group === before?.group ? null : group,
+      missing: isGap && before ? { from: before.holding.number + 1, to: holding.number - 1 } : null,
+    }
   })
 }

@@ -11,11 +11,21 @@ export interface ZoneRun {
   readonly tabs: ReadonlyMap<string, TabSpot>
   /** For each tab that stands for something, which of `placements` are behind it: keyed `theme/<id>`. */
   readonly underTab: ReadonlyMap<string, readonly number[]>
-  /** Told a filing key, and which of `placements` to look at (null: all): how many of these stay in front of it, out of order with the fewest. */
+  /**
+   * Told a filing key, and which of `placements` to look at (null: all): how many of these stay in front of it, out of order
+   * with the fewest.
+   */
   readonly cut: (own: readonly KeyPart[], among: readonly number[] | null) => number
 }
-export interface TabSpot { readonly row: ContainerRow, readonly lane: number, readonly index: number }
-interface Facts { readonly holdings: ReadonlyMap<string, Holding>, readonly authority: Authority }
+export interface TabSpot {
+  readonly row: ContainerRow
+  readonly lane: number
+  readonly index: number
+}
+interface Facts {
+  readonly holdings: ReadonlyMap<string, Holding>
+  readonly authority: Authority
+}
 
 /** Facts are replaced when the room changes, never altered: what was worked out for them holds as long as they live. */
 const kept = new WeakMap<Facts, Map<string, ZoneRun>>()
@@ -51,21 +61,27 @@ function makeRun({ holdings, authority }: Facts, rule: FilingRule, rows: readonl
   })
   const tabs = new Map<string, TabSpot>()
   for (const row of filed) {
-    row.lanes.forEach((entries, lane) => entries.forEach((entry, index) => {
-      const standsFor = entry.type === 'section' ? entry.section.standsFor : null
-      if (standsFor && !tabs.has(`${standsFor.by}/${standsFor.id}`)) tabs.set(`${standsFor.by}/${standsFor.id}`, { row, lane: lane + 1, index })
-    }))
+    row.lanes.forEach((entries, lane) =>
+      entries.forEach((entry, index) => {
+        const standsFor = entry.type === 'section' ? entry.section.standsFor : null
+        if (standsFor && !tabs.has(`${standsFor.by}/${standsFor.id}`))
+          tabs.set(`${standsFor.by}/${standsFor.id}`, { row, lane: lane + 1, index })
+      }),
+    )
   }
   let ranked: ReturnType<typeof rankKeys> | null = null
   let asked = 0
   return {
-    rows, placements, underTab, tabs,
+    rows,
+    placements,
+    underTab,
+    tabs,
     cut: (own, among) => {
       // Asked once, a run is only compared through; asked again, it is worth being put in order first.
       asked += 1
       if (asked === 1) {
         const isInFront = keys.map(key => key === null || compareFilingKeys(key, own) <= 0)
-        return cutOfLeastDisorder(among?.length ?? keys.length, at => isInFront[among ? among[at] ?? 0 : at] ?? true)
+        return cutOfLeastDisorder(among?.length ?? keys.length, at => isInFront[among ? (among[at] ?? 0) : at] ?? true)
       }
       ranked ??= rankKeys(keys)
       const { ranks, below } = ranked
@@ -76,13 +92,18 @@ function makeRun({ holdings, authority }: Facts, rule: FilingRule, rows: readonl
 }
 
 /** The rank of each key among all, so that comparing two is comparing two numbers; and how many come before or with another. */
-function rankKeys(keys: readonly (readonly KeyPart[] | null)[]): { ranks: Int32Array, below: (own: readonly KeyPart[]) => number } {
-  const order = keys.map((_, at) => at).filter(at => keys[at] !== null).sort((a, b) => compareFilingKeys(keys[a] ?? [], keys[b] ?? []))
+function rankKeys(keys: readonly (readonly KeyPart[] | null)[]): { ranks: Int32Array; below: (own: readonly KeyPart[]) => number } {
+  const order = keys
+    .map((_, at) => at)
+    .filter(at => keys[at] !== null)
+    .sort((a, b) => compareFilingKeys(keys[a] ?? [], keys[b] ?? []))
   const ranks = new Int32Array(keys.length).fill(-1)
-  order.forEach((at, rank) => { ranks[at] = rank })
+  order.forEach((at, rank) => {
+    ranks[at] = rank
+  })
   return {
     ranks,
-    below: (own) => {
+    below: own => {
       let [low, high] = [0, order.length]
       while (low < high) {
         const middle = (low + high) >> 1

@@ -5,7 +5,7 @@ export interface Hit {
   readonly id: string
   readonly accession: number
   /** Why it is an answer: field by field, the word of the set that matched. */
-  readonly because: readonly { readonly field: AskField, readonly word: string }[]
+  readonly because: readonly { readonly field: AskField; readonly word: string }[]
 }
 
 export interface Answer {
@@ -17,7 +17,16 @@ export interface Answer {
   readonly absent: readonly string[]
 }
 
-const BOOSTS: Readonly<Partial<Record<AskField, number>>> = { number: 6, name: 4, words: 3, themes: 3, category: 2, brand: 2, aliases: 3, searchWords: 1.5 }
+const BOOSTS: Readonly<Partial<Record<AskField, number>>> = {
+  number: 6,
+  name: 4,
+  words: 3,
+  themes: 3,
+  category: 2,
+  brand: 2,
+  aliases: 3,
+  searchWords: 1.5,
+}
 /** Shorter words are not looked up in other spellings: too many would be near. */
 const NEAR_FROM_LETTERS = 4
 
@@ -26,7 +35,9 @@ export class AskIndex {
   /** Kept beside the index: fields stored in it would be copied into every result of every key press. */
   private readonly accessions = new Map<string, number>()
   private readonly index = new MiniSearch<AskDocument>({
-    fields: [...ASK_FIELDS], tokenize: tokensOf, processTerm: term => term,
+    fields: [...ASK_FIELDS],
+    tokenize: tokensOf,
+    processTerm: term => term,
     searchOptions: { prefix: word => word.length > 1, boost: { ...BOOSTS }, weights: { prefix: 0.5, fuzzy: 0.3 } },
   })
 
@@ -60,7 +71,10 @@ export class AskIndex {
     const all = this.index.search(asked, { combineWith: 'AND' })
     if (all.length > 0) return { ask: text, mode: 'all', hits: this.toHits(all), absent: [] }
     if (words.length === 1 && asked.length === 1) return { ask: text, mode: 'tooShort', hits: [], absent: [] }
-    const near = this.index.search(asked, { combineWith: 'AND', fuzzy: word => word.length >= NEAR_FROM_LETTERS && !/\d/.test(word) ? 0.25 : false })
+    const near = this.index.search(asked, {
+      combineWith: 'AND',
+      fuzzy: word => (word.length >= NEAR_FROM_LETTERS && !/\d/.test(word) ? 0.25 : false),
+    })
     const absent = words.filter(word => this.index.search(word).length === 0)
     if (near.length > 0) return { ask: text, mode: 'near', hits: this.toHits(near), absent }
     const some = words.length > 1 ? this.index.search(asked, { combineWith: 'OR' }) : []
@@ -82,9 +96,18 @@ export class AskIndex {
 
 class FoundHit implements Hit {
   readonly id: string
-  constructor(private readonly result: SearchResult, readonly accession: number) { this.id = String(result.id) }
-  get score(): number { return this.result.score }
-  get because(): Hit['because'] { return reasons(this.result.match) }
+  constructor(
+    private readonly result: SearchResult,
+    readonly accession: number,
+  ) {
+    this.id = String(result.id)
+  }
+  get score(): number {
+    return this.result.score
+  }
+  get because(): Hit['because'] {
+    return reasons(this.result.match)
+  }
 }
 
 function reasons(match: SearchResult['match']): Hit['because'] {

@@ -3,10 +3,22 @@ import { codeText, writeCode } from '#core/numbering'
 import type { Authority } from '#core/filing'
 
 /** What of a set can be asked for. The order is the order in which reasons are told. */
-export const ASK_FIELDS = ['number', 'name', 'words', 'themes', 'category', 'brand', 'kind', 'searchWords', 'aliases', 'notes', 'place'] as const
+export const ASK_FIELDS = [
+  'number',
+  'name',
+  'words',
+  'themes',
+  'category',
+  'brand',
+  'kind',
+  'searchWords',
+  'aliases',
+  'notes',
+  'place',
+] as const
 export type AskField = (typeof ASK_FIELDS)[number]
 
-export type AskDocument = { readonly id: string, readonly accession: number } & Readonly<Record<AskField, string>>
+export type AskDocument = { readonly id: string; readonly accession: number } & Readonly<Record<AskField, string>>
 
 /** The text of a set, field by field, as the index reads it. Variant spellings of the brand find it too. */
 export function documentOf(holding: Holding, authority: Authority, series: ReadonlyMap<string, Series>): AskDocument {
@@ -15,12 +27,13 @@ export function documentOf(holding: Holding, authority: Authority, series: Reado
   const own = series.get(holding.seriesId)
   const code = own ? codeText(writeCode(own, holding.number, kind ?? null)) : ''
   return {
-    id: holding.id, accession: holding.number,
+    id: holding.id,
+    accession: holding.number,
     number: `${holding.number} ${code} ${code.replaceAll(' ', '')}`,
     name: holding.name,
     words: [...holding.words, ...holding.pieces.flatMap(piece => piece.words)].join('\n'),
     themes: holding.themeIds.map(id => authority.themes.get(id)?.name ?? '').join('\n'),
-    category: holding.categoryId ? authority.categories.get(holding.categoryId)?.name ?? '' : '',
+    category: holding.categoryId ? (authority.categories.get(holding.categoryId)?.name ?? '') : '',
     brand: brand ? [brand.name, ...brand.variants, brand.abbreviation ?? ''].join('\n') : '',
     kind: kind?.name ?? '',
     searchWords: holding.searchWords.join('\n'),
@@ -32,5 +45,10 @@ export function documentOf(holding: Holding, authority: Authority, series: Reado
 
 /** Lower case without accents, cut at everything that is neither letter nor figure. */
 export function tokensOf(text: string): string[] {
-  return text.normalize('NFKD').replace(/\p{Mn}/gu, '').toLowerCase().split(/[^\p{L}\p{N}]+/u).filter(Boolean)
+  return text
+    .normalize('NFKD')
+    .replace(/\p{Mn}/gu, '')
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean)
 }

@@ -40,7 +40,11 @@ function bareThicknessMm(holding: Pick<Holding, 'thicknessMm'>, kind: Pick<Kind,
  * What of a set goes into its holder, by the habits of its zone. null while its size is not known.
  * @example contentsOf(set, clear, { insert: true, magnet: false, packaging: 'none', dies: 'apart' })?.thicknessMm //=> 3.4
  */
-export function contentsOf(holding: Pick<Holding, 'size' | 'thicknessMm' | 'pieces' | 'hasMatchingDie'>, kind: Pick<Kind, 'family' | 'typicalThicknessMm'> | null, habits: Zone['habits']): Contents | null {
+export function contentsOf(
+  holding: Pick<Holding, 'size' | 'thicknessMm' | 'pieces' | 'hasMatchingDie'>,
+  kind: Pick<Kind, 'family' | 'typicalThicknessMm'> | null,
+  habits: Zone['habits'],
+): Contents | null {
   if (!holding.size) return null
   const layers: Layer[] = [{ of: 'set', mm: bareThicknessMm(holding, kind) }]
   if (habits.insert) layers.push({ of: 'insert', mm: INSERT_MM })
@@ -49,10 +53,14 @@ export function contentsOf(holding: Pick<Holding, 'size' | 'thicknessMm' | 'piec
   const isPackaged = habits.packaging === 'keep' && kind?.family !== 'die'
   if (isPackaged) layers.push({ of: 'packaging', mm: PACKAGING_MM })
   const here = holding.pieces.filter(piece => !piece.isMissing && piece.livesWithId === null)
-  const sizes = here.flatMap(piece => piece.size ? [piece.size] : [])
+  const sizes = here.flatMap(piece => (piece.size ? [piece.size] : []))
   return {
-    ...holding.size, layers, thicknessMm: layers.reduce((sum, layer) => sum + layer.mm, 0),
+    ...holding.size,
+    layers,
+    thicknessMm: layers.reduce((sum, layer) => sum + layer.mm, 0),
     pieces: sizes.length === here.length ? sizes : [],
-    packaged: isPackaged ? { widthMm: holding.size.widthMm + PACKAGING_MORE_MM, heightMm: holding.size.heightMm + PACKAGING_MORE_MM } : null,
+    packaged: isPackaged
+      ? { widthMm: holding.size.widthMm + PACKAGING_MORE_MM, heightMm: holding.size.heightMm + PACKAGING_MORE_MM }
+      : null,
   }
 }

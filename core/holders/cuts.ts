@@ -20,8 +20,8 @@ export function cutsFor(type: HolderType, thicknessMm: number, habits: Zone['hab
   if (!opening) return []
   const less = (mm: number): Size => ({ widthMm: Math.max(0, opening.widthMm - mm), heightMm: Math.max(0, opening.heightMm - mm) })
   return [
-    ...habits.insert ? [{ of: 'insert' as const, ...less(SLIDES_MM) }] : [],
-    ...habits.magnet ? [{ of: 'magnet' as const, ...less(SLIDES_MM + 2 * WITHIN_MM) }] : [],
+    ...(habits.insert ? [{ of: 'insert' as const, ...less(SLIDES_MM) }] : []),
+    ...(habits.magnet ? [{ of: 'magnet' as const, ...less(SLIDES_MM + 2 * WITHIN_MM) }] : []),
     { of: 'acetate' as const, ...less(SLIDES_MM) },
   ].filter(each => each.widthMm > 0 && each.heightMm > 0)
 }

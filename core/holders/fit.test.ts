@@ -2,34 +2,64 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { FIT_WAYS, type FitWay, type HolderType, startCatalogue } from '#core/catalog'
 import { MM_PER_INCH } from '#core/units'
-import { adviseHolder, type Contents, contentsOf, cutsFor, type FitHabits, filledThicknessMm, fitContainer, fitHolder, nextSizesUp, oneSizeForAll, openingFor, replacementsFor, shareHolder } from './index'
+import {
+  adviseHolder,
+  type Contents,
+  contentsOf,
+  cutsFor,
+  type FitHabits,
+  filledThicknessMm,
+  fitContainer,
+  fitHolder,
+  nextSizesUp,
+  oneSizeForAll,
+  openingFor,
+  replacementsFor,
+  shareHolder,
+} from './index'
 
 let made = 0
-const types = startCatalogue(() => `id${String(made += 1).padStart(3, '0')}`).holderTypes
+const types = startCatalogue(() => `id${String((made += 1)).padStart(3, '0')}`).holderTypes
 const named = (name: string): HolderType => {
   const type = types.find(each => each.name === name)
   if (!type) throw new Error(name)
   return type
 }
 const habits: FitHabits = { fitOrder: FIT_WAYS, fitNever: [] }
-const flat = (width: number, height: number, more: Partial<Contents> = {}): Contents => ({ widthMm: width * MM_PER_INCH, heightMm: height * MM_PER_INCH, thicknessMm: 3, layers: [{ of: 'set', mm: 3 }], pieces: [], packaged: null, ...more })
+const flat = (width: number, height: number, more: Partial<Contents> = {}): Contents => ({
+  widthMm: width * MM_PER_INCH,
+  heightMm: height * MM_PER_INCH,
+  thicknessMm: 3,
+  layers: [{ of: 'set', mm: 3 }],
+  pieces: [],
+  packaged: null,
+  ...more,
+})
 const ways = (contents: Contents, type: HolderType, more = habits): readonly FitWay[] => {
   const result = fitHolder(contents, type, more)
   return result.fits ? result.answers.map(answer => answer.way) : []
 }
-const someContents = fc.record({ width: fc.double({ min: 0.5, max: 12, noNaN: true }), height: fc.double({ min: 0.5, max: 12, noNaN: true }), thick: fc.double({ min: 0.5, max: 12, noNaN: true }) })
+const someContents = fc
+  .record({
+    width: fc.double({ min: 0.5, max: 12, noNaN: true }),
+    height: fc.double({ min: 0.5, max: 12, noNaN: true }),
+    thick: fc.double({ min: 0.5, max: 12, noNaN: true }),
+  })
   .map(({ width, height, thick }) => flat(width, height, { thicknessMm: thick }))
 const someType = fc.constantFrom(...types.filter(type => type.inner))
 
 describe('common practice', () => {
   test('a 4 x 6 set goes into the pocket 5 x 7 loosely; a 6 x 8 set does not go in at all', () => {
     expect(ways(flat(4, 6), named('pocket 5 x 7'))[0]).toBe('loose')
-    expect(fitHolder(flat(6, 8), named('pocket 5 x 7'), { ...habits, fitNever: ['cutInTwo'] })).toMatchObject({ fits: false, why: { code: 'tooWide' } })
+    expect(fitHolder(flat(6, 8), named('pocket 5 x 7'), { ...habits, fitNever: ['cutInTwo'] })).toMatchObject({
+      fits: false,
+      why: { code: 'tooWide' },
+    })
   })
   test('a 6 x 8 set is snug in the thin large sleeve (6 x 10) and up to 1/8 in is trimmed off a side', () => {
     const answers = fitHolder(flat(6, 8), named('thin large sleeve'), habits)
     expect(answers.fits && answers.answers.find(answer => answer.way === 'trim')).toMatchObject({ isIrreversible: true, trimHeightMm: 0 })
-    const off = answers.fits ? answers.answers.find(answer => answer.way === 'trim')?.trimWidthMm ?? 0 : 0
+    const off = answers.fits ? (answers.answers.find(answer => answer.way === 'trim')?.trimWidthMm ?? 0) : 0
     expect(off).toBeGreaterThan(0)
     expect(off).toBeLessThanOrEqual(2 * 3.2)
   })
@@ -55,10 +85,12 @@ describe('common practice', () => {
 
 describe('the model of a holder', () => {
   test('two films joined at the edges: width and thickness together stay within the flat width (property)', () => {
-    fc.assert(fc.property(fc.double({ min: 0.1, max: 6, noNaN: true }), (thicknessMm) => {
-      expect((openingFor(named('pocket 5 x 7'), thicknessMm, true)?.widthMm ?? 0) + thicknessMm).toBeCloseTo(127, 9)
-      expect(openingFor(named('box 6 x 8'), thicknessMm, true)).toEqual(named('box 6 x 8').inner)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 6, noNaN: true }), thicknessMm => {
+        expect((openingFor(named('pocket 5 x 7'), thicknessMm, true)?.widthMm ?? 0) + thicknessMm).toBeCloseTo(127, 9)
+        expect(openingFor(named('box 6 x 8'), thicknessMm, true)).toEqual(named('box 6 x 8').inner)
+      }),
+    )
   })
   test('a filled holder is as thick as its films, its contents and its snaps', () => {
     expect(filledThicknessMm({ filmMm: 0.1016, emptyThicknessMm: null, extraBulkMm: 2 }, 3)).toBeCloseTo(5.2032, 9)
@@ -69,47 +101,73 @@ describe('the model of a holder', () => {
 describe('fits, as properties', () => {
   const plain: readonly FitWay[] = ['loose', 'fits', 'snug', 'turned', 'tilted', 'flapOpen', 'foldPackaging', 'trim', 'cutInTwo']
   test('what fits still fits in a larger holder', () => {
-    fc.assert(fc.property(someContents, someType, fc.double({ min: 0, max: 100, noNaN: true }), fc.double({ min: 0, max: 100, noNaN: true }), (contents, type, wider, taller) => {
-      fc.pre(ways(contents, type).some(way => plain.includes(way)))
-      const larger = { ...type, inner: { widthMm: (type.inner?.widthMm ?? 0) + wider, heightMm: (type.inner?.heightMm ?? 0) + taller } }
-      expect(ways(contents, larger).length).toBeGreaterThan(0)
-    }))
+    fc.assert(
+      fc.property(
+        someContents,
+        someType,
+        fc.double({ min: 0, max: 100, noNaN: true }),
+        fc.double({ min: 0, max: 100, noNaN: true }),
+        (contents, type, wider, taller) => {
+          fc.pre(ways(contents, type).some(way => plain.includes(way)))
+          const larger = { ...type, inner: { widthMm: (type.inner?.widthMm ?? 0) + wider, heightMm: (type.inner?.heightMm ?? 0) + taller } }
+          expect(ways(contents, larger).length).toBeGreaterThan(0)
+        },
+      ),
+    )
   })
   test('turning both by a quarter changes nothing, for what is as stiff one way as the other', () => {
     const box = named('box 6 x 8')
     const swap = ({ widthMm, heightMm, ...rest }: Contents): Contents => ({ ...rest, widthMm: heightMm, heightMm: widthMm })
-    fc.assert(fc.property(someContents, (contents) => {
-      const other = { ...box, inner: { widthMm: box.inner?.heightMm ?? 0, heightMm: box.inner?.widthMm ?? 0 } }
-      expect(ways(swap(contents), other)).toEqual(ways(contents, box))
-      expect(ways(swap(swap(contents)), box)).toEqual(ways(contents, box))
-    }))
+    fc.assert(
+      fc.property(someContents, contents => {
+        const other = { ...box, inner: { widthMm: box.inner?.heightMm ?? 0, heightMm: box.inner?.widthMm ?? 0 } }
+        expect(ways(swap(contents), other)).toEqual(ways(contents, box))
+        expect(ways(swap(swap(contents)), box)).toEqual(ways(contents, box))
+      }),
+    )
   })
   test('thinner contents never fit worse', () => {
-    fc.assert(fc.property(someContents, someType, fc.double({ min: 0.1, max: 1, noNaN: true }), (contents, type, share) => {
-      if (ways(contents, type).some(way => plain.includes(way))) expect(ways({ ...contents, thicknessMm: contents.thicknessMm * share }, type).length).toBeGreaterThan(0)
-    }))
+    fc.assert(
+      fc.property(someContents, someType, fc.double({ min: 0.1, max: 1, noNaN: true }), (contents, type, share) => {
+        if (ways(contents, type).some(way => plain.includes(way)))
+          expect(ways({ ...contents, thicknessMm: contents.thicknessMm * share }, type).length).toBeGreaterThan(0)
+      }),
+    )
   })
-  test('what the owner would never do is never proposed, and the order is the owner\'s', () => {
-    fc.assert(fc.property(someContents, someType, fc.shuffledSubarray([...FIT_WAYS], { minLength: FIT_WAYS.length }), fc.subarray([...FIT_WAYS]), (contents, type, fitOrder, fitNever) => {
-      const found = ways(contents, type, { fitOrder, fitNever })
-      for (const way of found) expect(fitNever).not.toContain(way)
-      expect(found).toEqual([...found].sort((a, b) => fitOrder.indexOf(a) - fitOrder.indexOf(b)))
-    }))
+  test("what the owner would never do is never proposed, and the order is the owner's", () => {
+    fc.assert(
+      fc.property(
+        someContents,
+        someType,
+        fc.shuffledSubarray([...FIT_WAYS], { minLength: FIT_WAYS.length }),
+        fc.subarray([...FIT_WAYS]),
+        (contents, type, fitOrder, fitNever) => {
+          const found = ways(contents, type, { fitOrder, fitNever })
+          for (const way of found) expect(fitNever).not.toContain(way)
+          expect(found).toEqual([...found].sort((a, b) => fitOrder.indexOf(a) - fitOrder.indexOf(b)))
+        },
+      ),
+    )
   })
   test('what is cut or trimmed is said to be irreversible, and nothing else is', () => {
-    fc.assert(fc.property(someContents, someType, (contents, type) => {
-      const result = fitHolder(contents, type, habits)
-      for (const answer of result.fits ? result.answers : []) expect(answer.isIrreversible).toBe(answer.way === 'trim' || answer.way === 'cutInTwo')
-    }))
+    fc.assert(
+      fc.property(someContents, someType, (contents, type) => {
+        const result = fitHolder(contents, type, habits)
+        for (const answer of result.fits ? result.answers : [])
+          expect(answer.isIrreversible).toBe(answer.way === 'trim' || answer.way === 'cutInTwo')
+      }),
+    )
   })
   test('every answer lies within the opening as it is drawn, unless it says how far it sticks out', () => {
-    fc.assert(fc.property(someContents, someType, (contents, type) => {
-      const result = fitHolder(contents, type, habits)
-      for (const answer of result.fits ? result.answers : []) {
-        if (answer.way === 'zeroClearance') expect(Math.abs(Math.min(answer.spareWidthMm, answer.spareHeightMm))).toBeLessThan(0.5)
-        else expect(Math.min(answer.spareWidthMm, answer.spareHeightMm + answer.sticksOutMm)).toBeGreaterThan(-1e-6)
-      }
-    }))
+    fc.assert(
+      fc.property(someContents, someType, (contents, type) => {
+        const result = fitHolder(contents, type, habits)
+        for (const answer of result.fits ? result.answers : []) {
+          if (answer.way === 'zeroClearance') expect(Math.abs(Math.min(answer.spareWidthMm, answer.spareHeightMm))).toBeLessThan(0.5)
+          else expect(Math.min(answer.spareWidthMm, answer.spareHeightMm + answer.sticksOutMm)).toBeGreaterThan(-1e-6)
+        }
+      }),
+    )
   })
 })
 
@@ -124,7 +182,12 @@ describe('choosing', () => {
     const result = fitHolder(flat(6, 9), named('pocket 7 x 10'), habits)
     const answer = result.fits ? result.answers[0] : undefined
     if (!answer) throw new Error('fits')
-    const bin = (widthMm: number, heightMm: number, lanes = 1) => ({ type: 'bin' as const, lanes, inner: { widthMm, heightMm }, cells: null })
+    const bin = (widthMm: number, heightMm: number, lanes = 1) => ({
+      type: 'bin' as const,
+      lanes,
+      inner: { widthMm, heightMm },
+      cells: null,
+    })
     expect(fitContainer(named('pocket 7 x 10'), answer, bin(200, 280))).toEqual({ fits: true, isMeasured: true })
     expect(fitContainer(named('pocket 7 x 10'), answer, bin(380, 280, 2))).toMatchObject({ code: 'tooWideForLane', haveMm: 190 })
     expect(fitContainer(named('pocket 7 x 10'), answer, bin(200, 260))).toMatchObject({ code: 'tooHighForContainer', haveMm: 260 })
@@ -134,20 +197,35 @@ describe('choosing', () => {
     expect(nextSizesUp(flat(5.4, 8), named('pocket 5 x 7'), types, habits)[0]?.name).toBe('pocket 5 1/2 x 8 1/2')
   })
   test('one size for all: every set is counted once (property), and a set cut in two takes two', () => {
-    fc.assert(fc.property(fc.array(fc.option(someContents, { nil: null }), { maxLength: 40 }), someType, (all, type) => {
-      const sets = all.map((contents, at) => ({ id: `s${at}`, contents }))
-      const report = oneSizeForAll(type, sets, habits)
-      const ids = [...[...report.byWay.values()].flat(), ...report.without.map(each => each.id), ...report.unknown]
-      expect([...ids].sort()).toEqual(sets.map(set => set.id).sort())
-      expect(report.holders).toBe([...report.byWay].reduce((sum, [way, list]) => sum + list.length * (way === 'cutInTwo' ? 2 : 1), 0))
-    }))
+    fc.assert(
+      fc.property(fc.array(fc.option(someContents, { nil: null }), { maxLength: 40 }), someType, (all, type) => {
+        const sets = all.map((contents, at) => ({ id: `s${at}`, contents }))
+        const report = oneSizeForAll(type, sets, habits)
+        const ids = [...[...report.byWay.values()].flat(), ...report.without.map(each => each.id), ...report.unknown]
+        expect([...ids].sort()).toEqual(sets.map(set => set.id).sort())
+        expect(report.holders).toBe([...report.byWay].reduce((sum, [way, list]) => sum + list.length * (way === 'cutInTwo' ? 2 : 1), 0))
+      }),
+    )
   })
   test('a pocket no longer sold: the nearest by inner size first, with who would no longer fit', () => {
-    const sets = [{ id: 'small', contents: flat(3, 4) }, { id: 'usual', contents: flat(4, 6) }]
-    const [nearest, ...rest] = replacementsFor(named('pocket 5 x 7'), types.filter(type => type.name.startsWith('pocket')), sets, habits)
+    const sets = [
+      { id: 'small', contents: flat(3, 4) },
+      { id: 'usual', contents: flat(4, 6) },
+    ]
+    const [nearest, ...rest] = replacementsFor(
+      named('pocket 5 x 7'),
+      types.filter(type => type.name.startsWith('pocket')),
+      sets,
+      habits,
+    )
     expect([nearest?.type.name, nearest?.noLonger]).toEqual(['pocket 4 x 6', []])
     expect(rest.every(each => each.noLonger.length === 0)).toBe(true)
-    expect(replacementsFor(named('pocket 6 x 9'), types, [{ id: 'large', contents: flat(6, 8.5) }], { ...habits, fitNever: ['cutInTwo', 'sticksOut', 'trim', 'tilted'] }).find(each => each.type.name === 'pocket 5 x 7')?.noLonger).toEqual(['large'])
+    expect(
+      replacementsFor(named('pocket 6 x 9'), types, [{ id: 'large', contents: flat(6, 8.5) }], {
+        ...habits,
+        fitNever: ['cutInTwo', 'sticksOut', 'trim', 'tilted'],
+      }).find(each => each.type.name === 'pocket 5 x 7')?.noLonger,
+    ).toEqual(['large'])
   })
 })
 
@@ -158,5 +236,7 @@ test('contents are made up of layers that say what they are', () => {
   expect(contents?.layers.map(layer => layer.of)).toEqual(['set', 'insert', 'magnet', 'dies', 'packaging'])
   expect(contents?.thicknessMm).toBeCloseTo(3 + 0.4 + 0.75 + 1 + 0.6, 9)
   expect(contentsOf({ ...set, size: null }, clear, { insert: true, magnet: false, packaging: 'none', dies: 'apart' })).toBeNull()
-  expect(contentsOf({ ...set, thicknessMm: 25 }, clear, { insert: false, magnet: false, packaging: 'none', dies: 'apart' })?.thicknessMm).toBe(25)
+  expect(
+    contentsOf({ ...set, thicknessMm: 25 }, clear, { insert: false, magnet: false, packaging: 'none', dies: 'apart' })?.thicknessMm,
+  ).toBe(25)
 })

@@ -10,10 +10,10 @@ export interface FitHabits {
   readonly fitNever: readonly FitWay[]
 }
 export type NoFit =
-  | { readonly code: 'tooWide' | 'tooTall', readonly needMm: number, readonly haveMm: number }
-  | { readonly code: 'tooThick', readonly needMm: number, readonly haveMm: number }
+  | { readonly code: 'tooWide' | 'tooTall'; readonly needMm: number; readonly haveMm: number }
+  | { readonly code: 'tooThick'; readonly needMm: number; readonly haveMm: number }
 
-export type FitResult = { readonly fits: true, readonly answers: readonly FitAnswer[] } | { readonly fits: false, readonly why: NoFit }
+export type FitResult = { readonly fits: true; readonly answers: readonly FitAnswer[] } | { readonly fits: false; readonly why: NoFit }
 
 /**
  * Does it fit, and what if not: every way that works, in the owner's order; what they would never do is left out. A
@@ -29,22 +29,38 @@ export function fitHolder(contents: Contents, type: HolderType, habits: FitHabit
 /** Nothing holds it in: as on a ring or on the board. */
 function freely({ widthMm, heightMm }: Contents): FitAnswer {
   const lies = { widthMm, heightMm }
-  return { way: 'loose', opening: lies, lies, angleDeg: 0, spareWidthMm: 0, spareHeightMm: 0, isIrreversible: false, holders: 1, trimWidthMm: 0, trimHeightMm: 0, sticksOutMm: 0, laid: [] }
+  return {
+    way: 'loose',
+    opening: lies,
+    lies,
+    angleDeg: 0,
+    spareWidthMm: 0,
+    spareHeightMm: 0,
+    isIrreversible: false,
+    holders: 1,
+    trimWidthMm: 0,
+    trimHeightMm: 0,
+    sticksOutMm: 0,
+    laid: [],
+  }
 }
 
 function whyNot(contents: Contents, type: HolderType, inner: Size): NoFit {
-  if (type.maxThicknessMm !== null && contents.thicknessMm > type.maxThicknessMm && !isFlat(type)) return { code: 'tooThick', needMm: contents.thicknessMm, haveMm: type.maxThicknessMm }
+  if (type.maxThicknessMm !== null && contents.thicknessMm > type.maxThicknessMm && !isFlat(type))
+    return { code: 'tooThick', needMm: contents.thicknessMm, haveMm: type.maxThicknessMm }
   const opening = openingFor(type, contents.thicknessMm, false)
   if (!opening) return { code: 'tooThick', needMm: contents.thicknessMm, haveMm: Math.min(inner.widthMm, type.maxThicknessMm ?? Infinity) }
   const [needShort, needLong] = [Math.min(contents.widthMm, contents.heightMm), Math.max(contents.widthMm, contents.heightMm)]
   const [haveShort, haveLong] = [Math.min(opening.widthMm, opening.heightMm), Math.max(opening.widthMm, opening.heightMm)]
-  return needShort > haveShort ? { code: 'tooWide', needMm: needShort, haveMm: haveShort } : { code: 'tooTall', needMm: needLong, haveMm: haveLong }
+  return needShort > haveShort
+    ? { code: 'tooWide', needMm: needShort, haveMm: haveShort }
+    : { code: 'tooTall', needMm: needLong, haveMm: haveLong }
 }
 
 export type ContainerFit =
-  | { readonly fits: true, readonly isMeasured: boolean }
-  | { readonly fits: false, readonly code: 'wrongContainer' }
-  | { readonly fits: false, readonly code: 'tooWideForLane' | 'tooHighForContainer', readonly needMm: number, readonly haveMm: number }
+  | { readonly fits: true; readonly isMeasured: boolean }
+  | { readonly fits: false; readonly code: 'wrongContainer' }
+  | { readonly fits: false; readonly code: 'tooWideForLane' | 'tooHighForContainer'; readonly needMm: number; readonly haveMm: number }
 
 /** Seams, and the film beyond them, add so much to each side of a flat holder (common practice: 1/8 in). */
 const SEAM_MM = 3.2
@@ -57,12 +73,17 @@ export function outerSize(type: Pick<HolderType, 'type' | 'inner' | 'filmMm'>, a
 }
 
 /** Does the filled holder go into the container: its lane's width, and the height up to the shelf above? */
-export function fitContainer(type: HolderType, answer: FitAnswer, container: Pick<Container, 'type' | 'lanes' | 'inner' | 'cells'>): ContainerFit {
+export function fitContainer(
+  type: HolderType,
+  answer: FitAnswer,
+  container: Pick<Container, 'type' | 'lanes' | 'inner' | 'cells'>,
+): ContainerFit {
   if (type.standsIn.length > 0 && !type.standsIn.includes(container.type)) return { fits: false, code: 'wrongContainer' }
   if (!container.inner || container.cells) return { fits: true, isMeasured: false }
   const outer = outerSize(type, answer)
   const laneMm = container.inner.widthMm / container.lanes
   if (outer.widthMm > laneMm) return { fits: false, code: 'tooWideForLane', needMm: outer.widthMm, haveMm: laneMm }
-  if (outer.heightMm > container.inner.heightMm) return { fits: false, code: 'tooHighForContainer', needMm: outer.heightMm, haveMm: container.inner.heightMm }
+  if (outer.heightMm > container.inner.heightMm)
+    return { fits: false, code: 'tooHighForContainer', needMm: outer.heightMm, haveMm: container.inner.heightMm }
   return { fits: true, isMeasured: true }
 }

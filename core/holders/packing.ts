@@ -10,9 +10,9 @@ export interface Laid {
   readonly isTurned: boolean
 }
 export type Packing =
-  | { readonly ok: true, readonly laid: readonly Laid[] }
+  | { readonly ok: true; readonly laid: readonly Laid[] }
   /** `isCertain`: every way was tried; otherwise the search was given up. */
-  | { readonly ok: false, readonly isCertain: boolean }
+  | { readonly ok: false; readonly isCertain: boolean }
 
 /** So many placements are tried before the search gives up: some tenths of a second. */
 const MOST_TRIES = 400_000
@@ -26,7 +26,9 @@ const MOST_TRIES = 400_000
 export function packPieces(pieces: readonly Size[], into: Size): Packing {
   const area = pieces.reduce((sum, piece) => sum + piece.widthMm * piece.heightMm, 0)
   if (area > (into.widthMm + EPSILON_MM) * (into.heightMm + EPSILON_MM)) return { ok: false, isCertain: true }
-  const order = pieces.map((piece, index) => ({ ...piece, index })).sort((a, b) => b.widthMm * b.heightMm - a.widthMm * a.heightMm || a.index - b.index)
+  const order = pieces
+    .map((piece, index) => ({ ...piece, index }))
+    .sort((a, b) => b.widthMm * b.heightMm - a.widthMm * a.heightMm || a.index - b.index)
   let tries = 0
   const laid: Laid[] = []
   const used = new Set<number>()
@@ -63,7 +65,9 @@ export function packPieces(pieces: readonly Size[], into: Size): Packing {
 /** Inner corners of the staircase outline over what lies already, from the upper left to the lower right. */
 function cornersOf(laid: readonly Laid[]): readonly (readonly [number, number])[] {
   // The outline falls from left to right: beyond x, nothing reaches higher than `top`.
-  const ends = laid.map(each => ({ right: each.xMm + each.widthMm, top: each.yMm + each.heightMm })).sort((a, b) => b.top - a.top || b.right - a.right)
+  const ends = laid
+    .map(each => ({ right: each.xMm + each.widthMm, top: each.yMm + each.heightMm }))
+    .sort((a, b) => b.top - a.top || b.right - a.right)
   const corners: (readonly [number, number])[] = []
   let right = 0
   for (const end of ends) {

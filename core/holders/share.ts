@@ -22,7 +22,12 @@ export function shareHolder(sets: readonly Contents[], type: HolderType): Sharin
   const laidFor = (members: readonly number[]): readonly Laid[] | null => {
     const chosen = members.flatMap(index => sets[index] ?? [])
     const opening = openingFor(type, Math.max(...chosen.map(each => each.thicknessMm)), true)
-    const packing = opening && packPieces(chosen.map(({ widthMm, heightMm }) => ({ widthMm: widthMm + APART_MM, heightMm: heightMm + APART_MM })), opening)
+    const packing =
+      opening &&
+      packPieces(
+        chosen.map(({ widthMm, heightMm }) => ({ widthMm: widthMm + APART_MM, heightMm: heightMm + APART_MM })),
+        opening,
+      )
     return packing?.ok ? packing.laid : null
   }
   let members: readonly number[] = [0]

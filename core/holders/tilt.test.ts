@@ -22,25 +22,31 @@ const ordered = (x: number, y: number): readonly [number, number] => [Math.max(x
 
 describe('a turned rectangle in a rectangle', () => {
   test('the same answer as Carver 1957 (Amer. Math. Monthly 64, 114-116), any way round (property)', () => {
-    fc.assert(fc.property(side, side, side, side, (p, q, a, b) => {
-      const [long, short, wide, narrow] = [...ordered(p, q), ...ordered(a, b)]
-      // On the very edge the two may differ by the last digit.
-      const isEdge = carver(long * 1.0001, short * 1.0001, wide, narrow) !== carver(long * 0.9999, short * 0.9999, wide, narrow)
-      fc.pre(!isEdge)
-      expect(tiltThatFits({ widthMm: p, heightMm: q }, { widthMm: a, heightMm: b }) !== null).toBe(carver(long, short, wide, narrow))
-    }), { numRuns: 2000 })
+    fc.assert(
+      fc.property(side, side, side, side, (p, q, a, b) => {
+        const [long, short, wide, narrow] = [...ordered(p, q), ...ordered(a, b)]
+        // On the very edge the two may differ by the last digit.
+        const isEdge = carver(long * 1.0001, short * 1.0001, wide, narrow) !== carver(long * 0.9999, short * 0.9999, wide, narrow)
+        fc.pre(!isEdge)
+        expect(tiltThatFits({ widthMm: p, heightMm: q }, { widthMm: a, heightMm: b }) !== null).toBe(carver(long, short, wide, narrow))
+      }),
+      { numRuns: 2000 },
+    )
   })
 
   test('the angle leaves as much room as any other (against a sweep of all angles)', () => {
-    fc.assert(fc.property(side, side, side, side, (p, q, a, b) => {
-      const angle = tiltThatFits({ widthMm: p, heightMm: q }, { widthMm: a, heightMm: b })
-      const most = sweep(p, q, a, b)
-      if (angle === null) return expect(most).toBeLessThan(0.05)
-      const turn = (angle * Math.PI) / 180
-      const spare = Math.min(a - p * Math.cos(turn) - q * Math.sin(turn), b - p * Math.sin(turn) - q * Math.cos(turn))
-      expect(spare).toBeGreaterThan(most - 1e-9)
-      expect(spare).toBeGreaterThan(-1e-6)
-    }), { numRuns: 120, examples: [[5.765630544246708, 197.7547199265938, 119.87956468780202, 299.999999999973]] })
+    fc.assert(
+      fc.property(side, side, side, side, (p, q, a, b) => {
+        const angle = tiltThatFits({ widthMm: p, heightMm: q }, { widthMm: a, heightMm: b })
+        const most = sweep(p, q, a, b)
+        if (angle === null) return expect(most).toBeLessThan(0.05)
+        const turn = (angle * Math.PI) / 180
+        const spare = Math.min(a - p * Math.cos(turn) - q * Math.sin(turn), b - p * Math.sin(turn) - q * Math.cos(turn))
+        expect(spare).toBeGreaterThan(most - 1e-9)
+        expect(spare).toBeGreaterThan(-1e-6)
+      }),
+      { numRuns: 120, examples: [[5.765630544246708, 197.7547199265938, 119.87956468780202, 299.999999999973]] },
+    )
   })
 
   test('common practice: a border die goes into the small square die pocket (5 1/8 in) on the diagonal', () => {

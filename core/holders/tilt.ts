@@ -11,14 +11,29 @@ export function tiltThatFits({ widthMm: p, heightMm: q }: Size, { widthMm: a, he
   const r = Math.hypot(p, q)
   const f = Math.atan2(q, p)
   // Across: a wide angle is needed when the diagonal is longer than the opening; a small one may do when it is upright.
-  const across: readonly (readonly [number, number])[] = r <= a ? [[0, QUARTER]] : [[0, f - Math.acos(a / r)], [f + Math.acos(a / r), QUARTER]]
-  const up: readonly (readonly [number, number])[] = r <= b ? [[0, QUARTER]] : [[0, Math.asin(b / r) - f], [Math.PI - Math.asin(b / r) - f, QUARTER]]
-  const both = across.flatMap(([from, to]) => up.map(([low, high]) => [Math.max(from, low, 0), Math.min(to, high, QUARTER)] as const)).filter(([from, to]) => from <= to + ANGLE_SLACK)
-  const spare = (angle: number): number => Math.min(a - p * Math.cos(angle) - q * Math.sin(angle), b - p * Math.sin(angle) - q * Math.cos(angle))
+  const across: readonly (readonly [number, number])[] =
+    r <= a
+      ? [[0, QUARTER]]
+      : [
+          [0, f - Math.acos(a / r)],
+          [f + Math.acos(a / r), QUARTER],
+        ]
+  const up: readonly (readonly [number, number])[] =
+    r <= b
+      ? [[0, QUARTER]]
+      : [
+          [0, Math.asin(b / r) - f],
+          [Math.PI - Math.asin(b / r) - f, QUARTER],
+        ]
+  const both = across
+    .flatMap(([from, to]) => up.map(([low, high]) => [Math.max(from, low, 0), Math.min(to, high, QUARTER)] as const))
+    .filter(([from, to]) => from <= to + ANGLE_SLACK)
+  const spare = (angle: number): number =>
+    Math.min(a - p * Math.cos(angle) - q * Math.sin(angle), b - p * Math.sin(angle) - q * Math.cos(angle))
   // Each room to spare has a valley and no peak in between: the smaller of the two is largest at an end, or where they cross:
   // a - b = (p - q) (cos x - sin x) = (p - q) sqrt(2) cos(x + 45 degrees).
   const crossing = Math.acos((a - b) / ((p - q) * Math.SQRT2)) - QUARTER / 2
-  const candidates = both.flatMap(([from, to]) => [from, Math.max(from, to), ...crossing > from && crossing < to ? [crossing] : []])
+  const candidates = both.flatMap(([from, to]) => [from, Math.max(from, to), ...(crossing > from && crossing < to ? [crossing] : [])])
   const [best] = candidates.sort((x, y) => spare(y) - spare(x) || x - y)
   return best === undefined ? null : (best * 180) / Math.PI
 }

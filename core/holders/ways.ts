@@ -58,11 +58,13 @@ function better(opening: Size, size: Size): Lying {
   return least(quarter) > least(upright) + EPSILON_MM ? quarter : upright
 }
 /** Upright, with at least so much to spare and less than so much. */
-const upright = (way: FitWay, from: number, below: number): Way => (contents, type) => {
-  const opening = openingFor(type, contents.thicknessMm, true)
-  const lies = opening && lying(opening, whole(contents))
-  return lies && least(lies) >= from && least(lies) < below ? { ...plain, way, ...lies } : null
-}
+const upright =
+  (way: FitWay, from: number, below: number): Way =>
+  (contents, type) => {
+    const opening = openingFor(type, contents.thicknessMm, true)
+    const lies = opening && lying(opening, whole(contents))
+    return lies && least(lies) >= from && least(lies) < below ? { ...plain, way, ...lies } : null
+  }
 
 /** Every way of fitting behind one signature: the answer, or null where it does not work like this. */
 export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
@@ -116,14 +118,21 @@ export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
   },
   sticksOut: (contents, type) => {
     const opening = isFlat(type) && type.type !== 'celledPage' ? openingFor(type, contents.thicknessMm, false) : null
-    const lies = opening && [lying(opening, contents), lying(opening, turned(contents), 90)].filter(each => each.spareWidthMm >= SNUG_MM && each.spareHeightMm < SNUG_MM).sort((a, b) => b.spareHeightMm - a.spareHeightMm)[0]
+    const lies =
+      opening &&
+      [lying(opening, contents), lying(opening, turned(contents), 90)]
+        .filter(each => each.spareWidthMm >= SNUG_MM && each.spareHeightMm < SNUG_MM)
+        .sort((a, b) => b.spareHeightMm - a.spareHeightMm)[0]
     const sticksOutMm = lies ? -lies.spareHeightMm : 0
     return lies && sticksOutMm > 0 && sticksOutMm <= STICKS_OUT_UP_TO_MM ? { ...plain, way: 'sticksOut', ...lies, sticksOutMm } : null
   },
   cutInTwo: (contents, type) => {
     const opening = openingFor(type, contents.thicknessMm, true)
     if (!opening || contents.pieces.length === 1) return null
-    const halves = [{ widthMm: contents.widthMm / 2, heightMm: contents.heightMm }, { widthMm: contents.widthMm, heightMm: contents.heightMm / 2 }]
+    const halves = [
+      { widthMm: contents.widthMm / 2, heightMm: contents.heightMm },
+      { widthMm: contents.widthMm, heightMm: contents.heightMm / 2 },
+    ]
     const best = halves.map(half => better(opening, half)).sort((a, b) => least(b) - least(a))[0]
     return best && least(best) >= SNUG_MM ? { ...plain, way: 'cutInTwo', ...best, isIrreversible: true, holders: 2 } : null
   },

@@ -29,7 +29,12 @@ export function componentsOf({ widthPx, heightPx, ink }: Mask): Labelled {
       if (ink[at] !== 1) continue
       let own = 0
       // Left, and the three above: what is known already.
-      for (const near of [column > 0 ? labels[at - 1] : 0, row > 0 && column > 0 ? labels[at - widthPx - 1] : 0, row > 0 ? labels[at - widthPx] : 0, row > 0 && column < widthPx - 1 ? labels[at - widthPx + 1] : 0]) {
+      for (const near of [
+        column > 0 ? labels[at - 1] : 0,
+        row > 0 && column > 0 ? labels[at - widthPx - 1] : 0,
+        row > 0 ? labels[at - widthPx] : 0,
+        row > 0 && column < widthPx - 1 ? labels[at - widthPx + 1] : 0,
+      ]) {
         if (!near) continue
         const found = root(near)
         if (own === 0) own = found
@@ -38,12 +43,12 @@ export function componentsOf({ widthPx, heightPx, ink }: Mask): Labelled {
           own = Math.min(own, found)
         }
       }
-      if (own === 0) parents.push(own = parents.length)
+      if (own === 0) parents.push((own = parents.length))
       labels[at] = own
     }
   }
   const numbers = new Map<number, number>()
-  const components: { left: number, top: number, right: number, bottom: number, pixels: number }[] = []
+  const components: { left: number; top: number; right: number; bottom: number; pixels: number }[] = []
   for (let at = 0; at < labels.length; at += 1) {
     const label = labels[at]
     if (!label) continue

@@ -26,11 +26,15 @@ export interface FoundQuad {
  * Bright quadrilaterals on a darker ground, each once, by their score, the lowest first. What touches the edge of the
  * picture is cut off and is left out. O(pixels).
  */
-export function brightQuads(photo: GreyPicture, scoreOf: (small: GreyPicture, quad: Quad) => number, most: number): { readonly quads: readonly FoundQuad[], readonly isCutOff: boolean } {
+export function brightQuads(
+  photo: GreyPicture,
+  scoreOf: (small: GreyPicture, quad: Quad) => number,
+  most: number,
+): { readonly quads: readonly FoundQuad[]; readonly isCutOff: boolean } {
   const factor = Math.max(1, Math.floor(Math.max(photo.widthPx, photo.heightPx) / LOOKED_AT_PX))
   const small = shrink(photo, factor)
   const { widthPx, heightPx, pixels } = small
-  const found: { quad: Quad, score: number }[] = []
+  const found: { quad: Quad; score: number }[] = []
   let isCutOff = false
   const level = otsu(small)
   for (const share of LEVELS) {
@@ -45,15 +49,26 @@ export function brightQuads(photo: GreyPicture, scoreOf: (small: GreyPicture, qu
     })
   }
   // A part of a thing that a shadow cuts off speaks less than the whole of it.
-  const whole = found.map(each => ({ quad: each.quad, score: each.score + PART * (1 - areaOf(each.quad) / Math.max(...found.filter(other => overlaps(other.quad, each.quad)).map(other => areaOf(other.quad)))) }))
+  const whole = found.map(each => ({
+    quad: each.quad,
+    score:
+      each.score +
+      PART * (1 - areaOf(each.quad) / Math.max(...found.filter(other => overlaps(other.quad, each.quad)).map(other => areaOf(other.quad)))),
+  }))
   const distinct: typeof found = []
-  for (const each of whole.sort((a, b) => a.score - b.score)) if (!distinct.some(other => isSame(other.quad, each.quad))) distinct.push(each)
-  const quads = distinct.slice(0, most).map(({ quad, score }) => {
-    const rough = scaled(quad, factor)
-    const refined = refineCorners(photo, rough, Math.max(8, REACH * factor))
-    // What has no clear straight edge is less likely a sheet or a card, and is less sure where it ends.
-    return refined.ok ? { quad: refined.corners, isRefined: true, score: score + RAGGED * refined.offPx } : { quad: rough, isRefined: false, score: score + NO_EDGE }
-  }).sort((a, b) => a.score - b.score)
+  for (const each of whole.sort((a, b) => a.score - b.score))
+    if (!distinct.some(other => isSame(other.quad, each.quad))) distinct.push(each)
+  const quads = distinct
+    .slice(0, most)
+    .map(({ quad, score }) => {
+      const rough = scaled(quad, factor)
+      const refined = refineCorners(photo, rough, Math.max(8, REACH * factor))
+      // What has no clear straight edge is less likely a sheet or a card, and is less sure where it ends.
+      return refined.ok
+        ? { quad: refined.corners, isRefined: true, score: score + RAGGED * refined.offPx }
+        : { quad: rough, isRefined: false, score: score + NO_EDGE }
+    })
+    .sort((a, b) => a.score - b.score)
   return { quads, isCutOff: found.length === 0 && isCutOff }
 }
 const PART = 1.5
@@ -64,9 +79,19 @@ const REACH = 5
 /** Very likely one thing: the middle of the smaller lies in the larger, which is not many times as large. */
 function overlaps(larger: Quad, smaller: Quad): boolean {
   const [middle, ratio] = [middleOf(smaller), areaOf(larger) / areaOf(smaller)]
-  return ratio >= 1 && ratio < 3 && larger.every((corner, at) => { const next = larger[(at + 1) % 4] as Point; return (next.x - corner.x) * (middle.y - corner.y) - (next.y - corner.y) * (middle.x - corner.x) >= 0 })
+  return (
+    ratio >= 1 &&
+    ratio < 3 &&
+    larger.every((corner, at) => {
+      const next = larger[(at + 1) % 4] as Point
+      return (next.x - corner.x) * (middle.y - corner.y) - (next.y - corner.y) * (middle.x - corner.x) >= 0
+    })
+  )
 }
-const middleOf = (quad: Quad): Point => ({ x: quad.reduce((sum, each) => sum + each.x, 0) / 4, y: quad.reduce((sum, each) => sum + each.y, 0) / 4 })
+const middleOf = (quad: Quad): Point => ({
+  x: quad.reduce((sum, each) => sum + each.x, 0) / 4,
+  y: quad.reduce((sum, each) => sum + each.y, 0) / 4,
+})
 /** The same thing at two levels: every corner within a few pixels of the small picture. */
 function isSame(a: Quad, b: Quad): boolean {
   return a.every((corner, at) => side(corner, b[at] as Point) < 5)
@@ -76,18 +101,27 @@ function isSame(a: Quad, b: Quad): boolean {
  * Proposes the corners of the reference: of the bright quadrilaterals those of the asked proportions and with the
  * emptiest middle first; what has no clear edge comes after what has. Empty when there is none.
  */
-export function proposeCorners(photo: GreyPicture, reference: { readonly widthMm: number, readonly heightMm: number, readonly isSheet: boolean }): { readonly quads: readonly Quad[], readonly isCutOff: boolean } {
+export function proposeCorners(
+  photo: GreyPicture,
+  reference: { readonly widthMm: number; readonly heightMm: number; readonly isSheet: boolean },
+): { readonly quads: readonly Quad[]; readonly isCutOff: boolean } {
   const { quads, isCutOff } = brightQuads(photo, (small, quad) => score(small, quad, reference), PROPOSED)
   return { quads: quads.map(each => each.quad), isCutOff }
 }
 
 /** The outermost pixels of a component, row by row, and how many lie between the first and last of each: holes count. */
-function rimOf(labels: Int32Array, widthPx: number, box: { left: number, right: number, top: number, bottom: number }, label: number): { points: readonly Point[], filled: number } {
+function rimOf(
+  labels: Int32Array,
+  widthPx: number,
+  box: { left: number; right: number; top: number; bottom: number },
+  label: number,
+): { points: readonly Point[]; filled: number } {
   const points: Point[] = []
   let filled = 0
   for (let row = box.top; row <= box.bottom; row += 1) {
     let [from, to] = [-1, -1]
-    for (let column = box.left; column <= box.right; column += 1) if (labels[row * widthPx + column] === label) [from, to] = [from < 0 ? column : from, column]
+    for (let column = box.left; column <= box.right; column += 1)
+      if (labels[row * widthPx + column] === label) [from, to] = [from < 0 ? column : from, column]
     if (from < 0) continue
     points.push({ x: from, y: row }, { x: to + 1, y: row }, { x: from, y: row + 1 }, { x: to + 1, y: row + 1 })
     filled += to - from + 1
@@ -97,15 +131,23 @@ function rimOf(labels: Int32Array, widthPx: number, box: { left: number, right: 
 const side = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y)
 
 /** Proportions that are off, and ink in the middle, speak against a card; a sheet has the set on it, and is large. */
-function score(picture: GreyPicture, quad: Quad, reference: { readonly widthMm: number, readonly heightMm: number, readonly isSheet: boolean }): number {
+function score(
+  picture: GreyPicture,
+  quad: Quad,
+  reference: { readonly widthMm: number; readonly heightMm: number; readonly isSheet: boolean },
+): number {
   const [a, b, c, d] = quad
   const ratio = (side(a, b) + side(c, d)) / (side(b, c) + side(d, a))
   const asked = reference.widthMm / reference.heightMm
   const off = Math.min(Math.abs(Math.log(ratio / asked)), Math.abs(Math.log(ratio * asked)))
-  const row = (v: number): number[] => STEPS.map((u) => {
-    const [x, y] = [(1 - v) * ((1 - u) * a.x + u * b.x) + v * ((1 - u) * d.x + u * c.x), (1 - v) * ((1 - u) * a.y + u * b.y) + v * ((1 - u) * d.y + u * c.y)]
-    return brightnessAt(picture, x, y)
-  })
+  const row = (v: number): number[] =>
+    STEPS.map(u => {
+      const [x, y] = [
+        (1 - v) * ((1 - u) * a.x + u * b.x) + v * ((1 - u) * d.x + u * c.x),
+        (1 - v) * ((1 - u) * a.y + u * b.y) + v * ((1 - u) * d.y + u * c.y),
+      ]
+      return brightnessAt(picture, x, y)
+    })
   // How much brightness bends from one step to the next: light and shadow change slowly, ink does not.
   const rows = STEPS.map(row)
   let [bent, sum, count] = [0, 0, 0]
@@ -113,11 +155,13 @@ function score(picture: GreyPicture, quad: Quad, reference: { readonly widthMm: 
     for (const [step, value] of values.entries()) {
       sum += value
       if (at === 0 || step === 0 || at === rows.length - 1 || step === values.length - 1) continue
-      bent += Math.abs((values[step - 1] ?? 0) - 2 * value + (values[step + 1] ?? 0)) + Math.abs((rows[at - 1]?.[step] ?? 0) - 2 * value + (rows[at + 1]?.[step] ?? 0))
+      bent +=
+        Math.abs((values[step - 1] ?? 0) - 2 * value + (values[step + 1] ?? 0)) +
+        Math.abs((rows[at - 1]?.[step] ?? 0) - 2 * value + (rows[at + 1]?.[step] ?? 0))
       count += 1
     }
   }
-  const unrest = (bent / count) / (sum / STEPS.length ** 2)
+  const unrest = bent / count / (sum / STEPS.length ** 2)
   const share = areaOf(quad) / picture.pixels.length
   return reference.isSheet ? off - 3 * share : off + 6 * unrest - 0.3 * share
 }
@@ -128,7 +172,7 @@ const STEPS = Array.from({ length: 29 }, (_, at) => 0.08 + at * 0.03)
 function upperLeftFirst(quad: Quad): Quad {
   const middle = middleOf(quad)
   const round = [...quad].sort((p, q) => Math.atan2(p.y - middle.y, p.x - middle.x) - Math.atan2(q.y - middle.y, q.x - middle.x))
-  const first = round.reduce((best, each, at) => each.x + each.y < (round[best] as Point).x + (round[best] as Point).y ? at : best, 0)
+  const first = round.reduce((best, each, at) => (each.x + each.y < (round[best] as Point).x + (round[best] as Point).y ? at : best), 0)
   return [0, 1, 2, 3].map(at => round[(at + first) % 4] as Point) as unknown as Quad
 }
 const scaled = (quad: Quad, factor: number): Quad => quad.map(({ x, y }) => ({ x: x * factor, y: y * factor })) as unknown as Quad

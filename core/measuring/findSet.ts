@@ -14,7 +14,12 @@ export interface MeasuredPiece {
   readonly heightMm: number
 }
 /** A part of the plane at true scale: its upper left corner in millimetres of the plane. */
-export interface View { readonly picture: GreyPicture, readonly x: number, readonly y: number, readonly pxPerMm: number }
+export interface View {
+  readonly picture: GreyPicture
+  readonly x: number
+  readonly y: number
+  readonly pxPerMm: number
+}
 
 const DARKER_BY = 0.1
 const REACH_MM = 9
@@ -23,21 +28,31 @@ const ONE_PIECE_MM = 4.5
 const LEAST_PIECE_MM = 2.5
 const LEAST_INK_MM2 = 1.2
 
-export const inkOfView = ({ picture, pxPerMm }: Pick<View, 'picture' | 'pxPerMm'>): Mask => inkOf(picture, Math.round(REACH_MM * pxPerMm), DARKER_BY)
+export const inkOfView = ({ picture, pxPerMm }: Pick<View, 'picture' | 'pxPerMm'>): Mask =>
+  inkOf(picture, Math.round(REACH_MM * pxPerMm), DARKER_BY)
 
 /** The set as a whole; with an edge: the rim of a backing, not only the outermost ink of loose pieces. */
-export interface SetBox extends TurnedBox { readonly hasEdge: boolean }
+export interface SetBox extends TurnedBox {
+  readonly hasEdge: boolean
+}
 
 function boxOfInk(view: View, ink: Mask): SetBox | null {
   const toMm = ({ x, y }: Point): Point => ({ x: view.x + x / view.pxPerMm, y: view.y + y / view.pxPerMm })
-  return outerBox(view, smallestBox(inkBoxes(ink, view.pxPerMm).flatMap(each => each.rim).map(toMm)))
+  return outerBox(
+    view,
+    smallestBox(
+      inkBoxes(ink, view.pxPerMm)
+        .flatMap(each => each.rim)
+        .map(toMm),
+    ),
+  )
 }
 
 /**
  * The set in a view of true scale, and its pieces, upper ones first; null where there is none. `card` is where the card
  * beside it lies, in the plane; null: the set lies on a sheet. O(pixels).
  */
-export function findSet(view: View, card: Quad | null): { box: SetBox, pieces: readonly MeasuredPiece[] } | null {
+export function findSet(view: View, card: Quad | null): { box: SetBox; pieces: readonly MeasuredPiece[] } | null {
   const { pxPerMm } = view
   const toMm = ({ x, y }: Point): Point => ({ x: view.x + x / pxPerMm, y: view.y + y / pxPerMm })
   const ink = inkOfView(view)
@@ -51,17 +66,20 @@ export function findSet(view: View, card: Quad | null): { box: SetBox, pieces: r
     const [dx, dy] = [x - whole.corners[0].x, y - whole.corners[0].y]
     return { x: dx * Math.cos(angle) - dy * Math.sin(angle), y: dx * Math.sin(angle) + dy * Math.cos(angle) }
   }
-  const pieces = boxes.map((each): MeasuredPiece => {
-    const rim = each.rim.map(toMm).map(level)
-    const [x, y] = [Math.min(...rim.map(p => p.x)), Math.min(...rim.map(p => p.y))]
-    return { xMm: x, yMm: y, widthMm: Math.max(...rim.map(p => p.x)) - x, heightMm: Math.max(...rim.map(p => p.y)) - y }
-  }).filter(piece => !isOfRim(piece, whole))
+  const pieces = boxes
+    .map((each): MeasuredPiece => {
+      const rim = each.rim.map(toMm).map(level)
+      const [x, y] = [Math.min(...rim.map(p => p.x)), Math.min(...rim.map(p => p.y))]
+      return { xMm: x, yMm: y, widthMm: Math.max(...rim.map(p => p.x)) - x, heightMm: Math.max(...rim.map(p => p.y)) - y }
+    })
+    .filter(piece => !isOfRim(piece, whole))
   return pieces.length === 0 ? null : { box: whole, pieces: pieces.sort((a, b) => a.yMm - b.yMm || a.xMm - b.xMm) }
 }
 
 /** What is left of the rim of the backing: a thin line along its edge. */
 function isOfRim({ xMm, yMm, widthMm, heightMm }: MeasuredPiece, whole: SetBox): boolean {
-  const isAt = (from: number, size: number, all: number): boolean => size < RIM_BREADTH_MM && (from < RIM_BREADTH_MM || from + size > all - RIM_BREADTH_MM)
+  const isAt = (from: number, size: number, all: number): boolean =>
+    size < RIM_BREADTH_MM && (from < RIM_BREADTH_MM || from + size > all - RIM_BREADTH_MM)
   return whole.hasEdge && (isAt(xMm, widthMm, whole.width) || isAt(yMm, heightMm, whole.height))
 }
 const RIM_BREADTH_MM = 2.5
@@ -69,7 +87,12 @@ const RIM_BREADTH_MM = 2.5
 /** The bright backing beside the card: the largest bright quadrilateral that is not the card, its sides refined. */
 function backingBox(view: View, plane: Quad): SetBox | null {
   const { picture, pxPerMm } = view
-  const card = { left: (plane[0].x - view.x) * pxPerMm, top: (plane[0].y - view.y) * pxPerMm, right: (plane[2].x - view.x) * pxPerMm, bottom: (plane[2].y - view.y) * pxPerMm }
+  const card = {
+    left: (plane[0].x - view.x) * pxPerMm,
+    top: (plane[0].y - view.y) * pxPerMm,
+    right: (plane[2].x - view.x) * pxPerMm,
+    bottom: (plane[2].y - view.y) * pxPerMm,
+  }
   const { quads } = brightQuads(picture, (_, quad) => -areaOf(quad), LOOKED_INTO)
   const isCard = (quad: Quad): boolean => {
     const middle = { x: quad.reduce((sum, each) => sum + each.x, 0) / 4, y: quad.reduce((sum, each) => sum + each.y, 0) / 4 }
@@ -109,12 +132,19 @@ export function keepInside({ widthPx, heightPx, ink }: Mask, view: View, box: Tu
   }
 }
 
-interface InkBox { left: number, top: number, right: number, bottom: number, pixels: number, rim: Point[] }
+interface InkBox {
+  left: number
+  top: number
+  right: number
+  bottom: number
+  pixels: number
+  rim: Point[]
+}
 /** Strokes near each other are one piece; specks are none. Of each its ink: box, amount, and its outermost pixels row by row. */
 function inkBoxes(mask: Mask, pxPerMm: number): InkBox[] {
   const { widthPx, heightPx, ink } = mask
   const { labels, components } = componentsOf(grown(mask, Math.max(1, Math.round((ONE_PIECE_MM * pxPerMm) / 2))))
-  const boxes = components.map( (): InkBox => ({ left: widthPx, top: heightPx, right: 0, bottom: 0, pixels: 0, rim: [] }))
+  const boxes = components.map((): InkBox => ({ left: widthPx, top: heightPx, right: 0, bottom: 0, pixels: 0, rim: [] }))
   for (let row = 0; row < heightPx; row += 1) {
     const ends = new Map<InkBox, [number, number]>()
     for (let column = 0; column < widthPx; column += 1) {
@@ -130,7 +160,11 @@ function inkBoxes(mask: Mask, pxPerMm: number): InkBox[] {
       if (end) end[1] = column
       else ends.set(box, [column, column])
     }
-    for (const [box, [from, to]] of ends) box.rim.push({ x: from, y: row }, { x: to + 1, y: row }, { x: from, y: row + 1 }, { x: to + 1, y: row + 1 })
+    for (const [box, [from, to]] of ends)
+      box.rim.push({ x: from, y: row }, { x: to + 1, y: row }, { x: from, y: row + 1 }, { x: to + 1, y: row + 1 })
   }
-  return boxes.filter(each => each.pixels >= LEAST_INK_MM2 * pxPerMm ** 2 && Math.max(each.right - each.left, each.bottom - each.top) >= LEAST_PIECE_MM * pxPerMm)
+  return boxes.filter(
+    each =>
+      each.pixels >= LEAST_INK_MM2 * pxPerMm ** 2 && Math.max(each.right - each.left, each.bottom - each.top) >= LEAST_PIECE_MM * pxPerMm,
+  )
 }

@@ -44,7 +44,7 @@ function paperOf(pixels: Uint8Array): number {
   const counts = new Uint32Array(256)
   for (const pixel of pixels) counts[pixel] = (counts[pixel] ?? 0) + 1
   let seen = 0
-  return counts.findIndex((count) => {
+  return counts.findIndex(count => {
     seen += count
     return seen >= pixels.length * 0.9
   })

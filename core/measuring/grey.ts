@@ -7,11 +7,22 @@ export function brightnessAt({ widthPx, heightPx, pixels }: GreyPicture, x: numb
   const [left, top] = [Math.min(Math.floor(cx), widthPx - 2), Math.min(Math.floor(cy), heightPx - 2)]
   const [u, v] = [cx - left, cy - top]
   const at = top * widthPx + left
-  return (1 - v) * ((1 - u) * (pixels[at] ?? 0) + u * (pixels[at + 1] ?? 0)) + v * ((1 - u) * (pixels[at + widthPx] ?? 0) + u * (pixels[at + widthPx + 1] ?? 0))
+  return (
+    (1 - v) * ((1 - u) * (pixels[at] ?? 0) + u * (pixels[at + 1] ?? 0)) +
+    v * ((1 - u) * (pixels[at + widthPx] ?? 0) + u * (pixels[at + widthPx + 1] ?? 0))
+  )
 }
 
-/** A rectangle of a plane, in millimetres, as a picture of so many pixels a millimetre; `toPhoto` takes a point of the plane to the photo. */
-export function rectify(photo: GreyPicture, toPhoto: Matrix3, area: { readonly x: number, readonly y: number, readonly widthMm: number, readonly heightMm: number }, pxPerMm: number): GreyPicture {
+/**
+ * A rectangle of a plane, in millimetres, as a picture of so many pixels a millimetre; `toPhoto` takes a point of the plane
+ * to the photo.
+ */
+export function rectify(
+  photo: GreyPicture,
+  toPhoto: Matrix3,
+  area: { readonly x: number; readonly y: number; readonly widthMm: number; readonly heightMm: number },
+  pxPerMm: number,
+): GreyPicture {
   const [widthPx, heightPx] = [Math.max(2, Math.round(area.widthMm * pxPerMm)), Math.max(2, Math.round(area.heightMm * pxPerMm))]
   const pixels = new Uint8Array(widthPx * heightPx)
   for (let row = 0; row < heightPx; row += 1) {
@@ -30,7 +41,8 @@ export function shrink({ widthPx, heightPx, pixels }: GreyPicture, factor: numbe
   for (let row = 0; row < height; row += 1) {
     for (let column = 0; column < width; column += 1) {
       let sum = 0
-      for (let y = 0; y < factor; y += 1) for (let x = 0; x < factor; x += 1) sum += pixels[(row * factor + y) * widthPx + column * factor + x] ?? 0
+      for (let y = 0; y < factor; y += 1)
+        for (let x = 0; x < factor; x += 1) sum += pixels[(row * factor + y) * widthPx + column * factor + x] ?? 0
       small[row * width + column] = Math.round(sum / (factor * factor))
     }
   }

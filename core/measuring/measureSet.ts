@@ -25,7 +25,7 @@ export interface Measured {
   readonly pxPerMm: number
 }
 export type MeasureFault = CornersFault | 'blurred' | 'notFlat' | 'noEdge' | 'noSet' | 'referenceTooLarge'
-export type Measurement = Measured | { readonly ok: false, readonly code: MeasureFault }
+export type Measurement = Measured | { readonly ok: false; readonly code: MeasureFault }
 
 const PX_PER_MM = 6
 /** Larger planes are measured coarser, so that memory stays bounded. */
@@ -63,7 +63,13 @@ export function measureSet(photo: GreyPicture, corners: Quad, reference: Referen
   const scaleOff = (2 * Math.max(CORNER_PX, refined.offPx)) / shortestSidePx
   const edgeOff = 1 / view.pxPerMm + (0.25 * refined.blurPx * reference.widthMm) / distance(refined.corners[0], refined.corners[1])
   return {
-    ok: true, corners: refined.corners, widthMm: box.width, heightMm: box.height, pxPerMm: view.pxPerMm, impression, pieces,
+    ok: true,
+    corners: refined.corners,
+    widthMm: box.width,
+    heightMm: box.height,
+    pxPerMm: view.pxPerMm,
+    impression,
+    pieces,
     plusMinusMm: Math.hypot(scaleOff * Math.max(box.width, box.height), edgeOff, FILM_EDGE_MM),
   }
 }
@@ -72,8 +78,13 @@ export function measureSet(photo: GreyPicture, corners: Quad, reference: Referen
 function planeOf(corners: Quad, { widthMm, heightMm }: Reference): Quad {
   const across = distance(corners[0], corners[1]) + distance(corners[2], corners[3])
   const down = distance(corners[1], corners[2]) + distance(corners[3], corners[0])
-  const [w, h] = (across > down) === (widthMm > heightMm) ? [widthMm, heightMm] : [heightMm, widthMm]
-  return [{ x: 0, y: 0 }, { x: w, y: 0 }, { x: w, y: h }, { x: 0, y: h }]
+  const [w, h] = across > down === widthMm > heightMm ? [widthMm, heightMm] : [heightMm, widthMm]
+  return [
+    { x: 0, y: 0 },
+    { x: w, y: 0 },
+    { x: w, y: h },
+    { x: 0, y: h },
+  ]
 }
 
 /** The part of the plane where the set may lie: on the sheet, or in the photo around the card. */
@@ -82,7 +93,12 @@ function lookedAt(photo: GreyPicture, toPhoto: Matrix3, { isSheet }: Reference, 
   let [x0, y0, x1, y1] = [INSIDE_MM, INSIDE_MM, w - INSIDE_MM, h - INSIDE_MM]
   if (!isSheet) {
     const toPlane = inverse(toPhoto)
-    const seen = [{ x: 0, y: 0 }, { x: photo.widthPx, y: 0 }, { x: photo.widthPx, y: photo.heightPx }, { x: 0, y: photo.heightPx }].map(corner => mapPoint(toPlane, corner))
+    const seen = [
+      { x: 0, y: 0 },
+      { x: photo.widthPx, y: 0 },
+      { x: photo.widthPx, y: photo.heightPx },
+      { x: 0, y: photo.heightPx },
+    ].map(corner => mapPoint(toPlane, corner))
     x0 = Math.max(-AROUND_CARD_MM, Math.min(...seen.map(each => each.x)))
     y0 = Math.max(-AROUND_CARD_MM, Math.min(...seen.map(each => each.y)))
     x1 = Math.min(w + AROUND_CARD_MM, Math.max(...seen.map(each => each.x)))
@@ -95,15 +111,23 @@ function lookedAt(photo: GreyPicture, toPhoto: Matrix3, { isSheet }: Reference, 
 
 /** The set alone, upright, black and white. */
 function uprightImpression(photo: GreyPicture, toPhoto: Matrix3, box: SetBox, { pxPerMm }: View): Mask {
-  const flat: Quad = [{ x: 0, y: 0 }, { x: box.width, y: 0 }, { x: box.width, y: box.height }, { x: 0, y: box.height }]
+  const flat: Quad = [
+    { x: 0, y: 0 },
+    { x: box.width, y: 0 },
+    { x: box.width, y: box.height },
+    { x: 0, y: box.height },
+  ]
   const toBox = perspective(flat, box.corners)
   if (!toBox) return { widthPx: 1, heightPx: 1, ink: new Uint8Array(1) }
   const picture = rectify(photo, times(toPhoto, toBox), { x: 0, y: 0, widthMm: box.width, heightMm: box.height }, pxPerMm)
   const impression = inkOfView({ picture, pxPerMm })
-  if (box.hasEdge) keepInside(impression, { picture, x: 0, y: 0, pxPerMm }, { width: box.width, height: box.height, angleDeg: 0, corners: flat })
+  if (box.hasEdge)
+    keepInside(impression, { picture, x: 0, y: 0, pxPerMm }, { width: box.width, height: box.height, angleDeg: 0, corners: flat })
   return impression
 }
 function times(a: Matrix3, b: Matrix3): Matrix3 {
-  return [0, 1, 2].flatMap(row => [0, 1, 2].map(column => [0, 1, 2].reduce((sum, at) => sum + (a[3 * row + at] ?? 0) * (b[3 * at + column] ?? 0), 0))) as unknown as Matrix3
+  return [0, 1, 2].flatMap(row =>
+    [0, 1, 2].map(column => [0, 1, 2].reduce((sum, at) => sum + (a[3 * row + at] ?? 0) * (b[3 * at + column] ?? 0), 0)),
+  ) as unknown as Matrix3
 }
 const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y)

@@ -28,12 +28,15 @@ export interface TurnedBox {
 export function smallestBox(points: readonly Point[]): TurnedBox | null {
   const hull = hullOf(points)
   if (hull.length < 3) return null
-  let best: { angle: number, area: number, from: Point, to: Point } | null = null
+  let best: { angle: number; area: number; from: Point; to: Point } | null = null
   for (const [at, point] of hull.entries()) {
     const next = hull[(at + 1) % hull.length] as Point
     const angle = Math.atan2(next.y - point.y, next.x - point.x)
     const turned = hull.map(each => turn(each, -angle))
-    const [from, to] = [{ x: Math.min(...turned.map(each => each.x)), y: Math.min(...turned.map(each => each.y)) }, { x: Math.max(...turned.map(each => each.x)), y: Math.max(...turned.map(each => each.y)) }]
+    const [from, to] = [
+      { x: Math.min(...turned.map(each => each.x)), y: Math.min(...turned.map(each => each.y)) },
+      { x: Math.max(...turned.map(each => each.x)), y: Math.max(...turned.map(each => each.y)) },
+    ]
     const area = (to.x - from.x) * (to.y - from.y)
     if (!best || area < best.area - 1e-9) best = { angle, area, from, to }
   }
@@ -41,12 +44,22 @@ export function smallestBox(points: readonly Point[]): TurnedBox | null {
   const { from, to } = best
   // The side that lies nearest to level comes first, so that an upright thing is upright.
   const quarters = Math.round(-best.angle / (Math.PI / 2))
-  const corners = [{ x: from.x, y: from.y }, { x: to.x, y: from.y }, { x: to.x, y: to.y }, { x: from.x, y: to.y }].map(corner => turn(corner, best.angle))
+  const corners = [
+    { x: from.x, y: from.y },
+    { x: to.x, y: from.y },
+    { x: to.x, y: to.y },
+    { x: from.x, y: to.y },
+  ].map(corner => turn(corner, best.angle))
   const first = ((quarters % 4) + 4) % 4
   const ordered = corners.map((_, at) => corners[(at + first) % 4] as Point) as unknown as Quad
   const isSwapped = first % 2 === 1
   const angle = best.angle + quarters * (Math.PI / 2)
-  return { corners: ordered, width: isSwapped ? to.y - from.y : to.x - from.x, height: isSwapped ? to.x - from.x : to.y - from.y, angleDeg: (angle * 180) / Math.PI }
+  return {
+    corners: ordered,
+    width: isSwapped ? to.y - from.y : to.x - from.x,
+    height: isSwapped ? to.x - from.x : to.y - from.y,
+    angleDeg: (angle * 180) / Math.PI,
+  }
 }
 function turn({ x, y }: Point, angle: number): Point {
   return { x: x * Math.cos(angle) - y * Math.sin(angle), y: x * Math.sin(angle) + y * Math.cos(angle) }
@@ -85,8 +98,12 @@ function thinned(hull: readonly Point[]): readonly Point[] {
 }
 
 export function areaOf(polygon: readonly Point[]): number {
-  return Math.abs(polygon.reduce((sum, point, at) => {
-    const next = polygon[(at + 1) % polygon.length] as Point
-    return sum + point.x * next.y - point.y * next.x
-  }, 0)) / 2
+  return (
+    Math.abs(
+      polygon.reduce((sum, point, at) => {
+        const next = polygon[(at + 1) % polygon.length] as Point
+        return sum + point.x * next.y - point.y * next.x
+      }, 0),
+    ) / 2
+  )
 }

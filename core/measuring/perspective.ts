@@ -17,10 +17,13 @@ export function perspective(from: Quad, to: Quad): Matrix3 | null {
   // Two rows a corner: h0 x + h1 y + h2 - h6 x X - h7 y X = X, and the same with h3 h4 h5 and Y; h8 = 1.
   const rows = from.flatMap(({ x, y }, at) => {
     const { x: X, y: Y } = to[at] as Point
-    return [[x, y, 1, 0, 0, 0, -x * X, -y * X, X], [0, 0, 0, x, y, 1, -x * Y, -y * Y, Y]]
+    return [
+      [x, y, 1, 0, 0, 0, -x * X, -y * X, X],
+      [0, 0, 0, x, y, 1, -x * Y, -y * Y, Y],
+    ]
   })
   const h = solve(rows)
-  return h && [h[0], h[1], h[2], h[3], h[4], h[5], h[6], h[7], 1] as Matrix3
+  return h && ([h[0], h[1], h[2], h[3], h[4], h[5], h[6], h[7], 1] as Matrix3)
 }
 
 /** Gauss with the largest pivot; the last column is the right side. null when the system is as good as singular. */
@@ -52,7 +55,17 @@ export function mapPoint(m: Matrix3, { x, y }: Point): Point {
 
 /** The mapping the other way, up to scale, which mapping does not see. */
 export function inverse([a, b, c, d, e, f, g, h, i]: Matrix3): Matrix3 {
-  return [e * i - f * h, c * h - b * i, b * f - c * e, f * g - d * i, a * i - c * g, c * d - a * f, d * h - e * g, b * g - a * h, a * e - b * d]
+  return [
+    e * i - f * h,
+    c * h - b * i,
+    b * f - c * e,
+    f * g - d * i,
+    a * i - c * g,
+    c * d - a * f,
+    d * h - e * g,
+    b * g - a * h,
+    a * e - b * d,
+  ]
 }
 
 export type CornersFault = 'crossed' | 'onOneLine' | 'outside' | 'tooSmall'
@@ -69,7 +82,8 @@ export function cornersFault(corners: Quad, widthPx: number, heightPx: number): 
     return (side.x * next.y - side.y * next.x) / (Math.hypot(side.x, side.y) * Math.hypot(next.x, next.y))
   })
   // The sine of each turn: near zero the corner is none; of unlike signs the sides cross.
-  if (turns.some(turn => turn > 0) && turns.some(turn => turn < 0)) return turns.filter(turn => turn > 0).length === 2 ? 'crossed' : 'onOneLine'
+  if (turns.some(turn => turn > 0) && turns.some(turn => turn < 0))
+    return turns.filter(turn => turn > 0).length === 2 ? 'crossed' : 'onOneLine'
   return turns.some(turn => Math.abs(turn) < 0.08) ? 'onOneLine' : null
 }
 const between = (a: Point, b: Point): Point => ({ x: b.x - a.x, y: b.y - a.y })

@@ -14,7 +14,12 @@ export const SAME_PICTURE = 0.95
 const FINE = 20
 const COARSE = 8
 /** What a photo may show of each side: all of it, or a part that was cut up to 8 % closer, as [from, to]. */
-const PARTS = [[0, 1], [0, 0.92], [0.04, 0.96], [0.08, 1]] as const
+const PARTS = [
+  [0, 1],
+  [0, 0.92],
+  [0.04, 0.96],
+  [0.08, 1],
+] as const
 /** So many go on from the whole pictures to their closer views, and so many from there to a closer look. */
 const LOOKED_INTO = 1500
 const LOOKED_AT = 40
@@ -29,7 +34,7 @@ type Views = readonly Float32Array[]
  * with 20 x 20. O(n) for n pictures.
  */
 export class PictureLikeness {
-  private readonly known = new Map<string, { readonly map: InkMap, readonly rough: Views }>()
+  private readonly known = new Map<string, { readonly map: InkMap; readonly rough: Views }>()
 
   put(id: string, map: InkMap): void {
     this.known.set(id, { map, rough: viewsOf(map, COARSE) })
@@ -59,10 +64,17 @@ export class PictureLikeness {
     const likest = (asked: readonly Views[], known: Views): number => Math.max(...asked.map(each => best(each, known)))
     const wholes = (known: Views): number => Math.max(...rough.map(each => correlation(each[0] as Float32Array, known[0] as Float32Array)))
     const likestFirst = (a: PictureLookAlike, b: PictureLookAlike): number => b.likeness - a.likeness || (a.id < b.id ? -1 : 1)
-    return [...this.known].filter(([id]) => id !== exceptId)
-      .map(([id, known]) => ({ id, known, likeness: wholes(known.rough) })).sort(likestFirst).slice(0, LOOKED_INTO)
-      .map(({ id, known }) => ({ id, known, likeness: likest(rough, known.rough) })).sort(likestFirst).slice(0, LOOKED_AT)
-      .map(({ id, known }) => ({ id, likeness: likest(fine, viewsOf(known.map, FINE)) })).sort(likestFirst).slice(0, MOST_SHOWN)
+    return [...this.known]
+      .filter(([id]) => id !== exceptId)
+      .map(([id, known]) => ({ id, known, likeness: wholes(known.rough) }))
+      .sort(likestFirst)
+      .slice(0, LOOKED_INTO)
+      .map(({ id, known }) => ({ id, known, likeness: likest(rough, known.rough) }))
+      .sort(likestFirst)
+      .slice(0, LOOKED_AT)
+      .map(({ id, known }) => ({ id, likeness: likest(fine, viewsOf(known.map, FINE)) }))
+      .sort(likestFirst)
+      .slice(0, MOST_SHOWN)
       .filter(each => each.likeness >= PICTURES_ALIKE)
   }
 }
@@ -86,7 +98,10 @@ function correlation(a: Float32Array, b: Float32Array): number {
 
 /** For each of a number of fields: the lines of the map it covers, and how much of each. */
 type Cover = readonly (readonly (readonly [line: number, part: number])[])[]
-const COVERS: Readonly<Record<number, readonly Cover[]>> = { [COARSE]: PARTS.map(part => coverOf(part, COARSE)), [FINE]: PARTS.map(part => coverOf(part, FINE)) }
+const COVERS: Readonly<Record<number, readonly Cover[]>> = {
+  [COARSE]: PARTS.map(part => coverOf(part, COARSE)),
+  [FINE]: PARTS.map(part => coverOf(part, FINE)),
+}
 
 function coverOf([from, to]: readonly [number, number], side: number): Cover {
   const step = ((to - from) * INK_MAP_SIDE) / side
@@ -101,7 +116,7 @@ function coverOf([from, to]: readonly [number, number], side: number): Cover {
 /** Mean ink of side x side fields of every view, by area: first across, then down. */
 function viewsOf(map: InkMap, side: number): Views {
   const covers = COVERS[side] ?? []
-  const across = covers.map((cover) => {
+  const across = covers.map(cover => {
     const rows = new Float32Array(INK_MAP_SIDE * side)
     for (let row = 0; row < INK_MAP_SIDE; row += 1) {
       for (let field = 0; field < side; field += 1) {
@@ -112,19 +127,22 @@ function viewsOf(map: InkMap, side: number): Views {
     }
     return rows
   })
-  return covers.flatMap(down => across.map((rows) => {
-    const fields = new Float32Array(side * side)
-    for (let field = 0; field < side; field += 1) {
-      for (const [line, part] of down[field] ?? []) {
-        for (let column = 0; column < side; column += 1) fields[field * side + column] = (fields[field * side + column] ?? 0) + (rows[line * side + column] ?? 0) * part
+  return covers.flatMap(down =>
+    across.map(rows => {
+      const fields = new Float32Array(side * side)
+      for (let field = 0; field < side; field += 1) {
+        for (const [line, part] of down[field] ?? []) {
+          for (let column = 0; column < side; column += 1)
+            fields[field * side + column] = (fields[field * side + column] ?? 0) + (rows[line * side + column] ?? 0) * part
+        }
       }
-    }
-    return standardised(fields)
-  }))
+      return standardised(fields)
+    }),
+  )
 }
 
 function standardised(fields: Float32Array): Float32Array {
   const mean = fields.reduce((sum, each) => sum + each, 0) / fields.length
   const length = Math.sqrt(fields.reduce((sum, each) => sum + (each - mean) ** 2, 0))
-  return fields.map(each => length === 0 ? 0 : (each - mean) / length)
+  return fields.map(each => (length === 0 ? 0 : (each - mean) / length))
 }

@@ -5,28 +5,58 @@ import type { Mask } from './threshold'
 export function joinPieces(pieces: readonly MeasuredPiece[]): MeasuredPiece | null {
   if (pieces.length === 0) return null
   const [xMm, yMm] = [Math.min(...pieces.map(each => each.xMm)), Math.min(...pieces.map(each => each.yMm))]
-  return { xMm, yMm, widthMm: Math.max(...pieces.map(each => each.xMm + each.widthMm)) - xMm, heightMm: Math.max(...pieces.map(each => each.yMm + each.heightMm)) - yMm }
+  return {
+    xMm,
+    yMm,
+    widthMm: Math.max(...pieces.map(each => each.xMm + each.widthMm)) - xMm,
+    heightMm: Math.max(...pieces.map(each => each.yMm + each.heightMm)) - yMm,
+  }
 }
 
 /**
  * Two pieces out of one: parted at the widest gap without ink, across or up, or where the least ink stands when there is no
  * gap; each shrunk to its own ink. null when the box has too little ink to be parted. O(pixels of the box).
  */
-export function splitPiece({ widthPx, heightPx, ink }: Mask, pxPerMm: number, piece: MeasuredPiece): readonly [MeasuredPiece, MeasuredPiece] | null {
+export function splitPiece(
+  { widthPx, heightPx, ink }: Mask,
+  pxPerMm: number,
+  piece: MeasuredPiece,
+): readonly [MeasuredPiece, MeasuredPiece] | null {
   const box = {
-    left: Math.max(0, Math.round(piece.xMm * pxPerMm)), top: Math.max(0, Math.round(piece.yMm * pxPerMm)),
-    right: Math.min(widthPx, Math.round((piece.xMm + piece.widthMm) * pxPerMm)), bottom: Math.min(heightPx, Math.round((piece.yMm + piece.heightMm) * pxPerMm)),
+    left: Math.max(0, Math.round(piece.xMm * pxPerMm)),
+    top: Math.max(0, Math.round(piece.yMm * pxPerMm)),
+    right: Math.min(widthPx, Math.round((piece.xMm + piece.widthMm) * pxPerMm)),
+    bottom: Math.min(heightPx, Math.round((piece.yMm + piece.heightMm) * pxPerMm)),
   }
-  const columns = Array.from({ length: Math.max(0, box.right - box.left) }, (_, at) => count(box.top, box.bottom, row => ink[row * widthPx + box.left + at] === 1))
-  const rows = Array.from({ length: Math.max(0, box.bottom - box.top) }, (_, at) => count(box.left, box.right, column => ink[(box.top + at) * widthPx + column] === 1))
+  const columns = Array.from({ length: Math.max(0, box.right - box.left) }, (_, at) =>
+    count(box.top, box.bottom, row => ink[row * widthPx + box.left + at] === 1),
+  )
+  const rows = Array.from({ length: Math.max(0, box.bottom - box.top) }, (_, at) =>
+    count(box.left, box.right, column => ink[(box.top + at) * widthPx + column] === 1),
+  )
   const [across, up] = [bestCut(columns), bestCut(rows)]
   if (!across && !up) return null
   const isAcross = across !== null && (up === null || across.ink < up.ink || (across.ink === up.ink && across.gap >= up.gap))
   const cut = (isAcross ? across : up)?.at ?? 0
-  const halves = isAcross ? [{ ...box, right: box.left + cut }, { ...box, left: box.left + cut }] : [{ ...box, bottom: box.top + cut }, { ...box, top: box.top + cut }]
-  const [first, second] = halves.map((half) => {
+  const halves = isAcross
+    ? [
+        { ...box, right: box.left + cut },
+        { ...box, left: box.left + cut },
+      ]
+    : [
+        { ...box, bottom: box.top + cut },
+        { ...box, top: box.top + cut },
+      ]
+  const [first, second] = halves.map(half => {
     const shrunk = shrunkToInk(half, widthPx, ink)
-    return shrunk && { xMm: shrunk.left / pxPerMm, yMm: shrunk.top / pxPerMm, widthMm: (shrunk.right - shrunk.left) / pxPerMm, heightMm: (shrunk.bottom - shrunk.top) / pxPerMm }
+    return (
+      shrunk && {
+        xMm: shrunk.left / pxPerMm,
+        yMm: shrunk.top / pxPerMm,
+        widthMm: (shrunk.right - shrunk.left) / pxPerMm,
+        heightMm: (shrunk.bottom - shrunk.top) / pxPerMm,
+      }
+    )
   })
   return first && second ? [first, second] : null
 }
@@ -37,7 +67,7 @@ function count(from: number, to: number, isInk: (at: number) => boolean): number
   return sum
 }
 /** The middle of the widest run with the least ink, not at the ends. */
-function bestCut(ink: readonly number[]): { at: number, ink: number, gap: number } | null {
+function bestCut(ink: readonly number[]): { at: number; ink: number; gap: number } | null {
   const margin = Math.ceil(ink.length * 0.08)
   const inner = ink.slice(margin, ink.length - margin)
   if (inner.length < 3) return null
@@ -50,7 +80,12 @@ function bestCut(ink: readonly number[]): { at: number, ink: number, gap: number
   })
   return best
 }
-interface Box { readonly left: number, readonly top: number, readonly right: number, readonly bottom: number }
+interface Box {
+  readonly left: number
+  readonly top: number
+  readonly right: number
+  readonly bottom: number
+}
 function shrunkToInk(box: Box, widthPx: number, ink: Uint8Array): Box | null {
   let [left, top, right, bottom] = [box.right, box.bottom, box.left, box.top]
   for (let row = box.top; row < box.bottom; row += 1) {

@@ -3,8 +3,13 @@ import { brightnessAt } from './grey'
 import type { Point, Quad } from './perspective'
 
 export type Refined =
-  | { readonly ok: true, readonly corners: Quad, /** Root mean square distance of the edge from its line. */ readonly offPx: number, /** How wide the edge is drawn out by blur. */ readonly blurPx: number }
-  | { readonly ok: false, readonly code: 'blurred' | 'notFlat' | 'noEdge' }
+  | {
+      readonly ok: true
+      readonly corners: Quad
+      /** Root mean square distance of the edge from its line. */ readonly offPx: number
+      /** How wide the edge is drawn out by blur. */ readonly blurPx: number
+    }
+  | { readonly ok: false; readonly code: 'blurred' | 'notFlat' | 'noEdge' }
 
 const SAMPLES = 48
 /** Rounded and bent corners are left out of their sides. */
@@ -25,7 +30,13 @@ const MOST = 0.8
 export type WhichEdge = 'steepest' | 'outer'
 const OUTER_SHARE = 0.45
 
-interface Line { readonly point: Point, readonly dx: number, readonly dy: number, readonly offPx: number, readonly blurPx: number }
+interface Line {
+  readonly point: Point
+  readonly dx: number
+  readonly dy: number
+  readonly offPx: number
+  readonly blurPx: number
+}
 
 /**
  * Moves corners that are nearly right to where they are: along each side the edge is looked for across it, between the
@@ -46,17 +57,31 @@ function pass(photo: GreyPicture, corners: Quad, reachPx: number, which: WhichEd
     lines.push(line)
   }
   const refined = corners.map((_, at) => meet(lines[(at + 3) % 4] as Line, lines[at] as Line))
-  const farthest = Math.max(...refined.map((point, at) => point ? Math.hypot(point.x - (corners[at]?.x ?? 0), point.y - (corners[at]?.y ?? 0)) : Infinity))
+  const farthest = Math.max(
+    ...refined.map((point, at) => (point ? Math.hypot(point.x - (corners[at]?.x ?? 0), point.y - (corners[at]?.y ?? 0)) : Infinity)),
+  )
   if (farthest > MOST_MOVED * Math.max(photo.widthPx, photo.heightPx)) return { ok: false, code: 'noEdge' }
-  return { ok: true, corners: refined as unknown as Quad, offPx: Math.max(...lines.map(line => line.offPx)), blurPx: Math.max(...lines.map(line => line.blurPx)) }
+  return {
+    ok: true,
+    corners: refined as unknown as Quad,
+    offPx: Math.max(...lines.map(line => line.offPx)),
+    blurPx: Math.max(...lines.map(line => line.blurPx)),
+  }
 }
 /** A corner that runs off further than this, as a share of the picture, was none. */
 const MOST_MOVED = 0.06
 
-function lineAlong(photo: GreyPicture, from: Point, to: Point, reachPx: number, which: WhichEdge, isStrict: boolean): Line | 'blurred' | 'notFlat' | 'noEdge' {
+function lineAlong(
+  photo: GreyPicture,
+  from: Point,
+  to: Point,
+  reachPx: number,
+  which: WhichEdge,
+  isStrict: boolean,
+): Line | 'blurred' | 'notFlat' | 'noEdge' {
   const length = Math.hypot(to.x - from.x, to.y - from.y)
   const [ux, uy] = [(to.x - from.x) / length, (to.y - from.y) / length]
-  const found: { along: number, across: number, blurPx: number }[] = []
+  const found: { along: number; across: number; blurPx: number }[] = []
   for (let at = 0; at < SAMPLES; at += 1) {
     const along = length * (FROM + ((1 - 2 * FROM) * at) / (SAMPLES - 1))
     const edge = edgeAcross(photo, from.x + ux * along, from.y + uy * along, -uy, ux, reachPx, which)
@@ -78,12 +103,22 @@ function lineAlong(photo: GreyPicture, from: Point, to: Point, reachPx: number, 
   const off = found.map(each => each.across - fit.start - fit.slope * each.along)
   const offPx = Math.sqrt(kept.reduce((sum, each) => sum + (each.across - fit.start - fit.slope * each.along) ** 2, 0) / kept.length)
   if (isStrict && (bowOf(off) > Math.max(2, BENT * length) || offPx > Math.max(2, UNEVEN * length))) return 'notFlat'
-  return { point: { x: from.x - uy * fit.start, y: from.y + ux * fit.start }, dx: ux - uy * fit.slope, dy: uy + ux * fit.slope, offPx, blurPx }
+  return {
+    point: { x: from.x - uy * fit.start, y: from.y + ux * fit.start },
+    dx: ux - uy * fit.slope,
+    dy: uy + ux * fit.slope,
+    offPx,
+    blurPx,
+  }
 }
 
 /** A bow: the middle of the side lies off the line through its ends, all to one side. */
 function bowOf(off: readonly number[]): number {
-  const [first, middle, last] = [off.slice(0, Math.ceil(off.length * 0.2)), off.slice(Math.floor(off.length * 0.4), Math.ceil(off.length * 0.6)), off.slice(Math.floor(off.length * 0.8))]
+  const [first, middle, last] = [
+    off.slice(0, Math.ceil(off.length * 0.2)),
+    off.slice(Math.floor(off.length * 0.4), Math.ceil(off.length * 0.6)),
+    off.slice(Math.floor(off.length * 0.8)),
+  ]
   return Math.abs(median(middle) - (median(first) + median(last)) / 2)
 }
 
@@ -102,14 +137,26 @@ function isBent(photo: GreyPicture, from: Point, to: Point, reachPx: number, whi
  * Where brightness changes most steeply across a side, or the outermost place where it changes nearly so much, as at a rim:
  * the centre of the change, between the pixels. The corners go round clockwise, so that the normal points inward.
  */
-function edgeAcross(photo: GreyPicture, x: number, y: number, nx: number, ny: number, reachPx: number, which: WhichEdge): { across: number, blurPx: number } | null {
+function edgeAcross(
+  photo: GreyPicture,
+  x: number,
+  y: number,
+  nx: number,
+  ny: number,
+  reachPx: number,
+  which: WhichEdge,
+): { across: number; blurPx: number } | null {
   const [step, reach] = [0.5, Math.ceil(reachPx)]
   const count = (2 * reach) / step + 1
-  const values = Array.from({ length: count }, (_, at) => brightnessAt(photo, x + nx * (at * step - reach) - 0.5, y + ny * (at * step - reach) - 0.5))
-  const rise = values.map((value, at) => at < 2 || at > count - 3 ? 0 : ((values[at + 2] ?? value) - (values[at - 2] ?? value)) / 2)
-  const steepest = rise.reduce((most, each, at) => Math.abs(each) > Math.abs(rise[most] ?? 0) ? at : most, 0)
+  const values = Array.from({ length: count }, (_, at) =>
+    brightnessAt(photo, x + nx * (at * step - reach) - 0.5, y + ny * (at * step - reach) - 0.5),
+  )
+  const rise = values.map((value, at) => (at < 2 || at > count - 3 ? 0 : ((values[at + 2] ?? value) - (values[at - 2] ?? value)) / 2))
+  const steepest = rise.reduce((most, each, at) => (Math.abs(each) > Math.abs(rise[most] ?? 0) ? at : most), 0)
   if (Math.abs(rise[steepest] ?? 0) < LEAST_STEP / 2) return null
-  const isPeak = (each: number, at: number): boolean => [-2, -1, 1, 2].every(by => Math.abs(each) >= Math.abs(rise[at + by] ?? 0)) && Math.abs(each) >= OUTER_SHARE * Math.abs(rise[steepest] ?? 0)
+  const isPeak = (each: number, at: number): boolean =>
+    [-2, -1, 1, 2].every(by => Math.abs(each) >= Math.abs(rise[at + by] ?? 0)) &&
+    Math.abs(each) >= OUTER_SHARE * Math.abs(rise[steepest] ?? 0)
   const best = which === 'steepest' ? steepest : rise.findIndex(isPeak)
   const peak = Math.abs(rise[best] ?? 0)
   const sign = Math.sign(rise[best] ?? 1)
@@ -129,10 +176,15 @@ function edgeAcross(photo: GreyPicture, x: number, y: number, nx: number, ny: nu
   return { across: (best + (curve === 0 ? 0 : (0.5 * (before - after)) / curve)) * step - reach, blurPx }
 }
 
-function straight(points: readonly { readonly along: number, readonly across: number }[]): { start: number, slope: number } {
+function straight(points: readonly { readonly along: number; readonly across: number }[]): { start: number; slope: number } {
   const n = points.length
   const [mx, my] = [points.reduce((sum, each) => sum + each.along, 0) / n, points.reduce((sum, each) => sum + each.across, 0) / n]
-  const slope = points.reduce((sum, each) => sum + (each.along - mx) * (each.across - my), 0) / Math.max(1e-9, points.reduce((sum, each) => sum + (each.along - mx) ** 2, 0))
+  const slope =
+    points.reduce((sum, each) => sum + (each.along - mx) * (each.across - my), 0) /
+    Math.max(
+      1e-9,
+      points.reduce((sum, each) => sum + (each.along - mx) ** 2, 0),
+    )
   return { start: my - slope * mx, slope }
 }
 function median(values: readonly number[]): number {

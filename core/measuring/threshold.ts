@@ -15,7 +15,9 @@ export function otsu({ pixels }: GreyPicture): number {
   const counts = new Float64Array(256)
   for (const pixel of pixels) counts[pixel] = (counts[pixel] ?? 0) + 1
   let all = 0
-  counts.forEach((count, value) => { all += count * value })
+  counts.forEach((count, value) => {
+    all += count * value
+  })
   let [dark, darkSum, most, best] = [0, 0, -1, 0]
   for (let value = 0; value < 256; value += 1) {
     dark += counts[value] ?? 0
@@ -47,7 +49,11 @@ export function inkOf({ widthPx, heightPx, pixels }: GreyPicture, reachPx: numbe
     const [top, bottom] = [Math.max(0, row - reachPx), Math.min(heightPx, row + reachPx + 1)]
     for (let column = 0; column < widthPx; column += 1) {
       const [left, right] = [Math.max(0, column - reachPx), Math.min(widthPx, column + reachPx + 1)]
-      const sum = (sums[bottom * (widthPx + 1) + right] ?? 0) - (sums[top * (widthPx + 1) + right] ?? 0) - (sums[bottom * (widthPx + 1) + left] ?? 0) + (sums[top * (widthPx + 1) + left] ?? 0)
+      const sum =
+        (sums[bottom * (widthPx + 1) + right] ?? 0) -
+        (sums[top * (widthPx + 1) + right] ?? 0) -
+        (sums[bottom * (widthPx + 1) + left] ?? 0) +
+        (sums[top * (widthPx + 1) + left] ?? 0)
       if ((pixels[row * widthPx + column] ?? 0) * (right - left) * (bottom - top) < sum * (1 - darkerBy)) ink[row * widthPx + column] = 1
     }
   }

@@ -11,10 +11,12 @@ export interface Code {
  * @example writeCode({ prefix: '', padding: 0, suffixBy: 'kind' }, 352, { suffix: 'W' }) //=> { figure: '352', suffix: 'W' }
  */
 export function writeCode(
-  series: Pick<Series, 'prefix' | 'padding' | 'suffixBy'>, number: number, kind: Pick<Kind, 'suffix'> | null,
+  series: Pick<Series, 'prefix' | 'padding' | 'suffixBy'>,
+  number: number,
+  kind: Pick<Kind, 'suffix'> | null,
 ): Code {
   const figure = series.prefix + String(number).padStart(series.padding, '0')
-  return { figure, suffix: series.suffixBy === 'kind' ? kind?.suffix ?? '' : '' }
+  return { figure, suffix: series.suffixBy === 'kind' ? (kind?.suffix ?? '') : '' }
 }
 
 /** @example codeText({ figure: '352', suffix: 'W' }) //=> '352 W' */

@@ -9,9 +9,14 @@ export interface NumberRequest {
 }
 
 export type GivenNumber =
-  | { readonly holdingId: string, readonly number: number, readonly how: 'adopted' | 'issued', readonly clash: null }
+  | { readonly holdingId: string; readonly number: number; readonly how: 'adopted' | 'issued'; readonly clash: null }
   /** The written number was given before to something else, so a new one was issued. */
-  | { readonly holdingId: string, readonly number: number, readonly how: 'issued', readonly clash: { readonly written: number, readonly heldBy: string } }
+  | {
+      readonly holdingId: string
+      readonly number: number
+      readonly how: 'issued'
+      readonly clash: { readonly written: number; readonly heldBy: string }
+    }
 
 /** The register's key: the database refuses a second line with the same one. */
 export function registerId(seriesId: string, number: number): string {

@@ -39,22 +39,33 @@ export function gapsIn(numbers: readonly number[], highest: number): readonly Ga
   return gaps
 }
 
-const codeOf = (holding: Holding, series: Written, kindOf: KindOf): string => codeText(writeCode(series, holding.number, kindOf(holding.kindId ?? '') ?? null))
+const codeOf = (holding: Holding, series: Written, kindOf: KindOf): string =>
+  codeText(writeCode(series, holding.number, kindOf(holding.kindId ?? '') ?? null))
 const plain = (text: string): string => text.replace(/\s+/g, '').toLowerCase()
 
 /** Codes, and numbers written on things, that more than one set answers to. O(n). */
-export function doublesIn(holdings: readonly Holding[], seriesOf: (id: string) => Written | undefined, kindOf: KindOf): readonly DoubleCode[] {
-  const owners = new Map<string, { readonly text: string, readonly ids: Set<string> }>()
+export function doublesIn(
+  holdings: readonly Holding[],
+  seriesOf: (id: string) => Written | undefined,
+  kindOf: KindOf,
+): readonly DoubleCode[] {
+  const owners = new Map<string, { readonly text: string; readonly ids: Set<string> }>()
   for (const holding of holdings) {
     const series = seriesOf(holding.seriesId)
-    const texts = [...series ? [writeCode(series, holding.number, null).figure, codeOf(holding, series, kindOf)] : [], ...holding.aliases.map(alias => alias.text)]
+    const texts = [
+      ...(series ? [writeCode(series, holding.number, null).figure, codeOf(holding, series, kindOf)] : []),
+      ...holding.aliases.map(alias => alias.text),
+    ]
     for (const text of texts) {
       const entry = owners.get(plain(text)) ?? { text, ids: new Set<string>() }
       entry.ids.add(holding.id)
       owners.set(plain(text), entry)
     }
   }
-  return [...owners.values()].filter(({ ids }) => ids.size > 1).map(({ text, ids }) => ({ text, holdingIds: [...ids] })).sort((a, b) => (a.text < b.text ? -1 : 1))
+  return [...owners.values()]
+    .filter(({ ids }) => ids.size > 1)
+    .map(({ text, ids }) => ({ text, holdingIds: [...ids] }))
+    .sort((a, b) => (a.text < b.text ? -1 : 1))
 }
 
 /**
@@ -73,18 +84,34 @@ export interface LabelLine {
 }
 
 /** Sets whose label says something else once the series is written otherwise. Only what is labelled counts. */
-export function staleLabels(holdings: readonly Holding[], before: Written & { readonly id: string }, after: Written, kindOf: KindOf): readonly LabelLine[] {
+export function staleLabels(
+  holdings: readonly Holding[],
+  before: Written & { readonly id: string },
+  after: Written,
+  kindOf: KindOf,
+): readonly LabelLine[] {
   const isLabelled = ({ state }: Holding): boolean => !['draft', 'toClass', 'toPocket', 'toLabel', 'gone'].includes(state)
-  return holdings.filter(holding => holding.seriesId === before.id && isLabelled(holding))
-    .map(holding => ({ id: holding.id, was: holding.labelText ?? codeOf(holding, before, kindOf), becomes: codeOf(holding, after, kindOf) }))
+  return holdings
+    .filter(holding => holding.seriesId === before.id && isLabelled(holding))
+    .map(holding => ({
+      id: holding.id,
+      was: holding.labelText ?? codeOf(holding, before, kindOf),
+      becomes: codeOf(holding, after, kindOf),
+    }))
     .filter(({ was, becomes }) => was !== becomes)
 }
 
 /** Labels that say something else than the record does: the kind or the writing of the series changed after labelling. */
-export function labelsThatDisagree(holdings: readonly Holding[], seriesOf: (id: string) => Written | undefined, kindOf: KindOf): readonly LabelLine[] {
-  return holdings.flatMap((holding) => {
+export function labelsThatDisagree(
+  holdings: readonly Holding[],
+  seriesOf: (id: string) => Written | undefined,
+  kindOf: KindOf,
+): readonly LabelLine[] {
+  return holdings.flatMap(holding => {
     const series = seriesOf(holding.seriesId)
     const becomes = series ? codeOf(holding, series, kindOf) : ''
-    return holding.labelText !== null && series && becomes !== holding.labelText ? [{ id: holding.id, was: holding.labelText, becomes }] : []
+    return holding.labelText !== null && series && becomes !== holding.labelText
+      ? [{ id: holding.id, was: holding.labelText, becomes }]
+      : []
   })
 }

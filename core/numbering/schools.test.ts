@@ -7,7 +7,11 @@ import { codeText, freePrefix, giveNumbers, mayClash, type NumberFacts, numberSo
 const running = (countsBy: NumberSchool, prefix = ''): Series => ({ ...startSeries('main'), countsBy, prefix })
 const brand = (name: string, abbreviation: string | null = null) => ({ name, abbreviation })
 const facts = (more: Partial<NumberFacts>): NumberFacts => ({ brand: null, place: null, written: '', ...more })
-const pages = { id: 'binder', code: 'P1', cells: { rows: 4, columns: 3, pages: 40, isTwoSided: true, cellSize: null, reuse: 'last' as const } }
+const pages = {
+  id: 'binder',
+  code: 'P1',
+  cells: { rows: 4, columns: 3, pages: 40, isTwoSided: true, cellSize: null, reuse: 'last' as const },
+}
 const inCell = (page: number, cell: number, side: Cell['side'] = 'front') => ({ container: pages, cell: { page, cell, side } })
 
 describe('schools of numbering', () => {
@@ -39,38 +43,63 @@ describe('schools of numbering', () => {
 
   test('a freed prefix clashes with none of the others (property)', () => {
     const prefix = fc.constantFrom('', 'A', 'A-', 'AB-', 'a-', 'QB-', 'QBB-', 'QBC-', '12-', '1', 'T CL', '-')
-    fc.assert(fc.property(prefix, fc.uniqueArray(prefix, { maxLength: 6 }), (wanted, others) => {
-      const free = freePrefix(wanted, others.map(each => ({ prefix: each })))
-      for (const each of others) expect(mayClash({ prefix: each }, { prefix: free })).toBe(false)
-    }))
+    fc.assert(
+      fc.property(prefix, fc.uniqueArray(prefix, { maxLength: 6 }), (wanted, others) => {
+        const free = freePrefix(
+          wanted,
+          others.map(each => ({ prefix: each })),
+        )
+        for (const each of others) expect(mayClash({ prefix: each }, { prefix: free })).toBe(false)
+      }),
+    )
   })
 
   test('whatever the schools, in whatever order they are changed, no two sets ever carry one code (property)', () => {
     const some = fc.record({
-      school: fc.constantFrom(...NUMBER_SCHOOLS), brand: fc.option(fc.constantFrom('Tidewrack', 'Tern & Tansy', 'Quoin & Bodkin', 'Quay Bell', 'T'), { nil: null }),
-      page: fc.integer({ min: 1, max: 3 }), cell: fc.integer({ min: 1, max: 12 }), isBack: fc.boolean(), hasPlace: fc.boolean(),
+      school: fc.constantFrom(...NUMBER_SCHOOLS),
+      brand: fc.option(fc.constantFrom('Tidewrack', 'Tern & Tansy', 'Quoin & Bodkin', 'Quay Bell', 'T'), { nil: null }),
+      page: fc.integer({ min: 1, max: 3 }),
+      cell: fc.integer({ min: 1, max: 12 }),
+      isBack: fc.boolean(),
+      hasPlace: fc.boolean(),
       written: fc.constantFrom('', '5', 'CL5', 'cl5', 'QB-5', '12-203', 'T-5'),
     })
-    fc.assert(fc.property(fc.array(some, { maxLength: 40 }), (sets) => {
-      let all: Series[] = [startSeries('main')]
-      const register = new Map<string, Map<number, { holdingId: string, givenTo: string }>>()
-      const codes: string[] = []
-      sets.forEach((set, at) => {
-        all = all.map(each => each.id === 'main' ? { ...each, countsBy: set.school } : each)
-        const main = all.find(each => each.id === 'main') as Series
-        const source = numberSource(main, all, { brand: set.brand === null ? null : brand(set.brand), place: set.hasPlace ? inCell(set.page, set.cell, set.isBack ? 'back' : 'front') : null, written: set.written }, ulid)
-        const give = (series: Series, wanted: number | null) => {
-          const lines = register.get(series.id) ?? new Map<number, { holdingId: string, givenTo: string }>()
-          return giveNumbers([{ holdingId: `h${at}`, givenTo: `h${at}`, written: wanted }], number => lines.get(number), () => true, Math.max(0, ...lines.keys()))[0]
-        }
-        let [series, given] = [source.series, give(source.series, source.wanted)]
-        if (given?.clash && series.id !== 'main') [series, given] = [main, give(main, null)]
-        else if (source.isNew) all = [...all, series]
-        const number = given?.number ?? 0
-        register.set(series.id, (register.get(series.id) ?? new Map()).set(number, { holdingId: `h${at}`, givenTo: `h${at}` }))
-        codes.push(writeCode(series, number, null).figure.toLowerCase())
-      })
-      expect(new Set(codes).size).toBe(codes.length)
-    }))
+    fc.assert(
+      fc.property(fc.array(some, { maxLength: 40 }), sets => {
+        let all: Series[] = [startSeries('main')]
+        const register = new Map<string, Map<number, { holdingId: string; givenTo: string }>>()
+        const codes: string[] = []
+        sets.forEach((set, at) => {
+          all = all.map(each => (each.id === 'main' ? { ...each, countsBy: set.school } : each))
+          const main = all.find(each => each.id === 'main') as Series
+          const source = numberSource(
+            main,
+            all,
+            {
+              brand: set.brand === null ? null : brand(set.brand),
+              place: set.hasPlace ? inCell(set.page, set.cell, set.isBack ? 'back' : 'front') : null,
+              written: set.written,
+            },
+            ulid,
+          )
+          const give = (series: Series, wanted: number | null) => {
+            const lines = register.get(series.id) ?? new Map<number, { holdingId: string; givenTo: string }>()
+            return giveNumbers(
+              [{ holdingId: `h${at}`, givenTo: `h${at}`, written: wanted }],
+              number => lines.get(number),
+              () => true,
+              Math.max(0, ...lines.keys()),
+            )[0]
+          }
+          let [series, given] = [source.series, give(source.series, source.wanted)]
+          if (given?.clash && series.id !== 'main') [series, given] = [main, give(main, null)]
+          else if (source.isNew) all = [...all, series]
+          const number = given?.number ?? 0
+          register.set(series.id, (register.get(series.id) ?? new Map()).set(number, { holdingId: `h${at}`, givenTo: `h${at}` }))
+          codes.push(writeCode(series, number, null).figure.toLowerCase())
+        })
+        expect(new Set(codes).size).toBe(codes.length)
+      }),
+    )
   })
 })

@@ -5,7 +5,7 @@ import { mayClash } from './reports'
 /** What is known of a set when its number is given. `written` is what stands on the thing already. */
 export interface NumberFacts {
   readonly brand: Pick<Brand, 'name' | 'abbreviation'> | null
-  readonly place: { readonly container: Pick<Container, 'id' | 'code' | 'cells'>, readonly cell: Cell | null } | null
+  readonly place: { readonly container: Pick<Container, 'id' | 'code' | 'cells'>; readonly cell: Cell | null } | null
   readonly written: string
 }
 
@@ -32,7 +32,11 @@ const CELLS_A_PAGE = 100
 
 /** The label form of a brand, or its capital letters. */
 function labelOf({ name, abbreviation }: Pick<Brand, 'name' | 'abbreviation'>): string {
-  const letters = name.split(/[^\p{L}\p{N}]+/u).filter(word => word !== '' && word.toLowerCase() !== 'and').map(word => [...word][0]?.toUpperCase()).join('')
+  const letters = name
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(word => word !== '' && word.toLowerCase() !== 'and')
+    .map(word => [...word][0]?.toUpperCase())
+    .join('')
   return (abbreviation ?? letters).slice(0, LABEL_LETTERS)
 }
 
@@ -49,13 +53,19 @@ const SCHOOLS: Readonly<Record<NumberSchool, (facts: NumberFacts) => Share | nul
     if (!place?.cell || !place.container.cells) return null
     const cells = place.container.cells.rows * place.container.cells.columns
     const number = place.cell.cell + (place.cell.side === 'back' ? cells : 0)
-    return number < CELLS_A_PAGE ? { key: `cell:${place.container.id}`, prefix: `${cells}-`, wanted: place.cell.page * CELLS_A_PAGE + number } : null
+    return number < CELLS_A_PAGE
+      ? { key: `cell:${place.container.id}`, prefix: `${cells}-`, wanted: place.cell.page * CELLS_A_PAGE + number }
+      : null
   },
   maker: ({ brand, written }) => {
     const match = /^(.{0,8}?)(\d{1,7})$/.exec(written.trim())
     if (!brand || !match) return null
     const letters = (match[1] ?? '').toUpperCase()
-    return { key: `maker:${keyOf(brand)}:${letters}`, prefix: `${labelOf(brand)} ${letters}`.trimEnd() + (letters ? '' : '-'), wanted: Number(match[2]) }
+    return {
+      key: `maker:${keyOf(brand)}:${letters}`,
+      prefix: `${labelOf(brand)} ${letters}`.trimEnd() + (letters ? '' : '-'),
+      wanted: Number(match[2]),
+    }
   },
 }
 
@@ -70,14 +80,15 @@ export function freePrefix(prefix: string, others: readonly Pick<Series, 'prefix
 }
 
 function lettersOf(count: number): string {
-  const letter = String.fromCharCode('A'.charCodeAt(0) + (count - 1) % 26)
+  const letter = String.fromCharCode('A'.charCodeAt(0) + ((count - 1) % 26))
   return count <= 26 ? letter : lettersOf(Math.floor((count - 1) / 26)) + letter
 }
 
 /**
  * The series that numbers a set: the running one, or the one below it for the set's brand, container, page size or
  * maker's letters, made where it is missing. No two series can ever print one code. O(series).
- * @example numberSource(byBrand, [byBrand], { brand: { name: 'Quoin & Bodkin', abbreviation: null }, place: null, written: '' }, newId).series.prefix //=> 'QB-'
+ * @example numberSource(byBrand, [byBrand], { brand: { name: 'Quoin & Bodkin', abbreviation: null }, place: null, written: '' }, newId)
+ *   .series.prefix //=> 'QB-'
  */
 export function numberSource(running: Series, all: readonly Series[], facts: NumberFacts, newId: () => string): NumberSource {
   const share = SCHOOLS[running.countsBy](facts)
@@ -89,7 +100,18 @@ export function numberSource(running: Series, all: readonly Series[], facts: Num
   const known = all.find(each => each.partOf?.seriesId === running.id && each.partOf.key === share.key)
   if (known) return from(known, false)
   const prefix = freePrefix(running.prefix + share.prefix, all)
-  return from({ ...running, id: newId(), name: `${running.name} ${prefix}`.slice(0, 300), prefix, isRunning: false, countsBy: 'all', partOf: { seriesId: running.id, key: share.key } }, true)
+  return from(
+    {
+      ...running,
+      id: newId(),
+      name: `${running.name} ${prefix}`.slice(0, 300),
+      prefix,
+      isRunning: false,
+      countsBy: 'all',
+      partOf: { seriesId: running.id, key: share.key },
+    },
+    true,
+  )
 }
 
 /** The number in what stands on a thing: a code of this series, or a bare number where the series counts everything. */

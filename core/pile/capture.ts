@@ -2,7 +2,10 @@ import type { Holding } from '#core/catalog'
 import { type Stage, stateAfter } from './stages'
 
 /** What a set waits for once it is captured: one whose kind, category and theme are said already needs no classing. */
-export function stateOnCapture(facts: Pick<Holding, 'kindId'> & { readonly categoryName: string, readonly themeNames: readonly string[] }, used: readonly Stage[]): Holding['state'] {
+export function stateOnCapture(
+  facts: Pick<Holding, 'kindId'> & { readonly categoryName: string; readonly themeNames: readonly string[] },
+  used: readonly Stage[],
+): Holding['state'] {
   const isClassed = facts.kindId !== null && facts.categoryName !== '' && facts.themeNames.length > 0
   return stateAfter(isClassed ? 'class' : 'capture', used)
 }

@@ -36,10 +36,17 @@ export function paceOf(steps: readonly DoneStep[]): Pace {
     const seconds = (Date.parse(step.at) - Date.parse(before.at)) / 1000
     if (seconds > 0 && seconds <= LONGEST_S) gaps.get(step.stage)?.push(seconds)
   })
-  return Object.fromEntries(STAGES.map((stage): [Stage, StagePace] => {
-    const latest = (gaps.get(stage) ?? []).slice(-LATEST).sort((a, b) => a - b)
-    return [stage, latest.length < ENOUGH ? { secondsASet: ASSUMED_S[stage], measuredOn: 0 } : { secondsASet: median(latest), measuredOn: latest.length }]
-  })) as Record<Stage, StagePace>
+  return Object.fromEntries(
+    STAGES.map((stage): [Stage, StagePace] => {
+      const latest = (gaps.get(stage) ?? []).slice(-LATEST).sort((a, b) => a - b)
+      return [
+        stage,
+        latest.length < ENOUGH
+          ? { secondsASet: ASSUMED_S[stage], measuredOn: 0 }
+          : { secondsASet: median(latest), measuredOn: latest.length },
+      ]
+    }),
+  ) as Record<Stage, StagePace>
 }
 
 function median(sorted: readonly number[]): number {

@@ -11,7 +11,7 @@ export interface Pack {
   readonly ids: readonly string[]
   readonly seconds: number
   /** Batch by task: which stages to run, and for how many sets each. */
-  readonly stages: readonly { readonly stage: Stage, readonly ids: readonly string[] }[]
+  readonly stages: readonly { readonly stage: Stage; readonly ids: readonly string[] }[]
 }
 
 /** @example secondsLeft({ id: 'a', stage: 'file' }, pace, STAGES) //=> 25 */
@@ -24,7 +24,9 @@ export function secondsLeft(set: WaitingSet, pace: Pace, used: readonly Stage[])
  * come first, which no other choice can beat in number of sets; of equals, the one that came first. O(n log n).
  */
 export function pickPack(minutes: number, waiting: readonly WaitingSet[], pace: Pace, used: readonly Stage[]): Pack {
-  const byLeft = waiting.map((set, rank) => ({ set, rank, left: secondsLeft(set, pace, used) })).sort((a, b) => a.left - b.left || a.rank - b.rank)
+  const byLeft = waiting
+    .map((set, rank) => ({ set, rank, left: secondsLeft(set, pace, used) }))
+    .sort((a, b) => a.left - b.left || a.rank - b.rank)
   const chosen: WaitingSet[] = []
   let seconds = 0
   for (const { set, left } of byLeft) {
@@ -38,7 +40,7 @@ export function pickPack(minutes: number, waiting: readonly WaitingSet[], pace: 
 
 /** The same pack once a strip of it has become a set, which has an id of its own. */
 export function afterCapture(pack: Pack, stripId: string, setId: string): Pack {
-  const swap = (ids: readonly string[]): readonly string[] => ids.map(id => id === stripId ? setId : id)
+  const swap = (ids: readonly string[]): readonly string[] => ids.map(id => (id === stripId ? setId : id))
   return { ...pack, ids: swap(pack.ids), stages: pack.stages.map(({ stage, ids }) => ({ stage, ids: swap(ids) })) }
 }
 

@@ -4,7 +4,13 @@ import type { Holding } from '#core/catalog'
 export const STAGES = ['capture', 'class', 'fit', 'label', 'file'] as const
 export type Stage = (typeof STAGES)[number]
 
-const STATE_OF: Readonly<Record<Stage, Holding['state']>> = { capture: 'draft', class: 'toClass', fit: 'toPocket', label: 'toLabel', file: 'toFile' }
+const STATE_OF: Readonly<Record<Stage, Holding['state']>> = {
+  capture: 'draft',
+  class: 'toClass',
+  fit: 'toPocket',
+  label: 'toLabel',
+  file: 'toFile',
+}
 
 /** The stage at which a set waits; null when it waits at none, being filed, out, lent or gone. */
 export function stageOf(holding: Pick<Holding, 'state'>): Stage | null {

@@ -9,7 +9,7 @@ export interface IndexEntry {
   readonly brand: string
   readonly address: string
   /** Picture and its width over height, where there is one. */
-  readonly picture: { readonly hash: string, readonly ratio: number } | null
+  readonly picture: { readonly hash: string; readonly ratio: number } | null
 }
 export interface IndexGroup {
   readonly heading: string
@@ -94,10 +94,14 @@ function text(x: number, y: number, sizePt: number, font: FontName, ink: Ink, co
 
 function setHeading(page: Open, heading: string, shown: string, x: number, y: number, width: number, measure: Measure): number {
   page.headings.push(heading)
-  page.items.push(
-    text(x, y + 14, 12, 'title', 'ridge', clipText(shown, 'title', 12, width, measure)),
-    { type: 'rule', x, y: y + 19, toX: x + width, weightPt: 0.8, ink: 'ridge' },
-  )
+  page.items.push(text(x, y + 14, 12, 'title', 'ridge', clipText(shown, 'title', 12, width, measure)), {
+    type: 'rule',
+    x,
+    y: y + 19,
+    toX: x + width,
+    weightPt: 0.8,
+    ink: 'ridge',
+  })
   return y + GROUP_HEIGHT
 }
 
@@ -139,7 +143,14 @@ function runningHead(page: Open, number: number, pages: number, paper: PageSize,
     text(MARGIN, MARGIN + 12, 13, 'title', 'night', page.title),
     text(right - measure(shownRange, 'text', 10), MARGIN + 12, 10, 'text', 'quiet', shownRange),
     { type: 'rule', x: MARGIN, y: MARGIN + 19, toX: right, weightPt: 1.2, ink: 'night' },
-    text(MARGIN, footY, 8.5, 'text', 'quiet', clipText(`${words.roomName}  ·  ${words.madeOn}`, 'text', 8.5, (right - MARGIN) * 0.7, measure)),
+    text(
+      MARGIN,
+      footY,
+      8.5,
+      'text',
+      'quiet',
+      clipText(`${words.roomName}  ·  ${words.madeOn}`, 'text', 8.5, (right - MARGIN) * 0.7, measure),
+    ),
     text(right - measure(folio, 'text', 8.5), footY, 8.5, 'text', 'quiet', folio),
   ]
 }

@@ -18,9 +18,24 @@ export type Ink = 'night' | 'quiet' | 'line' | 'ridge'
 
 /** `y` of a text is its baseline; `y` of a picture its upper edge. */
 export type PageItem =
-  | { readonly type: 'text', readonly x: number, readonly y: number, readonly sizePt: number, readonly font: FontName, readonly ink: Ink, readonly text: string }
-  | { readonly type: 'picture', readonly x: number, readonly y: number, readonly widthPt: number, readonly heightPt: number, readonly hash: string }
-  | { readonly type: 'rule', readonly x: number, readonly y: number, readonly toX: number, readonly weightPt: number, readonly ink: Ink }
+  | {
+      readonly type: 'text'
+      readonly x: number
+      readonly y: number
+      readonly sizePt: number
+      readonly font: FontName
+      readonly ink: Ink
+      readonly text: string
+    }
+  | {
+      readonly type: 'picture'
+      readonly x: number
+      readonly y: number
+      readonly widthPt: number
+      readonly heightPt: number
+      readonly hash: string
+    }
+  | { readonly type: 'rule'; readonly x: number; readonly y: number; readonly toX: number; readonly weightPt: number; readonly ink: Ink }
 
 export interface Page {
   readonly items: readonly PageItem[]

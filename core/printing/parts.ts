@@ -5,9 +5,9 @@ import type { IndexEntry, IndexPart } from './book'
 export interface IndexSource {
   readonly entry: IndexEntry
   readonly accession: number
-  readonly themes: readonly { readonly name: string, readonly sharesPage: boolean }[]
+  readonly themes: readonly { readonly name: string; readonly sharesPage: boolean }[]
   /** Container by container in walking order; null: no place yet. */
-  readonly place: { readonly heading: string, readonly containerRank: number, readonly position: number } | null
+  readonly place: { readonly heading: string; readonly containerRank: number; readonly position: number } | null
 }
 
 export const INDEX_PART_NAMES = ['byTheme', 'byNumber', 'byPlace'] as const
@@ -37,15 +37,21 @@ function grouped<K>(pairs: readonly (readonly [K, IndexSource])[]): Map<K, Index
   return groups
 }
 
-/** Every set stands under every theme it has, with the same number each time. Themes in alphabetical order; those that share a page under their letter. */
+/**
+ * Every set stands under every theme it has, with the same number each time. Themes in alphabetical order; those that share a
+ * page under their letter.
+ */
 const byTheme: Builder = (sources, words) => {
   const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' })
   const letters = new Map<string, Set<string>>()
-  for (const { name } of sources.flatMap(source => source.themes.filter(theme => theme.sharesPage))) letters.set(pageLetter(name), (letters.get(pageLetter(name)) ?? new Set()).add(name))
-  const headingOf = ({ name, sharesPage }: IndexSource['themes'][number]): string => sharesPage ? `${pageLetter(name)}: ${[...letters.get(pageLetter(name)) ?? []].sort(collator.compare).join(', ')}` : name
+  for (const { name } of sources.flatMap(source => source.themes.filter(theme => theme.sharesPage)))
+    letters.set(pageLetter(name), (letters.get(pageLetter(name)) ?? new Set()).add(name))
+  const headingOf = ({ name, sharesPage }: IndexSource['themes'][number]): string =>
+    sharesPage ? `${pageLetter(name)}: ${[...(letters.get(pageLetter(name)) ?? [])].sort(collator.compare).join(', ')}` : name
   const withTheme = sources.flatMap(source => [...new Set(source.themes.map(headingOf))].map(heading => [heading, source] as const))
   const without = sources.filter(source => source.themes.length === 0)
-  const groups = [...grouped(withTheme)].sort(([a], [b]) => collator.compare(a, b))
+  const groups = [...grouped(withTheme)]
+    .sort(([a], [b]) => collator.compare(a, b))
     .map(([heading, each]) => ({ heading, entries: each.sort(byAccession).map(source => source.entry) }))
   return [...groups, { heading: words.noTheme, entries: without.sort(byAccession).map(source => source.entry) }]
 }
@@ -59,10 +65,13 @@ const byNumber: Builder = (sources, words) => {
 }
 
 const byPlace: Builder = (sources, words) => {
-  const placed = sources.flatMap(source => source.place ? [{ source, ...source.place }] : [])
+  const placed = sources
+    .flatMap(source => (source.place ? [{ source, ...source.place }] : []))
     .sort((a, b) => a.containerRank - b.containerRank || a.position - b.position || byAccession(a.source, b.source))
-  const groups = [...grouped(placed.map(({ containerRank, source }) => [containerRank, source] as const))]
-    .map(([, each]) => ({ heading: each[0]?.place?.heading ?? '', entries: each.map(source => source.entry) }))
+  const groups = [...grouped(placed.map(({ containerRank, source }) => [containerRank, source] as const))].map(([, each]) => ({
+    heading: each[0]?.place?.heading ?? '',
+    entries: each.map(source => source.entry),
+  }))
   const homeless = sources.filter(source => source.place === null).sort(byAccession)
   return [...groups, { heading: words.noPlace, entries: homeless.map(source => source.entry) }]
 }

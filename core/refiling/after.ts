@@ -6,12 +6,17 @@ export type LanesNow = ReadonlyMap<string, readonly string[]>
 /**
  * The lanes once a step is done. What goes onto the table is laid behind all that lies there. Only the lanes of the step
  * are copied.
- * @example afterStep(new Map([['a', ['x', 'y']], ['b', ['z']]]), { from: 'a', to: 'b', lengthMm: 9, parts: [{ ids: ['x'], behindId: 'z' }] }, 'table') //=> a: y; b: z, x
+ * @example afterStep(
+ *   new Map([['a', ['x', 'y']], ['b', ['z']]]),
+ *   { from: 'a', to: 'b', lengthMm: 9, parts: [{ ids: ['x'], behindId: 'z' }] },
+ *   'table',
+ * ) //=> new Map([['a', ['y']], ['b', ['z', 'x']]])
  */
 export function afterStep(lanes: LanesNow, { from, to, parts }: Step, tableKey: string): LanesNow {
   const lifted = new Set(parts.flatMap(part => part.ids))
   const left = (lanes.get(from) ?? []).filter(id => !lifted.has(id))
-  const target = from === to ? left : [...lanes.get(to) ?? []]
-  for (const { ids, behindId } of parts) target.splice(to === tableKey ? target.length : behindId === null ? 0 : target.indexOf(behindId) + 1, 0, ...ids)
+  const target = from === to ? left : [...(lanes.get(to) ?? [])]
+  for (const { ids, behindId } of parts)
+    target.splice(to === tableKey ? target.length : behindId === null ? 0 : target.indexOf(behindId) + 1, 0, ...ids)
   return new Map([...lanes, [from, left], [to, target]])
 }

@@ -17,7 +17,12 @@ export interface OrderedHolder {
 }
 
 /** The holders of a zone in the order of a rule; dies behind their stamps where the zone keeps them so. O(n log n). */
-export function orderHolders(placements: readonly Placement[], rule: FilingRule, dies: Zone['habits']['dies'], facts: OrderFacts): readonly OrderedHolder[] {
+export function orderHolders(
+  placements: readonly Placement[],
+  rule: FilingRule,
+  dies: Zone['habits']['dies'],
+  facts: OrderFacts,
+): readonly OrderedHolder[] {
   const all = placements.flatMap(({ holder }): OrderedHolder[] => {
     const holding = facts.holdings.get(holder.holdingIds[0] ?? '')
     return holding ? [{ holderId: holder.id, holding, key: filingKeyOf(holding, rule, facts.authority) }] : []
@@ -26,10 +31,10 @@ export function orderHolders(placements: readonly Placement[], rule: FilingRule,
   if (dies !== 'behind' || !facts.stampOf) return sorted
   const present = new Set(sorted.map(each => each.holding.id))
   const behind = new Map<string, OrderedHolder[]>()
-  const rest = sorted.filter((each) => {
+  const rest = sorted.filter(each => {
     const stampId = facts.stampOf?.get(each.holding.id)
     if (!stampId || !present.has(stampId) || stampId === each.holding.id) return true
-    behind.set(stampId, [...behind.get(stampId) ?? [], each])
+    behind.set(stampId, [...(behind.get(stampId) ?? []), each])
     return false
   })
   const withDies = (each: OrderedHolder): OrderedHolder[] => [each, ...(behind.get(each.holding.id) ?? []).flatMap(withDies)]
@@ -40,7 +45,11 @@ export function orderHolders(placements: readonly Placement[], rule: FilingRule,
 }
 
 /** The ordered holders as items of a run to be split: what the first key, and the first two, make of each. */
-export function splitItems(ordered: readonly OrderedHolder[], rule: FilingRule, lengthOf: (holderId: string) => number): readonly SplitItem[] {
+export function splitItems(
+  ordered: readonly OrderedHolder[],
+  rule: FilingRule,
+  lengthOf: (holderId: string) => number,
+): readonly SplitItem[] {
   const isGrouping = (at: number): boolean => ['brand', 'theme', 'category', 'kind', 'series'].includes(rule.keys[at]?.by ?? '')
   return ordered.map(({ holderId, key }): SplitItem => {
     const group = isGrouping(0) ? String(key[0]) : holderId
@@ -49,7 +58,14 @@ export function splitItems(ordered: readonly OrderedHolder[], rule: FilingRule, 
 }
 
 /** The lanes of the aim: the ordered holders cut at `starts`, with a tab in front of the first of each group. */
-export function laneTargets(ordered: readonly OrderedHolder[], rule: FilingRule, lanes: readonly { readonly containerId: string, readonly lane: number }[], starts: readonly number[], titleOf: (standsFor: NonNullable<Section['standsFor']>) => string, habit: TabHabit = START_TABS): readonly LaneTarget[] {
+export function laneTargets(
+  ordered: readonly OrderedHolder[],
+  rule: FilingRule,
+  lanes: readonly { readonly containerId: string; readonly lane: number }[],
+  starts: readonly number[],
+  titleOf: (standsFor: NonNullable<Section['standsFor']>) => string,
+  habit: TabHabit = START_TABS,
+): readonly LaneTarget[] {
   let colour = 0
   const colourOf = new Map<string, number>()
   return lanes.map(({ containerId, lane }, at): LaneTarget => {
@@ -71,7 +87,13 @@ export function laneTargets(ordered: readonly OrderedHolder[], rule: FilingRule,
  * The aim for the room as it is by now: what is gone is left out, and what has come in meanwhile to the lanes of the aim
  * goes where the rule would have it. O(n log n).
  */
-export function adaptAim(aim: readonly LaneTarget[], placements: readonly Placement[], rule: FilingRule, dies: Zone['habits']['dies'], facts: OrderFacts): readonly LaneTarget[] {
+export function adaptAim(
+  aim: readonly LaneTarget[],
+  placements: readonly Placement[],
+  rule: FilingRule,
+  dies: Zone['habits']['dies'],
+  facts: OrderFacts,
+): readonly LaneTarget[] {
   const present = new Set(placements.map(({ holder }) => holder.id))
   const known = new Set(aim.flatMap(lane => lane.holderIds))
   const fresh = new Set([...present].filter(id => !known.has(id)))
@@ -79,7 +101,13 @@ export function adaptAim(aim: readonly LaneTarget[], placements: readonly Placem
   if (fresh.size === 0) return kept.map(withTabs)
   const laneOf = new Map(kept.flatMap((lane, at) => lane.holderIds.map(id => [id, at] as const)))
   const lists = kept.map(lane => [...lane.holderIds])
-  let [before, lane]: [string | null, number] = [null, Math.max(0, kept.findIndex(each => each.holderIds.length > 0))]
+  let [before, lane]: [string | null, number] = [
+    null,
+    Math.max(
+      0,
+      kept.findIndex(each => each.holderIds.length > 0),
+    ),
+  ]
   for (const { holderId } of orderHolders(placements, rule, dies, facts)) {
     const own = laneOf.get(holderId)
     if (own !== undefined) [before, lane] = [holderId, own]

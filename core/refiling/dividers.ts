@@ -15,10 +15,19 @@ export interface TabHabit {
   /** What stands up above the holders, to be read. */
   readonly tabMm: number
   /** Blanks that the owner cuts dividers from. */
-  readonly blanks: readonly { readonly widthMm: number, readonly heightMm: number }[]
+  readonly blanks: readonly { readonly widthMm: number; readonly heightMm: number }[]
 }
 // Common practice: left, centre, right in turn; blanks of 5 1/2 x 8 1/2, 7 1/4 x 10 1/2 and 9 1/2 x 5 in.
-export const START_TABS: TabHabit = { positions: 3, colours: 6, tabMm: 12.7, blanks: [{ widthMm: 139.7, heightMm: 215.9 }, { widthMm: 184.15, heightMm: 266.7 }, { widthMm: 241.3, heightMm: 127 }] }
+export const START_TABS: TabHabit = {
+  positions: 3,
+  colours: 6,
+  tabMm: 12.7,
+  blanks: [
+    { widthMm: 139.7, heightMm: 215.9 },
+    { widthMm: 184.15, heightMm: 266.7 },
+    { widthMm: 241.3, heightMm: 127 },
+  ],
+}
 
 export interface PlannedTab extends TabGroup {
   readonly colour: number
@@ -27,7 +36,7 @@ export interface PlannedTab extends TabGroup {
   /** As high as it must be to be read above the holders. */
   readonly heightMm: number
   /** The smallest blank it can be cut from, and how much comes off its height; null where none is large enough. */
-  readonly blank: { readonly widthMm: number, readonly heightMm: number } | null
+  readonly blank: { readonly widthMm: number; readonly heightMm: number } | null
   readonly cutDownMm: number
   readonly fault: 'tooTall' | 'wouldHide' | null
 }
@@ -36,23 +45,43 @@ export interface PlannedTab extends TabGroup {
  * The dividers of one lane. Tabs that stand there already for the same thing keep their place and colour, so that an
  * insertion changes no more than it must; a new one takes a place that neither neighbour has.
  */
-export function planTabs(groups: readonly TabGroup[], standing: readonly Pick<Section, 'standsFor' | 'colour'>[], lane: { readonly widthMm: number | null, readonly headroomMm: number | null }, habit: TabHabit): readonly PlannedTab[] {
-  const kept = new Map(standing.flatMap(section => section.standsFor ? [[keyOf(section.standsFor), section.colour]] : []))
+export function planTabs(
+  groups: readonly TabGroup[],
+  standing: readonly Pick<Section, 'standsFor' | 'colour'>[],
+  lane: { readonly widthMm: number | null; readonly headroomMm: number | null },
+  habit: TabHabit,
+): readonly PlannedTab[] {
+  const kept = new Map(standing.flatMap(section => (section.standsFor ? [[keyOf(section.standsFor), section.colour]] : [])))
   const colours: number[] = []
   groups.forEach((group, at) => {
     const before = colours[at - 1] ?? -1
     const next = groups[at + 1]
     const ahead = next ? kept.get(keyOf(next.standsFor)) : undefined
-    const fresh = Array.from({ length: habit.colours }, (_, step) => (before + 1 + step) % habit.colours).find(colour => colour % habit.positions !== before % habit.positions && (ahead === undefined || colour % habit.positions !== ahead % habit.positions))
+    const fresh = Array.from({ length: habit.colours }, (_, step) => (before + 1 + step) % habit.colours).find(
+      colour =>
+        colour % habit.positions !== before % habit.positions &&
+        (ahead === undefined || colour % habit.positions !== ahead % habit.positions),
+    )
     colours.push(kept.get(keyOf(group.standsFor)) ?? fresh ?? (before + 1) % habit.colours)
   })
   return groups.map((group, at) => {
     const colour = colours[at] ?? 0
     const heightMm = group.holderHeightMm + habit.tabMm
-    const blank = [...habit.blanks].sort((a, b) => a.widthMm * a.heightMm - b.widthMm * b.heightMm).find(each => each.heightMm >= heightMm && (lane.widthMm === null || each.widthMm <= lane.widthMm)) ?? null
+    const blank =
+      [...habit.blanks]
+        .sort((a, b) => a.widthMm * a.heightMm - b.widthMm * b.heightMm)
+        .find(each => each.heightMm >= heightMm && (lane.widthMm === null || each.widthMm <= lane.widthMm)) ?? null
     const isTooTall = lane.headroomMm !== null && heightMm > lane.headroomMm
     const tallest = Math.max(0, ...habit.blanks.map(each => each.heightMm))
-    return { ...group, colour, position: colour % habit.positions, heightMm, blank, cutDownMm: blank ? blank.heightMm - heightMm : 0, fault: isTooTall ? 'tooTall' : tallest <= group.holderHeightMm ? 'wouldHide' : null }
+    return {
+      ...group,
+      colour,
+      position: colour % habit.positions,
+      heightMm,
+      blank,
+      cutDownMm: blank ? blank.heightMm - heightMm : 0,
+      fault: isTooTall ? 'tooTall' : tallest <= group.holderHeightMm ? 'wouldHide' : null,
+    }
   })
 }
 const keyOf = ({ by, id }: NonNullable<Section['standsFor']>): string => `${by}/${id}`
@@ -61,15 +90,15 @@ export interface TabChanges {
   readonly add: readonly PlannedTab[]
   readonly takeOut: readonly Section[]
   /** Stand there already, and say another thing now or are in front of another holder. */
-  readonly rewrite: readonly { readonly section: Section, readonly tab: PlannedTab }[]
+  readonly rewrite: readonly { readonly section: Section; readonly tab: PlannedTab }[]
   readonly stay: number
 }
 
 /** Only the tabs that change: by what they stand for, the title on them and their colour. */
 export function changedTabs(planned: readonly PlannedTab[], standing: readonly Section[]): TabChanges {
-  const left = new Map(standing.flatMap(section => section.standsFor ? [[keyOf(section.standsFor), section]] : []))
+  const left = new Map(standing.flatMap(section => (section.standsFor ? [[keyOf(section.standsFor), section]] : [])))
   const add: PlannedTab[] = []
-  const rewrite: { section: Section, tab: PlannedTab }[] = []
+  const rewrite: { section: Section; tab: PlannedTab }[] = []
   let stay = 0
   for (const tab of planned) {
     const section = left.get(keyOf(tab.standsFor))
@@ -81,7 +110,10 @@ export function changedTabs(planned: readonly PlannedTab[], standing: readonly S
   return { add, rewrite, stay, takeOut: [...standing.filter(section => !section.standsFor), ...left.values()] }
 }
 
-/** As much of a title as goes on a tab: whole words first, then their beginnings. @example tabText('Greywether Press', 'GREY', 6) //=> 'GREY' */
+/**
+ * As much of a title as goes on a tab: whole words first, then their beginnings.
+ * @example tabText('Greywether Press', 'GREY', 6) //=> 'GREY'
+ */
 export function tabText(title: string, abbreviation: string | null, most: number): string {
   if (title.length <= most) return title
   if (abbreviation && abbreviation.length <= most) return abbreviation

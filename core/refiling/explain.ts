@@ -23,8 +23,15 @@ export function explainBreaks(items: readonly SplitItem[], bins: readonly SplitB
     const [front, behind] = [items[start - 1], items[start]]
     const group = behind?.group ?? ''
     const usedMm = lengthOf(starts[inFront] ?? 0, start)
-    const whole = items.reduce((sum, item) => item.group === group ? sum + item.lengthMm : sum, 0)
-    const why = front?.group !== group ? 'betweenGroups' : front.subgroup !== behind?.subgroup ? 'betweenSubgroups' : whole > largest ? 'groupTooLong' : 'insideGroup'
+    const whole = items.reduce((sum, item) => (item.group === group ? sum + item.lengthMm : sum), 0)
+    const why =
+      front?.group !== group
+        ? 'betweenGroups'
+        : front.subgroup !== behind?.subgroup
+          ? 'betweenSubgroups'
+          : whole > largest
+            ? 'groupTooLong'
+            : 'insideGroup'
     return { bin, start, why, group, usedMm, freeMm: (bins[inFront]?.capacityMm ?? 0) - usedMm }
   })
 }

@@ -1,7 +1,16 @@
 export { adaptAim, laneTargets, orderHolders, type OrderedHolder, type OrderFacts, splitItems } from './aim'
 export { afterStep, type LanesNow } from './after'
 export { longestIncreasing } from './lis'
-export { holderLengthMm, laneKey, type LaneProposal, proposeRefiling, type RefilingFacts, type RefilingProposal, type RefilingQuestion, remainingRefiling } from './propose'
+export {
+  holderLengthMm,
+  laneKey,
+  type LaneProposal,
+  proposeRefiling,
+  type RefilingFacts,
+  type RefilingProposal,
+  type RefilingQuestion,
+  remainingRefiling,
+} from './propose'
 export { outOfOrder } from './wouldMove'
 export { idsOf, type MoveLimits, type MovesPlan, planMoves, type Step, type StepPart } from './planMoves'
 export type { Aim, Shelf } from './shelves'

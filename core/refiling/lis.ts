@@ -13,7 +13,7 @@ export function longestIncreasing(values: readonly number[]): readonly number[] 
       if ((values[tails[middle] ?? 0] ?? 0) < value) low = middle + 1
       else high = middle
     }
-    before[at] = low > 0 ? tails[low - 1] ?? -1 : -1
+    before[at] = low > 0 ? (tails[low - 1] ?? -1) : -1
     tails[low] = at
   })
   const found: number[] = []

@@ -17,13 +17,19 @@ export interface Step {
 /** @example idsOf({ from: 'a', to: 'b', lengthMm: 9, parts: [{ ids: ['x'], behindId: null }] }) //=> ['x'] */
 export const idsOf = (step: Step): readonly string[] => step.parts.flatMap(part => part.ids)
 export type MovesPlan =
-  | { readonly ok: true, readonly steps: readonly Step[], /** Holders that stay where they are. */ readonly stay: number, readonly move: number, /** Each time one is lifted: a stop on the table makes two. */ readonly lifts: number }
-  | { readonly ok: false, readonly code: 'laneTooShort', readonly lane: string, readonly needMm: number, readonly haveMm: number }
-  | { readonly ok: false, readonly code: 'tableTooSmall', readonly needMm: number, readonly haveMm: number }
+  | {
+      readonly ok: true
+      readonly steps: readonly Step[]
+      /** Holders that stay where they are. */ readonly stay: number
+      readonly move: number
+      /** Each time one is lifted: a stop on the table makes two. */ readonly lifts: number
+    }
+  | { readonly ok: false; readonly code: 'laneTooShort'; readonly lane: string; readonly needMm: number; readonly haveMm: number }
+  | { readonly ok: false; readonly code: 'tableTooSmall'; readonly needMm: number; readonly haveMm: number }
 
 export interface MoveLimits {
   readonly armfulMm: number
-  readonly table: { readonly key: string, readonly capacityMm: number }
+  readonly table: { readonly key: string; readonly capacityMm: number }
 }
 
 /**
@@ -33,7 +39,12 @@ export interface MoveLimits {
  * on the room and the aim alone, so that it can be worked out anew after every step. O(n log n) and the sum over lanes
  * of what leaves and enters them.
  */
-export function planMoves(shelves: readonly Shelf[], aim: Aim, lengthOf: (id: string) => number, { armfulMm, table }: MoveLimits): MovesPlan {
+export function planMoves(
+  shelves: readonly Shelf[],
+  aim: Aim,
+  lengthOf: (id: string) => number,
+  { armfulMm, table }: MoveLimits,
+): MovesPlan {
   const state = new Shelves(shelves, aim, lengthOf)
   const short = state.laneTooShort()
   if (short) return { ok: false, code: 'laneTooShort', ...short }
@@ -60,7 +71,11 @@ export function planMoves(shelves: readonly Shelf[], aim: Aim, lengthOf: (id: st
       continue
     }
     const armful = waiting.armfulFrom(lane, found, armfulMm, found.from === lane ? Infinity : state.freeMm(lane))
-    go(found.from, lane, armful.map(entry => entry.block))
+    go(
+      found.from,
+      lane,
+      armful.map(entry => entry.block),
+    )
     waiting.done(lane, armful)
     if (found.from !== lane) open.add(found.from)
   }
@@ -68,10 +83,16 @@ export function planMoves(shelves: readonly Shelf[], aim: Aim, lengthOf: (id: st
 }
 
 /** Nothing fits where it shall go: one armful is laid on the table, so that what waits for its room can go in. */
-function makeRoom(state: Shelves, waiting: Waiting, keys: readonly string[], table: MoveLimits['table'], go: (from: string, to: string, blocks: readonly Block[]) => void): { readonly ok: true, readonly freed: string } | { readonly ok: false, readonly needMm: number } {
+function makeRoom(
+  state: Shelves,
+  waiting: Waiting,
+  keys: readonly string[],
+  table: MoveLimits['table'],
+  go: (from: string, to: string, blocks: readonly Block[]) => void,
+): { readonly ok: true; readonly freed: string } | { readonly ok: false; readonly needMm: number } {
   const onTable = state.usedMm(table.key)
   let smallest = Infinity
-  let best: { from: string, entry: Entry, lacks: number } | null = null
+  let best: { from: string; entry: Entry; lacks: number } | null = null
   for (const from of keys) {
     if (from === table.key || (waiting.into.get(from)?.length ?? 0) === 0) continue
     const least = Math.min(...(waiting.into.get(from) ?? []).map(entry => entry.block.lengthMm))
@@ -87,6 +108,9 @@ function makeRoom(state: Shelves, waiting: Waiting, keys: readonly string[], tab
     waiting.moved(best.entry, table.key)
     return { ok: true, freed: best.from }
   }
-  const split = waiting.splitLargest(keys.filter(key => key !== table.key), id => state.lengthOf(id))
+  const split = waiting.splitLargest(
+    keys.filter(key => key !== table.key),
+    id => state.lengthOf(id),
+  )
   return split ? makeRoom(state, waiting, keys, table, go) : { ok: false, needMm: onTable + (smallest === Infinity ? 0 : smallest) }
 }

@@ -1,33 +1,142 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { blankBrand, blankHolding, type Container, type FilingRule, type Fixture, type Holder, type Holding, newTheme, PLAIN_FIXTURE, type Refiling, type Section, START_HABITS, type Zone } from '#core/catalog'
+import {
+  blankBrand,
+  blankHolding,
+  type Container,
+  type FilingRule,
+  type Fixture,
+  type Holder,
+  type Holding,
+  newTheme,
+  PLAIN_FIXTURE,
+  type Refiling,
+  type Section,
+  START_HABITS,
+  type Zone,
+} from '#core/catalog'
 import { compareFilingKeys, filingKeyOf, proposePlace, type RoomFacts } from '#core/filing'
 import { arrangeRoom, containersInOrder, keysBehind, planMove } from '#core/room'
-import { idsOf, outOfOrder, proposeRefiling, type RefilingFacts, type RefilingQuestion, remainingRefiling, START_AIMS, type Step } from './index'
+import {
+  idsOf,
+  outOfOrder,
+  proposeRefiling,
+  type RefilingFacts,
+  type RefilingQuestion,
+  remainingRefiling,
+  START_AIMS,
+  type Step,
+} from './index'
 
 const THEMES = ['Harbour', 'Kelp', 'Lights'].map((name, at) => ({ ...newTheme(`t${at}`, name, []), rank: 2 - at }))
 const BRANDS = ['Copperlatch', 'Greywether'].map((name, at) => blankBrand(`b${at}`, name))
-const authority = { brands: new Map(BRANDS.map(each => [each.id, each])), themes: new Map(THEMES.map(each => [each.id, each])), categories: new Map(), kinds: new Map() }
-const fixture: Fixture = { id: 'f', name: 'Shelf', type: 'bookcase', shelves: 2, rank: 0, ...PLAIN_FIXTURE }
-const BY_THEME: FilingRule = { keys: [{ by: 'theme', order: 'own' }, { by: 'name', order: 'alphabetical' }] }
-const BY_BRAND: FilingRule = { keys: [{ by: 'brand', order: 'alphabetical' }, { by: 'theme', order: 'alphabetical' }] }
-const zone: Zone = { id: 'z', name: 'Everything', rank: 0, filingRule: BY_THEME, takesKindIds: [], growthReserve: 0, capHoldings: null, habits: START_HABITS }
-const bin = (at: number, lengthMm = 60): Container => ({ id: `c${at}`, fixtureId: 'f', shelf: 1, rank: at, name: `Bin ${at}`, code: `B${at}`, type: 'bin', lanes: 1, lengthMm, inner: null, cells: null, zoneId: 'z', emptyWeightG: null, isTable: false })
-
-interface Made { readonly containers: readonly Container[], readonly holders: readonly Holder[], readonly holdings: readonly Holding[] }
-/** Sets dealt over bins in no order at all. */
-const rooms = fc.record({ sets: fc.array(fc.record({ theme: fc.nat(2), brand: fc.nat(1), bin: fc.nat(3), isApart: fc.integer({ min: 0, max: 9 }).map(each => each === 0) }), { minLength: 1, maxLength: 30 }), bins: fc.integer({ min: 2, max: 4 }) }).map(({ sets, bins }): Made => {
-  const containers = Array.from({ length: bins }, (_, at) => bin(at))
-  const holdings = sets.map((each, at): Holding => ({ ...blankHolding({ id: `h${at}`, number: at + 1, seriesId: 's', name: `Set ${(at * 7) % 31}`, createdAt: '2026-01-01T00:00:00.000Z' }), themeIds: [`t${each.theme}`], brandId: `b${each.brand}`, thicknessMm: 3 }))
-  const keys = keysBehind([], -1, sets.length)
-  const holders = sets.map((each, at): Holder => ({ id: `o${at}`, holderTypeId: null, type: 'pocket', containerId: `c${each.bin % bins}`, lane: 1, order: keys[at] ?? '', cell: null, apartBecause: each.isApart ? 'used daily' : null, holdingIds: [`h${at}`] }))
-  return { containers, holders, holdings }
-})
-function factsOf({ containers, holders, holdings }: Made, sections: readonly Section[] = []): RefilingFacts & { readonly room: ReturnType<typeof arrangeRoom> } {
-  const room = arrangeRoom({ containers, holders, sections })
-  return { room, rows: containersInOrder({ rows: room.rows, fixtures: new Map([['f', fixture]]) }, 'z'), holdings: new Map(holdings.map(each => [each.id, each])), authority, learnt: new Map(), holderTypes: new Map() }
+const authority = {
+  brands: new Map(BRANDS.map(each => [each.id, each])),
+  themes: new Map(THEMES.map(each => [each.id, each])),
+  categories: new Map(),
+  kinds: new Map(),
 }
-const question = (made: Made, more: Partial<RefilingQuestion> = {}): RefilingQuestion => ({ zone, rule: BY_BRAND, containerIds: made.containers.map(each => each.id), reserve: 0, aims: START_AIMS, isEven: false, tableMm: 200, armfulMm: 9, ...more })
+const fixture: Fixture = { id: 'f', name: 'Shelf', type: 'bookcase', shelves: 2, rank: 0, ...PLAIN_FIXTURE }
+const BY_THEME: FilingRule = {
+  keys: [
+    { by: 'theme', order: 'own' },
+    { by: 'name', order: 'alphabetical' },
+  ],
+}
+const BY_BRAND: FilingRule = {
+  keys: [
+    { by: 'brand', order: 'alphabetical' },
+    { by: 'theme', order: 'alphabetical' },
+  ],
+}
+const zone: Zone = {
+  id: 'z',
+  name: 'Everything',
+  rank: 0,
+  filingRule: BY_THEME,
+  takesKindIds: [],
+  growthReserve: 0,
+  capHoldings: null,
+  habits: START_HABITS,
+}
+const bin = (at: number, lengthMm = 60): Container => ({
+  id: `c${at}`,
+  fixtureId: 'f',
+  shelf: 1,
+  rank: at,
+  name: `Bin ${at}`,
+  code: `B${at}`,
+  type: 'bin',
+  lanes: 1,
+  lengthMm,
+  inner: null,
+  cells: null,
+  zoneId: 'z',
+  emptyWeightG: null,
+  isTable: false,
+})
+
+interface Made {
+  readonly containers: readonly Container[]
+  readonly holders: readonly Holder[]
+  readonly holdings: readonly Holding[]
+}
+/** Sets dealt over bins in no order at all. */
+const rooms = fc
+  .record({
+    sets: fc.array(
+      fc.record({ theme: fc.nat(2), brand: fc.nat(1), bin: fc.nat(3), isApart: fc.integer({ min: 0, max: 9 }).map(each => each === 0) }),
+      { minLength: 1, maxLength: 30 },
+    ),
+    bins: fc.integer({ min: 2, max: 4 }),
+  })
+  .map(({ sets, bins }): Made => {
+    const containers = Array.from({ length: bins }, (_, at) => bin(at))
+    const holdings = sets.map((each, at): Holding => ({
+      ...blankHolding({ id: `h${at}`, number: at + 1, seriesId: 's', name: `Set ${(at * 7) % 31}`, createdAt: '2026-01-01T00:00:00.000Z' }),
+      themeIds: [`t${each.theme}`],
+      brandId: `b${each.brand}`,
+      thicknessMm: 3,
+    }))
+    const keys = keysBehind([], -1, sets.length)
+    const holders = sets.map((each, at): Holder => ({
+      id: `o${at}`,
+      holderTypeId: null,
+      type: 'pocket',
+      containerId: `c${each.bin % bins}`,
+      lane: 1,
+      order: keys[at] ?? '',
+      cell: null,
+      apartBecause: each.isApart ? 'used daily' : null,
+      holdingIds: [`h${at}`],
+    }))
+    return { containers, holders, holdings }
+  })
+function factsOf(
+  { containers, holders, holdings }: Made,
+  sections: readonly Section[] = [],
+): RefilingFacts & { readonly room: ReturnType<typeof arrangeRoom> } {
+  const room = arrangeRoom({ containers, holders, sections })
+  return {
+    room,
+    rows: containersInOrder({ rows: room.rows, fixtures: new Map([['f', fixture]]) }, 'z'),
+    holdings: new Map(holdings.map(each => [each.id, each])),
+    authority,
+    learnt: new Map(),
+    holderTypes: new Map(),
+  }
+}
+const question = (made: Made, more: Partial<RefilingQuestion> = {}): RefilingQuestion => ({
+  zone,
+  rule: BY_BRAND,
+  containerIds: made.containers.map(each => each.id),
+  reserve: 0,
+  aims: START_AIMS,
+  isEven: false,
+  tableMm: 200,
+  armfulMm: 9,
+  ...more,
+})
 const title = ({ id }: { readonly id: string }): string => authority.brands.get(id)?.name ?? authority.themes.get(id)?.name ?? ''
 
 /** Does a step as the command does it, on the records themselves. */
@@ -37,7 +146,11 @@ function carry(made: Made, step: Step): Made {
   for (const part of step.parts) {
     const [containerId = '', lane = '1'] = step.to.split('/')
     const { rows } = arrangeRoom({ containers: made.containers, holders: holders.filter(holder => !lifted.has(holder.id)), sections: [] })
-    const plan = planMove(holders.filter(holder => part.ids.includes(holder.id)).sort((a, b) => part.ids.indexOf(a.id) - part.ids.indexOf(b.id)), { type: 'row', containerId, lane: Number(lane), behindId: part.behindId }, rows)
+    const plan = planMove(
+      holders.filter(holder => part.ids.includes(holder.id)).sort((a, b) => part.ids.indexOf(a.id) - part.ids.indexOf(b.id)),
+      { type: 'row', containerId, lane: Number(lane), behindId: part.behindId },
+      rows,
+    )
     if (!plan.ok) throw new Error(plan.code)
     const moved = new Map(plan.holders.map(holder => [holder.id, holder]))
     holders = holders.map(holder => moved.get(holder.id) ?? holder)
@@ -47,72 +160,139 @@ function carry(made: Made, step: Step): Made {
 }
 const tableAt: Container = { ...bin(99, 200), id: 'table', code: 'T', isTable: true }
 const refilingOf = (proposal: Extract<ReturnType<typeof proposeRefiling>, { ok: true }>): Refiling => ({
-  id: 'r', name: '', state: 'open', startedAt: '2026-01-01T00:00:00.000Z', endedAt: null, zoneId: 'z', ruleBefore: BY_THEME, rule: BY_BRAND, lanes: proposal.lanes.map(lane => lane.target), tableMm: 200, tableContainerId: 'table', armfulMm: 9, stepsDone: 0, liftsDone: 0, minutesWorked: 0, lastStepAt: null,
+  id: 'r',
+  name: '',
+  state: 'open',
+  startedAt: '2026-01-01T00:00:00.000Z',
+  endedAt: null,
+  zoneId: 'z',
+  ruleBefore: BY_THEME,
+  rule: BY_BRAND,
+  lanes: proposal.lanes.map(lane => lane.target),
+  tableMm: 200,
+  tableContainerId: 'table',
+  armfulMm: 9,
+  stepsDone: 0,
+  liftsDone: 0,
+  minutesWorked: 0,
+  lastStepAt: null,
 })
 /** The holders of the zone that the rule files, as they stand. */
-const standing = (facts: ReturnType<typeof factsOf>): readonly Holding[] => facts.rows.flatMap(row => row.placements).filter(({ holder }) => holder.apartBecause === null).flatMap(({ holder }) => facts.holdings.get(holder.holdingIds[0] ?? '') ?? [])
-const isOrdered = (list: readonly Holding[], rule: FilingRule): boolean => list.every((each, at) => at === 0 || compareFilingKeys(filingKeyOf(list[at - 1] as Holding, rule, authority), filingKeyOf(each, rule, authority)) <= 0)
+const standing = (facts: ReturnType<typeof factsOf>): readonly Holding[] =>
+  facts.rows
+    .flatMap(row => row.placements)
+    .filter(({ holder }) => holder.apartBecause === null)
+    .flatMap(({ holder }) => facts.holdings.get(holder.holdingIds[0] ?? '') ?? [])
+const isOrdered = (list: readonly Holding[], rule: FilingRule): boolean =>
+  list.every(
+    (each, at) =>
+      at === 0 || compareFilingKeys(filingKeyOf(list[at - 1] as Holding, rule, authority), filingKeyOf(each, rule, authority)) <= 0,
+  )
 
 describe('a re-filing from the question to the end', () => {
-  test('worked out anew after every step, it ends in the order of the rule; every address names one set on the way; what is kept apart is not lifted (property)', () => {
-    fc.assert(fc.property(rooms, (start) => {
-      const proposal = proposeRefiling(factsOf(start), question(start), title)
-      if (!proposal.ok) return expect(['nothingToFile', 'tooLong']).toContain(proposal.problem.code)
-      const refiling = refilingOf(proposal)
-      let made: Made = { ...start, containers: [...start.containers, tableAt] }
-      const before = new Map(start.holders.filter(holder => holder.apartBecause !== null).map(holder => [holder.id, holder]))
-      for (let round = 0; round < 200; round += 1) {
-        const facts = factsOf(made)
-        const { moves } = remainingRefiling(facts, refiling, 'apart', facts.room.rows.get('table') ?? null)
-        if (!moves.ok) throw new Error(moves.code)
-        const [step] = moves.steps
-        if (!step) break
-        made = carry(made, step)
-        const spots = made.holders.map(holder => `${holder.containerId}/${holder.order}`)
-        expect(new Set(spots).size).toBe(spots.length)
-      }
-      expect(isOrdered(standing(factsOf(made)), BY_BRAND)).toBe(true)
-      for (const [id, holder] of before) expect(made.holders.find(each => each.id === id)).toEqual(holder)
-    }), { numRuns: 60 })
+  test('worked out anew after every step, it ends in the order of the rule; every address names one set on the way (property)', () => {
+    fc.assert(
+      fc.property(rooms, start => {
+        const proposal = proposeRefiling(factsOf(start), question(start), title)
+        if (!proposal.ok) return expect(['nothingToFile', 'tooLong']).toContain(proposal.problem.code)
+        const refiling = refilingOf(proposal)
+        let made: Made = { ...start, containers: [...start.containers, tableAt] }
+        const before = new Map(start.holders.filter(holder => holder.apartBecause !== null).map(holder => [holder.id, holder]))
+        for (let round = 0; round < 200; round += 1) {
+          const facts = factsOf(made)
+          const { moves } = remainingRefiling(facts, refiling, 'apart', facts.room.rows.get('table') ?? null)
+          if (!moves.ok) throw new Error(moves.code)
+          const [step] = moves.steps
+          if (!step) break
+          made = carry(made, step)
+          const spots = made.holders.map(holder => `${holder.containerId}/${holder.order}`)
+          expect(new Set(spots).size).toBe(spots.length)
+        }
+        expect(isOrdered(standing(factsOf(made)), BY_BRAND)).toBe(true)
+        for (const [id, holder] of before) expect(made.holders.find(each => each.id === id)).toEqual(holder)
+      }),
+      { numRuns: 60 },
+    )
   })
   test('the tabs: one in front of the first of each group of a lane, and no other (property)', () => {
-    fc.assert(fc.property(rooms, (made) => {
-      const facts = factsOf(made)
-      const proposal = proposeRefiling(facts, question(made), title)
-      if (!proposal.ok) return
-      for (const { target } of proposal.lanes) {
-        const brandOf = (id: string): string | null => facts.holdings.get(made.holders.find(holder => holder.id === id)?.holdingIds[0] ?? '')?.brandId ?? null
-        const firsts = target.holderIds.filter((id, at) => at === 0 || brandOf(id) !== brandOf(target.holderIds[at - 1] ?? ''))
-        expect(target.tabs.map(tab => tab.beforeHolderId)).toEqual(firsts)
-      }
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(rooms, made => {
+        const facts = factsOf(made)
+        const proposal = proposeRefiling(facts, question(made), title)
+        if (!proposal.ok) return
+        for (const { target } of proposal.lanes) {
+          const brandOf = (id: string): string | null =>
+            facts.holdings.get(made.holders.find(holder => holder.id === id)?.holdingIds[0] ?? '')?.brandId ?? null
+          const firsts = target.holderIds.filter((id, at) => at === 0 || brandOf(id) !== brandOf(target.holderIds[at - 1] ?? ''))
+          expect(target.tabs.map(tab => tab.beforeHolderId)).toEqual(firsts)
+        }
+      }),
+      { numRuns: 60 },
+    )
   })
   test('a set that came in meanwhile, and one that went; a container taken out: the aim follows (property)', () => {
-    fc.assert(fc.property(rooms, fc.nat(2), fc.nat(1), (start, theme, brand) => {
-      const proposal = proposeRefiling(factsOf(start), question(start), title)
-      if (!proposal.ok || start.holders.length < 2) return
-      const extra: Holding = { ...blankHolding({ id: 'new', number: 99, seriesId: 's', name: 'New', createdAt: '2026-01-01T00:00:00.000Z' }), themeIds: [`t${theme}`], brandId: `b${brand}`, thicknessMm: 3 }
-      const came: Holder = { ...start.holders[0] as Holder, id: 'onew', order: 'zz0', holdingIds: ['new'], apartBecause: null }
-      const [, ...rest] = start.holders
-      const last = start.containers.at(-1)?.id
-      const made: Made = { containers: start.containers.filter(each => each.id !== last), holders: [...rest, came].map(holder => holder.containerId === last ? { ...holder, containerId: 'c0' } : holder), holdings: [...start.holdings, extra] }
-      const facts = factsOf(made)
-      const { lanes } = remainingRefiling(facts, refilingOf(proposal), 'apart', null)
-      const aimed = lanes.flatMap(lane => lane.holderIds)
-      expect([...aimed].sort()).toEqual(made.holders.filter(holder => holder.apartBecause === null).map(holder => holder.id).sort())
-      expect(lanes.map(lane => lane.containerId)).not.toContain(last)
-      // The new one stands behind what belongs in front of it and in front of what belongs behind.
-      const sets = aimed.flatMap(id => facts.holdings.get(made.holders.find(holder => holder.id === id)?.holdingIds[0] ?? '') ?? [])
-      const at = sets.findIndex(set => set.id === 'new')
-      const key = filingKeyOf(extra, BY_BRAND, authority)
-      if (lanes.length === start.containers.length) expect(sets.slice(0, at).every(set => compareFilingKeys(filingKeyOf(set, BY_BRAND, authority), key) <= 0)).toBe(true)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(rooms, fc.nat(2), fc.nat(1), (start, theme, brand) => {
+        const proposal = proposeRefiling(factsOf(start), question(start), title)
+        if (!proposal.ok || start.holders.length < 2) return
+        const extra: Holding = {
+          ...blankHolding({ id: 'new', number: 99, seriesId: 's', name: 'New', createdAt: '2026-01-01T00:00:00.000Z' }),
+          themeIds: [`t${theme}`],
+          brandId: `b${brand}`,
+          thicknessMm: 3,
+        }
+        const came: Holder = { ...(start.holders[0] as Holder), id: 'onew', order: 'zz0', holdingIds: ['new'], apartBecause: null }
+        const [, ...rest] = start.holders
+        const last = start.containers.at(-1)?.id
+        const made: Made = {
+          containers: start.containers.filter(each => each.id !== last),
+          holders: [...rest, came].map(holder => (holder.containerId === last ? { ...holder, containerId: 'c0' } : holder)),
+          holdings: [...start.holdings, extra],
+        }
+        const facts = factsOf(made)
+        const { lanes } = remainingRefiling(facts, refilingOf(proposal), 'apart', null)
+        const aimed = lanes.flatMap(lane => lane.holderIds)
+        expect([...aimed].sort()).toEqual(
+          made.holders
+            .filter(holder => holder.apartBecause === null)
+            .map(holder => holder.id)
+            .sort(),
+        )
+        expect(lanes.map(lane => lane.containerId)).not.toContain(last)
+        // The new one stands behind what belongs in front of it and in front of what belongs behind.
+        const sets = aimed.flatMap(id => facts.holdings.get(made.holders.find(holder => holder.id === id)?.holdingIds[0] ?? '') ?? [])
+        const at = sets.findIndex(set => set.id === 'new')
+        const key = filingKeyOf(extra, BY_BRAND, authority)
+        if (lanes.length === start.containers.length)
+          expect(sets.slice(0, at).every(set => compareFilingKeys(filingKeyOf(set, BY_BRAND, authority), key) <= 0)).toBe(true)
+      }),
+      { numRuns: 60 },
+    )
   })
   test('fewer containers than it needs is said; the reserve counts; even means that no lane is fuller than it must be', () => {
     const sets = Array.from({ length: 20 }, (_, at) => at)
-    const holdings = sets.map((at): Holding => ({ ...blankHolding({ id: `h${at}`, number: at + 1, seriesId: 's', name: `Set ${at}`, createdAt: '2026-01-01T00:00:00.000Z' }), themeIds: [`t${at % 3}`], brandId: `b${at % 2}`, thicknessMm: 3 }))
+    const holdings = sets.map((at): Holding => ({
+      ...blankHolding({ id: `h${at}`, number: at + 1, seriesId: 's', name: `Set ${at}`, createdAt: '2026-01-01T00:00:00.000Z' }),
+      themeIds: [`t${at % 3}`],
+      brandId: `b${at % 2}`,
+      thicknessMm: 3,
+    }))
     const keys = keysBehind([], -1, 20)
-    const made: Made = { containers: [bin(0), bin(1)], holdings, holders: sets.map((at): Holder => ({ id: `o${at}`, holderTypeId: null, type: 'pocket', containerId: 'c0', lane: 1, order: keys[at] ?? '', cell: null, apartBecause: null, holdingIds: [`h${at}`] })) }
+    const made: Made = {
+      containers: [bin(0), bin(1)],
+      holdings,
+      holders: sets.map((at): Holder => ({
+        id: `o${at}`,
+        holderTypeId: null,
+        type: 'pocket',
+        containerId: 'c0',
+        lane: 1,
+        order: keys[at] ?? '',
+        cell: null,
+        apartBecause: null,
+        holdingIds: [`h${at}`],
+      })),
+    }
     const ask = (more: Partial<RefilingQuestion>) => proposeRefiling(factsOf(made), question(made, more), title)
     expect(ask({ containerIds: ['c0'], reserve: 0.2 })).toMatchObject({ ok: false, problem: { code: 'tooLong', needMm: 60, haveMm: 48 } })
     expect(ask({ containerIds: [] })).toMatchObject({ ok: false, problem: { code: 'noLane' } })
@@ -124,35 +304,81 @@ describe('a re-filing from the question to the end', () => {
 
 describe('what an order would move', () => {
   test('as many as must be lifted of a row: none where it is in order, and never more than all but one (property)', () => {
-    fc.assert(fc.property(rooms, (made) => {
-      const facts = factsOf(made)
-      const list = standing(facts)
-      const count = outOfOrder(facts.rows, BY_BRAND, 'apart', facts)
-      expect(count === 0).toBe(isOrdered(list, BY_BRAND))
-      expect(count).toBeLessThan(Math.max(1, list.length))
-    }), { numRuns: 80 })
+    fc.assert(
+      fc.property(rooms, made => {
+        const facts = factsOf(made)
+        const list = standing(facts)
+        const count = outOfOrder(facts.rows, BY_BRAND, 'apart', facts)
+        expect(count === 0).toBe(isOrdered(list, BY_BRAND))
+        expect(count).toBeLessThan(Math.max(1, list.length))
+      }),
+      { numRuns: 80 },
+    )
   })
 })
 
 test('a room asked again and again gives the same insertion point as one asked once (property)', () => {
-  fc.assert(fc.property(rooms, fc.array(fc.record({ theme: fc.nat(2), brand: fc.nat(1) }), { minLength: 2, maxLength: 5 }), (made, asked) => {
-    const { room } = factsOf(made)
-    const fresh = (): RoomFacts => ({ fixtures: new Map([['f', fixture]]), zones: [zone], rows: room.rows, holdings: new Map(made.holdings.map(each => [each.id, each])), authority })
-    const kept = fresh()
-    for (const { theme, brand } of asked) {
-      const set: Holding = { ...blankHolding({ id: 'n', number: 77, seriesId: 's', name: 'Set 3', createdAt: '2026-01-01T00:00:00.000Z' }), themeIds: [`t${theme}`], brandId: `b${brand}` }
-      expect(proposePlace(set, kept)).toEqual(proposePlace(set, fresh()))
-    }
-  }))
+  fc.assert(
+    fc.property(rooms, fc.array(fc.record({ theme: fc.nat(2), brand: fc.nat(1) }), { minLength: 2, maxLength: 5 }), (made, asked) => {
+      const { room } = factsOf(made)
+      const fresh = (): RoomFacts => ({
+        fixtures: new Map([['f', fixture]]),
+        zones: [zone],
+        rows: room.rows,
+        holdings: new Map(made.holdings.map(each => [each.id, each])),
+        authority,
+      })
+      const kept = fresh()
+      for (const { theme, brand } of asked) {
+        const set: Holding = {
+          ...blankHolding({ id: 'n', number: 77, seriesId: 's', name: 'Set 3', createdAt: '2026-01-01T00:00:00.000Z' }),
+          themeIds: [`t${theme}`],
+          brandId: `b${brand}`,
+        }
+        expect(proposePlace(set, kept)).toEqual(proposePlace(set, fresh()))
+      }
+    }),
+  )
 })
 
 test('a die that stays with its stamp is filed directly behind it, whatever its own theme', () => {
-  const sets = ['Anchor', 'Buoy', 'Crab'].map((name, at): Holding => ({ ...blankHolding({ id: `h${at}`, number: at + 1, seriesId: 's', name, createdAt: '2026-01-01T00:00:00.000Z' }), themeIds: ['t0'], brandId: 'b0' }))
+  const sets = ['Anchor', 'Buoy', 'Crab'].map((name, at): Holding => ({
+    ...blankHolding({ id: `h${at}`, number: at + 1, seriesId: 's', name, createdAt: '2026-01-01T00:00:00.000Z' }),
+    themeIds: ['t0'],
+    brandId: 'b0',
+  }))
   const keys = keysBehind([], -1, 3)
-  const made: Made = { containers: [bin(0)], holdings: sets, holders: sets.map((set, at): Holder => ({ id: `o${at}`, holderTypeId: null, type: 'pocket', containerId: 'c0', lane: 1, order: keys[at] ?? '', cell: null, apartBecause: null, holdingIds: [set.id] })) }
+  const made: Made = {
+    containers: [bin(0)],
+    holdings: sets,
+    holders: sets.map((set, at): Holder => ({
+      id: `o${at}`,
+      holderTypeId: null,
+      type: 'pocket',
+      containerId: 'c0',
+      lane: 1,
+      order: keys[at] ?? '',
+      cell: null,
+      apartBecause: null,
+      holdingIds: [set.id],
+    })),
+  }
   const { room } = factsOf(made)
-  const die: Holding = { ...blankHolding({ id: 'die', number: 9, seriesId: 's', name: 'Zebra die', createdAt: '2026-01-01T00:00:00.000Z' }), themeIds: ['t2'] }
-  const ask = (dies: 'apart' | 'behind') => { const found = proposePlace(die, { fixtures: new Map([['f', fixture]]), zones: [{ ...zone, habits: { ...START_HABITS, dies } }], rows: room.rows, holdings: new Map(sets.map(each => [each.id, each])), authority, stampOf: new Map([['die', 'h0']]) }); return found.ok ? found.point.front?.holder.id : found.code }
+  const die: Holding = {
+    ...blankHolding({ id: 'die', number: 9, seriesId: 's', name: 'Zebra die', createdAt: '2026-01-01T00:00:00.000Z' }),
+    themeIds: ['t2'],
+  }
+  const ask = (dies: 'apart' | 'behind') => {
+    const found = proposePlace(die, {
+      fixtures: new Map([['f', fixture]]),
+      zones: [{ ...zone, habits: { ...START_HABITS, dies } }],
+      rows: room.rows,
+      holdings: new Map(sets.map(each => [each.id, each])),
+      authority,
+      stampOf: new Map([['die', 'h0']]),
+    })
+    return found.ok ? found.point.front?.holder.id : found.code
+  }
   expect(ask('behind')).toBe('o0')
   expect(ask('apart')).not.toBe('o0')
 })

@@ -34,15 +34,31 @@ export interface LaneProposal {
   readonly changes: TabChanges
 }
 export type RefilingProposal =
-  | { readonly ok: true, readonly lanes: readonly LaneProposal[], readonly breaks: readonly SplitBreak[], readonly moves: Extract<MovesPlan, { ok: true }>, readonly sets: number, readonly usedLanes: number }
-  | { readonly ok: false, readonly problem: Extract<SplitPlan, { ok: false }> | Extract<MovesPlan, { ok: false }> | { readonly ok: false, readonly code: 'nothingToFile' | 'noLane' } }
+  | {
+      readonly ok: true
+      readonly lanes: readonly LaneProposal[]
+      readonly breaks: readonly SplitBreak[]
+      readonly moves: Extract<MovesPlan, { ok: true }>
+      readonly sets: number
+      readonly usedLanes: number
+    }
+  | {
+      readonly ok: false
+      readonly problem:
+        | Extract<SplitPlan, { ok: false }>
+        | Extract<MovesPlan, { ok: false }>
+        | { readonly ok: false; readonly code: 'nothingToFile' | 'noLane' }
+    }
 
 export const laneKey = (containerId: string, lane: number): string => `${containerId}/${lane}`
 const isRow = ({ container }: ContainerRow): boolean => container.cells === null
 const isFiled = ({ holder }: Placement): boolean => holder.apartBecause === null
 
 /** How deep a holder is with all that is in it. */
-export function holderLengthMm(holder: Holder, { holdings, authority, learnt }: Pick<RefilingFacts, 'holdings' | 'authority' | 'learnt'>): number {
+export function holderLengthMm(
+  holder: Holder,
+  { holdings, authority, learnt }: Pick<RefilingFacts, 'holdings' | 'authority' | 'learnt'>,
+): number {
   return holder.holdingIds.reduce((sum, id) => {
     const holding = holdings.get(id)
     return holding ? sum + thicknessIn(holding, holder, kindId => authority.kinds.get(kindId), learnt).mm : sum
@@ -50,75 +66,144 @@ export function holderLengthMm(holder: Holder, { holdings, authority, learnt }: 
 }
 
 /** From the room as it is to a rule, an order, a split or other containers: the aim, why it is cut so, and the moves. */
-export function proposeRefiling(facts: RefilingFacts, question: RefilingQuestion, titleOf: (standsFor: NonNullable<Section['standsFor']>) => string, habit: TabHabit = START_TABS): RefilingProposal {
+export function proposeRefiling(
+  facts: RefilingFacts,
+  question: RefilingQuestion,
+  titleOf: (standsFor: NonNullable<Section['standsFor']>) => string,
+  habit: TabHabit = START_TABS,
+): RefilingProposal {
   const { zone, rule, containerIds, reserve, aims } = question
   const rows = facts.rows.filter(isRow)
   const lengthOf = lengthsOf(rows, facts)
   const chosen = containerIds.flatMap(id => rows.find(row => row.container.id === id) ?? [])
-  const lanes = chosen.flatMap(row => row.lanes.map((_, at) => ({ row, containerId: row.container.id, lane: at + 1, othersMm: apartMm(row, at + 1, lengthOf) })))
+  const lanes = chosen.flatMap(row =>
+    row.lanes.map((_, at) => ({ row, containerId: row.container.id, lane: at + 1, othersMm: apartMm(row, at + 1, lengthOf) })),
+  )
   if (lanes.length === 0) return { ok: false, problem: { ok: false, code: 'noLane' } }
   const ordered = orderHolders(rows.flatMap(row => row.placements).filter(isFiled), rule, zone.habits.dies, facts)
   if (ordered.length === 0) return { ok: false, problem: { ok: false, code: 'nothingToFile' } }
   const items = splitItems(ordered, rule, lengthOf)
-  const bins = evenBins(items.map(item => item.lengthMm), lanes.map(({ row, othersMm }): SplitBin => ({ capacityMm: Math.max(0, row.container.lengthMm * (1 - reserve) - othersMm) })), question.isEven)
+  const bins = evenBins(
+    items.map(item => item.lengthMm),
+    lanes.map(({ row, othersMm }): SplitBin => ({ capacityMm: Math.max(0, row.container.lengthMm * (1 - reserve) - othersMm) })),
+    question.isEven,
+  )
   const split = splitRun(items, bins, aims)
   if (!split.ok) return { ok: false, problem: split }
   const targets = laneTargets(ordered, rule, lanes, split.starts, titleOf, habit)
-  const moves = planMoves(shelvesOf(rows, lengthOf), new Map(targets.map(target => [laneKey(target.containerId, target.lane), target.holderIds])), lengthOf, { armfulMm: question.armfulMm, table: { key: 'table', capacityMm: question.tableMm } })
+  const moves = planMoves(
+    shelvesOf(rows, lengthOf),
+    new Map(targets.map(target => [laneKey(target.containerId, target.lane), target.holderIds])),
+    lengthOf,
+    { armfulMm: question.armfulMm, table: { key: 'table', capacityMm: question.tableMm } },
+  )
   if (!moves.ok) return { ok: false, problem: moves }
   const holders = new Map(rows.flatMap(row => row.placements).map(({ holder }) => [holder.id, holder]))
   const proposals = targets.map((target, at): LaneProposal => {
     const row = lanes[at]?.row
-    const standing = (row?.lanes[target.lane - 1] ?? []).flatMap(entry => entry.type === 'section' ? [entry.section] : [])
+    const standing = (row?.lanes[target.lane - 1] ?? []).flatMap(entry => (entry.type === 'section' ? [entry.section] : []))
     const heights = heightsBetweenTabs(target, id => holderHeightMm(holders.get(id), facts))
-    const tabs = planTabs(target.tabs.flatMap(({ standsFor, title, beforeHolderId }, index) => standsFor ? [{ standsFor, title, beforeHolderId, holderHeightMm: heights[index] ?? 0 }] : []), standing, laneRoom(row?.container), habit)
+    const tabs = planTabs(
+      target.tabs.flatMap(({ standsFor, title, beforeHolderId }, index) =>
+        standsFor ? [{ standsFor, title, beforeHolderId, holderHeightMm: heights[index] ?? 0 }] : [],
+      ),
+      standing,
+      laneRoom(row?.container),
+      habit,
+    )
     const usedMm = (lanes[at]?.othersMm ?? 0) + target.holderIds.reduce((sum, id) => sum + lengthOf(id), 0)
-    return { target: { ...target, tabs: tabs.map(({ standsFor, title, beforeHolderId, colour }) => ({ standsFor, title, beforeHolderId, colour })) }, usedMm, capacityMm: row?.container.lengthMm ?? 0, tabs, changes: changedTabs(tabs, standing) }
+    return {
+      target: {
+        ...target,
+        tabs: tabs.map(({ standsFor, title, beforeHolderId, colour }) => ({ standsFor, title, beforeHolderId, colour })),
+      },
+      usedMm,
+      capacityMm: row?.container.lengthMm ?? 0,
+      tabs,
+      changes: changedTabs(tabs, standing),
+    }
   })
-  return { ok: true, lanes: proposals, breaks: explainBreaks(items, bins, split.starts), moves, sets: ordered.length, usedLanes: targets.filter(target => target.holderIds.length > 0).length }
+  return {
+    ok: true,
+    lanes: proposals,
+    breaks: explainBreaks(items, bins, split.starts),
+    moves,
+    sets: ordered.length,
+    usedLanes: targets.filter(target => target.holderIds.length > 0).length,
+  }
 }
 
 /** What is left of a re-filing, from the room as it stands now; the aim has taken in what came meanwhile. */
-export function remainingRefiling(facts: RefilingFacts, refiling: Refiling, dies: Zone['habits']['dies'], tableRow: ContainerRow | null): { readonly moves: MovesPlan, readonly lanes: readonly LaneTarget[] } {
+export function remainingRefiling(
+  facts: RefilingFacts,
+  refiling: Refiling,
+  dies: Zone['habits']['dies'],
+  tableRow: ContainerRow | null,
+): { readonly moves: MovesPlan; readonly lanes: readonly LaneTarget[] } {
   const rows = facts.rows.filter(row => isRow(row) && row.container.id !== refiling.tableContainerId)
   const all = tableRow ? [...rows, tableRow] : rows
   const lengthOf = lengthsOf(all, facts)
   // A container that was taken out meanwhile is no aim any more: what was meant for it goes where the rule has it.
-  const stands = refiling.lanes.filter(target => rows.some(row => row.container.id === target.containerId && target.lane <= row.lanes.length))
+  const stands = refiling.lanes.filter(target =>
+    rows.some(row => row.container.id === target.containerId && target.lane <= row.lanes.length),
+  )
   const lanes = adaptAim(stands, all.flatMap(row => row.placements).filter(isFiled), refiling.rule, dies, facts)
-  const limits: MoveLimits = { armfulMm: refiling.armfulMm, table: { key: laneKey(refiling.tableContainerId, 1), capacityMm: refiling.tableMm } }
-  return { lanes, moves: planMoves(shelvesOf(all, lengthOf), new Map(lanes.map(lane => [laneKey(lane.containerId, lane.lane), lane.holderIds])), lengthOf, limits) }
+  const limits: MoveLimits = {
+    armfulMm: refiling.armfulMm,
+    table: { key: laneKey(refiling.tableContainerId, 1), capacityMm: refiling.tableMm },
+  }
+  return {
+    lanes,
+    moves: planMoves(
+      shelvesOf(all, lengthOf),
+      new Map(lanes.map(lane => [laneKey(lane.containerId, lane.lane), lane.holderIds])),
+      lengthOf,
+      limits,
+    ),
+  }
 }
 
 function lengthsOf(rows: readonly ContainerRow[], facts: RefilingFacts): (id: string) => number {
   const lengths = new Map(rows.flatMap(row => row.placements).map(({ holder }) => [holder.id, holderLengthMm(holder, facts)]))
   return id => lengths.get(id) ?? 0
 }
-const apartMm = (row: ContainerRow, lane: number, lengthOf: (id: string) => number): number => row.placements.reduce((sum, placement) => placement.lane === lane && !isFiled(placement) ? sum + lengthOf(placement.holder.id) : sum, 0)
+const apartMm = (row: ContainerRow, lane: number, lengthOf: (id: string) => number): number =>
+  row.placements.reduce((sum, placement) => (placement.lane === lane && !isFiled(placement) ? sum + lengthOf(placement.holder.id) : sum), 0)
 
 function shelvesOf(rows: readonly ContainerRow[], lengthOf: (id: string) => number): readonly Shelf[] {
-  return rows.flatMap(row => row.lanes.map((_, at): Shelf => ({
-    key: laneKey(row.container.id, at + 1), capacityMm: row.container.lengthMm, othersMm: apartMm(row, at + 1, lengthOf),
-    ids: row.placements.filter(placement => placement.lane === at + 1 && isFiled(placement)).map(({ holder }) => holder.id),
-  })))
+  return rows.flatMap(row =>
+    row.lanes.map((_, at): Shelf => ({
+      key: laneKey(row.container.id, at + 1),
+      capacityMm: row.container.lengthMm,
+      othersMm: apartMm(row, at + 1, lengthOf),
+      ids: row.placements.filter(placement => placement.lane === at + 1 && isFiled(placement)).map(({ holder }) => holder.id),
+    })),
+  )
 }
 
 /** With evenness first, no lane may be filled beyond the least share that the fullest must have. */
 function evenBins(lengths: readonly number[], bins: readonly SplitBin[], isEven: boolean): readonly SplitBin[] {
   if (!isEven || bins.some(bin => bin.capacityMm <= 0)) return bins
-  const share = leastLargestShare(lengths, bins.map(bin => bin.capacityMm))
+  const share = leastLargestShare(
+    lengths,
+    bins.map(bin => bin.capacityMm),
+  )
   return share >= 1 ? bins : bins.map(bin => ({ capacityMm: bin.capacityMm * share + 1e-6 }))
 }
 
 const UNKNOWN_HEIGHT_MM = 178 // 7 in, the usual pocket (common practice)
 function holderHeightMm(holder: Holder | undefined, { holderTypes, holdings }: RefilingFacts): number {
-  return holderTypes.get(holder?.holderTypeId ?? '')?.inner?.heightMm ?? holdings.get(holder?.holdingIds[0] ?? '')?.size?.heightMm ?? UNKNOWN_HEIGHT_MM
+  return (
+    holderTypes.get(holder?.holderTypeId ?? '')?.inner?.heightMm ??
+    holdings.get(holder?.holdingIds[0] ?? '')?.size?.heightMm ??
+    UNKNOWN_HEIGHT_MM
+  )
 }
 /** The tallest holder behind each tab, up to the next. */
 function heightsBetweenTabs(target: LaneTarget, heightOf: (id: string) => number): readonly number[] {
   const starts = target.tabs.map(tab => target.holderIds.indexOf(tab.beforeHolderId))
   return starts.map((from, at) => Math.max(0, ...target.holderIds.slice(from, starts[at + 1] ?? target.holderIds.length).map(heightOf)))
 }
-function laneRoom(container: Container | undefined): { readonly widthMm: number | null, readonly headroomMm: number | null } {
+function laneRoom(container: Container | undefined): { readonly widthMm: number | null; readonly headroomMm: number | null } {
   return { widthMm: container?.inner ? container.inner.widthMm / container.lanes : null, headroomMm: container?.inner?.heightMm ?? null }
 }

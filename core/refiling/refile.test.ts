@@ -3,25 +3,47 @@ import fc from 'fast-check'
 import { afterStep, type Aim, idsOf, type LanesNow, longestIncreasing, type MovesPlan, planMoves, type Shelf } from './index'
 
 const TABLE = 'table'
-interface Puzzle { readonly shelves: readonly Shelf[], readonly aim: Aim, readonly lengthOf: (id: string) => number }
+interface Puzzle {
+  readonly shelves: readonly Shelf[]
+  readonly aim: Aim
+  readonly lengthOf: (id: string) => number
+}
 
 /** Lanes with some holders, and the same holders in other lanes in another order; each lane long enough for what it has and gets. */
 function puzzle(most: number): fc.Arbitrary<Puzzle> {
-  return fc.record({ count: fc.integer({ min: 1, max: most }), lanes: fc.integer({ min: 1, max: 3 }), seed: fc.infiniteStream(fc.nat(997)), spareMm: fc.integer({ min: 0, max: 30 }) }).map(({ count, lanes, seed, spareMm }) => {
-    const draw = (below: number): number => { const { value } = seed.next(); return Number(value) % below }
-    const ids = Array.from({ length: count }, (_, at) => `h${at}`)
-    const lengths = new Map(ids.map(id => [id, 1 + draw(9)]))
-    const lengthOf = (id: string): number => lengths.get(id) ?? 0
-    const deal = (): string[][] => {
-      const dealt = Array.from({ length: lanes }, (): string[] => [])
-      for (const id of ids) { const lane = dealt[draw(lanes)] as string[]; lane.splice(draw(lane.length + 1), 0, id) }
-      return dealt
-    }
-    const [now, then] = [deal(), deal()]
-    const sum = (some: readonly string[] | undefined): number => (some ?? []).reduce((mm, id) => mm + lengthOf(id), 0)
-    const shelves = now.map((some, at): Shelf => ({ key: `L${at}`, capacityMm: 5 + Math.max(sum(some), sum(then[at])) + spareMm, othersMm: 5, ids: some }))
-    return { shelves, aim: new Map(then.map((some, at) => [`L${at}`, some])), lengthOf }
-  })
+  return fc
+    .record({
+      count: fc.integer({ min: 1, max: most }),
+      lanes: fc.integer({ min: 1, max: 3 }),
+      seed: fc.infiniteStream(fc.nat(997)),
+      spareMm: fc.integer({ min: 0, max: 30 }),
+    })
+    .map(({ count, lanes, seed, spareMm }) => {
+      const draw = (below: number): number => {
+        const { value } = seed.next()
+        return Number(value) % below
+      }
+      const ids = Array.from({ length: count }, (_, at) => `h${at}`)
+      const lengths = new Map(ids.map(id => [id, 1 + draw(9)]))
+      const lengthOf = (id: string): number => lengths.get(id) ?? 0
+      const deal = (): string[][] => {
+        const dealt = Array.from({ length: lanes }, (): string[] => [])
+        for (const id of ids) {
+          const lane = dealt[draw(lanes)] as string[]
+          lane.splice(draw(lane.length + 1), 0, id)
+        }
+        return dealt
+      }
+      const [now, then] = [deal(), deal()]
+      const sum = (some: readonly string[] | undefined): number => (some ?? []).reduce((mm, id) => mm + lengthOf(id), 0)
+      const shelves = now.map((some, at): Shelf => ({
+        key: `L${at}`,
+        capacityMm: 5 + Math.max(sum(some), sum(then[at])) + spareMm,
+        othersMm: 5,
+        ids: some,
+      }))
+      return { shelves, aim: new Map(then.map((some, at) => [`L${at}`, some])), lengthOf }
+    })
 }
 
 /** Does every step on paper: each holder is where the step says, comes out in one piece, and nothing is ever too full. */
@@ -52,7 +74,8 @@ function mostThatStay({ shelves, aim }: Puzzle): number {
     let most = 0
     for (let choice = 0; choice < 2 ** ids.length; choice += 1) {
       const places = ids.filter((_, at) => (choice >> at) & 1).map(id => order.get(id))
-      if (places.every((place, at) => place !== undefined && (at === 0 || place > (places[at - 1] ?? -1)))) most = Math.max(most, places.length)
+      if (places.every((place, at) => place !== undefined && (at === 0 || place > (places[at - 1] ?? -1))))
+        most = Math.max(most, places.length)
     }
     return sum + most
   }, 0)
@@ -60,69 +83,116 @@ function mostThatStay({ shelves, aim }: Puzzle): number {
 
 describe('re-filing in the fewest moves', () => {
   test('no fewer can be lifted (against every choice of what stays, up to eight holders; property)', () => {
-    fc.assert(fc.property(puzzle(8), (each) => {
-      const plan = planMoves(each.shelves, each.aim, each.lengthOf, { armfulMm: 20, table: { key: TABLE, capacityMm: 1000 } })
-      if (!plan.ok) throw new Error(plan.code)
-      expect(plan.stay).toBe(mostThatStay(each))
-      expect(plan.stay + plan.move).toBe([...each.aim.values()].flat().length)
-      expect(new Set(plan.steps.flatMap(idsOf)).size).toBe(plan.move)
-    }), { numRuns: 200 })
+    fc.assert(
+      fc.property(puzzle(8), each => {
+        const plan = planMoves(each.shelves, each.aim, each.lengthOf, { armfulMm: 20, table: { key: TABLE, capacityMm: 1000 } })
+        if (!plan.ok) throw new Error(plan.code)
+        expect(plan.stay).toBe(mostThatStay(each))
+        expect(plan.stay + plan.move).toBe([...each.aim.values()].flat().length)
+        expect(new Set(plan.steps.flatMap(idsOf)).size).toBe(plan.move)
+      }),
+      { numRuns: 200 },
+    )
   })
   test('done step by step it comes out as aimed at; nothing is ever too full, and no armful too large (property)', () => {
-    fc.assert(fc.property(puzzle(40), fc.integer({ min: 0, max: 25 }), fc.integer({ min: 9, max: 40 }), (each, tableMm, armfulMm) => {
-      const plan = planMoves(each.shelves, each.aim, each.lengthOf, { armfulMm, table: { key: TABLE, capacityMm: tableMm } })
-      if (!plan.ok) return expect(plan.code).toBe('tableTooSmall')
-      const rows = replay(each, plan, tableMm)
-      for (const [key, ids] of each.aim) expect(rows.get(key)).toEqual(ids)
-      expect(rows.get(TABLE)).toEqual([])
-      expect(plan.steps.reduce<LanesNow>((lanes, step) => afterStep(lanes, step, TABLE), new Map([[TABLE, []], ...each.shelves.map(shelf => [shelf.key, shelf.ids] as const)]))).toEqual(rows)
-      for (const step of plan.steps) expect(step.lengthMm).toBeLessThanOrEqual(armfulMm)
-      expect(plan.lifts).toBeGreaterThanOrEqual(plan.move)
-    }), { numRuns: 300 })
+    fc.assert(
+      fc.property(puzzle(40), fc.integer({ min: 0, max: 25 }), fc.integer({ min: 9, max: 40 }), (each, tableMm, armfulMm) => {
+        const plan = planMoves(each.shelves, each.aim, each.lengthOf, { armfulMm, table: { key: TABLE, capacityMm: tableMm } })
+        if (!plan.ok) return expect(plan.code).toBe('tableTooSmall')
+        const rows = replay(each, plan, tableMm)
+        for (const [key, ids] of each.aim) expect(rows.get(key)).toEqual(ids)
+        expect(rows.get(TABLE)).toEqual([])
+        expect(
+          plan.steps.reduce<LanesNow>(
+            (lanes, step) => afterStep(lanes, step, TABLE),
+            new Map([[TABLE, []], ...each.shelves.map(shelf => [shelf.key, shelf.ids] as const)]),
+          ),
+        ).toEqual(rows)
+        for (const step of plan.steps) expect(step.lengthMm).toBeLessThanOrEqual(armfulMm)
+        expect(plan.lifts).toBeGreaterThanOrEqual(plan.move)
+      }),
+      { numRuns: 300 },
+    )
   })
   test('stopped anywhere and worked out anew, it goes on and never lifts more than was left (property)', () => {
-    fc.assert(fc.property(puzzle(20), fc.nat(30), (each, stop) => {
-      const limits = { armfulMm: 15, table: { key: TABLE, capacityMm: 500 } }
-      const plan = planMoves(each.shelves, each.aim, each.lengthOf, limits)
-      if (!plan.ok) throw new Error(plan.code)
-      const done = plan.steps.slice(0, stop)
-      const rows = replay(each, { ...plan, steps: done }, 500)
-      const now: Puzzle = { ...each, shelves: [...each.shelves.map(shelf => ({ ...shelf, ids: rows.get(shelf.key) ?? [] })), { key: TABLE, capacityMm: 500, othersMm: 0, ids: rows.get(TABLE) ?? [] }] }
-      const rest = planMoves(now.shelves, each.aim, each.lengthOf, limits)
-      if (!rest.ok) throw new Error(rest.code)
-      expect(rest.move).toBeLessThanOrEqual(new Set(plan.steps.slice(stop).flatMap(idsOf)).size)
-      const after = replay(now, rest, 500)
-      for (const [key, ids] of each.aim) expect(after.get(key)).toEqual(ids)
-    }), { numRuns: 200 })
+    fc.assert(
+      fc.property(puzzle(20), fc.nat(30), (each, stop) => {
+        const limits = { armfulMm: 15, table: { key: TABLE, capacityMm: 500 } }
+        const plan = planMoves(each.shelves, each.aim, each.lengthOf, limits)
+        if (!plan.ok) throw new Error(plan.code)
+        const done = plan.steps.slice(0, stop)
+        const rows = replay(each, { ...plan, steps: done }, 500)
+        const now: Puzzle = {
+          ...each,
+          shelves: [
+            ...each.shelves.map(shelf => ({ ...shelf, ids: rows.get(shelf.key) ?? [] })),
+            { key: TABLE, capacityMm: 500, othersMm: 0, ids: rows.get(TABLE) ?? [] },
+          ],
+        }
+        const rest = planMoves(now.shelves, each.aim, each.lengthOf, limits)
+        if (!rest.ok) throw new Error(rest.code)
+        expect(rest.move).toBeLessThanOrEqual(new Set(plan.steps.slice(stop).flatMap(idsOf)).size)
+        const after = replay(now, rest, 500)
+        for (const [key, ids] of each.aim) expect(after.get(key)).toEqual(ids)
+      }),
+      { numRuns: 200 },
+    )
   })
   test('two full lanes that change places need the table, and it is said how much of it', () => {
-    const shelves: Shelf[] = [{ key: 'A', capacityMm: 10, othersMm: 0, ids: ['a'] }, { key: 'B', capacityMm: 10, othersMm: 0, ids: ['b'] }]
-    const aim = new Map([['A', ['b']], ['B', ['a']]])
-    expect(planMoves(shelves, aim, () => 10, { armfulMm: 50, table: { key: TABLE, capacityMm: 4 } })).toEqual({ ok: false, code: 'tableTooSmall', needMm: 10, haveMm: 4 })
+    const shelves: Shelf[] = [
+      { key: 'A', capacityMm: 10, othersMm: 0, ids: ['a'] },
+      { key: 'B', capacityMm: 10, othersMm: 0, ids: ['b'] },
+    ]
+    const aim = new Map([
+      ['A', ['b']],
+      ['B', ['a']],
+    ])
+    expect(planMoves(shelves, aim, () => 10, { armfulMm: 50, table: { key: TABLE, capacityMm: 4 } })).toEqual({
+      ok: false,
+      code: 'tableTooSmall',
+      needMm: 10,
+      haveMm: 4,
+    })
     const plan = planMoves(shelves, aim, () => 10, { armfulMm: 50, table: { key: TABLE, capacityMm: 10 } })
     expect(plan).toMatchObject({ ok: true, move: 2, lifts: 3 })
   })
   test('what cannot stand where it is aimed at is said before anything is lifted', () => {
-    expect(planMoves([{ key: 'A', capacityMm: 10, othersMm: 2, ids: [] }, { key: 'B', capacityMm: 30, othersMm: 0, ids: ['a', 'b'] }], new Map([['A', ['a', 'b']]]), () => 5, { armfulMm: 50, table: { key: TABLE, capacityMm: 10 } }))
-      .toEqual({ ok: false, code: 'laneTooShort', lane: 'A', needMm: 12, haveMm: 10 })
+    expect(
+      planMoves(
+        [
+          { key: 'A', capacityMm: 10, othersMm: 2, ids: [] },
+          { key: 'B', capacityMm: 30, othersMm: 0, ids: ['a', 'b'] },
+        ],
+        new Map([['A', ['a', 'b']]]),
+        () => 5,
+        { armfulMm: 50, table: { key: TABLE, capacityMm: 10 } },
+      ),
+    ).toEqual({ ok: false, code: 'laneTooShort', lane: 'A', needMm: 12, haveMm: 10 })
   })
   test('nothing to do is no step', () => {
-    expect(planMoves([{ key: 'A', capacityMm: 10, othersMm: 0, ids: ['a', 'b'] }], new Map([['A', ['a', 'b']]]), () => 5, { armfulMm: 5, table: { key: TABLE, capacityMm: 0 } })).toEqual({ ok: true, steps: [], stay: 2, move: 0, lifts: 0 })
+    expect(
+      planMoves([{ key: 'A', capacityMm: 10, othersMm: 0, ids: ['a', 'b'] }], new Map([['A', ['a', 'b']]]), () => 5, {
+        armfulMm: 5,
+        table: { key: TABLE, capacityMm: 0 },
+      }),
+    ).toEqual({ ok: true, steps: [], stay: 2, move: 0, lifts: 0 })
   })
 })
 
 test('longest increasing: rising, from the list, and none longer (against every choice, property)', () => {
-  fc.assert(fc.property(fc.uniqueArray(fc.nat(50), { maxLength: 10 }), (values) => {
-    const found = longestIncreasing(values)
-    found.slice(1).forEach((at, index) => {
-      expect(at).toBeGreaterThan(found[index] ?? 0)
-      expect(values[at]).toBeGreaterThan(values[found[index] ?? 0] ?? 0)
-    })
-    let longest = 0
-    for (let choice = 0; choice < 2 ** values.length; choice += 1) {
-      const some = values.filter((_, at) => (choice >> at) & 1)
-      if (some.every((value, at) => at === 0 || value > (some[at - 1] ?? 0))) longest = Math.max(longest, some.length)
-    }
-    expect(found).toHaveLength(longest)
-  }))
+  fc.assert(
+    fc.property(fc.uniqueArray(fc.nat(50), { maxLength: 10 }), values => {
+      const found = longestIncreasing(values)
+      found.slice(1).forEach((at, index) => {
+        expect(at).toBeGreaterThan(found[index] ?? 0)
+        expect(values[at]).toBeGreaterThan(values[found[index] ?? 0] ?? 0)
+      })
+      let longest = 0
+      for (let choice = 0; choice < 2 ** values.length; choice += 1) {
+        const some = values.filter((_, at) => (choice >> at) & 1)
+        if (some.every((value, at) => at === 0 || value > (some[at - 1] ?? 0))) longest = Math.max(longest, some.length)
+      }
+      expect(found).toHaveLength(longest)
+    }),
+  )
 })

@@ -20,8 +20,12 @@ export class Shelves {
   readonly #capacity = new Map<string, number>()
   /** Of each lane, by their place in the aim: who stands where it shall. */
   readonly #settled = new Map<string, Uint8Array>()
-  readonly #order = new Map<string, { readonly to: string, readonly at: number }>()
-  constructor(private readonly shelves: readonly Shelf[], private readonly aim: Aim, readonly lengthOf: (id: string) => number) {
+  readonly #order = new Map<string, { readonly to: string; readonly at: number }>()
+  constructor(
+    private readonly shelves: readonly Shelf[],
+    private readonly aim: Aim,
+    readonly lengthOf: (id: string) => number,
+  ) {
     for (const [to, ids] of aim) ids.forEach((id, at) => this.#order.set(id, { to, at }))
     let stay = 0
     for (const { key, capacityMm, othersMm, ids } of shelves) {
@@ -29,7 +33,10 @@ export class Shelves {
       this.#used.set(key, othersMm + ids.reduce((sum, id) => sum + lengthOf(id), 0))
       const settled = new Uint8Array(aim.get(key)?.length ?? 0)
       this.#settled.set(key, settled)
-      const own = ids.flatMap((id) => { const order = this.#order.get(id); return order?.to === key ? [order.at] : [] })
+      const own = ids.flatMap(id => {
+        const order = this.#order.get(id)
+        return order?.to === key ? [order.at] : []
+      })
       for (const at of longestIncreasing(own)) {
         settled[own[at] ?? 0] = 1
         stay += 1
@@ -38,9 +45,13 @@ export class Shelves {
     this.stay = stay
     this.move = this.#order.size - stay
   }
-  usedMm(key: string): number { return this.#used.get(key) ?? 0 }
-  freeMm(key: string): number { return (this.#capacity.get(key) ?? 0) - this.usedMm(key) }
-  laneTooShort(): { readonly lane: string, readonly needMm: number, readonly haveMm: number } | null {
+  usedMm(key: string): number {
+    return this.#used.get(key) ?? 0
+  }
+  freeMm(key: string): number {
+    return (this.#capacity.get(key) ?? 0) - this.usedMm(key)
+  }
+  laneTooShort(): { readonly lane: string; readonly needMm: number; readonly haveMm: number } | null {
     for (const { key, capacityMm, othersMm } of this.shelves) {
       const needMm = othersMm + (this.aim.get(key) ?? []).reduce((sum, id) => sum + this.lengthOf(id), 0)
       // A lane that is too full as it stands may stay so; it may not be filled beyond what it holds.
@@ -56,15 +67,22 @@ export class Shelves {
   blocks(armfulMm: number): Waiting {
     const waiting = new Waiting()
     for (const { key, ids } of this.shelves) {
-      let block: { ids: string[], to: string, lengthMm: number } | null = null
-      let last: { to: string, at: number } | null = null
-      const close = (): void => { if (block) waiting.add({ from: key, block }); block = null; last = null }
+      let block: { ids: string[]; to: string; lengthMm: number } | null = null
+      let last: { to: string; at: number } | null = null
+      const close = (): void => {
+        if (block) waiting.add({ from: key, block })
+        block = null
+        last = null
+      }
       for (const id of ids) {
         const order = this.#order.get(id)
-        if (!order || (order.to === key && this.isSettled(id))) { close(); continue }
+        if (!order || (order.to === key && this.isSettled(id))) {
+          close()
+          continue
+        }
         const lengthMm = this.lengthOf(id)
-        const now: { ids: string[], to: string, lengthMm: number } | null = block
-        const before: { to: string, at: number } | null = last
+        const now: { ids: string[]; to: string; lengthMm: number } | null = block
+        const before: { to: string; at: number } | null = last
         if (now && before && order.to === now.to && order.at === before.at + 1 && now.lengthMm + lengthMm <= armfulMm + EPSILON_MM) {
           now.ids.push(id)
           now.lengthMm += lengthMm
@@ -77,7 +95,8 @@ export class Shelves {
       close()
     }
     // Front to back, as the aim has them: the lane is filled as one works along it.
-    for (const entries of waiting.into.values()) entries.sort((a, b) => (this.#order.get(a.block.ids[0] ?? '')?.at ?? 0) - (this.#order.get(b.block.ids[0] ?? '')?.at ?? 0))
+    for (const entries of waiting.into.values())
+      entries.sort((a, b) => (this.#order.get(a.block.ids[0] ?? '')?.at ?? 0) - (this.#order.get(b.block.ids[0] ?? '')?.at ?? 0))
     return waiting
   }
   /** Carries an armful; tells behind what it was set down. */

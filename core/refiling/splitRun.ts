@@ -1,7 +1,10 @@
 /** One holder of the run, in filing order. */
 export interface SplitItem {
   readonly lengthMm: number
-  /** What the first key of the rule makes of it (a theme, a brand), and what the first two make: neither is parted if that can be helped. */
+  /**
+   * What the first key of the rule makes of it (a theme, a brand), and what the first two make: neither is parted if that can
+   * be helped.
+   */
   readonly group: string
   readonly subgroup: string
 }
@@ -19,9 +22,13 @@ export interface SplitAims {
 export const START_AIMS: SplitAims = { group: 4, subgroup: 1, container: 2, even: 3 }
 
 export type SplitPlan =
-  | { readonly ok: true, /** The first item of each bin, and the number of items at the end: as many as bins and one. */ readonly starts: readonly number[], readonly cost: number }
-  | { readonly ok: false, readonly code: 'tooLong', readonly needMm: number, readonly haveMm: number }
-  | { readonly ok: false, readonly code: 'itemTooLong', readonly index: number, readonly needMm: number, readonly haveMm: number }
+  | {
+      readonly ok: true
+      /** The first item of each bin, and the number of items at the end: as many as bins and one. */ readonly starts: readonly number[]
+      readonly cost: number
+    }
+  | { readonly ok: false; readonly code: 'tooLong'; readonly needMm: number; readonly haveMm: number }
+  | { readonly ok: false; readonly code: 'itemTooLong'; readonly index: number; readonly needMm: number; readonly haveMm: number }
 
 const EPSILON_MM = 1e-6
 
@@ -33,13 +40,17 @@ const EPSILON_MM = 1e-6
 export function splitRun(items: readonly SplitItem[], bins: readonly SplitBin[], aims: SplitAims): SplitPlan {
   const n = items.length
   const sums = new Float64Array(n + 1)
-  items.forEach((item, at) => { sums[at + 1] = (sums[at] ?? 0) + item.lengthMm })
+  items.forEach((item, at) => {
+    sums[at + 1] = (sums[at] ?? 0) + item.lengthMm
+  })
   const total = sums[n] ?? 0
   const haveMm = bins.reduce((sum, bin) => sum + bin.capacityMm, 0)
   const largest = bins.reduce((most, bin) => Math.max(most, bin.capacityMm), 0)
   const tooLong = items.findIndex(item => item.lengthMm > largest + EPSILON_MM)
   if (tooLong >= 0) return { ok: false, code: 'itemTooLong', index: tooLong, needMm: items[tooLong]?.lengthMm ?? 0, haveMm: largest }
-  const cutPrice = Float64Array.from({ length: n + 1 }, (_, at) => at === 0 || at === n ? 0 : priceOfCut(items[at - 1] as SplitItem, items[at] as SplitItem, aims))
+  const cutPrice = Float64Array.from({ length: n + 1 }, (_, at) =>
+    at === 0 || at === n ? 0 : priceOfCut(items[at - 1] as SplitItem, items[at] as SplitItem, aims),
+  )
   const reach = latestEnds(sums, bins)
   const from = earliestStarts(sums, bins)
   if ((reach.at(-1) ?? 0) < n) return { ok: false, code: 'tooLong', needMm: total, haveMm }
@@ -51,7 +62,7 @@ export function splitRun(items: readonly SplitItem[], bins: readonly SplitBin[],
     const now = new Float64Array(n + 1).fill(Infinity)
     const back = new Int32Array(n + 1).fill(-1)
     // Evenness: the sum of squared fills over capacities is least when all are filled alike.
-    const evenness = total > 0 ? aims.even / (capacityMm * total) * (haveMm / total) * bins.length : 0
+    const evenness = total > 0 ? (aims.even / (capacityMm * total)) * (haveMm / total) * bins.length : 0
     const [low, high] = [from[at + 1] ?? 0, reach[at + 1] ?? n]
     let first = from[at] ?? 0
     for (let end = low; end <= high; end += 1) {
@@ -80,7 +91,10 @@ export function splitRun(items: readonly SplitItem[], bins: readonly SplitBin[],
 }
 
 function priceOfCut(front: SplitItem, behind: SplitItem, aims: SplitAims): number {
-  return (front.group === behind.group ? aims.group : 0) + (front.group === behind.group && front.subgroup === behind.subgroup ? aims.subgroup : 0)
+  return (
+    (front.group === behind.group ? aims.group : 0) +
+    (front.group === behind.group && front.subgroup === behind.subgroup ? aims.subgroup : 0)
+  )
 }
 
 /** How many items the first so many bins can hold at the most. */

@@ -3,9 +3,15 @@ import type { ContainerRow } from '#core/room'
 import { orderHolders, type OrderFacts } from './aim'
 import { longestIncreasing } from './lis'
 
-/** How many holders would have to be lifted for a zone to stand in the order of a rule again, wherever they stand in their containers. O(n log n). */
+/**
+ * How many holders would have to be lifted for a zone to stand in the order of a rule again, wherever they stand in their
+ * containers. O(n log n).
+ */
 export function outOfOrder(rows: readonly ContainerRow[], rule: FilingRule, dies: Zone['habits']['dies'], facts: OrderFacts): number {
-  const placements = rows.filter(row => row.container.cells === null && !row.container.isTable).flatMap(row => row.placements).filter(({ holder }) => holder.apartBecause === null)
+  const placements = rows
+    .filter(row => row.container.cells === null && !row.container.isTable)
+    .flatMap(row => row.placements)
+    .filter(({ holder }) => holder.apartBecause === null)
   const at = new Map(placements.map(({ holder }, index) => [holder.id, index]))
   return placements.length - longestIncreasing(orderHolders(placements, rule, dies, facts).map(each => at.get(each.holderId) ?? 0)).length
 }

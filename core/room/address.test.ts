@@ -3,43 +3,103 @@ import fc from 'fast-check'
 import type { Container, Holder } from '#core/catalog'
 import { addressBook, type AddressPatterns, arrangeContainer, firstClash, patternFault, type Placement, shortAddress } from './index'
 
-const container = (id: string, more: Partial<Container>): Container => ({ id, fixtureId: 'f', shelf: 1, rank: 0, name: `Bin ${id}`, code: `B${id}`, type: 'bin', lanes: 1, lengthMm: 300, inner: null, cells: null, zoneId: 'z', emptyWeightG: null, isTable: false, ...more })
-const held = (at: number, containerId: string, more: Partial<Holder> = {}): Holder => ({ id: `${containerId}-${at}`, holderTypeId: null, type: 'pocket', containerId, lane: 1, order: `a${String(at).padStart(3, '0')}`, cell: null, apartBecause: null, holdingIds: ['x'], ...more })
+const container = (id: string, more: Partial<Container>): Container => ({
+  id,
+  fixtureId: 'f',
+  shelf: 1,
+  rank: 0,
+  name: `Bin ${id}`,
+  code: `B${id}`,
+  type: 'bin',
+  lanes: 1,
+  lengthMm: 300,
+  inner: null,
+  cells: null,
+  zoneId: 'z',
+  emptyWeightG: null,
+  isTable: false,
+  ...more,
+})
+const held = (at: number, containerId: string, more: Partial<Holder> = {}): Holder => ({
+  id: `${containerId}-${at}`,
+  holderTypeId: null,
+  type: 'pocket',
+  containerId,
+  lane: 1,
+  order: `a${String(at).padStart(3, '0')}`,
+  cell: null,
+  apartBecause: null,
+  holdingIds: ['x'],
+  ...more,
+})
 const PAGES = { rows: 4, columns: 3, pages: 12, isTwoSided: true, cellSize: null, reuse: 'last' as const }
 /** Bins with lanes, binders with both sides of their cells in use, a rack of cases, drawers. */
 function room(counts: readonly number[]): Placement[] {
-  const cells = Array.from({ length: counts[2] ?? 0 }, (_, at) => held(at, '16', { cell: { page: 1 + (at % 12), cell: 1 + (Math.floor(at / 24) % 12), side: at % 24 < 12 ? 'front' : 'back' } }))
+  const cells = Array.from({ length: counts[2] ?? 0 }, (_, at) =>
+    held(at, '16', { cell: { page: 1 + (at % 12), cell: 1 + (Math.floor(at / 24) % 12), side: at % 24 < 12 ? 'front' : 'back' } }),
+  )
   return [
-    ...arrangeContainer(container('4', {}), Array.from({ length: counts[0] ?? 0 }, (_, at) => held(at, '4')), []).placements,
-    ...arrangeContainer(container('41', { lanes: 2 }), Array.from({ length: counts[1] ?? 0 }, (_, at) => held(at, '41', { lane: 1 + (at % 2) })), []).placements,
+    ...arrangeContainer(
+      container('4', {}),
+      Array.from({ length: counts[0] ?? 0 }, (_, at) => held(at, '4')),
+      [],
+    ).placements,
+    ...arrangeContainer(
+      container('41', { lanes: 2 }),
+      Array.from({ length: counts[1] ?? 0 }, (_, at) => held(at, '41', { lane: 1 + (at % 2) })),
+      [],
+    ).placements,
     ...arrangeContainer(container('16', { type: 'binder', code: 'A', name: 'Binder A', cells: PAGES }), cells, []).placements,
-    ...arrangeContainer(container('CD', { type: 'caseRack', code: 'CD', name: 'Rack' }), Array.from({ length: counts[3] ?? 0 }, (_, at) => held(at, 'CD')), []).placements,
+    ...arrangeContainer(
+      container('CD', { type: 'caseRack', code: 'CD', name: 'Rack' }),
+      Array.from({ length: counts[3] ?? 0 }, (_, at) => held(at, 'CD')),
+      [],
+    ).placements,
   ]
 }
 const counts = fc.array(fc.integer({ min: 0, max: 60 }), { minLength: 4, maxLength: 4 })
 const PATTERNS: AddressPatterns = { bin: '{code}-{lane}{position:2}', binder: '{cells}-{page}{cell:2}{side}', caseRack: 'CD {position}' }
 /** Other ways to write the same: small letters, other signs between, noughts in front. */
-const otherwise = [(text: string) => text.toLowerCase(), (text: string) => text.replace(/-/g, ' '), (text: string) => text.replace(/-/g, ' – '), (text: string) => ` ${text.replace(/(^|[^\d])(\d)/, '$10$2')} `]
+const otherwise = [
+  (text: string) => text.toLowerCase(),
+  (text: string) => text.replace(/-/g, ' '),
+  (text: string) => text.replace(/-/g, ' – '),
+  (text: string) => ` ${text.replace(/(^|[^\d])(\d)/, '$10$2')} `,
+]
 
-describe('addresses the owner\'s way', () => {
+describe("addresses the owner's way", () => {
   test('read back in every written form, and never the same for two places (property)', () => {
-    fc.assert(fc.property(counts, fc.constantFrom({}, PATTERNS), (list, patterns) => {
-      const placements = room(list)
-      const book = addressBook(placements, patterns)
-      expect(firstClash(placements, patterns)).toBeNull()
-      for (const placement of placements) {
-        const address = shortAddress(placement, patterns)
-        for (const write of [(text: string) => text, ...otherwise]) expect(book.read(write(address))).toEqual([placement])
-        const { cell } = placement
-        expect(book.read(cell ? `binder a, page ${cell.page}, cell ${cell.cell} ${cell.side}` : `${placement.container.name} ${placement.container.lanes > 1 ? (placement.lane === 1 ? 'left' : 'right') : ''} ${placement.position}`)).toEqual([placement])
-      }
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(counts, fc.constantFrom({}, PATTERNS), (list, patterns) => {
+        const placements = room(list)
+        const book = addressBook(placements, patterns)
+        expect(firstClash(placements, patterns)).toBeNull()
+        for (const placement of placements) {
+          const address = shortAddress(placement, patterns)
+          for (const write of [(text: string) => text, ...otherwise]) expect(book.read(write(address))).toEqual([placement])
+          const { cell } = placement
+          const lane = placement.container.lanes > 1 ? (placement.lane === 1 ? 'left' : 'right') : ''
+          expect(
+            book.read(
+              cell
+                ? `binder a, page ${cell.page}, cell ${cell.cell} ${cell.side}`
+                : `${placement.container.name} ${lane} ${placement.position}`,
+            ),
+          ).toEqual([placement])
+        }
+      }),
+      { numRuns: 40 },
+    )
   })
   test('B4-11, 16-203, CD 17, Drawer 3 (common practice)', () => {
     const [bin, , , rack] = [room([11, 0, 0, 0]), 0, 0, room([0, 0, 0, 17])]
     expect(shortAddress(bin.at(-1) as Placement, {})).toBe('B4-11')
     expect(shortAddress(rack.at(-1) as Placement, PATTERNS)).toBe('CD 17')
-    const sixteen = arrangeContainer(container('p', { type: 'binder', cells: { ...PAGES, rows: 4, columns: 4 } }), [held(1, 'p', { cell: { page: 2, cell: 3, side: 'back' } })], []).placements[0] as Placement
+    const sixteen = arrangeContainer(
+      container('p', { type: 'binder', cells: { ...PAGES, rows: 4, columns: 4 } }),
+      [held(1, 'p', { cell: { page: 2, cell: 3, side: 'back' } })],
+      [],
+    ).placements[0] as Placement
     expect(shortAddress(sixteen, PATTERNS)).toBe('16-203b')
     const drawer = arrangeContainer(container('3', { type: 'drawer', name: 'Drawer 3' }), [held(1, '3'), held(2, '3')], []).placements
     expect(drawer.map(place => shortAddress(place, { drawer: '{name}' }))).toEqual(['Drawer 3', 'Drawer 3'])

@@ -16,12 +16,12 @@ const TOKENS = {
   code: ({ container }: AddressedPlace) => container.code,
   name: ({ container }: AddressedPlace) => container.name,
   shelf: ({ container }: AddressedPlace) => String(container.shelf),
-  lane: ({ container, lane }: AddressedPlace) => container.lanes > 1 ? LANE_MARKS[lane - 1] ?? String(lane) : '',
+  lane: ({ container, lane }: AddressedPlace) => (container.lanes > 1 ? (LANE_MARKS[lane - 1] ?? String(lane)) : ''),
   position: ({ position }: AddressedPlace) => String(position),
   cells: ({ container }: AddressedPlace) => String(cellsPerPage(container)),
   page: ({ cell }: AddressedPlace) => String(cell?.page ?? ''),
   cell: ({ cell }: AddressedPlace) => String(cell?.cell ?? ''),
-  side: ({ cell }: AddressedPlace) => cell?.side === 'back' ? 'b' : '',
+  side: ({ cell }: AddressedPlace) => (cell?.side === 'back' ? 'b' : ''),
 } as const
 export const ADDRESS_TOKENS = Object.keys(TOKENS) as readonly (keyof typeof TOKENS)[]
 const TOKEN = /\{([a-zA-Z]+)(?::(\d))?\}/g
@@ -37,7 +37,11 @@ export function patternFor(container: Pick<Container, 'type' | 'cells'>, pattern
 }
 
 export function writeByPattern(pattern: string, place: AddressedPlace): string {
-  return pattern.replace(TOKEN, (whole, name: string, width: string | undefined) => isToken(name) ? TOKENS[name](place).padStart(Number(width ?? 0), '0') : whole).trim()
+  return pattern
+    .replace(TOKEN, (whole, name: string, width: string | undefined) =>
+      isToken(name) ? TOKENS[name](place).padStart(Number(width ?? 0), '0') : whole,
+    )
+    .trim()
 }
 
 /**
@@ -49,10 +53,18 @@ export function shortAddress(place: AddressedPlace, patterns: AddressPatterns = 
   return writeByPattern(patternFor(place.container, patterns), place)
 }
 
-export type PatternFault = { readonly code: 'unknownToken', readonly token: string } | { readonly code: 'noToken' } | { readonly code: 'sameForTwo', readonly address: string, readonly places: readonly [AddressedPlace, AddressedPlace] }
+export type PatternFault =
+  | { readonly code: 'unknownToken'; readonly token: string }
+  | { readonly code: 'noToken' }
+  | { readonly code: 'sameForTwo'; readonly address: string; readonly places: readonly [AddressedPlace, AddressedPlace] }
 
 /** What is wrong with a pattern, before it is taken: null when nothing is. `places` are those it would name, all of the room. */
-export function patternFault(type: ContainerType, pattern: string, places: Iterable<AddressedPlace>, patterns: AddressPatterns): PatternFault | null {
+export function patternFault(
+  type: ContainerType,
+  pattern: string,
+  places: Iterable<AddressedPlace>,
+  patterns: AddressPatterns,
+): PatternFault | null {
   const tokens = [...pattern.matchAll(TOKEN)].map(match => match[1] ?? '')
   const unknown = tokens.find(token => !isToken(token)) ?? /[{}]/.exec(pattern.replace(TOKEN, ''))?.[0]
   if (unknown !== undefined) return { code: 'unknownToken', token: unknown }
@@ -65,13 +77,18 @@ export function patternFault(type: ContainerType, pattern: string, places: Itera
  * Two places that would be written alike; null when each address names one place. A pattern without position or cell
  * names the whole container, and that is one place.
  */
-export function firstClash(places: Iterable<AddressedPlace>, patterns: AddressPatterns): { readonly address: string, readonly places: readonly [AddressedPlace, AddressedPlace] } | null {
-  const seen = new Map<string, { readonly spot: string, readonly place: AddressedPlace }>()
+export function firstClash(
+  places: Iterable<AddressedPlace>,
+  patterns: AddressPatterns,
+): { readonly address: string; readonly places: readonly [AddressedPlace, AddressedPlace] } | null {
+  const seen = new Map<string, { readonly spot: string; readonly place: AddressedPlace }>()
   for (const place of places) {
     const pattern = patternFor(place.container, patterns)
     const address = writeByPattern(pattern, place)
     const isWhole = !/\{position|\{cell(:\d)?\}/.test(pattern)
-    const spot = isWhole ? place.container.id : `${place.container.id}/${place.lane}/${place.position}/${place.cell ? `${place.cell.page}/${place.cell.cell}/${place.cell.side}` : ''}`
+    const spot = isWhole
+      ? place.container.id
+      : [place.container.id, place.lane, place.position, place.cell?.page, place.cell?.cell, place.cell?.side].join('/')
     const key = parts(address).join('|')
     const other = seen.get(key)
     if (other && other.spot !== spot) return { address, places: [other.place, place] }
@@ -80,9 +97,12 @@ export function firstClash(places: Iterable<AddressedPlace>, patterns: AddressPa
   return null
 }
 
-/** Letters and numbers one by one, in small letters and without leading noughts: `B04 - 11` and `b4-11` are alike, `B4-11` and `B41-1` are not. */
+/**
+ * Letters and numbers one by one, in small letters and without leading noughts: `B04 - 11` and `b4-11` are alike, `B4-11` and
+ * `B41-1` are not.
+ */
 function parts(text: string): readonly string[] {
-  return (text.toLowerCase().match(/\p{L}+|\d+/gu) ?? []).map(part => /^\d/.test(part) ? part.replace(/^0+(?=\d)/, '') : part)
+  return (text.toLowerCase().match(/\p{L}+|\d+/gu) ?? []).map(part => (/^\d/.test(part) ? part.replace(/^0+(?=\d)/, '') : part))
 }
 
 const SIDE_WORDS = ['b', 'back'] as const
@@ -91,13 +111,26 @@ function writtenForms(place: AddressedPlace, patterns: AddressPatterns): readonl
   const { container, cell, lane, position } = place
   const own = shortAddress(place, patterns)
   if (!cell) {
-    const lanes = container.lanes > 1 ? [LANE_MARKS[lane - 1] ?? '', lane === 1 ? 'left' : lane === container.lanes ? 'right' : `lane ${lane}`] : ['']
-    return [own, shortAddress(place), ...lanes.flatMap(mark => [`${container.name} ${mark} ${position}`, `${container.code} ${mark} ${position}`])]
+    const lanes =
+      container.lanes > 1 ? [LANE_MARKS[lane - 1] ?? '', lane === 1 ? 'left' : lane === container.lanes ? 'right' : `lane ${lane}`] : ['']
+    return [
+      own,
+      shortAddress(place),
+      ...lanes.flatMap(mark => [`${container.name} ${mark} ${position}`, `${container.code} ${mark} ${position}`]),
+    ]
   }
   const side = cell.side === 'back' ? SIDE_WORDS : ['', 'front', 'f']
-  return [own, shortAddress(place), ...side.flatMap(word => [container.code, container.name].flatMap(name => [
-    `${name} page ${cell.page} cell ${cell.cell} ${word}`, `${name} ${cell.page} ${cell.cell} ${word}`, `${name} ${cellText(container, cell.page, cell.cell)} ${word}`,
-  ]))]
+  return [
+    own,
+    shortAddress(place),
+    ...side.flatMap(word =>
+      [container.code, container.name].flatMap(name => [
+        `${name} page ${cell.page} cell ${cell.cell} ${word}`,
+        `${name} ${cell.page} ${cell.cell} ${word}`,
+        `${name} ${cellText(container, cell.page, cell.cell)} ${word}`,
+      ]),
+    ),
+  ]
 }
 
 export interface AddressBook {

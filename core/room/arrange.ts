@@ -15,8 +15,8 @@ export interface Placement {
 
 /** What stands in a lane, front to back: dividers and holders in one row. */
 export type RowEntry =
-  | { readonly type: 'section', readonly order: string, readonly section: Section }
-  | { readonly type: 'holder', readonly order: string, readonly placement: Placement }
+  | { readonly type: 'section'; readonly order: string; readonly section: Section }
+  | { readonly type: 'holder'; readonly order: string; readonly placement: Placement }
 
 export interface ContainerRow {
   readonly container: Container
@@ -26,7 +26,10 @@ export interface ContainerRow {
 }
 
 /** Order keys are plain strings in code-unit order: never compare them with a collator. */
-export function compareOrder(a: { readonly order: string, readonly id: string }, b: { readonly order: string, readonly id: string }): number {
+export function compareOrder(
+  a: { readonly order: string; readonly id: string },
+  b: { readonly order: string; readonly id: string },
+): number {
   if (a.order !== b.order) return a.order < b.order ? -1 : 1
   return a.id < b.id ? -1 : a.id > b.id ? 1 : 0
 }
@@ -35,23 +38,28 @@ function compareCells(a: Holder, b: Holder): number {
   const left = a.cell
   const right = b.cell
   if (!left || !right) return left ? -1 : right ? 1 : compareOrder(a, b)
-  return left.page - right.page || left.cell - right.cell
-    || (left.side === right.side ? compareOrder(a, b) : left.side === 'front' ? -1 : 1)
+  return (
+    left.page - right.page || left.cell - right.cell || (left.side === right.side ? compareOrder(a, b) : left.side === 'front' ? -1 : 1)
+  )
 }
 
-type Loose = { readonly holder: Holder, readonly lane: number, readonly section: Section | null }
+type Loose = { readonly holder: Holder; readonly lane: number; readonly section: Section | null }
 
 function numberThem(container: Container, loose: readonly Loose[]): Placement[] {
   const counts = new Map<string, number>()
   const keyOf = (each: Loose): string => `${each.lane}/${each.section?.id ?? ''}`
-  const inSection = loose.map((each) => {
+  const inSection = loose.map(each => {
     const count = (counts.get(keyOf(each)) ?? 0) + 1
     counts.set(keyOf(each), count)
     return count
   })
   return loose.map((each, index) => ({
-    ...each, container, cell: each.holder.cell, position: index + 1,
-    positionInSection: inSection[index] ?? 1, sectionCount: counts.get(keyOf(each)) ?? 1,
+    ...each,
+    container,
+    cell: each.holder.cell,
+    position: index + 1,
+    positionInSection: inSection[index] ?? 1,
+    sectionCount: counts.get(keyOf(each)) ?? 1,
   }))
 }
 
@@ -61,7 +69,10 @@ function numberThem(container: Container, loose: readonly Loose[]): Placement[] 
  */
 export function arrangeContainer(container: Container, holders: readonly Holder[], sections: readonly Section[]): ContainerRow {
   if (container.cells) {
-    const placements = numberThem(container, [...holders].sort(compareCells).map(holder => ({ holder, lane: 1, section: null })))
+    const placements = numberThem(
+      container,
+      [...holders].sort(compareCells).map(holder => ({ holder, lane: 1, section: null })),
+    )
     return { container, placements, lanes: [placements.map(placement => ({ type: 'holder', order: placement.holder.order, placement }))] }
   }
   const loose: Loose[] = []
@@ -79,11 +90,13 @@ export function arrangeContainer(container: Container, holders: readonly Holder[
   }
   const placements = numberThem(container, loose)
   const byHolder = new Map(placements.map(placement => [placement.holder.id, placement]))
-  const lanes = laneItems.map(items => items.map((item): RowEntry => {
-    const placement = byHolder.get(item.id)
-    return 'title' in item || !placement
-      ? { type: 'section', order: item.order, section: item as Section }
-      : { type: 'holder', order: item.order, placement }
-  }))
+  const lanes = laneItems.map(items =>
+    items.map((item): RowEntry => {
+      const placement = byHolder.get(item.id)
+      return 'title' in item || !placement
+        ? { type: 'section', order: item.order, section: item as Section }
+        : { type: 'holder', order: item.order, placement }
+    }),
+  )
   return { container, placements, lanes }
 }

@@ -5,31 +5,81 @@ import { arrangeRoom, type Room } from './index'
 
 const CONTAINERS = ['a', 'b', 'c', 'd']
 const container = (id: string, lanes: number, isPages: boolean): Container => ({
-  id, fixtureId: 'f', shelf: 1, rank: 0, name: id, code: id, type: isPages ? 'binder' : 'bin', lanes: isPages ? 1 : lanes, lengthMm: 300, inner: null,
-  cells: isPages ? { rows: 4, columns: 3, pages: 9, isTwoSided: true, cellSize: null, reuse: 'last' } : null, zoneId: 'z', emptyWeightG: null, isTable: false,
+  id,
+  fixtureId: 'f',
+  shelf: 1,
+  rank: 0,
+  name: id,
+  code: id,
+  type: isPages ? 'binder' : 'bin',
+  lanes: isPages ? 1 : lanes,
+  lengthMm: 300,
+  inner: null,
+  cells: isPages ? { rows: 4, columns: 3, pages: 9, isTwoSided: true, cellSize: null, reuse: 'last' } : null,
+  zoneId: 'z',
+  emptyWeightG: null,
+  isTable: false,
 })
-const place = fc.record({ containerId: fc.constantFrom(...CONTAINERS), lane: fc.integer({ min: 1, max: 2 }), order: fc.constantFrom('a0', 'a1', 'a2', 'a3', 'a4'), page: fc.integer({ min: 1, max: 3 }), cell: fc.integer({ min: 1, max: 12 }), side: fc.constantFrom('front' as const, 'back' as const) })
+const place = fc.record({
+  containerId: fc.constantFrom(...CONTAINERS),
+  lane: fc.integer({ min: 1, max: 2 }),
+  order: fc.constantFrom('a0', 'a1', 'a2', 'a3', 'a4'),
+  page: fc.integer({ min: 1, max: 3 }),
+  cell: fc.integer({ min: 1, max: 12 }),
+  side: fc.constantFrom('front' as const, 'back' as const),
+})
 type Place = typeof place extends fc.Arbitrary<infer T> ? T : never
 
 const isPages = (id: string): boolean => id === 'd'
 const holder = (id: string, at: Place, holdingIds: string[]): Holder => ({
-  id, holderTypeId: null, type: 'pocket', containerId: at.containerId, lane: isPages(at.containerId) ? 1 : at.lane, order: at.order, apartBecause: null, holdingIds,
+  id,
+  holderTypeId: null,
+  type: 'pocket',
+  containerId: at.containerId,
+  lane: isPages(at.containerId) ? 1 : at.lane,
+  order: at.order,
+  apartBecause: null,
+  holdingIds,
   cell: isPages(at.containerId) ? { page: at.page, cell: at.cell, side: at.side } : null,
 })
-const section = (id: string, at: Place): Section => ({ id, containerId: at.containerId, lane: at.lane, order: at.order, title: id, colour: 0, standsFor: null })
+const section = (id: string, at: Place): Section => ({
+  id,
+  containerId: at.containerId,
+  lane: at.lane,
+  order: at.order,
+  title: id,
+  colour: 0,
+  standsFor: null,
+})
 
 /** Sets, some in two holders because they were cut in two, some sharing one; dividers; and who is carried where, or taken out. */
 const rooms = fc.record({
-  lanes: fc.integer({ min: 1, max: 2 }), holders: fc.array(place, { minLength: 1, maxLength: 24 }), sections: fc.array(place, { maxLength: 6 }),
+  lanes: fc.integer({ min: 1, max: 2 }),
+  holders: fc.array(place, { minLength: 1, maxLength: 24 }),
+  sections: fc.array(place, { maxLength: 6 }),
   carried: fc.array(fc.record({ which: fc.nat(23), to: fc.option(place) }), { minLength: 1, maxLength: 12 }),
 })
 // Every third set is cut in two: its halves are holders 3n and 3n + 2, with a set of its own in 3n + 1 and another sharing 3n.
-const holdingsOf = (at: number): string[] => at % 3 === 1 ? [`own ${at}`] : at % 3 === 0 ? [`cut ${at}`, `shares ${at}`] : [`cut ${at - 2}`]
+const holdingsOf = (at: number): string[] =>
+  at % 3 === 1 ? [`own ${at}`] : at % 3 === 0 ? [`cut ${at}`, `shares ${at}`] : [`cut ${at - 2}`]
 
-function made({ lanes, holders, sections }: { readonly lanes: number, readonly holders: readonly Place[], readonly sections: readonly Place[] }) {
+function made({
+  lanes,
+  holders,
+  sections,
+}: {
+  readonly lanes: number
+  readonly holders: readonly Place[]
+  readonly sections: readonly Place[]
+}) {
   return {
     containers: CONTAINERS.map(id => container(id, lanes, isPages(id))),
-    holders: new Map(holders.map((at, index) => [`h${String(index).padStart(2, '0')}`, holder(`h${String(index).padStart(2, '0')}`, at, holdingsOf(index))])),
+    holders: new Map(
+      holders.map((at, index) => [
+        `h${String(index).padStart(2, '0')}`,
+        holder(`h${String(index).padStart(2, '0')}`, at, holdingsOf(index)),
+      ]),
+    ),
     sections: sections.filter(at => !isPages(at.containerId)).map((at, index) => section(`s${index}`, at)),
   }
 }
@@ -37,38 +87,51 @@ const plain = ({ rows, placements, halves }: Room) => ({ rows: new Map(rows), pl
 
 describe('the room, arranged', () => {
   test('step by step, only what was touched: the same room as arranged at once, whichever half was carried last (property)', () => {
-    fc.assert(fc.property(rooms, ({ carried, ...start }) => {
-      const { containers, holders, sections } = made(start)
-      let room = arrangeRoom({ containers, sections, holders: holders.values() })
-      for (const { which, to } of carried) {
-        const [id, before] = [...holders][which % holders.size] ?? []
-        if (!id || !before) continue
-        if (to) holders.set(id, holder(id, to, before.holdingIds))
-        else if (holders.size > 1) holders.delete(id)
-        room = arrangeRoom({ containers, sections, holders: holders.values() }, room, new Set([before.containerId, to?.containerId ?? before.containerId]))
-        expect(plain(room)).toEqual(plain(arrangeRoom({ containers, sections, holders: holders.values() })))
-      }
-    }), { numRuns: 300 })
+    fc.assert(
+      fc.property(rooms, ({ carried, ...start }) => {
+        const { containers, holders, sections } = made(start)
+        let room = arrangeRoom({ containers, sections, holders: holders.values() })
+        for (const { which, to } of carried) {
+          const [id, before] = [...holders][which % holders.size] ?? []
+          if (!id || !before) continue
+          if (to) holders.set(id, holder(id, to, before.holdingIds))
+          else if (holders.size > 1) holders.delete(id)
+          room = arrangeRoom(
+            { containers, sections, holders: holders.values() },
+            room,
+            new Set([before.containerId, to?.containerId ?? before.containerId]),
+          )
+          expect(plain(room)).toEqual(plain(arrangeRoom({ containers, sections, holders: holders.values() })))
+        }
+      }),
+      { numRuns: 300 },
+    )
   })
 
   test('every holder stands once, counted through from 1; every divider heads what follows it up to the next (property)', () => {
-    fc.assert(fc.property(rooms, (start) => {
-      const { containers, holders, sections } = made(start)
-      const { rows } = arrangeRoom({ containers, sections, holders: holders.values() })
-      const all = [...rows.values()].flatMap(row => row.placements)
-      expect(all.map(each => each.holder.id).sort()).toEqual([...holders.keys()].sort())
-      for (const row of rows.values()) {
-        expect(row.placements.map(each => each.position)).toEqual(row.placements.map((_, at) => at + 1))
-        expect(row.lanes.flatMap(lane => lane.flatMap(entry => entry.type === 'holder' ? [entry.placement.holder.id] : []))).toEqual(row.placements.map(each => each.holder.id))
-        for (const lane of row.lanes) {
-          let [head, count] = [null as string | null, 0]
-          for (const entry of lane) {
-            if (entry.type === 'section') [head, count] = [entry.section.id, 0]
-            else expect([entry.placement.section?.id ?? null, entry.placement.positionInSection]).toEqual([head, count += 1])
+    fc.assert(
+      fc.property(rooms, start => {
+        const { containers, holders, sections } = made(start)
+        const { rows } = arrangeRoom({ containers, sections, holders: holders.values() })
+        const all = [...rows.values()].flatMap(row => row.placements)
+        expect(all.map(each => each.holder.id).sort()).toEqual([...holders.keys()].sort())
+        for (const row of rows.values()) {
+          expect(row.placements.map(each => each.position)).toEqual(row.placements.map((_, at) => at + 1))
+          expect(row.lanes.flatMap(lane => lane.flatMap(entry => (entry.type === 'holder' ? [entry.placement.holder.id] : [])))).toEqual(
+            row.placements.map(each => each.holder.id),
+          )
+          for (const lane of row.lanes) {
+            let [head, count] = [null as string | null, 0]
+            for (const entry of lane) {
+              if (entry.type === 'section') [head, count] = [entry.section.id, 0]
+              else expect([entry.placement.section?.id ?? null, entry.placement.positionInSection]).toEqual([head, (count += 1)])
+            }
+            expect(lane.map(entry => entry.order)).toEqual(
+              row.container.cells ? lane.map(entry => entry.order) : lane.map(entry => entry.order).sort(),
+            )
           }
-          expect(lane.map(entry => entry.order)).toEqual(row.container.cells ? lane.map(entry => entry.order) : lane.map(entry => entry.order).sort())
         }
-      }
-    }))
+      }),
+    )
   })
 })

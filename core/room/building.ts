@@ -7,27 +7,60 @@ import { keysBehind } from './order'
 export type ContainerShape = Pick<Container, 'type' | 'lanes' | 'lengthMm' | 'inner' | 'cells' | 'emptyWeightG'> & { readonly id: string }
 
 const INCH = 25.4
-const cell = (inches: number): { widthMm: number, heightMm: number } => ({ widthMm: inches * INCH, heightMm: inches * INCH })
-const row = (id: string, type: Container['type'], lanes: number, lengthMm: number, widthMm: number, heightMm: number, emptyWeightG: number): ContainerShape => ({ id, type, lanes, lengthMm, inner: { widthMm, heightMm }, cells: null, emptyWeightG })
+const cell = (inches: number): { widthMm: number; heightMm: number } => ({ widthMm: inches * INCH, heightMm: inches * INCH })
+const row = (
+  id: string,
+  type: Container['type'],
+  lanes: number,
+  lengthMm: number,
+  widthMm: number,
+  heightMm: number,
+  emptyWeightG: number,
+): ContainerShape => ({ id, type, lanes, lengthMm, inner: { widthMm, heightMm }, cells: null, emptyWeightG })
 const pages = (id: string, rows: number, columns: number, inches: number): ContainerShape => ({
-  id, type: 'binder', lanes: 1, lengthMm: 60, inner: null, emptyWeightG: 700, cells: { rows, columns, pages: 20, isTwoSided: true, cellSize: cell(inches), reuse: 'last' },
+  id,
+  type: 'binder',
+  lanes: 1,
+  lengthMm: 60,
+  inner: null,
+  emptyWeightG: 700,
+  cells: { rows, columns, pages: 20, isTwoSided: true, cellSize: cell(inches), reuse: 'last' },
 })
 /** Sizes of common shapes, common practice; what stands in the room is measured and put in their place. */
 export const CONTAINER_SHAPES: readonly ContainerShape[] = [
-  row('narrowBin', 'bin', 1, 300, 165, 190, 450), row('wideBin', 'bin', 2, 300, 340, 190, 800), row('tallBin', 'bin', 1, 330, 200, 285, 700), row('shallowDrawer', 'drawer', 2, 380, 340, 75, 1500), row('deepDrawer', 'drawer', 2, 380, 340, 180, 2200),
-  row('caseRack', 'caseRack', 1, 500, 150, 200, 1200), row('basket', 'basket', 1, 280, 190, 200, 400), { ...row('tray', 'tray', 1, 250, 340, 50, 500), inner: null, cells: { rows: 4, columns: 5, pages: 1, isTwoSided: false, cellSize: cell(2.5), reuse: 'first' } },
-  pages('pages16', 4, 4, 2), pages('pages12', 4, 3, 2.5), pages('pages6', 3, 2, 3.5), pages('pages4', 2, 2, 4.25), { ...row('ring', 'ring', 1, 40, 150, 200, 50), inner: null }, { ...row('board', 'board', 1, 900, 600, 600, 1500), inner: null },
+  row('narrowBin', 'bin', 1, 300, 165, 190, 450),
+  row('wideBin', 'bin', 2, 300, 340, 190, 800),
+  row('tallBin', 'bin', 1, 330, 200, 285, 700),
+  row('shallowDrawer', 'drawer', 2, 380, 340, 75, 1500),
+  row('deepDrawer', 'drawer', 2, 380, 340, 180, 2200),
+  row('caseRack', 'caseRack', 1, 500, 150, 200, 1200),
+  row('basket', 'basket', 1, 280, 190, 200, 400),
+  {
+    ...row('tray', 'tray', 1, 250, 340, 50, 500),
+    inner: null,
+    cells: { rows: 4, columns: 5, pages: 1, isTwoSided: false, cellSize: cell(2.5), reuse: 'first' },
+  },
+  pages('pages16', 4, 4, 2),
+  pages('pages12', 4, 3, 2.5),
+  pages('pages6', 3, 2, 3.5),
+  pages('pages4', 2, 2, 4.25),
+  { ...row('ring', 'ring', 1, 40, 150, 200, 50), inner: null },
+  { ...row('board', 'board', 1, 900, 600, 600, 1500), inner: null },
 ]
 
 /**
  * Names and short forms for copies of a container: the number at the end counts on, and what is taken is passed over.
  * @example copyNames({ name: 'Bin 4', code: 'B4' }, [{ name: 'Bin 5', code: 'B5' }], 1) //=> [{ name: 'Bin 6', code: 'B6' }]
  */
-export function copyNames(original: Pick<Container, 'name' | 'code'>, existing: readonly Pick<Container, 'name' | 'code'>[], count: number): readonly { readonly name: string, readonly code: string }[] {
+export function copyNames(
+  original: Pick<Container, 'name' | 'code'>,
+  existing: readonly Pick<Container, 'name' | 'code'>[],
+  count: number,
+): readonly { readonly name: string; readonly code: string }[] {
   const taken = new Set(existing.flatMap(each => [each.name.toLowerCase(), each.code.toLowerCase()]))
   const [nameStem, codeStem] = [original.name, original.code].map(text => text.replace(/\s*\d+$/, ''))
   const gap = /\s\d+$/.test(original.name) || !/\d$/.test(original.name) ? ' ' : ''
-  const made: { name: string, code: string }[] = []
+  const made: { name: string; code: string }[] = []
   for (let number = Number(/\d+$/.exec(original.code)?.[0] ?? 1) + 1; made.length < count; number += 1) {
     const [name, code] = [`${nameStem}${gap}${number}`, `${codeStem?.slice(0, 8)}${number}`]
     if (!taken.has(name.toLowerCase()) && !taken.has(code.toLowerCase())) made.push({ name, code })
@@ -35,7 +68,9 @@ export function copyNames(original: Pick<Container, 'name' | 'code'>, existing: 
   return made
 }
 
-export type EmptyingPlan = { readonly ok: true, readonly holders: readonly Holder[] } | { readonly ok: false, readonly code: 'cellsRunOut', readonly free: number, readonly needed: number }
+export type EmptyingPlan =
+  | { readonly ok: true; readonly holders: readonly Holder[] }
+  | { readonly ok: false; readonly code: 'cellsRunOut'; readonly free: number; readonly needed: number }
 
 /** Everything of one container at the end of another, in the order in which it stands: in its last lane, or cell after cell. */
 export function planEmptying(from: ContainerRow, into: ContainerRow): EmptyingPlan {
@@ -44,7 +79,16 @@ export function planEmptying(from: ContainerRow, into: ContainerRow): EmptyingPl
   if (!container.cells) {
     const entries = into.lanes[container.lanes - 1] ?? []
     const keys = keysBehind(entries, entries.length - 1, holders.length)
-    return { ok: true, holders: holders.map((holder, at) => ({ ...holder, containerId: container.id, lane: container.lanes, order: keys[at] ?? holder.order, cell: null })) }
+    return {
+      ok: true,
+      holders: holders.map((holder, at) => ({
+        ...holder,
+        containerId: container.id,
+        lane: container.lanes,
+        order: keys[at] ?? holder.order,
+        cell: null,
+      })),
+    }
   }
   let filled = into
   const moved: Holder[] = []

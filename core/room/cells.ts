@@ -11,7 +11,7 @@ export function nextFreeCell(row: ContainerRow): Cell | null {
   if (!grid) return null
   const perPage = cellsPerPage(row.container)
   const sides = grid.isTwoSided ? (['front', 'back'] as const) : (['front'] as const)
-  const taken = new Set(row.placements.map(({ cell }) => cell ? `${cell.page}/${cell.cell}/${cell.side}` : ''))
+  const taken = new Set(row.placements.map(({ cell }) => (cell ? `${cell.page}/${cell.cell}/${cell.side}` : '')))
   const last = row.placements.at(-1)?.cell
   const total = perPage * grid.pages
   const start = last && grid.reuse !== 'first' ? (last.page - 1) * perPage + last.cell - 1 : 0

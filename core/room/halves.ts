@@ -13,5 +13,11 @@ export function besideFirstHalf(row: ContainerRow, first: Holder): Pick<Holder, 
     return cell && { order: first.order, cell }
   }
   const entries = row.lanes[first.lane - 1] ?? []
-  return { order: keyBehind(entries, entries.findIndex(entry => entry.type === 'holder' && entry.placement.holder.id === first.id)), cell: null }
+  return {
+    order: keyBehind(
+      entries,
+      entries.findIndex(entry => entry.type === 'holder' && entry.placement.holder.id === first.id),
+    ),
+    cell: null,
+  }
 }

@@ -1,6 +1,16 @@
 export {
-  ADDRESS_TOKENS, type AddressBook, addressBook, type AddressedPlace, type AddressPatterns, cellsPerPage, cellText, firstClash, type PatternFault,
-  patternFault, patternFor, shortAddress,
+  ADDRESS_TOKENS,
+  type AddressBook,
+  addressBook,
+  type AddressedPlace,
+  type AddressPatterns,
+  cellsPerPage,
+  cellText,
+  firstClash,
+  type PatternFault,
+  patternFault,
+  patternFor,
+  shortAddress,
 } from './address'
 export { arrangeContainer, compareOrder, type ContainerRow, type Placement, type RowEntry } from './arrange'
 export { CONTAINER_SHAPES, type ContainerShape, copyNames, type EmptyingPlan, planEmptying } from './building'

@@ -4,12 +4,12 @@ import { keysBehind } from './order'
 
 /** Where holders are to go: directly behind an entry of a lane (null: to the front), or into a cell of a page. */
 export type MoveTarget =
-  | { readonly type: 'row', readonly containerId: string, readonly lane: number, readonly behindId: string | null }
-  | { readonly type: 'cell', readonly containerId: string, readonly cell: Cell }
+  | { readonly type: 'row'; readonly containerId: string; readonly lane: number; readonly behindId: string | null }
+  | { readonly type: 'cell'; readonly containerId: string; readonly cell: Cell }
 
 export type MovePlan =
-  | { readonly ok: true, readonly holders: readonly Holder[] }
-  | { readonly ok: false, readonly code: 'noSuchContainer' | 'needsCell' | 'noCellsHere' | 'cellTaken' | 'onlyOneToACell' | 'notOnPage' }
+  | { readonly ok: true; readonly holders: readonly Holder[] }
+  | { readonly ok: false; readonly code: 'noSuchContainer' | 'needsCell' | 'noCellsHere' | 'cellTaken' | 'onlyOneToACell' | 'notOnPage' }
 
 /**
  * The holder records after a move. A moved run keeps its order. Nothing but the moved records changes: positions,
@@ -28,7 +28,11 @@ export function planMove(holders: readonly Holder[], target: MoveTarget, rows: R
   return {
     ok: true,
     holders: holders.map((holder, index) => ({
-      ...holder, containerId: target.containerId, lane: target.lane, cell: null, order: keys[index] ?? holder.order,
+      ...holder,
+      containerId: target.containerId,
+      lane: target.lane,
+      cell: null,
+      order: keys[index] ?? holder.order,
     })),
   }
 }
@@ -52,8 +56,10 @@ function intoCell(holders: readonly Holder[], cell: Cell, row: ContainerRow): Mo
   if (!holder || holders.length > 1) return { ok: false, code: 'onlyOneToACell' }
   const isOnPage = cell.page <= grid.pages && cell.cell <= grid.rows * grid.columns && (grid.isTwoSided || cell.side === 'front')
   if (!isOnPage) return { ok: false, code: 'notOnPage' }
-  const taken = row.placements.some(other => other.holder.id !== holder.id && other.cell?.page === cell.page
-    && other.cell.cell === cell.cell && other.cell.side === cell.side)
+  const taken = row.placements.some(
+    other =>
+      other.holder.id !== holder.id && other.cell?.page === cell.page && other.cell.cell === cell.cell && other.cell.side === cell.side,
+  )
   if (taken) return { ok: false, code: 'cellTaken' }
   return { ok: true, holders: [{ ...holder, containerId: row.container.id, lane: 1, cell }] }
 }

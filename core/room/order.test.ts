@@ -7,18 +7,20 @@ const isKey = (order: string): boolean => Holder.shape.order.safeParse(order).su
 
 describe('order keys', () => {
   test('whatever is set down behind whatever, alone or in runs: as in a plain list (property)', () => {
-    fc.assert(fc.property(fc.array(fc.record({ behind: fc.nat(), count: fc.integer({ min: 1, max: 5 }) }), { maxLength: 60 }), (steps) => {
-      const list: { readonly id: number, readonly order: string }[] = []
-      let made = 0
-      for (const { behind, count } of steps) {
-        const at = behind % (list.length + 1) - 1
-        const keys = count === 1 ? [keyBehind(list, at)] : keysBehind(list, at, count)
-        list.splice(at + 1, 0, ...keys.map(order => ({ id: made++, order })))
-      }
-      expect(list.map(each => each.order)).toEqual(list.map(each => each.order).sort((a, b) => (a < b ? -1 : 1)))
-      expect(new Set(list.map(each => each.order)).size).toBe(list.length)
-      expect(list.every(each => isKey(each.order))).toBe(true)
-    }))
+    fc.assert(
+      fc.property(fc.array(fc.record({ behind: fc.nat(), count: fc.integer({ min: 1, max: 5 }) }), { maxLength: 60 }), steps => {
+        const list: { readonly id: number; readonly order: string }[] = []
+        let made = 0
+        for (const { behind, count } of steps) {
+          const at = (behind % (list.length + 1)) - 1
+          const keys = count === 1 ? [keyBehind(list, at)] : keysBehind(list, at, count)
+          list.splice(at + 1, 0, ...keys.map(order => ({ id: made++, order })))
+        }
+        expect(list.map(each => each.order)).toEqual(list.map(each => each.order).sort((a, b) => (a < b ? -1 : 1)))
+        expect(new Set(list.map(each => each.order)).size).toBe(list.length)
+        expect(list.every(each => isKey(each.order))).toBe(true)
+      }),
+    )
   })
   test('the newest always directly behind one and the same tab, for three thousand sets: still keys that a copy takes', () => {
     const tab = { order: keyBehind([], -1) }

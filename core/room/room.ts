@@ -15,7 +15,10 @@ interface RoomRecords {
   readonly holders: Iterable<Holder>
 }
 
-function byContainer<R extends { readonly containerId: string }>(records: Iterable<R>, wanted: ReadonlySet<string> | null): Map<string, R[]> {
+function byContainer<R extends { readonly containerId: string }>(
+  records: Iterable<R>,
+  wanted: ReadonlySet<string> | null,
+): Map<string, R[]> {
   const groups = new Map<string, R[]>()
   for (const record of records) {
     if (wanted && !wanted.has(record.containerId)) continue
@@ -39,7 +42,7 @@ export function arrangeRoom(records: RoomRecords, before: Room | null = null, to
     const known = placements.get(id)
     if (!known || known.holder.id === placement.holder.id) return void placements.set(id, placement)
     // The first half is the one whose holder is older, whichever of them was arranged last.
-    const both = known.holder.id < placement.holder.id ? [known, placement] as const : [placement, known] as const
+    const both = known.holder.id < placement.holder.id ? ([known, placement] as const) : ([placement, known] as const)
     placements.set(id, both[0])
     halves.set(id, both)
   }

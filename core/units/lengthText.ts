@@ -2,8 +2,8 @@ import { MAX_SIDE_MM, MM_PER_UNIT, roundMm, type LengthUnit } from './length'
 import { readNumber } from './number'
 
 export type LengthReading =
-  | { readonly ok: true, readonly mm: number }
-  | { readonly ok: false, readonly code: 'empty' | 'notALength' | 'unitMissing' | 'zero' | 'tooLarge' }
+  | { readonly ok: true; readonly mm: number }
+  | { readonly ok: false; readonly code: 'empty' | 'notALength' | 'unitMissing' | 'zero' | 'tooLarge' }
 
 /**
  * Reads one length: `5 mm`, `1/4 in`, `0,5 cm`. A fraction says inches by itself; without unit or fraction the caller's

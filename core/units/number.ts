@@ -8,12 +8,33 @@ export interface WrittenNumber {
 }
 
 const VULGAR: Readonly<Record<string, string>> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
 }
-const UNIT_WORDS: ReadonlyMap<string, LengthUnit> = new Map(Object.entries({
-  '"': 'in', 'in': 'in', 'in.': 'in', 'inch': 'in', 'inches': 'in', 'ins': 'in',
-  'cm': 'cm', 'cms': 'cm', 'centimetres': 'cm', 'centimeters': 'cm', 'mm': 'mm', 'millimetres': 'mm', 'millimeters': 'mm',
-} as const))
+const UNIT_WORDS: ReadonlyMap<string, LengthUnit> = new Map(
+  Object.entries({
+    '"': 'in',
+    in: 'in',
+    'in.': 'in',
+    inch: 'in',
+    inches: 'in',
+    ins: 'in',
+    cm: 'cm',
+    cms: 'cm',
+    centimetres: 'cm',
+    centimeters: 'cm',
+    mm: 'mm',
+    millimetres: 'mm',
+    millimeters: 'mm',
+  } as const),
+)
 // whole and fraction ("5 3/4", "5-3/4") | bare fraction | decimal with point or comma; then an optional unit
 const NUMBER = /^(?:(\d{1,4})[\s-]+(\d{1,2})\/(\d{1,2})|(\d{1,3})\/(\d{1,2})|(\d{1,5}(?:[.,]\d{1,4})?|[.,]\d{1,4}))\s*([a-z]+\.?|")?$/
 
@@ -26,7 +47,7 @@ export function plainText(text: string): string {
   return text
     .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, c => ` ${VULGAR[c]} `)
     .replace(/[”“″]|''|’’|′′/g, '"')
-    .replace(/[’‘′]/g, '\'')
+    .replace(/[’‘′]/g, "'")
     .replace(/[\u2044\u2215]/g, '/')
     .replace(/\s+/g, ' ')
     .replace(/ +"/g, '"')
@@ -42,7 +63,9 @@ export function readNumber(text: string): WrittenNumber | null {
   const feet = FEET.exec(plainText(text))
   if (feet) {
     const rest = feet[2] ? readNumber(feet[2].endsWith('"') ? feet[2] : `${feet[2]}"`) : null
-    return feet[2] && !rest ? null : { value: Number(feet[1]) * INCHES_A_FOOT + (rest?.value ?? 0), unit: 'in', isFraction: rest?.isFraction ?? false }
+    return feet[2] && !rest
+      ? null
+      : { value: Number(feet[1]) * INCHES_A_FOOT + (rest?.value ?? 0), unit: 'in', isFraction: rest?.isFraction ?? false }
   }
   const match = NUMBER.exec(plainText(text))
   if (!match) return null

@@ -25,17 +25,29 @@ describe('sizes as people write them', () => {
   })
 
   test.each([
-    ['', 'empty'], ['big', 'notASize'], ['?', 'notASize'], ['4 x 6 x 8 in', 'notASize'], ['6 in', 'oneNumber'],
-    ['0 x 6 in', 'zero'], ['400 x 600 cm', 'tooLarge'], ['4 in x 6 cm', 'unitsMixed'], ['6x8', 'unitMissing'], ['4 x 7/0 in', 'notASize'],
+    ['', 'empty'],
+    ['big', 'notASize'],
+    ['?', 'notASize'],
+    ['4 x 6 x 8 in', 'notASize'],
+    ['6 in', 'oneNumber'],
+    ['0 x 6 in', 'zero'],
+    ['400 x 600 cm', 'tooLarge'],
+    ['4 in x 6 cm', 'unitsMixed'],
+    ['6x8', 'unitMissing'],
+    ['4 x 7/0 in', 'notASize'],
   ])('%s is not a size: %s', (text, code) => {
     expect(readSize(text)).toMatchObject({ ok: false, code })
   })
 
-  test.each(['constructor', 'toString', '__proto__', '4 constructor x 6 constructor', '4 x 6 valueOf'])('%s is no word for a size', (text) => {
-    expect(readSize(text, 'in')).toEqual({ ok: false, code: 'notASize' })
-  })
+  test.each(['constructor', 'toString', '__proto__', '4 constructor x 6 constructor', '4 x 6 valueOf'])(
+    '%s is no word for a size',
+    text => {
+      expect(readSize(text, 'in')).toEqual({ ok: false, code: 'notASize' })
+    },
+  )
   test('a long note is no size, however many commas, brackets and signs it has', () => {
-    for (const sign of [', ', '; ', ' = ', ' (', ' or ', ' x ']) expect(readSize(Array.from({ length: 30 }, () => '4').join(sign))).toEqual({ ok: false, code: 'notASize' })
+    for (const sign of [', ', '; ', ' = ', ' (', ' or ', ' x '])
+      expect(readSize(Array.from({ length: 30 }, () => '4').join(sign))).toEqual({ ok: false, code: 'notASize' })
     expect(readSize(`${'very '.repeat(40)}big`)).toEqual({ ok: false, code: 'notASize' })
   })
 
@@ -44,23 +56,37 @@ describe('sizes as people write them', () => {
   })
 
   test('every fraction to a 64th is read exactly (against exact rationals)', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 1, max: 63 }), fc.constantFrom(2, 4, 8, 16, 32, 64), (whole, top, bottom) => {
-      fc.pre(top < bottom)
-      expect(readNumber(`${whole} ${top}/${bottom}"`)?.value).toBe((whole * bottom + top) / bottom)
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 40 }),
+        fc.integer({ min: 1, max: 63 }),
+        fc.constantFrom(2, 4, 8, 16, 32, 64),
+        (whole, top, bottom) => {
+          fc.pre(top < bottom)
+          expect(readNumber(`${whole} ${top}/${bottom}"`)?.value).toBe((whole * bottom + top) / bottom)
+        },
+      ),
+    )
   })
 
   test('what is written is read back to within half a tick', () => {
     const style = { unit: 'in', ticks: 16, reduced: false } as const
-    fc.assert(fc.property(fc.integer({ min: 20, max: 9000 }), fc.integer({ min: 20, max: 9000 }), (width, height) => {
-      const size = { widthMm: width / 10, heightMm: height / 10 }
-      const back = readSize(writeSize(size, style))
-      expect(back.ok && Math.abs(back.size.widthMm - size.widthMm) <= MM_PER_INCH / 32 + 1e-9).toBe(true)
-    }))
+    fc.assert(
+      fc.property(fc.integer({ min: 20, max: 9000 }), fc.integer({ min: 20, max: 9000 }), (width, height) => {
+        const size = { widthMm: width / 10, heightMm: height / 10 }
+        const back = readSize(writeSize(size, style))
+        expect(back.ok && Math.abs(back.size.widthMm - size.widthMm) <= MM_PER_INCH / 32 + 1e-9).toBe(true)
+      }),
+    )
   })
 
   test('unreduced ticks for those who count them', () => {
-    expect(takeLengthApart(161.925, { unit: 'in', ticks: 16, reduced: false })).toEqual({ whole: '6', numerator: 6, denominator: 16, unit: 'in' })
+    expect(takeLengthApart(161.925, { unit: 'in', ticks: 16, reduced: false })).toEqual({
+      whole: '6',
+      numerator: 6,
+      denominator: 16,
+      unit: 'in',
+    })
     expect(writeSize(inches(6.375, 0.5), { unit: 'in', ticks: 16, reduced: true })).toBe('6 3/8 x 1/2 in')
   })
 })
@@ -68,7 +94,12 @@ describe('sizes as people write them', () => {
 describe('published sizes', () => {
   test('ISO 216: A sizes halve the longer side, rounded down to the millimetre; A4 is 210 x 297', () => {
     expect(NAMED_SIZES.get('a4')?.size).toEqual({ widthMm: 210, heightMm: 297 })
-    for (const [larger, smaller] of [['a3', 'a4'], ['a4', 'a5'], ['a5', 'a6'], ['a6', 'a7']] as const) {
+    for (const [larger, smaller] of [
+      ['a3', 'a4'],
+      ['a4', 'a5'],
+      ['a5', 'a6'],
+      ['a6', 'a7'],
+    ] as const) {
       const from = NAMED_SIZES.get(larger)?.size
       expect(NAMED_SIZES.get(smaller)?.size).toEqual({ widthMm: Math.floor((from?.heightMm ?? 0) / 2), heightMm: from?.widthMm })
     }
@@ -88,29 +119,57 @@ describe('one size given twice', () => {
     expect(reading.sizes.map(size => size.widthMm)).toEqual([135, 146.05])
     expect(reading.apartMm).toBeCloseTo(11.05, 6)
   })
-  test.each(['10.2 x 15.2 cm = 4 x 6 in', '4 x 6 in / 10.2 x 15.2 cm', '4 x 6" or 102 x 152 mm', '4 x 6 in, 10,2 x 15,2 cm'])('%s agrees but for rounding: the first is taken', (text) => {
-    expect(readSize(text)).toMatchObject({ ok: true })
-  })
+  test.each(['10.2 x 15.2 cm = 4 x 6 in', '4 x 6 in / 10.2 x 15.2 cm', '4 x 6" or 102 x 152 mm', '4 x 6 in, 10,2 x 15,2 cm'])(
+    '%s agrees but for rounding: the first is taken',
+    text => {
+      expect(readSize(text)).toMatchObject({ ok: true })
+    },
+  )
 })
 
 describe('lengths', () => {
-  test.each([['5 mm', 5], ['1/4"', 6.35], ['0,5 cm', 5], ["1' 6\"", 457.2], ["1'6 1/2", 469.9], ['2 ft', 609.6], ['1 31/64 in', (1 + 31 / 64) * 25.4]])('%s', (text, mm) => {
+  test.each([
+    ['5 mm', 5],
+    ['1/4"', 6.35],
+    ['0,5 cm', 5],
+    ['1\' 6"', 457.2],
+    ["1'6 1/2", 469.9],
+    ['2 ft', 609.6],
+    ['1 31/64 in', (1 + 31 / 64) * 25.4],
+  ])('%s', (text, mm) => {
     const reading = readLength(text)
     expect(reading.ok && reading.mm).toBeCloseTo(mm, 3)
   })
-  test.each([['', 'empty'], ['5', 'unitMissing'], ['0 mm', 'zero'], ['9 ft', 'tooLarge'], ['thick', 'notALength'], ["1' x\"", 'notALength']])('%s: %s', (text, code) => {
+  test.each([
+    ['', 'empty'],
+    ['5', 'unitMissing'],
+    ['0 mm', 'zero'],
+    ['9 ft', 'tooLarge'],
+    ['thick', 'notALength'],
+    ['1\' x"', 'notALength'],
+  ])('%s: %s', (text, code) => {
     expect(readLength(text)).toEqual({ ok: false, code })
   })
   test('down for what goes in, up for what holds, and never by a whole tick (property)', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 400, noNaN: true }), fc.constantFrom('in', 'cm', 'mm'), fc.constantFrom(8, 16, 32), (mm, unit, ticks) => {
-      const style = { unit, ticks, reduced: true } as const
-      const step = unit === 'in' ? MM_PER_INCH / ticks : unit === 'cm' ? 1 : 0.5
-      const back = (text: string): number => { const reading = readLength(text); return reading.ok ? reading.mm : 0 }
-      const [down, up] = [back(writeLength(mm, style, 'down')), back(writeLength(mm, style, 'up'))]
-      expect(down).toBeLessThanOrEqual(mm + 1e-3)
-      expect(up).toBeGreaterThanOrEqual(mm - 1e-3)
-      expect(mm - down).toBeLessThan(step + 1e-3)
-      expect(up - mm).toBeLessThan(step + 1e-3)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 400, noNaN: true }),
+        fc.constantFrom('in', 'cm', 'mm'),
+        fc.constantFrom(8, 16, 32),
+        (mm, unit, ticks) => {
+          const style = { unit, ticks, reduced: true } as const
+          const step = unit === 'in' ? MM_PER_INCH / ticks : unit === 'cm' ? 1 : 0.5
+          const back = (text: string): number => {
+            const reading = readLength(text)
+            return reading.ok ? reading.mm : 0
+          }
+          const [down, up] = [back(writeLength(mm, style, 'down')), back(writeLength(mm, style, 'up'))]
+          expect(down).toBeLessThanOrEqual(mm + 1e-3)
+          expect(up).toBeGreaterThanOrEqual(mm - 1e-3)
+          expect(mm - down).toBeLessThan(step + 1e-3)
+          expect(up - mm).toBeLessThan(step + 1e-3)
+        },
+      ),
+    )
   })
 })

@@ -5,23 +5,25 @@ import { plainText, readNumber } from './number'
 export type UnitSource = 'written' | 'fraction' | 'name' | 'assumed'
 
 export type SizeReading =
-  | { readonly ok: true, readonly size: Size, readonly unit: LengthUnit, readonly unitFrom: UnitSource }
-  | { readonly ok: false, readonly code: 'empty' | 'notASize' | 'oneNumber' | 'zero' | 'tooLarge' | 'unitsMixed' }
-  | { readonly ok: false, readonly code: 'unitMissing', readonly numbers: readonly [number, number] }
+  | { readonly ok: true; readonly size: Size; readonly unit: LengthUnit; readonly unitFrom: UnitSource }
+  | { readonly ok: false; readonly code: 'empty' | 'notASize' | 'oneNumber' | 'zero' | 'tooLarge' | 'unitsMixed' }
+  | { readonly ok: false; readonly code: 'unitMissing'; readonly numbers: readonly [number, number] }
   /** One size, given twice, and the two are further apart than rounding explains: the owner chooses. */
-  | { readonly ok: false, readonly code: 'twoSizes', readonly sizes: readonly [Size, Size], readonly apartMm: number }
+  | { readonly ok: false; readonly code: 'twoSizes'; readonly sizes: readonly [Size, Size]; readonly apartMm: number }
 
 /** Sheets the trade calls by name, in mm: ISO 216 for A sizes; ANSI/ASME Y14.1 Letter is 8 1/2 x 11 in. */
-export const NAMED_SIZES: ReadonlyMap<string, { readonly size: Size, readonly unit: LengthUnit }> = new Map(Object.entries({
-  'a3': { size: { widthMm: 297, heightMm: 420 }, unit: 'mm' },
-  'a4': { size: { widthMm: 210, heightMm: 297 }, unit: 'mm' },
-  'a5': { size: { widthMm: 148, heightMm: 210 }, unit: 'mm' },
-  'a6': { size: { widthMm: 105, heightMm: 148 }, unit: 'mm' },
-  'a7': { size: { widthMm: 74, heightMm: 105 }, unit: 'mm' },
-  'letter': { size: { widthMm: 215.9, heightMm: 279.4 }, unit: 'in' },
-  'half letter': { size: { widthMm: 139.7, heightMm: 215.9 }, unit: 'in' },
-  'quarter letter': { size: { widthMm: 107.95, heightMm: 139.7 }, unit: 'in' },
-} as const))
+export const NAMED_SIZES: ReadonlyMap<string, { readonly size: Size; readonly unit: LengthUnit }> = new Map(
+  Object.entries({
+    a3: { size: { widthMm: 297, heightMm: 420 }, unit: 'mm' },
+    a4: { size: { widthMm: 210, heightMm: 297 }, unit: 'mm' },
+    a5: { size: { widthMm: 148, heightMm: 210 }, unit: 'mm' },
+    a6: { size: { widthMm: 105, heightMm: 148 }, unit: 'mm' },
+    a7: { size: { widthMm: 74, heightMm: 105 }, unit: 'mm' },
+    letter: { size: { widthMm: 215.9, heightMm: 279.4 }, unit: 'in' },
+    'half letter': { size: { widthMm: 139.7, heightMm: 215.9 }, unit: 'in' },
+    'quarter letter': { size: { widthMm: 107.95, heightMm: 139.7 }, unit: 'in' },
+  } as const),
+)
 
 /** A text longer than this is no size, whatever it holds. */
 const LONGEST_SIZE = 120
@@ -68,9 +70,14 @@ const SAME_WITHIN_MM = 25.4 / 16 + 0.5
 
 function readTwice(plain: string): SizeReading | null {
   for (const match of plain.matchAll(BETWEEN)) {
-    const [first, second] = [readOnce(plain.slice(0, match.index), null), readOnce(plain.slice(match.index + match[0].length).replace(/\)$/, ''), null)]
+    const [first, second] = [
+      readOnce(plain.slice(0, match.index), null),
+      readOnce(plain.slice(match.index + match[0].length).replace(/\)$/, ''), null),
+    ]
     if (!first.ok || !second.ok || (first.unit === 'in') === (second.unit === 'in')) continue
-    const apartMm = roundMm(Math.max(Math.abs(first.size.widthMm - second.size.widthMm), Math.abs(first.size.heightMm - second.size.heightMm)))
+    const apartMm = roundMm(
+      Math.max(Math.abs(first.size.widthMm - second.size.widthMm), Math.abs(first.size.heightMm - second.size.heightMm)),
+    )
     return apartMm <= SAME_WITHIN_MM ? first : { ok: false, code: 'twoSizes', sizes: [first.size, second.size], apartMm }
   }
   return null

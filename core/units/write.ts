@@ -22,7 +22,9 @@ export type Rounding = 'nearest' | 'down' | 'up'
 /** A length this close to a tick lies on it: what float sums leave is no reason to round. */
 const ON_THE_TICK = 1e-6
 const ROUND: Readonly<Record<Rounding, (value: number) => number>> = {
-  nearest: Math.round, down: value => Math.floor(value + ON_THE_TICK), up: value => Math.ceil(value - ON_THE_TICK),
+  nearest: Math.round,
+  down: value => Math.floor(value + ON_THE_TICK),
+  up: value => Math.ceil(value - ON_THE_TICK),
 }
 
 function greatestCommonDivisor(a: number, b: number): number {
@@ -31,7 +33,8 @@ function greatestCommonDivisor(a: number, b: number): number {
 
 /**
  * Nearest tick for inches, nearest millimetre for centimetres (one decimal), nearest half millimetre for millimetres.
- * @example takeLengthApart(161.925, { unit: 'in', ticks: 16, reduced: false }) //=> { whole: '6', numerator: 6, denominator: 16, unit: 'in' }
+ * @example takeLengthApart(161.925, { unit: 'in', ticks: 16, reduced: false })
+ * //=> { whole: '6', numerator: 6, denominator: 16, unit: 'in' }
  */
 export function takeLengthApart(mm: number, style: LengthStyle, rounding: Rounding = 'nearest'): WrittenLength {
   if (style.unit !== 'in') {
@@ -45,7 +48,9 @@ export function takeLengthApart(mm: number, style: LengthStyle, rounding: Roundi
   const whole = Math.floor(inTicks / style.ticks)
   return {
     whole: whole === 0 && numerator > 0 ? '' : String(whole),
-    numerator: numerator / divisor, denominator: style.ticks / divisor, unit: 'in',
+    numerator: numerator / divisor,
+    denominator: style.ticks / divisor,
+    unit: 'in',
   }
 }
 
@@ -61,7 +66,8 @@ export function writeLength(mm: number, style: LengthStyle, rounding: Rounding =
 
 /** @example writeSize({ widthMm: 101.6, heightMm: 152.4 }, { unit: 'in', ticks: 16, reduced: true }) //=> '4 x 6 in' */
 export function writeSize(size: Size, style: LengthStyle, rounding: Rounding = 'nearest'): string {
-  return `${plain(takeLengthApart(size.widthMm, style, rounding))} x ${plain(takeLengthApart(size.heightMm, style, rounding))} ${style.unit}`
+  const side = (mm: number): string => plain(takeLengthApart(mm, style, rounding))
+  return `${side(size.widthMm)} x ${side(size.heightMm)} ${style.unit}`
 }
 
 /** The same length, whichever unit it was written in. */

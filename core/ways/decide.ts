@@ -14,8 +14,8 @@ const CHANGE: Readonly<Record<AssumptionChange, (assumptions: Assumptions) => As
 
 /** The rule that takes the fewest minutes a year; of equals the first. null where nothing was compared. */
 export function best(results: readonly RuleResult[], isByIndex: boolean): RuleResult | null {
-  const minutes = (result: RuleResult): number => isByIndex ? result.minutesWithIndex : result.minutesWithoutIndex
-  return results.reduce<RuleResult | null>((least, each) => least === null || minutes(each) < minutes(least) ? each : least, null)
+  const minutes = (result: RuleResult): number => (isByIndex ? result.minutesWithIndex : result.minutesWithoutIndex)
+  return results.reduce<RuleResult | null>((least, each) => (least === null || minutes(each) < minutes(least) ? each : least), null)
 }
 
 /** What would be answered if one assumption were another: the best rule for each change, as a place in `results`. */
@@ -26,12 +26,20 @@ export interface Decision {
 }
 
 /** Tries the answer: each assumption changed alone. `goOn` is asked before each and may stop the work. */
-export function whatDecides(room: SimulatedRoom, results: readonly RuleResult[], assumptions: Assumptions, goOn: (change: AssumptionChange) => void): readonly Decision[] {
-  return ASSUMPTION_CHANGES.map((change) => {
+export function whatDecides(
+  room: SimulatedRoom,
+  results: readonly RuleResult[],
+  assumptions: Assumptions,
+  goOn: (change: AssumptionChange) => void,
+): readonly Decision[] {
+  return ASSUMPTION_CHANGES.map(change => {
     goOn(change)
     const other = CHANGE[change]({ ...assumptions, draws: Math.min(assumptions.draws, 1000) })
     const tried = results.map(({ rule }) => simulateRule(room, rule, other))
-    const at = (isByIndex: boolean): number => { const found = best(tried, isByIndex); return found ? tried.indexOf(found) : -1 }
+    const at = (isByIndex: boolean): number => {
+      const found = best(tried, isByIndex)
+      return found ? tried.indexOf(found) : -1
+    }
     return { change, withIndex: at(true), withoutIndex: at(false) }
   })
 }

@@ -28,7 +28,7 @@ export function chances(seed: number): () => number {
 export function drawFinds(holdings: readonly Holding[], habits: FindHabits, count: number, seed: number): readonly Find[] {
   const luck = chances(seed)
   const sums: number[] = []
-  holdings.reduce((sum, holding, at) => sums[at] = sum + 1 + (holding.useCount ?? 0), 0)
+  holdings.reduce((sum, holding, at) => (sums[at] = sum + 1 + (holding.useCount ?? 0)), 0)
   const total = sums.at(-1) ?? 0
   const all = KNOWN.reduce((sum, known) => sum + Math.max(0, habits[known]), 0) || 1
   return Array.from({ length: holdings.length > 0 ? count : 0 }, (): Find => {
@@ -43,7 +43,7 @@ export function drawFinds(holdings: readonly Holding[], habits: FindHabits, coun
     let share = luck() * all
     const known = KNOWN.find(each => (share -= Math.max(0, habits[each])) < 0) ?? 'itself'
     const theme = holding.themeIds[Math.floor(luck() * holding.themeIds.length)]
-    const value = known === 'theme' ? theme : known === 'brand' ? holding.brandId ?? undefined : undefined
+    const value = known === 'theme' ? theme : known === 'brand' ? (holding.brandId ?? undefined) : undefined
     return { at: low, known: value === undefined ? 'itself' : known, value: value ?? '' }
   })
 }

@@ -18,7 +18,10 @@ export interface SimulatedRoom {
   readonly reserve: number
   readonly facts: OrderFacts
 }
-export interface FindCost { readonly opened: number, readonly flipped: number }
+export interface FindCost {
+  readonly opened: number
+  readonly flipped: number
+}
 
 const GROUPING: ReadonlySet<FilingKey['by']> = new Set(['theme', 'brand', 'category', 'kind', 'series'])
 
@@ -26,7 +29,7 @@ export interface Layout {
   readonly byIndex: (find: Find) => FindCost
   readonly byLooking: (find: Find) => FindCost
   /** Groups by the first key: how many, how many of one or two sets, how many that are parted over lanes. */
-  readonly groups: { readonly groups: number, readonly smallGroups: number, readonly splitGroups: number }
+  readonly groups: { readonly groups: number; readonly smallGroups: number; readonly splitGroups: number }
   readonly movesNow: number
   readonly lanesNeeded: number
 }
@@ -36,10 +39,16 @@ export function layOut({ holders, lanesMm, reserve, facts }: SimulatedRoom, rule
   const keys = holders.map(each => filingKeyOf(each.holding, rule, facts.authority))
   const order = holders.map((_, at) => at).sort((a, b) => compareFilingKeys(keys[a] ?? [], keys[b] ?? []) || a - b)
   const rank = new Int32Array(holders.length)
-  order.forEach((at, place) => { rank[at] = place })
-  const lanes = fillLanes(order.map(at => holders[at]?.lengthMm ?? 0), lanesMm, reserve)
+  order.forEach((at, place) => {
+    rank[at] = place
+  })
+  const lanes = fillLanes(
+    order.map(at => holders[at]?.lengthMm ?? 0),
+    lanesMm,
+    reserve,
+  )
   const isGrouped = GROUPING.has(rule.keys[0]?.by ?? 'name')
-  const groupOf = (at: number): string => isGrouped ? String(keys[at]?.[0]) : ''
+  const groupOf = (at: number): string => (isGrouped ? String(keys[at]?.[0]) : '')
   const first = new Map<string, number>()
   const size = new Map<string, number>()
   const groupLanes = new Map<string, Set<number>>()
@@ -52,21 +61,33 @@ export function layOut({ holders, lanesMm, reserve, facts }: SimulatedRoom, rule
     groupLanes.set(group, (groupLanes.get(group) ?? new Set()).add(lanes[place] ?? 0))
   })
   /** For what may be known of a set: where those stand of which it is true, by the key that files by it. */
-  const places = { theme: placesBy(order, at => holders[at]?.holding.themeIds[0]), brand: placesBy(order, at => holders[at]?.holding.brandId ?? undefined) }
+  const places = {
+    theme: placesBy(order, at => holders[at]?.holding.themeIds[0]),
+    brand: placesBy(order, at => holders[at]?.holding.brandId ?? undefined),
+  }
   const laneStart = new Map<number, number>()
-  lanes.forEach((lane, place) => { if (!laneStart.has(lane)) laneStart.set(lane, place) })
+  lanes.forEach((lane, place) => {
+    if (!laneStart.has(lane)) laneStart.set(lane, place)
+  })
   const laneSize = new Map<number, number>()
   for (const lane of lanes) laneSize.set(lane, (laneSize.get(lane) ?? 0) + 1)
   const scan = (place: number): FindCost => ({ opened: (lanes[place] ?? 0) - (lanes[0] ?? 0) + 1, flipped: place + 1 })
 
   return {
-    groups: isGrouped ? { groups: size.size, smallGroups: [...size.values()].filter(count => count <= 2).length, splitGroups: [...groupLanes.values()].filter(some => some.size > 1).length } : { groups: 0, smallGroups: 0, splitGroups: 0 },
+    groups: isGrouped
+      ? {
+          groups: size.size,
+          smallGroups: [...size.values()].filter(count => count <= 2).length,
+          splitGroups: [...groupLanes.values()].filter(some => some.size > 1).length,
+        }
+      : { groups: 0, smallGroups: 0, splitGroups: 0 },
     lanesNeeded: new Set(lanes).size,
     movesNow: movesBetween(holders, order, lanes),
     byIndex: ({ at }) => {
       const place = rank[at] ?? 0
       const lane = lanes[place] ?? 0
-      // The address names container and tab; from the tab one flips on. Without tabs the row is in order of what stands on the tickets, and one halves.
+      // The address names container and tab; from the tab one flips on. Without tabs the row is in order of what stands on the tickets, and
+      // one halves.
       const from = Math.max(laneStart.get(lane) ?? 0, first.get(groupOf(at)) ?? 0)
       return { opened: 1, flipped: isGrouped ? place - from + 1 : Math.ceil(Math.log2((laneSize.get(lane) ?? 1) + 1)) }
     },
@@ -79,7 +100,7 @@ export function layOut({ holders, lanesMm, reserve, facts }: SimulatedRoom, rule
       const looked = found < 0 ? spots : spots.slice(0, found + 1)
       const opened = new Set(looked.map(spot => lanes[spot] ?? 0)).size
       // Under a later key every group in front is asked for it as well, one look at its tab each.
-      const tabs = depth === 0 ? 0 : groupsUpTo[place] ?? 0
+      const tabs = depth === 0 ? 0 : (groupsUpTo[place] ?? 0)
       if (found >= 0) return { opened: depth === 0 ? opened : Math.max(opened, scan(place).opened), flipped: looked.length + tabs }
       // Another theme than the one it is filed by came to mind: it is not there, and one goes through everything.
       const all = scan(place)
@@ -100,10 +121,13 @@ function placesBy(order: readonly number[], valueOf: (at: number) => string | un
   return places
 }
 
-/** Which lane each of the run stands in, filled one after the other up to the reserve; what is left over goes on into lanes that are not there yet. */
+/**
+ * Which lane each of the run stands in, filled one after the other up to the reserve; what is left over goes on into lanes
+ * that are not there yet.
+ */
 export function fillLanes(lengths: readonly number[], lanesMm: readonly number[], reserve: number): readonly number[] {
   let [lane, used] = [0, 0]
-  return lengths.map((length) => {
+  return lengths.map(length => {
     const capacity = (lanesMm[lane] ?? lanesMm.at(-1) ?? Infinity) * (1 - reserve)
     if (used > 0 && used + length > capacity) [lane, used] = [lane + 1, 0]
     used += length
@@ -113,12 +137,15 @@ export function fillLanes(lengths: readonly number[], lanesMm: readonly number[]
 
 /** How many are lifted to get there: all but the longest run of each lane that stays in order. */
 function movesBetween(holders: readonly SimulatedHolder[], order: readonly number[], lanes: readonly number[]): number {
-  const stays = new Map<number, { position: number, place: number }[]>()
+  const stays = new Map<number, { position: number; place: number }[]>()
   order.forEach((at, place) => {
     const holder = holders[at]
     if (!holder || holder.lane !== lanes[place]) return
-    stays.set(holder.lane, [...stays.get(holder.lane) ?? [], { position: holder.position, place }])
+    stays.set(holder.lane, [...(stays.get(holder.lane) ?? []), { position: holder.position, place }])
   })
-  const stay = [...stays.values()].reduce((sum, list) => sum + longestIncreasing(list.sort((a, b) => a.position - b.position).map(each => each.place)).length, 0)
+  const stay = [...stays.values()].reduce(
+    (sum, list) => sum + longestIncreasing(list.sort((a, b) => a.position - b.position).map(each => each.place)).length,
+    0,
+  )
   return holders.length - stay
 }

@@ -14,7 +14,16 @@ export interface Assumptions {
   readonly seed: number
   readonly draws: number
 }
-export const START_ASSUMPTIONS: Assumptions = { habits: { theme: 2, brand: 1, itself: 1 }, findsPerYear: 200, newPerYear: 40, secondsToOpen: 8, secondsToFlip: 0.8, secondsToMove: 6, seed: 1, draws: 3000 }
+export const START_ASSUMPTIONS: Assumptions = {
+  habits: { theme: 2, brand: 1, itself: 1 },
+  findsPerYear: 200,
+  newPerYear: 40,
+  secondsToOpen: 8,
+  secondsToFlip: 0.8,
+  secondsToMove: 6,
+  seed: 1,
+  draws: 3000,
+}
 
 export interface RuleResult {
   readonly rule: FilingRule
@@ -35,10 +44,17 @@ export interface RuleResult {
 
 /** The schools that are compared; the last is never re-filed and found by the index. */
 export const COMPARED_RULES: readonly FilingRule[] = [
-  ruleOf('theme', 'brand', 'name'), ruleOf('brand', 'name'), ruleOf('brand', 'theme', 'name'), ruleOf('category', 'theme', 'name'), ruleOf('sizeClass', 'name'), ruleOf('number'),
+  ruleOf('theme', 'brand', 'name'),
+  ruleOf('brand', 'name'),
+  ruleOf('brand', 'theme', 'name'),
+  ruleOf('category', 'theme', 'name'),
+  ruleOf('sizeClass', 'name'),
+  ruleOf('number'),
 ]
 function ruleOf(...by: readonly FilingKey['by'][]): FilingRule {
-  return { keys: by.map((each): FilingKey => ({ by: each, order: each === 'number' || each === 'sizeClass' ? 'ascending' : 'alphabetical' })) }
+  return {
+    keys: by.map((each): FilingKey => ({ by: each, order: each === 'number' || each === 'sizeClass' ? 'ascending' : 'alphabetical' })),
+  }
 }
 
 /**
@@ -47,20 +63,36 @@ function ruleOf(...by: readonly FilingKey['by'][]): FilingRule {
  */
 export function simulateRule(room: SimulatedRoom, rule: FilingRule, assumptions: Assumptions): RuleResult {
   const layout = layOut(room, rule)
-  const finds = drawFinds(room.holders.map(each => each.holding), assumptions.habits, assumptions.draws, assumptions.seed)
+  const finds = drawFinds(
+    room.holders.map(each => each.holding),
+    assumptions.habits,
+    assumptions.draws,
+    assumptions.seed,
+  )
   const [withIndex, withoutIndex] = [mean(finds.map(find => layout.byIndex(find))), mean(finds.map(find => layout.byLooking(find)))]
   const movesPerHundred = movesForNew(room, rule, assumptions.seed)
   const making = (assumptions.newPerYear / 100) * movesPerHundred * assumptions.secondsToMove
-  const minutes = ({ opened, flipped }: FindCost): number => (assumptions.findsPerYear * (opened * assumptions.secondsToOpen + flipped * assumptions.secondsToFlip) + making) / 60
+  const minutes = ({ opened, flipped }: FindCost): number =>
+    (assumptions.findsPerYear * (opened * assumptions.secondsToOpen + flipped * assumptions.secondsToFlip) + making) / 60
   return {
-    rule, withIndex, withoutIndex, movesPerHundred, ...layout.groups, movesNow: layout.movesNow, lanesNeeded: layout.lanesNeeded,
+    rule,
+    withIndex,
+    withoutIndex,
+    movesPerHundred,
+    ...layout.groups,
+    movesNow: layout.movesNow,
+    lanesNeeded: layout.lanesNeeded,
     belongTwice: rule.keys[0]?.by === 'theme' ? room.holders.filter(each => each.holding.themeIds.length > 1).length : 0,
-    minutesWithIndex: minutes(withIndex), minutesWithoutIndex: minutes(withoutIndex),
+    minutesWithIndex: minutes(withIndex),
+    minutesWithoutIndex: minutes(withoutIndex),
   }
 }
 function mean(costs: readonly FindCost[]): FindCost {
   const count = Math.max(1, costs.length)
-  return { opened: costs.reduce((sum, each) => sum + each.opened, 0) / count, flipped: costs.reduce((sum, each) => sum + each.flipped, 0) / count }
+  return {
+    opened: costs.reduce((sum, each) => sum + each.opened, 0) / count,
+    flipped: costs.reduce((sum, each) => sum + each.flipped, 0) / count,
+  }
 }
 
 const NEW = 100
@@ -76,7 +108,9 @@ function movesForNew({ holders, lanesMm, reserve, facts }: SimulatedRoom, rule: 
   const lengths = order.map(at => holders[at]?.lengthMm ?? 0)
   const lanes = fillLanes(lengths, lanesMm, reserve)
   const lists: number[][] = []
-  lanes.forEach((lane, place) => { (lists[lane] ??= []).push(lengths[place] ?? 0) })
+  lanes.forEach((lane, place) => {
+    ;(lists[lane] ??= []).push(lengths[place] ?? 0)
+  })
   const used = lists.map(list => list.reduce((sum, each) => sum + each, 0))
   const starts = lists.map((_, lane) => lanes.indexOf(lane))
   let moves = 0

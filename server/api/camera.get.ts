@@ -26,7 +26,13 @@ async function flatSets(): Promise<readonly FlatSet[]> {
   const truth = Truth.parse(JSON.parse(strFromU8(files['sets.json'] ?? new Uint8Array())))
   sets = truth.map(({ file, pxPerMm, widthMm, heightMm }) => {
     const png = decode(files[file] ?? new Uint8Array())
-    return { picture: { widthPx: png.width, heightPx: png.height, pixels: Uint8Array.from(png.data) }, pxPerMm, widthMm, heightMm, pieces: [] }
+    return {
+      picture: { widthPx: png.width, heightPx: png.height, pixels: Uint8Array.from(png.data) },
+      pxPerMm,
+      widthMm,
+      heightMm,
+      pieces: [],
+    }
   })
   return sets
 }
@@ -35,7 +41,7 @@ async function flatSets(): Promise<readonly FlatSet[]> {
  * The stand-in camera: a photo of one of its sets on a mat, with a reference of known size, as a grey PNG. Only where the
  * demo is offered: it is there to try the whole way with no device.
  */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   if (String(useRuntimeConfig(event).demo) !== 'true') throw createError({ statusCode: 404, statusMessage: 'Only with the demo' })
   const query = Query.safeParse(getQuery(event))
   if (!query.success) throw createError({ statusCode: 400, statusMessage: 'The camera does not understand that' })

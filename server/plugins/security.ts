@@ -5,20 +5,42 @@ import { defineNitroPlugin } from 'nitropack/runtime'
 /** Inline scripts of the shell (the framework writes one) are allowed by their hash, and no others. */
 function hashesOf(html: string): string {
   const inline = [...html.matchAll(/<script(?![^>]*\bsrc=)(?![^>]*type="application\/json")[^>]*>([\s\S]*?)<\/script>/g)]
-  return inline.map(([, script]) => `'sha256-${createHash('sha256').update(script ?? '').digest('base64')}'`).join(' ')
+  return inline
+    .map(
+      ([, script]) =>
+        `'sha256-${createHash('sha256')
+          .update(script ?? '')
+          .digest('base64')}'`,
+    )
+    .join(' ')
 }
 
-const policy = (html: string): string => [
-  `default-src 'none'`, `script-src 'self' ${hashesOf(html)}`.trim(), `style-src 'self'`, `img-src 'self' blob:`, `font-src 'self'`,
-  `connect-src 'self'`, `worker-src 'self'`, `frame-src blob:`, `manifest-src 'self'`, `base-uri 'none'`, `form-action 'none'`, `frame-ancestors 'none'`,
-].join('; ')
+const policy = (html: string): string =>
+  [
+    `default-src 'none'`,
+    `script-src 'self' ${hashesOf(html)}`.trim(),
+    `style-src 'self'`,
+    `img-src 'self' blob:`,
+    `font-src 'self'`,
+    `connect-src 'self'`,
+    `worker-src 'self'`,
+    `frame-src blob:`,
+    `manifest-src 'self'`,
+    `base-uri 'none'`,
+    `form-action 'none'`,
+    `frame-ancestors 'none'`,
+  ].join('; ')
 
 const FIXED = {
-  'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'x-frame-options': 'DENY', 'cross-origin-opener-policy': 'same-origin',
-  'cross-origin-resource-policy': 'same-origin', 'permissions-policy': 'geolocation=(), microphone=(), camera=(self)',
+  'x-content-type-options': 'nosniff',
+  'referrer-policy': 'no-referrer',
+  'x-frame-options': 'DENY',
+  'cross-origin-opener-policy': 'same-origin',
+  'cross-origin-resource-policy': 'same-origin',
+  'permissions-policy': 'geolocation=(), microphone=(), camera=(self)',
 } as const
 
-export default defineNitroPlugin((nitro) => {
+export default defineNitroPlugin(nitro => {
   nitro.hooks.hook('request', event => setResponseHeaders(event, { ...FIXED, 'content-security-policy': policy('') }))
   nitro.hooks.hook('render:response', (response, { event }) => {
     const isPage = String(getResponseHeader(event, 'content-type') ?? response.headers?.['content-type'] ?? '').includes('html')

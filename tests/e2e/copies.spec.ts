@@ -4,7 +4,24 @@ import { parse } from 'csv-parse/sync'
 import { strToU8, unzipSync, zipSync } from 'fflate'
 import { bytesOf, databaseOf, headline, openDemo, openEmpty, test } from './helpers'
 
-const ALL = ['settings', 'brands', 'kinds', 'categories', 'themes', 'series', 'register', 'fixtures', 'zones', 'containers', 'sections', 'holderTypes', 'holdings', 'holders', 'relations', 'loans']
+const ALL = [
+  'settings',
+  'brands',
+  'kinds',
+  'categories',
+  'themes',
+  'series',
+  'register',
+  'fixtures',
+  'zones',
+  'containers',
+  'sections',
+  'holderTypes',
+  'holdings',
+  'holders',
+  'relations',
+  'loans',
+]
 
 test('a copy restores the identical catalogue, photos byte for byte; damaged and foreign ones are refused whole', async ({ page }) => {
   await openDemo(page)
@@ -26,7 +43,8 @@ test('a copy restores the identical catalogue, photos byte for byte; damaged and
   const holdings = files['catalogue/holdings.json'] ?? new Uint8Array()
   const changed = holdings.slice()
   changed[200] = (changed[200] ?? 0) ^ 1
-  const restore = (buffer: Buffer) => page.locator('input[accept^=".zip"]').setInputFiles({ name: 'copy.zip', mimeType: 'application/zip', buffer })
+  const restore = (buffer: Buffer) =>
+    page.locator('input[accept^=".zip"]').setInputFiles({ name: 'copy.zip', mimeType: 'application/zip', buffer })
   for (const [buffer, sentence] of [
     [Buffer.from(zipSync({ ...files, 'catalogue/holdings.json': changed })), 'This copy is damaged (catalogue/holdings.json)'],
     [Buffer.from(zipSync({ 'letter.txt': strToU8('Dear harbour master') })), 'not one of a catalogue made here'],
@@ -61,7 +79,7 @@ test('the list as CSV reads with another parser, with formula cells made safe, a
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the list' }).click()])
   const csv = await bytesOf(download)
   const [line] = parse(csv, { columns: true, bom: true }) as Record<string, string>[]
-  expect(line).toMatchObject({ Number: '1', Name: '\'=SUM(A1:A9) Kelp', Notes: 'two\nlines, "quoted"' })
+  expect(line).toMatchObject({ Number: '1', Name: "'=SUM(A1:A9) Kelp", Notes: 'two\nlines, "quoted"' })
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await page.getByRole('status').filter({ hasText: 'Undone' }).waitFor()
   await page.goto('/take-in/list')
@@ -72,7 +90,7 @@ test('the list as CSV reads with another parser, with formula cells made safe, a
   expect(holdings).toMatchObject([{ name: '=SUM(A1:A9) Kelp', number: 1, notes: 'two\nlines, "quoted"\nCode: 1' }])
 })
 
-test('the demo never takes the place of a person\'s own sets without a saved copy', async ({ page }) => {
+test("the demo never takes the place of a person's own sets without a saved copy", async ({ page }) => {
   await openEmpty(page)
   await page.getByLabel('Name', { exact: true }).fill('My own Anchor')
   await page.getByRole('button', { name: 'Next one' }).click()
@@ -81,7 +99,10 @@ test('the demo never takes the place of a person\'s own sets without a saved cop
   await page.getByRole('button', { name: 'Load the demo room' }).click()
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByText('You have 1 set of your own here')).toBeVisible()
-  const [download] = await Promise.all([page.waitForEvent('download'), dialog.getByRole('button', { name: 'Save a copy, then go on' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    dialog.getByRole('button', { name: 'Save a copy, then go on' }).click(),
+  ])
   expect(Object.keys(unzipSync(await bytesOf(download)))).toContain('catalogue/holdings.json')
   await expect(page.getByRole('status').filter({ hasText: 'The demo room is set up.' })).toBeVisible({ timeout: 20_000 })
   await page.getByRole('link', { name: 'Find' }).first().click()

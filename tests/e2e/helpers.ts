@@ -2,14 +2,21 @@ import { type Download, expect, type Page, test as base } from '@playwright/test
 
 /** Every journey also watches that the page reports no error and that nothing is asked of another machine. */
 export const test = base.extend<{ watched: undefined }>({
-  watched: [async ({ page }, use) => {
-    const problems: string[] = []
-    page.on('pageerror', error => problems.push(String(error)))
-    page.on('console', message => { if (message.type() === 'error') problems.push(message.text()) })
-    page.on('request', (request) => { if (!/^(http:\/\/127\.0\.0\.1|blob:)/.test(request.url())) problems.push(`asked ${request.url()}`) })
-    await use(undefined)
-    expect(problems).toEqual([])
-  }, { auto: true }],
+  watched: [
+    async ({ page }, use) => {
+      const problems: string[] = []
+      page.on('pageerror', error => problems.push(String(error)))
+      page.on('console', message => {
+        if (message.type() === 'error') problems.push(message.text())
+      })
+      page.on('request', request => {
+        if (!/^(http:\/\/127\.0\.0\.1|blob:)/.test(request.url())) problems.push(`asked ${request.url()}`)
+      })
+      await use(undefined)
+      expect(problems).toEqual([])
+    },
+    { auto: true },
+  ],
 })
 export { expect }
 
@@ -38,14 +45,18 @@ export async function bytesOf(download: Download): Promise<Buffer> {
 }
 /** What the database of the page holds, table by table, without pictures; the register and journal on request. */
 export async function databaseOf(page: Page, tables: readonly string[]): Promise<Record<string, unknown[]>> {
-  return page.evaluate(async (names) => {
+  return page.evaluate(async names => {
     const open = indexedDB.open('yondercrest')
-    const db = await new Promise<IDBDatabase>((resolve, reject) => { open.onsuccess = () => resolve(open.result); open.onerror = () => reject(new Error('no database')) })
-    const read = (name: string): Promise<unknown[]> => new Promise((resolve, reject) => {
-      const request = db.transaction(name).objectStore(name).getAll()
-      request.onsuccess = () => resolve(request.result as unknown[])
-      request.onerror = () => reject(new Error(name))
+    const db = await new Promise<IDBDatabase>((resolve, reject) => {
+      open.onsuccess = () => resolve(open.result)
+      open.onerror = () => reject(new Error('no database'))
     })
+    const read = (name: string): Promise<unknown[]> =>
+      new Promise((resolve, reject) => {
+        const request = db.transaction(name).objectStore(name).getAll()
+        request.onsuccess = () => resolve(request.result as unknown[])
+        request.onerror = () => reject(new Error(name))
+      })
     const found = Object.fromEntries(await Promise.all(names.map(async name => [name, await read(name)] as const)))
     db.close()
     return found

@@ -9,7 +9,10 @@ test('the hand-kept list comes in whole, one undo takes it out, and a reload in 
   await expect(page.getByText('28 sizes could not be read')).toBeVisible()
 
   // The reading can be changed: an x under "Matching die" is said to mean yes, and its questions are gone.
-  await page.getByRole('group', { name: /x under Matching die/ }).getByText('Yes', { exact: true }).click()
+  await page
+    .getByRole('group', { name: /x under Matching die/ })
+    .getByText('Yes', { exact: true })
+    .click()
   await expect(page.locator('[data-sums]')).not.toContainText('167 taken with a question')
   // A brand spelling is refused.
   await page.getByRole('checkbox', { name: /^Q&B/ }).uncheck()
@@ -28,7 +31,7 @@ test('the hand-kept list comes in whole, one undo takes it out, and a reload in 
   await expect(page.getByRole('searchbox', { name: 'Ask' })).toHaveValue('otter anchor')
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await expect(page.getByRole('status').filter({ hasText: 'Undone: brought in 640 sets' })).toBeVisible()
-  expect((await databaseOf(page, ['holdings', 'brands', 'themes']))).toEqual({ holdings: [], brands: [], themes: [] })
+  expect(await databaseOf(page, ['holdings', 'brands', 'themes'])).toEqual({ holdings: [], brands: [], themes: [] })
 })
 
 test('what could mean two things is asked, not guessed', async ({ page }) => {
@@ -46,7 +49,9 @@ test('what could mean two things is asked, not guessed', async ({ page }) => {
 test('a file that is not a table gets a plain sentence', async ({ page }) => {
   await openDemo(page)
   await page.goto('/take-in/list')
-  await page.locator('input[type=file]').setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0]) })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0]) })
   await expect(page.getByRole('alert')).toContainText('This is not a list')
   await expect(page.getByRole('alert')).toContainText('Nothing was changed')
 })

@@ -33,7 +33,7 @@ test('a brand is joined into another: its sets go over, its spelling means the o
   expect(await databaseOf(page, ['holdings'])).toEqual(before)
 })
 
-test('themes in an order of one\'s own: carried by keys and by mouse, kept through a reload', async ({ page }) => {
+test("themes in an order of one's own: carried by keys and by mouse, kept through a reload", async ({ page }) => {
   await openDemo(page)
   await page.goto('/take-in/names?list=themes')
   await expect(row(page, 'Harbour')).toBeVisible()
@@ -108,7 +108,11 @@ test('numbers: another writing shows what becomes stale; two series never print 
 
 test('what goes with what, and pieces that live elsewhere: both slips say so', async ({ page }) => {
   await openEmpty(page)
-  for (const [name, kind] of [['Anchor Stamps', 'Clear'], ['Anchor Cutter', 'Thin die'], ['Bell Border', 'Clear']] as const) {
+  for (const [name, kind] of [
+    ['Anchor Stamps', 'Clear'],
+    ['Anchor Cutter', 'Thin die'],
+    ['Bell Border', 'Clear'],
+  ] as const) {
     await page.getByLabel('Name', { exact: true }).fill(name)
     await page.locator('#take-kind').selectOption({ label: kind })
     await page.getByLabel('Name', { exact: true }).press('Enter')
@@ -147,7 +151,11 @@ test('what goes with what, and pieces that live elsewhere: both slips say so', a
 
 test('a number that stands on the thing already is taken over, or kept as another number of it', async ({ page }) => {
   await openEmpty(page)
-  for (const [name, written, code] of [['Kelp Study', '352', '352'], ['Limpets', '352', '353'], ['Gulls', '12-203', '354']] as const) {
+  for (const [name, written, code] of [
+    ['Kelp Study', '352', '352'],
+    ['Limpets', '352', '353'],
+    ['Gulls', '12-203', '354'],
+  ] as const) {
     await page.getByLabel('Name', { exact: true }).fill(name)
     await page.getByLabel('Number on it already').fill(written)
     await page.getByLabel('Name', { exact: true }).press('Enter')

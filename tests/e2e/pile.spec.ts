@@ -6,8 +6,20 @@ const count = (page: Page, stage: string) => page.locator(`[data-stage="${stage}
 const settle = (page: Page) => page.locator('[data-settle]')
 /** A made-up photo: a few dark bars on paper, other ones for every seed, with noise so that it is no drawing. */
 async function photo(seed: number, widthPx = 900, heightPx = 1200): Promise<Buffer> {
-  const bars = Array.from({ length: 7 }, (_, at) => `<rect x="${(seed * 83 + at * 97) % 600}" y="${(seed * 59 + at * 151) % 900}" width="${60 + (seed * 31 + at * 17) % 180}" height="${40 + (seed * 13 + at * 41) % 160}" fill="#222"/>`)
-  return sharp(Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${widthPx}" height="${heightPx}"><rect width="100%" height="100%" fill="#f4f2ec"/>${bars.join('')}</svg>`)).jpeg({ quality: 85 }).toBuffer()
+  const bars = Array.from(
+    { length: 7 },
+    (_, at) =>
+      `<rect x="${(seed * 83 + at * 97) % 600}" y="${(seed * 59 + at * 151) % 900}" ` +
+      `width="${60 + ((seed * 31 + at * 17) % 180)}" height="${40 + ((seed * 13 + at * 41) % 160)}" fill="#222"/>`,
+  )
+  return sharp(
+    Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${widthPx}" height="${heightPx}"><rect ` +
+        `width="100%" height="100%" fill="#f4f2ec"/>${bars.join('')}</svg>`,
+    ),
+  )
+    .jpeg({ quality: 85 })
+    .toBuffer()
 }
 const file = async (seed: number) => ({ name: `photo-${seed}.jpg`, mimeType: 'image/jpeg', buffer: await photo(seed) })
 const files = (page: Page) => page.locator('input[multiple]')
@@ -40,7 +52,10 @@ test('twenty photos in, worked through stage by stage, all placed', async ({ pag
     await page.keyboard.press('Control+Enter')
   }
   await expect(page.getByRole('heading', { name: 'Nothing waits at Class.' })).toBeVisible()
-  for (const [stage, next] of [['fit', 'label'], ['label', 'file']] as const) {
+  for (const [stage, next] of [
+    ['fit', 'label'],
+    ['label', 'file'],
+  ] as const) {
     await page.locator(`[data-stage="${stage}"]`).click()
     for (let at = 0; at < 20; at += 1) {
       await expect(count(page, next)).toHaveText(String(at))
@@ -106,13 +121,16 @@ test('what is owned already is shown before anything is saved: by name, by pictu
   const panel = page.locator('[data-look-alikes]')
   const owned = await page.evaluate(async () => {
     const open = indexedDB.open('yondercrest')
-    const db = await new Promise<IDBDatabase>((resolve) => { open.onsuccess = () => resolve(open.result) })
-    const all = <T>(table: string): Promise<T[]> => new Promise((resolve) => {
-      const request = db.transaction(table).objectStore(table).getAll()
-      request.onsuccess = () => resolve(request.result as T[])
+    const db = await new Promise<IDBDatabase>(resolve => {
+      open.onsuccess = () => resolve(open.result)
     })
-    const holding = (await all<{ name: string, pictureHash: string | null }>('holdings')).find(each => each.pictureHash !== null)
-    const picture = (await all<{ hash: string, bytes: ArrayBuffer }>('pictures')).find(each => each.hash === holding?.pictureHash)
+    const all = <T>(table: string): Promise<T[]> =>
+      new Promise(resolve => {
+        const request = db.transaction(table).objectStore(table).getAll()
+        request.onsuccess = () => resolve(request.result as T[])
+      })
+    const holding = (await all<{ name: string; pictureHash: string | null }>('holdings')).find(each => each.pictureHash !== null)
+    const picture = (await all<{ hash: string; bytes: ArrayBuffer }>('pictures')).find(each => each.hash === holding?.pictureHash)
     db.close()
     return { name: holding?.name ?? '', bytes: [...new Uint8Array(picture?.bytes ?? new ArrayBuffer(0))] }
   })
@@ -137,7 +155,11 @@ test('what is owned already is shown before anything is saved: by name, by pictu
 
 test('many refused, none lost: what is no picture is named, the rest is taken; a strip dropped comes back by undo', async ({ page }) => {
   await openEmpty(page)
-  await files(page).setInputFiles([await file(1), { name: 'letter.png', mimeType: 'image/png', buffer: Buffer.from('Dear harbour master') }, await file(2)])
+  await files(page).setInputFiles([
+    await file(1),
+    { name: 'letter.png', mimeType: 'image/png', buffer: Buffer.from('Dear harbour master') },
+    await file(2),
+  ])
   await expect(page.getByRole('status').filter({ hasText: '2 photos on the pile. Not a picture, or too large: letter.png.' })).toBeVisible()
   await page.locator('[data-strip] + button').first().click()
   await expect(page.locator('[data-strip]')).toHaveCount(0)
@@ -177,7 +199,10 @@ test('the same brand from two tabs is one brand; a near spelling is asked about'
   await openEmpty(page)
   const other = await context.newPage()
   await other.goto('/take-in')
-  for (const [tab, name] of [[page, 'Left'], [other, 'Right']] as const) {
+  for (const [tab, name] of [
+    [page, 'Left'],
+    [other, 'Right'],
+  ] as const) {
     await tab.getByLabel('Name', { exact: true }).fill(name)
     await tab.getByRole('combobox', { name: 'Brand' }).fill('Lanternwick')
   }
@@ -250,7 +275,10 @@ test('few sets need few stages; a place for now', async ({ page }) => {
 test('on a phone: a photo from the camera becomes the strip, one thumb goes on', async ({ browser }) => {
   const page = await (await browser.newContext({ viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true })).newPage()
   await openEmpty(page)
-  await page.locator('input[capture]').first().setInputFiles(await file(5))
+  await page
+    .locator('input[capture]')
+    .first()
+    .setInputFiles(await file(5))
   await expect(page.locator('form img')).toBeVisible()
   await page.getByLabel('Name', { exact: true }).fill('By Thumb')
   await page.getByRole('button', { name: 'Next one' }).tap()
@@ -262,9 +290,9 @@ test('on a phone: a photo from the camera becomes the strip, one thumb goes on',
 
 test('a pasted picture becomes the photo of the open strip', async ({ page }) => {
   await openEmpty(page)
-  const bytes = [...await photo(6, 200, 300)]
+  const bytes = [...(await photo(6, 200, 300))]
   await page.getByLabel('Name', { exact: true }).focus()
-  await page.evaluate((list) => {
+  await page.evaluate(list => {
     const data = new DataTransfer()
     data.items.add(new File([new Uint8Array(list)], 'pasted.jpg', { type: 'image/jpeg' }))
     document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true }))

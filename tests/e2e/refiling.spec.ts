@@ -1,14 +1,24 @@
 import type { Page } from '@playwright/test'
 import { databaseOf, expect, openDemo, openEmpty, test } from './helpers'
 
-interface Holder { readonly id: string, readonly containerId: string, readonly lane: number, readonly order: string }
+interface Holder {
+  readonly id: string
+  readonly containerId: string
+  readonly lane: number
+  readonly order: string
+}
 /** Every place names one set: read from the database itself. */
 async function placesAreTrue(page: Page): Promise<void> {
-  const { holders = [] } = await databaseOf(page, ['holders']) as { holders: Holder[] }
-  expect(new Set(holders.map(holder => `${holder.containerId}/${holder.lane}/${holder.order}`)).size + holders.filter(holder => 'cell' in holder && holder.cell !== null).length).toBeGreaterThanOrEqual(holders.length)
+  const { holders = [] } = (await databaseOf(page, ['holders'])) as { holders: Holder[] }
+  expect(
+    new Set(holders.map(holder => `${holder.containerId}/${holder.lane}/${holder.order}`)).size +
+      holders.filter(holder => 'cell' in holder && holder.cell !== null).length,
+  ).toBeGreaterThanOrEqual(holders.length)
 }
-const stepsLeft = async (page: Page): Promise<number> => Number(/(\d+) steps? left/.exec(await page.locator('[data-refiling-progress]').innerText())?.[1] ?? -1)
-const stepsDone = async (page: Page): Promise<number> => Number(/(\d+) steps? done/.exec(await page.locator('[data-refiling-progress]').innerText())?.[1] ?? -1)
+const stepsLeft = async (page: Page): Promise<number> =>
+  Number(/(\d+) steps? left/.exec(await page.locator('[data-refiling-progress]').innerText())?.[1] ?? -1)
+const stepsDone = async (page: Page): Promise<number> =>
+  Number(/(\d+) steps? done/.exec(await page.locator('[data-refiling-progress]').innerText())?.[1] ?? -1)
 async function tick(page: Page): Promise<void> {
   const before = await stepsDone(page)
   await page.locator('[data-tick]').click()
@@ -17,7 +27,7 @@ async function tick(page: Page): Promise<void> {
 /** Whether there is a step to do, once the steps are those of the room as it stands. */
 async function hasStep(page: Page): Promise<boolean> {
   await expect(page.locator('[data-refiling]')).toHaveAttribute('aria-busy', 'false')
-  return await page.locator('[data-tick]').count() > 0
+  return (await page.locator('[data-tick]').count()) > 0
 }
 
 test('from brand to theme: half of it, a reload, a set taken in meanwhile, and on to the end', async ({ page }) => {
@@ -120,7 +130,9 @@ test('overflow is told before it happens; a cap warns at Take in; the run is spl
   await page.getByRole('button', { name: /^Thin dies/ }).click()
   await page.getByLabel('At most so many sets').fill('10')
   await page.getByLabel('At most so many sets').blur()
-  await expect.poll(async () => ((await databaseOf(page, ['zones'])).zones as { capHoldings: number | null }[]).some(zone => zone.capHoldings === 10)).toBe(true)
+  await expect
+    .poll(async () => ((await databaseOf(page, ['zones'])).zones as { capHoldings: number | null }[]).some(zone => zone.capHoldings === 10))
+    .toBe(true)
   await page.goto('/storeroom/fill')
   await expect(page.getByText(/more than the 10 you want/)).toBeVisible()
   await page.goto('/take-in')
@@ -159,7 +171,11 @@ test('another order to look at, a set kept apart, an order of themes shown befor
   await expect(page.getByText('are not here').first()).toBeVisible()
   await page.locator('[data-order-view]').selectOption('')
   expect(await page.locator('[data-holder]').first().innerText()).toBe(first)
-  await page.locator('[data-holder]').first().getByRole('button', { name: /^Keep apart/ }).click()
+  await page
+    .locator('[data-holder]')
+    .first()
+    .getByRole('button', { name: /^Keep apart/ })
+    .click()
   await page.getByRole('dialog').getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.getByText('Say why, please.')).toBeVisible()
   await page.getByLabel('The reason').fill('kept on the desk, used daily')

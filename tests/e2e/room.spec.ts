@@ -2,7 +2,8 @@ import type { Page } from '@playwright/test'
 import { ask, databaseOf, expect, matItem, openDemo, openEmpty, test } from './helpers'
 
 const done = (page: Page, text: string | RegExp) => expect(page.getByRole('status').filter({ hasText: text })).toBeVisible()
-const idsOfRows = async (page: Page): Promise<(string | null)[]> => page.locator('[data-holder]').evaluateAll(rows => rows.map(row => row.getAttribute('data-id')))
+const idsOfRows = async (page: Page): Promise<(string | null)[]> =>
+  page.locator('[data-holder]').evaluateAll(rows => rows.map(row => row.getAttribute('data-id')))
 const openContainer = async (page: Page, name: RegExp): Promise<void> => {
   await page.goto('/storeroom')
   await page.locator('[data-elevation]').getByRole('link', { name }).click()
@@ -22,7 +23,10 @@ test('two containers become one: what stood in the first stands behind the other
   await dialog.getByRole('button', { name: 'Empty it' }).click()
   await done(page, 'Basket 3 is out of the room')
   await expect(page.locator('[data-elevation]').getByRole('link', { name: /^Basket 3:/ })).toHaveCount(0)
-  await page.locator('[data-elevation]').getByRole('link', { name: /^Basket 2: 30 sets/ }).click()
+  await page
+    .locator('[data-elevation]')
+    .getByRole('link', { name: /^Basket 2: 30 sets/ })
+    .click()
   await page.locator('#sheet').evaluate(sheet => sheet.scrollTo(0, sheet.scrollHeight))
   await expect.poll(async () => (await idsOfRows(page)).slice(-moved.length)).toEqual(moved)
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
@@ -40,7 +44,10 @@ test('a zone is ended: its containers and kinds go over to another, and undo bri
   await expect(page.getByRole('button', { name: /^Small singles/ })).toHaveCount(0)
   await page.getByRole('button', { name: /^Thin dies/ }).click()
   await expect(page.locator('[data-zone]')).toContainText('Binder A')
-  const { zones, containers } = await databaseOf(page, ['zones', 'containers']) as { zones: { id: string }[], containers: { zoneId: string }[] }
+  const { zones, containers } = (await databaseOf(page, ['zones', 'containers'])) as {
+    zones: { id: string }[]
+    containers: { zoneId: string }[]
+  }
   expect(containers.every(container => zones.some(zone => zone.id === container.zoneId))).toBe(true)
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await expect(page.getByRole('button', { name: /^Small singles/ })).toBeVisible()
@@ -56,14 +63,20 @@ test('what harms is pointed out: a sticky set beside others, and a bin too heavy
   await page.locator('[data-mat-item]').filter({ hasText: /D2/ }).nth(1).click()
   const name = await page.locator('[data-slip] h2').innerText()
   await page.getByLabel('It has gone sticky').check()
-  await expect.poll(async () => ((await databaseOf(page, ['holdings'])).holdings as { isSticky: boolean }[]).filter(each => each.isSticky).length).toBe(1)
+  await expect
+    .poll(async () => ((await databaseOf(page, ['holdings'])).holdings as { isSticky: boolean }[]).filter(each => each.isSticky).length)
+    .toBe(1)
   await page.goto('/storeroom/fill')
   await expect(page.locator('[data-care]')).toContainText(`${name} has gone sticky and lies beside`)
   await openContainer(page, /^Bin 1:/)
   await page.getByRole('button', { name: 'Change', exact: true }).click()
   await page.locator('#new-weight').fill('13000')
   await page.getByRole('dialog').getByRole('button', { name: 'Keep', exact: true }).click()
-  await expect.poll(async () => ((await databaseOf(page, ['containers'])).containers as { emptyWeightG: number | null }[]).some(each => each.emptyWeightG === 13_000)).toBe(true)
+  await expect
+    .poll(async () =>
+      ((await databaseOf(page, ['containers'])).containers as { emptyWeightG: number | null }[]).some(each => each.emptyWeightG === 13_000),
+    )
+    .toBe(true)
   await page.goto('/storeroom/fill')
   const bin = page.locator('[data-lifts] li').filter({ hasText: 'Bin 1:' })
   await expect(bin).toContainText('more than is recommended; lighter to lift from shelf')
@@ -76,7 +89,9 @@ test('what harms is pointed out: a sticky set beside others, and a bin too heavy
   expect(limit(await bin.innerText())).toBeLessThan(limit(before))
 })
 
-test('a re-filing left off half-way: what was carried stays at its new address, the old rule holds again, the table is a table', async ({ page }) => {
+test('a re-filing left off half-way: what was carried stays at its new address, the old rule holds again, the table is a table', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto('/storeroom/refile')
   await page.getByLabel('Zone').selectOption({ label: 'Thin dies (brand, then name)' })
@@ -92,7 +107,12 @@ test('a re-filing left off half-way: what was carried stays at its new address, 
   await page.getByRole('button', { name: 'Leave off here' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'by the rule before' }).click()
   await done(page, 'Left off. Everything stays where it stands.')
-  const after = await databaseOf(page, ['holders', 'zones', 'containers', 'refilings']) as { holders: unknown[], zones: { name: string, filingRule: { keys: { by: string }[] } }[], containers: { isTable: boolean }[], refilings: { state: string }[] }
+  const after = (await databaseOf(page, ['holders', 'zones', 'containers', 'refilings'])) as {
+    holders: unknown[]
+    zones: { name: string; filingRule: { keys: { by: string }[] } }[]
+    containers: { isTable: boolean }[]
+    refilings: { state: string }[]
+  }
   expect(after.holders).toEqual(carried)
   expect(after.zones.find(zone => zone.name === 'Thin dies')?.filingRule.keys.map(key => key.by)).toEqual(['brand', 'name'])
   expect(after.containers.some(container => container.isTable)).toBe(false)
@@ -110,28 +130,36 @@ test('a set cut in two stands at two addresses, and both are told together', asy
   await done(page, 'Tall Ship Backdrop is in.')
   for (const stage of ['class', 'fit', 'label', 'file']) {
     await page.goto(`/take-in/work?stage=${stage}`)
-    if (stage === 'fit') await page.locator('[data-work] fieldset label').filter({ hasText: /cut in two/i }).first().click()
-    if (await page.locator('[data-settle]').count() === 0) await page.locator('[data-settle]').waitFor()
+    if (stage === 'fit')
+      await page
+        .locator('[data-work] fieldset label')
+        .filter({ hasText: /cut in two/i })
+        .first()
+        .click()
+    if ((await page.locator('[data-settle]').count()) === 0) await page.locator('[data-settle]').waitFor()
     await page.locator('[data-settle]').click()
     await expect(page.locator(`[data-stage="${stage}"] .figures`)).toHaveText('0')
   }
   await page.goto('/?ask=ship')
   await matItem(page, 'Tall Ship Backdrop').click()
   await expect(page.locator('[data-place]')).toContainText('It was cut in two: the other half stands at')
-  const { holders } = await databaseOf(page, ['holders']) as { holders: { holdingIds: string[] }[] }
+  const { holders } = (await databaseOf(page, ['holders'])) as { holders: { holdingIds: string[] }[] }
   expect(holders).toHaveLength(2)
   expect(holders[0]?.holdingIds).toEqual(holders[1]?.holdingIds)
 })
 
-test('a zone in another order: every set with its address, what is missing told, and one press away from where it stands', async ({ page }) => {
+test('a zone in another order: every set with its address, what is missing told, and one press away from where it stands', async ({
+  page,
+}) => {
   await openDemo(page)
   await page.goto('/storeroom/orders')
   await expect(page.getByText('360 sets. Nothing is moved')).toBeVisible()
   await page.getByLabel('Sets of').selectOption('Thin dies')
   await page.getByLabel('Show in the order of').selectOption('number')
   await expect(page.locator('[data-line="missing"]').first()).toContainText('not here')
-  const numbers = async (): Promise<number[]> => (await page.locator('[data-line="set"]').allInnerTexts()).map(text => Number(/\d+/.exec(text)?.[0]))
-  expect(await numbers()).toEqual([...await numbers()].sort((a, b) => a - b))
+  const numbers = async (): Promise<number[]> =>
+    (await page.locator('[data-line="set"]').allInnerTexts()).map(text => Number(/\d+/.exec(text)?.[0]))
+  expect(await numbers()).toEqual([...(await numbers())].sort((a, b) => a - b))
   await page.getByLabel('Show in the order of').selectOption('brand')
   const groups = await page.locator('[data-line="group"]').allInnerTexts()
   expect(groups).toEqual([...groups].sort((a, b) => a.localeCompare(b)))

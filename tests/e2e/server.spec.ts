@@ -5,13 +5,26 @@ test('the stand-in camera takes what it is asked, within bounds, and the same sh
   const one = await request.get('/api/camera?seed=3&reference=card&megapixels=0.5')
   expect(one.status()).toBe(200)
   expect(one.headers()['content-type']).toBe('image/png')
-  const [first, again, other] = [await one.body(), await (await request.get('/api/camera?seed=3&reference=card&megapixels=0.5')).body(), await (await request.get('/api/camera?seed=4&reference=card&megapixels=0.5')).body()]
+  const [first, again, other] = [
+    await one.body(),
+    await (await request.get('/api/camera?seed=3&reference=card&megapixels=0.5')).body(),
+    await (await request.get('/api/camera?seed=4&reference=card&megapixels=0.5')).body(),
+  ]
   expect(first.equals(again)).toBe(true)
   expect(first.equals(other)).toBe(false)
   // Of its truth nothing goes out with the photo: a PNG of pixels alone.
   expect(first.subarray(1, 4).toString()).toBe('PNG')
   expect(first.toString('latin1')).not.toMatch(/widthMm|corners|pieces/)
-  for (const query of ['megapixels=99', 'megapixels=-1', 'seed=1.5', 'seed=x', 'reference=map', 'tilt=80', 'trouble=fire', 'seed=99999999999']) {
+  for (const query of [
+    'megapixels=99',
+    'megapixels=-1',
+    'seed=1.5',
+    'seed=x',
+    'reference=map',
+    'tilt=80',
+    'trouble=fire',
+    'seed=99999999999',
+  ]) {
     const refused = await request.get(`/api/camera?${query}`)
     expect([query, refused.status()]).toEqual([query, 400])
     expect(await refused.text()).not.toMatch(/at .*\.(ts|mjs):\d+|node_modules/)
@@ -28,5 +41,6 @@ test('the demo room is a whole archive; nothing else is served, and nothing is t
     // Refused, or the plain shell: never what the route gives.
     expect(answer.status() >= 400 || (answer.headers()['content-type'] ?? '').includes('text/html')).toBe(true)
   }
-  for (const path of ['/api/none', '/api/../package.json', '/_nuxt/../../package.json']) expect((await (await request.get(path)).text())).not.toContain('"devDependencies"')
+  for (const path of ['/api/none', '/api/../package.json', '/_nuxt/../../package.json'])
+    expect(await (await request.get(path)).text()).not.toContain('"devDependencies"')
 })

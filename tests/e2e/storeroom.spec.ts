@@ -2,7 +2,8 @@ import type { Locator, Page } from '@playwright/test'
 import { ask, expect, openDemo, openEmpty, test } from './helpers'
 
 const rows = (page: Page) => page.locator('[data-holder]')
-const namesOf = async (page: Page): Promise<string[]> => (await rows(page).allInnerTexts()).map(text => text.split('\n').find(part => /[A-Za-z]{3}/.test(part)) ?? text)
+const namesOf = async (page: Page): Promise<string[]> =>
+  (await rows(page).allInnerTexts()).map(text => text.split('\n').find(part => /[A-Za-z]{3}/.test(part)) ?? text)
 
 /** As a hand does it: pressed, moved along in steps, let go. */
 async function drag(page: Page, from: Locator, to: Locator): Promise<void> {

@@ -27,7 +27,10 @@ test('what one tab undoes goes from the other too, slip and all; done again ther
   expect((await databaseOf(page, ['holdings'])).holdings).toHaveLength(361)
 })
 
-test('a zone that one tab is re-filing is not ended from another, and no second re-filing is begun beside it', async ({ page, context }) => {
+test('a zone that one tab is re-filing is not ended from another, and no second re-filing is begun beside it', async ({
+  page,
+  context,
+}) => {
   await openDemo(page)
   const propose = async (tab: Page): Promise<void> => {
     await tab.goto('/storeroom/refile')

@@ -81,7 +81,11 @@ test('two tabs take in at once and never give one number twice', async ({ page, 
   const other = await context.newPage()
   await other.goto('/take-in')
   await page.goto('/take-in')
-  for (const [tab, name] of [[page, 'From the left'], [other, 'From the right']] as const) await tab.getByLabel('Name', { exact: true }).fill(name)
+  for (const [tab, name] of [
+    [page, 'From the left'],
+    [other, 'From the right'],
+  ] as const)
+    await tab.getByLabel('Name', { exact: true }).fill(name)
   await Promise.all([page, other].map(tab => tab.getByRole('button', { name: 'Next one' }).click()))
   for (const tab of [page, other]) await expect(tab.getByRole('status').filter({ hasText: 'is in.' })).toBeVisible()
   await page.goto('/take-in/placeless')

@@ -16,7 +16,12 @@ const sheet = (svg: string): Promise<Buffer> => sharp(Buffer.from(svg), { densit
 
 async function cut(png: Buffer, left: number, top: number, width: number, height: number): Promise<Sharp> {
   const { width: w = 1, height: h = 1 } = await sharp(png).metadata()
-  return sharp(await sharp(png).extract({ left: Math.round(w * left), top: Math.round(h * top), width: Math.round(w * width), height: Math.round(h * height) }).png().toBuffer())
+  return sharp(
+    await sharp(png)
+      .extract({ left: Math.round(w * left), top: Math.round(h * top), width: Math.round(w * width), height: Math.round(h * height) })
+      .png()
+      .toBuffer(),
+  )
 }
 const PHOTOS: readonly (readonly [title: string, take: (png: Buffer) => Promise<Sharp>])[] = [
   ['as it is', png => Promise.resolve(sharp(png))],
@@ -40,18 +45,22 @@ describe('fingerprints of the demo drawings', () => {
     }
   }
 
-  test.each(PHOTOS)('%s: its own set is among the look-alikes in at least 95 of 100, and first in 90', async (_title, take) => {
-    await prepare()
-    const asked = [...pngs].filter((_, at) => at % ASKED_EVERY === 0)
-    let [found, first] = [0, 0]
-    for (const [id, png] of asked) {
-      const answer = likeness.ask(inkMapOf(await grey(await take(png))))
-      if (answer.some(each => each.id === id)) found += 1
-      if (answer[0]?.id === id) first += 1
-    }
-    expect(found / asked.length).toBeGreaterThanOrEqual(0.95)
-    expect(first / asked.length).toBeGreaterThanOrEqual(0.9)
-  }, 60_000)
+  test.each(PHOTOS)(
+    '%s: its own set is among the look-alikes in at least 95 of 100, and first in 90',
+    async (_title, take) => {
+      await prepare()
+      const asked = [...pngs].filter((_, at) => at % ASKED_EVERY === 0)
+      let [found, first] = [0, 0]
+      for (const [id, png] of asked) {
+        const answer = likeness.ask(inkMapOf(await grey(await take(png))))
+        if (answer.some(each => each.id === id)) found += 1
+        if (answer[0]?.id === id) first += 1
+      }
+      expect(found / asked.length).toBeGreaterThanOrEqual(0.95)
+      expect(first / asked.length).toBeGreaterThanOrEqual(0.9)
+    },
+    60_000,
+  )
 
   test('false alarms: of the pairs of different sets, at most 3 in 100 look alike, and fewer than 1 in 100 the same', async () => {
     await prepare()

@@ -13,33 +13,56 @@ const lexicon = new Lexicon(readFileSync('public/lexicon.txt', 'utf8'))
 const raw = (name: string): readonly string[] => readFileSync(join(wordnet.path, name), 'latin1').split('\n')
 const data = raw('data.noun')
 const index = raw('index.noun')
-interface Synset { readonly words: readonly string[], readonly pointers: readonly (readonly [symbol: string, offset: string, part: string])[] }
+interface Synset {
+  readonly words: readonly string[]
+  readonly pointers: readonly (readonly [symbol: string, offset: string, part: string])[]
+}
 
 /** Nouns only: offset by offset, as the WordNet manual (wndb(5WN)) describes the files. */
 function synsetAt(offset: string): Synset {
-  const fields = data.find(line => line.startsWith(`${offset} `))?.split(' | ')[0]?.split(' ') ?? []
+  const fields =
+    data
+      .find(line => line.startsWith(`${offset} `))
+      ?.split(' | ')[0]
+      ?.split(' ') ?? []
   const count = Number.parseInt(fields[3] ?? '0', 16)
   const words = Array.from({ length: count }, (_, at) => (fields[4 + 2 * at] ?? '').replaceAll('_', ' '))
   const from = 4 + 2 * count
-  const pointers = Array.from({ length: Number(fields[from]) }, (_, at) => [fields[from + 1 + 4 * at] ?? '', fields[from + 2 + 4 * at] ?? '', fields[from + 3 + 4 * at] ?? ''] as const)
+  const pointers = Array.from(
+    { length: Number(fields[from]) },
+    (_, at) => [fields[from + 1 + 4 * at] ?? '', fields[from + 2 + 4 * at] ?? '', fields[from + 3 + 4 * at] ?? ''] as const,
+  )
   return { words, pointers }
 }
-const firstNoun = (word: string): Synset => synsetAt(index.find(line => line.startsWith(`${word} `))?.trim().split(' ').slice(-99).find(field => /^\d{8}$/.test(field)) ?? '')
+const firstNoun = (word: string): Synset =>
+  synsetAt(
+    index
+      .find(line => line.startsWith(`${word} `))
+      ?.trim()
+      .split(' ')
+      .slice(-99)
+      .find(field => /^\d{8}$/.test(field)) ?? '',
+  )
 
 describe('WordNet', () => {
   // Words whose commonest noun is no person or place, and which no verb or adjective is.
-  test.each(['teapot', 'lighthouse', 'birthday', 'lantern', 'snowflake', 'mailbox', 'limpet', 'acorn', 'daisy', 'canoe'])('%s: the same synonyms and wider words as the package\'s data', (word) => {
-    const first = firstNoun(word)
-    const { synonyms, wider } = lexicon.related(word)
-    const others = first.words.filter(each => each.toLowerCase() !== word)
-    expect(synonyms).toEqual(expect.arrayContaining(others))
-    const up = first.pointers.filter(([symbol, , part]) => symbol === '@' && part === 'n').flatMap(([, offset]) => synsetAt(offset).words)
-    expect([...synonyms, ...wider]).toEqual(expect.arrayContaining(up))
-    for (const each of wider) expect(up).toContain(each)
-  })
+  test.each(['teapot', 'lighthouse', 'birthday', 'lantern', 'snowflake', 'mailbox', 'limpet', 'acorn', 'daisy', 'canoe'])(
+    "%s: the same synonyms and wider words as the package's data",
+    word => {
+      const first = firstNoun(word)
+      const { synonyms, wider } = lexicon.related(word)
+      const others = first.words.filter(each => each.toLowerCase() !== word)
+      expect(synonyms).toEqual(expect.arrayContaining(others))
+      const up = first.pointers.filter(([symbol, , part]) => symbol === '@' && part === 'n').flatMap(([, offset]) => synsetAt(offset).words)
+      expect([...synonyms, ...wider]).toEqual(expect.arrayContaining(up))
+      for (const each of wider) expect(up).toContain(each)
+    },
+  )
 
-  test.each(['teapot', 'lantern', 'boat', 'flower'])('%s: narrower words are kinds of it in the package\'s data', (word) => {
-    const down = firstNoun(word).pointers.filter(([symbol]) => symbol === '~').flatMap(([, offset]) => synsetAt(offset).words)
+  test.each(['teapot', 'lantern', 'boat', 'flower'])("%s: narrower words are kinds of it in the package's data", word => {
+    const down = firstNoun(word)
+      .pointers.filter(([symbol]) => symbol === '~')
+      .flatMap(([, offset]) => synsetAt(offset).words)
     for (const each of lexicon.related(word).narrower) expect(down).toContain(each)
   })
 
@@ -55,7 +78,13 @@ describe('WordNet', () => {
     index.setClasses('category', names(['Sentiments', 'Alphabets', 'Borders', 'Backgrounds', 'Shapes']), word => lexicon.meaning(word))
     index.setClasses('theme', names(['Birthday', 'Flowers', 'Weather', 'Tools', 'Animals']), word => lexicon.meaning(word))
     const first = (name: string) => index.suggest({ name, words: [], brandId: null }).map(each => each.id)
-    expect(['Lace Edge', 'Old Alphabet', 'Daisy Field', 'Hammer and Saw', 'Birthday Candles'].map(first)).toEqual([['Borders'], ['Alphabets'], ['Flowers'], ['Tools'], ['Birthday']])
+    expect(['Lace Edge', 'Old Alphabet', 'Daisy Field', 'Hammer and Saw', 'Birthday Candles'].map(first)).toEqual([
+      ['Borders'],
+      ['Alphabets'],
+      ['Flowers'],
+      ['Tools'],
+      ['Birthday'],
+    ])
     expect(first('Qwrtz')).toEqual([])
   })
 

@@ -3,7 +3,11 @@ import { brandStem, groupSpellings, jaroWinkler, likeness } from '#core/classing
 
 describe('Jaro-Winkler', () => {
   // Winkler 1990, the pairs usually quoted from it; values to three decimals, from memory.
-  test.each([['martha', 'marhta', 0.961], ['dixon', 'dicksonx', 0.813], ['dwayne', 'duane', 0.84]])('%s and %s', (a, b, expected) => {
+  test.each([
+    ['martha', 'marhta', 0.961],
+    ['dixon', 'dicksonx', 0.813],
+    ['dwayne', 'duane', 0.84],
+  ])('%s and %s', (a, b, expected) => {
     expect(jaroWinkler(a, b)).toBeCloseTo(expected, 3)
     expect(jaroWinkler(b, a)).toBeCloseTo(expected, 3)
   })
@@ -13,20 +17,50 @@ describe('Jaro-Winkler', () => {
 })
 
 describe('spellings of one maker', () => {
-  test.each([['Grey Wether', 'Greywether ', 'sameLetters'], ['Tidewrack', 'TIDEWRACK  PRESS', 'sameStem'], ['Q&B', 'Quoin + Bodkin', 'initials'], ['Marow & Finch', 'Marrow and Finch', 'nearSpelling'], ['9fold Dies', 'Ninefold', 'sameStem']] as const)('%s is %s: %s', (a, b, because) => {
+  test.each([
+    ['Grey Wether', 'Greywether ', 'sameLetters'],
+    ['Tidewrack', 'TIDEWRACK  PRESS', 'sameStem'],
+    ['Q&B', 'Quoin + Bodkin', 'initials'],
+    ['Marow & Finch', 'Marrow and Finch', 'nearSpelling'],
+    ['9fold Dies', 'Ninefold', 'sameStem'],
+  ] as const)('%s is %s: %s', (a, b, because) => {
     expect(likeness(a, b)).toBe(because)
     expect(likeness(b, a)).toBe(because)
   })
-  test.each([['Salt Lantern', 'Copperlatch'], ['Q&B', 'Salt Lantern'], ['Press', 'Studio'], ['?', '-'], ['&', '...']])('%s is not %s', (a, b) => {
+  test.each([
+    ['Salt Lantern', 'Copperlatch'],
+    ['Q&B', 'Salt Lantern'],
+    ['Press', 'Studio'],
+    ['?', '-'],
+    ['&', '...'],
+  ])('%s is not %s', (a, b) => {
     expect(likeness(a, b)).toBeNull()
   })
   test('a whole note taken for a brand joins only what has the same letters', () => {
     const note = 'bought at the fair beside the lighthouse, '.repeat(40)
-    const groups = groupSpellings(new Map([[`${note}in May`, 2], [`${note}in June`, 1], [`${note}in MAY!`, 1]]))
-    expect(groups.map(group => group.spellings.map(({ text, because }) => [text.slice(note.length), because]))).toEqual([[['in May', 'sameLetters'], ['in MAY!', 'sameLetters']], [['in June', 'sameLetters']]])
+    const groups = groupSpellings(
+      new Map([
+        [`${note}in May`, 2],
+        [`${note}in June`, 1],
+        [`${note}in MAY!`, 1],
+      ]),
+    )
+    expect(groups.map(group => group.spellings.map(({ text, because }) => [text.slice(note.length), because]))).toEqual([
+      [
+        ['in May', 'sameLetters'],
+        ['in MAY!', 'sameLetters'],
+      ],
+      [['in June', 'sameLetters']],
+    ])
   })
   test('groups never chain, and a known brand leads', () => {
-    const groups = groupSpellings(new Map([['Grey Wether', 9], ['greywether', 2]]), [{ name: 'Greywether', variants: [] }])
+    const groups = groupSpellings(
+      new Map([
+        ['Grey Wether', 9],
+        ['greywether', 2],
+      ]),
+      [{ name: 'Greywether', variants: [] }],
+    )
     expect(groups).toMatchObject([{ preferred: 'Greywether', spellings: [{ text: 'Grey Wether' }, { text: 'greywether' }] }])
     expect(brandStem('Salt Lantern Studio')).toBe('saltlantern')
   })

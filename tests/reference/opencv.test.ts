@@ -1,10 +1,26 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import opencv from '@techstark/opencv-js'
-import { componentsOf, type GreyPicture, inkOf, mapPoint, type Mask, otsu, perspective, type Quad, rectify, splitPiece } from '#core/measuring'
+import {
+  componentsOf,
+  type GreyPicture,
+  inkOf,
+  mapPoint,
+  type Mask,
+  otsu,
+  perspective,
+  type Quad,
+  rectify,
+  splitPiece,
+} from '#core/measuring'
 import { chance } from '../../demo/random'
 
 // OpenCV (npm build of 4.x, development only): another implementation of the same published methods, on the same input.
-interface Mat { readonly data: Uint8Array, readonly data32S: Int32Array, readonly data64F: Float64Array, delete: () => void }
+interface Mat {
+  readonly data: Uint8Array
+  readonly data32S: Int32Array
+  readonly data64F: Float64Array
+  delete: () => void
+}
 interface OpenCv {
   readonly Mat: new () => Mat
   readonly matFromArray: (rows: number, columns: number, type: number, data: ArrayLike<number>) => Mat
@@ -19,10 +35,14 @@ interface OpenCv {
 }
 // The module has a `then` of its own that never ends when awaited: it is imported as it is, and its start is waited for.
 const cv = opencv as unknown as OpenCv & { onRuntimeInitialized?: () => void }
-beforeAll(() => new Promise<void>((resolve) => {
-  if (Object.hasOwn(cv, 'Mat')) resolve()
-  else cv.onRuntimeInitialized = resolve
-}), 60_000)
+beforeAll(
+  () =>
+    new Promise<void>(resolve => {
+      if (Object.hasOwn(cv, 'Mat')) resolve()
+      else cv.onRuntimeInitialized = resolve
+    }),
+  60_000,
+)
 
 const luck = chance(77)
 /** Blobs, lines and grain: something of everything. */
@@ -36,7 +56,13 @@ function picture(widthPx: number, heightPx: number): GreyPicture {
   })
   return { widthPx, heightPx, pixels }
 }
-const quad = (): Quad => [[10, 12], [180, 20], [170, 150], [18, 140]].map(([x = 0, y = 0]) => ({ x: x + luck.between(-8, 8), y: y + luck.between(-8, 8) })) as unknown as Quad
+const quad = (): Quad =>
+  [
+    [10, 12],
+    [180, 20],
+    [170, 150],
+    [18, 140],
+  ].map(([x = 0, y = 0]) => ({ x: x + luck.between(-8, 8), y: y + luck.between(-8, 8) })) as unknown as Quad
 
 describe('against OpenCV', () => {
   test('perspective from four corners: the same matrix', () => {
@@ -50,7 +76,10 @@ describe('against OpenCV', () => {
       for (const corner of from) {
         const [m, p] = [[...theirs.data64F], corner]
         const w = (m[6] ?? 0) * p.x + (m[7] ?? 0) * p.y + (m[8] ?? 0)
-        const their = { x: ((m[0] ?? 0) * p.x + (m[1] ?? 0) * p.y + (m[2] ?? 0)) / w, y: ((m[3] ?? 0) * p.x + (m[4] ?? 0) * p.y + (m[5] ?? 0)) / w }
+        const their = {
+          x: ((m[0] ?? 0) * p.x + (m[1] ?? 0) * p.y + (m[2] ?? 0)) / w,
+          y: ((m[3] ?? 0) * p.x + (m[4] ?? 0) * p.y + (m[5] ?? 0)) / w,
+        }
         const our = ours ? mapPoint(ours, p) : { x: 0, y: 0 }
         expect(Math.hypot(our.x - their.x, our.y - their.y)).toBeLessThan(1e-3)
       }
@@ -60,14 +89,34 @@ describe('against OpenCV', () => {
 
   test('rectified with linear sampling: within a grey level or two of theirs', () => {
     const photo = picture(200, 160)
-    const toPhoto = perspective([{ x: 0, y: 0 }, { x: 100, y: 0 }, { x: 100, y: 80 }, { x: 0, y: 80 }], [{ x: 22, y: 18 }, { x: 171, y: 30 }, { x: 164, y: 140 }, { x: 30, y: 128 }])
+    const toPhoto = perspective(
+      [
+        { x: 0, y: 0 },
+        { x: 100, y: 0 },
+        { x: 100, y: 80 },
+        { x: 0, y: 80 },
+      ],
+      [
+        { x: 22, y: 18 },
+        { x: 171, y: 30 },
+        { x: 164, y: 140 },
+        { x: 30, y: 128 },
+      ],
+    )
     if (!toPhoto) throw new Error('a proper quadrilateral')
     const ours = rectify(photo, toPhoto, { x: 0, y: 0, widthMm: 100, heightMm: 80 }, 1)
     // Ours takes the middles of pixels on both sides; theirs the corners: half a pixel is put into the matrix.
     const half = [1, 0, 0.5, 0, 1, 0.5, 0, 0, 1]
     const back = [1, 0, -0.5, 0, 1, -0.5, 0, 0, 1]
-    const times = (a: readonly number[], b: readonly number[]) => Array.from({ length: 9 }, (_, at) => [0, 1, 2].reduce((sum, k) => sum + (a[3 * Math.floor(at / 3) + k] ?? 0) * (b[3 * k + (at % 3)] ?? 0), 0))
-    const [source, m, to] = [cv.matFromArray(160, 200, cv.CV_8UC1 ?? 0, photo.pixels), cv.matFromArray(3, 3, cv.CV_64FC1 ?? 6, times(back, times(toPhoto, half))), new cv.Mat()]
+    const times = (a: readonly number[], b: readonly number[]) =>
+      Array.from({ length: 9 }, (_, at) =>
+        [0, 1, 2].reduce((sum, k) => sum + (a[3 * Math.floor(at / 3) + k] ?? 0) * (b[3 * k + (at % 3)] ?? 0), 0),
+      )
+    const [source, m, to] = [
+      cv.matFromArray(160, 200, cv.CV_8UC1 ?? 0, photo.pixels),
+      cv.matFromArray(3, 3, cv.CV_64FC1 ?? 6, times(back, times(toPhoto, half))),
+      new cv.Mat(),
+    ]
     cv.warpPerspective(source, to, m, new cv.Size(100, 80), (cv.INTER_LINEAR ?? 1) | (cv.WARP_INVERSE_MAP ?? 16), cv.BORDER_REPLICATE ?? 1)
     const apart = [...to.data].map((value, at) => Math.abs(value - (ours.pixels[at] ?? 0)))
     expect(apart.reduce((sum, each) => sum + each, 0) / apart.length).toBeLessThan(1)
@@ -109,10 +158,17 @@ describe('against OpenCV', () => {
     for (let round = 0; round < 8; round += 1) {
       const share = luck.between(0.2, 0.6)
       const mask: Mask = { widthPx: 70, heightPx: 50, ink: Uint8Array.from({ length: 3500 }, () => Number(luck.unit() < share)) }
-      const [source, labels, stats, middles] = [cv.matFromArray(50, 70, cv.CV_8UC1 ?? 0, mask.ink), new cv.Mat(), new cv.Mat(), new cv.Mat()]
+      const [source, labels, stats, middles] = [
+        cv.matFromArray(50, 70, cv.CV_8UC1 ?? 0, mask.ink),
+        new cv.Mat(),
+        new cv.Mat(),
+        new cv.Mat(),
+      ]
       const count = cv.connectedComponentsWithStats(source, labels, stats, middles, 8, cv.CV_32S ?? 4)
       const theirs = Array.from({ length: count - 1 }, (_, at) => [...stats.data32S.slice((at + 1) * 5, (at + 2) * 5)].join())
-      const ours = componentsOf(mask).components.map(box => [box.left, box.top, box.right - box.left + 1, box.bottom - box.top + 1, box.pixels].join())
+      const ours = componentsOf(mask).components.map(box =>
+        [box.left, box.top, box.right - box.left + 1, box.bottom - box.top + 1, box.pixels].join(),
+      )
       expect(ours.sort()).toEqual(theirs.sort())
       for (const mat of [source, labels, stats, middles]) mat.delete()
     }
@@ -122,5 +178,8 @@ describe('against OpenCV', () => {
 test('a piece is parted where there is no ink', () => {
   const ink = new Uint8Array(60 * 30)
   for (let y = 5; y < 25; y += 1) for (let x = 0; x < 60; x += 1) if ((x >= 4 && x < 20) || (x >= 31 && x < 50)) ink[y * 60 + x] = 1
-  expect(splitPiece({ widthPx: 60, heightPx: 30, ink }, 2, { xMm: 2, yMm: 2.5, widthMm: 23, heightMm: 10 })).toEqual([{ xMm: 2, yMm: 2.5, widthMm: 8, heightMm: 10 }, { xMm: 15.5, yMm: 2.5, widthMm: 9.5, heightMm: 10 }])
+  expect(splitPiece({ widthPx: 60, heightPx: 30, ink }, 2, { xMm: 2, yMm: 2.5, widthMm: 23, heightMm: 10 })).toEqual([
+    { xMm: 2, yMm: 2.5, widthMm: 8, heightMm: 10 },
+    { xMm: 15.5, yMm: 2.5, widthMm: 9.5, heightMm: 10 },
+  ])
 })

@@ -1,33 +1,55 @@
 /** A database as the browser keeps it, table by table, without Dexie: what a frozen copy is written from and made with. */
 export interface RawDatabase {
   readonly version: number
-  readonly stores: Readonly<Record<string, {
-    readonly keyPath: string | string[] | null
-    readonly autoIncrement: boolean
-    readonly indexes: readonly { readonly name: string, readonly keyPath: string | string[], readonly multiEntry: boolean, readonly unique: boolean }[]
-    readonly rows: readonly unknown[]
-  }>>
+  readonly stores: Readonly<
+    Record<
+      string,
+      {
+        readonly keyPath: string | string[] | null
+        readonly autoIncrement: boolean
+        readonly indexes: readonly {
+          readonly name: string
+          readonly keyPath: string | string[]
+          readonly multiEntry: boolean
+          readonly unique: boolean
+        }[]
+        readonly rows: readonly unknown[]
+      }
+    >
+  >
 }
 
-const finished = <T>(request: IDBRequest<T>): Promise<T> => new Promise((resolve, reject) => {
-  request.onsuccess = () => resolve(request.result)
-  request.onerror = () => reject(new Error(String(request.error)))
-})
+const finished = <T>(request: IDBRequest<T>): Promise<T> =>
+  new Promise((resolve, reject) => {
+    request.onsuccess = () => resolve(request.result)
+    request.onerror = () => reject(new Error(String(request.error)))
+  })
 
 /** Bytes as text, so that a frozen copy is plain JSON. */
-const frozen = (value: unknown): unknown => JSON.parse(JSON.stringify(value, (_key, each: unknown) => each instanceof ArrayBuffer ? { bytes: Buffer.from(each).toString('base64') } : each))
-const thawed = (value: unknown): unknown => JSON.parse(JSON.stringify(value), (_key, each: unknown) => {
-  if (typeof each !== 'object' || each === null || !('bytes' in each) || typeof each.bytes !== 'string') return each
-  return Uint8Array.from(Buffer.from(each.bytes, 'base64')).buffer
-})
+const frozen = (value: unknown): unknown =>
+  JSON.parse(
+    JSON.stringify(value, (_key, each: unknown) => (each instanceof ArrayBuffer ? { bytes: Buffer.from(each).toString('base64') } : each)),
+  )
+const thawed = (value: unknown): unknown =>
+  JSON.parse(JSON.stringify(value), (_key, each: unknown) => {
+    if (typeof each !== 'object' || each === null || !('bytes' in each) || typeof each.bytes !== 'string') return each
+    return Uint8Array.from(Buffer.from(each.bytes, 'base64')).buffer
+  })
 
 export async function readRaw(name: string): Promise<RawDatabase> {
   const db = await finished(indexedDB.open(name))
   const stores: Record<string, RawDatabase['stores'][string]> = {}
   for (const store of [...db.objectStoreNames]) {
     const table = db.transaction(store).objectStore(store)
-    const indexes = [...table.indexNames].map(each => table.index(each)).map(({ name: own, keyPath, multiEntry, unique }) => ({ name: own, keyPath, multiEntry, unique }))
-    stores[store] = { keyPath: table.keyPath, autoIncrement: table.autoIncrement, indexes, rows: frozen(await finished(table.getAll())) as unknown[] }
+    const indexes = [...table.indexNames]
+      .map(each => table.index(each))
+      .map(({ name: own, keyPath, multiEntry, unique }) => ({ name: own, keyPath, multiEntry, unique }))
+    stores[store] = {
+      keyPath: table.keyPath,
+      autoIncrement: table.autoIncrement,
+      indexes,
+      rows: frozen(await finished(table.getAll())) as unknown[],
+    }
   }
   const { version } = db
   db.close()

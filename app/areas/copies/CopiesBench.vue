@@ -29,19 +29,22 @@ async function guarded(work: () => Promise<void>): Promise<void> {
   }
 }
 const save = (): Promise<void> => guarded(async () => notices.tell(copyWords.saved(copyWords.megabytes(await copies.saveCopy()))))
-const restore = (file: File): Promise<void> => guarded(async () => {
-  const outcome = await copies.restore(await file.arrayBuffer())
-  if (outcome.ok) notices.tell(copyWords.restored(outcome.holdings))
-  else refusal.value = copyWords.refused(copyWords.refusal[outcome.code], outcome.where)
-})
-const empty = (): Promise<void> => guarded(async () => {
-  await copies.startEmpty()
-  notices.tell(copyWords.started)
-})
-const demo = (): Promise<void> => guarded(async () => {
-  const isLoaded = await copies.loadDemo()
-  notices.tell(isLoaded ? copyWords.demoLoaded : welcomeWords.demoMissing, isLoaded ? 'done' : 'care')
-})
+const restore = (file: File): Promise<void> =>
+  guarded(async () => {
+    const outcome = await copies.restore(await file.arrayBuffer())
+    if (outcome.ok) notices.tell(copyWords.restored(outcome.holdings))
+    else refusal.value = copyWords.refused(copyWords.refusal[outcome.code], outcome.where)
+  })
+const empty = (): Promise<void> =>
+  guarded(async () => {
+    await copies.startEmpty()
+    notices.tell(copyWords.started)
+  })
+const demo = (): Promise<void> =>
+  guarded(async () => {
+    const isLoaded = await copies.loadDemo()
+    notices.tell(isLoaded ? copyWords.demoLoaded : welcomeWords.demoMissing, isLoaded ? 'done' : 'care')
+  })
 /** Beginning anew never costs a catalogue that no copy holds. */
 function begin(work: () => Promise<void>): void {
   if (copies.unsaved > 0) waiting.value = work
@@ -61,33 +64,62 @@ async function saveThenGoOn(): Promise<void> {
   <div class="mx-auto max-w-5xl p-4 sm:p-6">
     <h1 class="text-[1.6rem]">{{ copyWords.title }}</h1>
     <p class="text-quiet">{{ copyWords.lead }} {{ copyWords.lifting }}</p>
-    <KProgress v-if="copies.progress" class="mt-4" :text="copyWords.progress(copyWords.stages[copies.progress.stage as keyof typeof copyWords.stages] ?? '', copies.progress.done, copies.progress.total)" :done="copies.progress.done" :total="copies.progress.total" @cancel="copies.cancel" />
+    <KProgress
+      v-if="copies.progress"
+      class="mt-4"
+      :text="
+        copyWords.progress(
+          copyWords.stages[copies.progress.stage as keyof typeof copyWords.stages] ?? '',
+          copies.progress.done,
+          copies.progress.total,
+        )
+      "
+      :done="copies.progress.done"
+      :total="copies.progress.total"
+      @cancel="copies.cancel"
+    />
     <p v-if="refusal" class="mt-4 border-l-4 border-berry bg-wash p-3" role="alert" data-refusal>{{ refusal }}</p>
     <div class="mt-5 grid gap-x-10 gap-y-6 md:grid-cols-2">
       <section v-if="!catalogue.isEmpty">
-        <h2 class="text-[1.15rem]">{{ copyWords.saveTitle }}</h2><p class="hint mb-3">{{ copyWords.saveHint }}</p>
-        <button type="button" class="button-main" :disabled="copies.progress !== null" @click="save"><Archive :size="18" aria-hidden="true" />{{ copyWords.save }}</button>
+        <h2 class="text-[1.15rem]">{{ copyWords.saveTitle }}</h2>
+        <p class="hint mb-3">{{ copyWords.saveHint }}</p>
+        <button type="button" class="button-main" :disabled="copies.progress !== null" @click="save">
+          <Archive :size="18" aria-hidden="true" />{{ copyWords.save }}
+        </button>
       </section>
       <section>
-        <h2 class="text-[1.15rem]">{{ copyWords.restoreTitle }}</h2><p class="hint mb-3">{{ copyWords.restoreHint }}</p>
+        <h2 class="text-[1.15rem]">{{ copyWords.restoreTitle }}</h2>
+        <p class="hint mb-3">{{ copyWords.restoreHint }}</p>
         <KFile :label="copyWords.restore" accept=".zip,application/zip" @file="restore" />
       </section>
       <section v-if="!catalogue.isEmpty">
-        <h2 class="text-[1.15rem]">{{ copyWords.listTitle }}</h2><p class="hint mb-3">{{ copyWords.listHint }}</p>
-        <button type="button" class="button" @click="guarded(copies.saveList)"><FileSpreadsheet :size="18" aria-hidden="true" />{{ copyWords.list }}</button>
+        <h2 class="text-[1.15rem]">{{ copyWords.listTitle }}</h2>
+        <p class="hint mb-3">{{ copyWords.listHint }}</p>
+        <button type="button" class="button" @click="guarded(copies.saveList)">
+          <FileSpreadsheet :size="18" aria-hidden="true" />{{ copyWords.list }}
+        </button>
       </section>
       <section>
         <h2 class="text-[1.15rem]">{{ copyWords.startTitle }}</h2>
         <div class="mt-2 grid gap-3">
-          <div class="flex flex-wrap items-center gap-3"><button type="button" class="button" :disabled="copies.progress !== null" @click="begin(empty)">{{ copyWords.startEmpty }}</button><span class="hint">{{ copyWords.startEmptyHint }}</span></div>
-          <div class="flex flex-wrap items-center gap-3"><button type="button" class="button" :disabled="copies.progress !== null" @click="begin(demo)">{{ copyWords.demo }}</button><span class="hint">{{ copyWords.demoHint }}</span></div>
+          <div class="flex flex-wrap items-center gap-3">
+            <button type="button" class="button" :disabled="copies.progress !== null" @click="begin(empty)">
+              {{ copyWords.startEmpty }}</button><span class="hint">{{ copyWords.startEmptyHint }}</span>
+          </div>
+          <div class="flex flex-wrap items-center gap-3">
+            <button type="button" class="button" :disabled="copies.progress !== null" @click="begin(demo)">
+              {{ copyWords.demo }}</button><span class="hint">{{ copyWords.demoHint }}</span>
+          </div>
         </div>
       </section>
       <RoomSettingsForm v-if="!catalogue.isEmpty" class="md:col-span-2" />
     </div>
     <KDialog :open="waiting !== null" :title="copyWords.guardTitle" @close="waiting = null">
       <p class="mt-2">{{ copyWords.guard(copies.unsaved) }}</p>
-      <template #actions><button type="button" class="button" @click="waiting = null">{{ shellWords.cancel }}</button><button type="button" class="button-main" @click="saveThenGoOn">{{ copyWords.guardButton }}</button></template>
+      <template #actions
+        ><button type="button" class="button" @click="waiting = null">{{ shellWords.cancel }}</button
+        ><button type="button" class="button-main" @click="saveThenGoOn">{{ copyWords.guardButton }}</button></template
+      >
     </KDialog>
   </div>
 </template>

@@ -10,7 +10,11 @@ import type { ExchangeApi, RestoreOutcome } from '~/data/exchange.worker'
 import { offerFile } from '~/kit/offerFile'
 import { useCatalogue } from '~/data/useCatalogue'
 
-interface LastCopy { readonly at: string, readonly seq: number, readonly swings: number }
+interface LastCopy {
+  readonly at: string
+  readonly seq: number
+  readonly swings: number
+}
 
 /** A worker of its own for every long piece of work, so that cancelling it ends nothing else. */
 export const hireExchange = (): Crew<ExchangeApi> =>
@@ -23,7 +27,12 @@ export const useCopies = defineStore('copies', () => {
   const progress = shallowRef<Progress | null>(null)
   const lastCopy = shallowRef<LastCopy | null>(null)
   let crew: Crew<ExchangeApi> | null = null
-  watch(() => database().device.get('lastCopy'), (fact) => { lastCopy.value = fact ? JSON.parse(fact.value) as LastCopy : null })
+  watch(
+    () => database().device.get('lastCopy'),
+    fact => {
+      lastCopy.value = fact ? (JSON.parse(fact.value) as LastCopy) : null
+    },
+  )
 
   /** Steps done (or undone) since the last copy. */
   const stepsSince = computed(() => {
@@ -32,15 +41,24 @@ export const useCopies = defineStore('copies', () => {
     return after.length
   })
   /** Sets of the person's own that no copy holds as they are now. The demo room is nobody's own. */
-  const unsaved = computed(() => catalogue.settings.isDemo && !catalogue.steps.some(step => step.state === 'done' && !['loadDemo', 'startEmpty'].includes(step.command))
-    ? 0
-    : stepsSince.value > 0 ? catalogue.tables?.holdings.size ?? 0 : 0)
+  const unsaved = computed(() =>
+    catalogue.settings.isDemo && !catalogue.steps.some(step => step.state === 'done' && !['loadDemo', 'startEmpty'].includes(step.command))
+      ? 0
+      : stepsSince.value > 0
+        ? (catalogue.tables?.holdings.size ?? 0)
+        : 0,
+  )
 
   async function work<R>(call: (crew: Crew<ExchangeApi>, tell: (told: Progress) => void) => Promise<R>): Promise<R> {
     const hands = hireExchange()
     crew = hands
     try {
-      return await withProgress((told) => { progress.value = told }, tell => call(hands, tell))
+      return await withProgress(
+        told => {
+          progress.value = told
+        },
+        tell => call(hands, tell),
+      )
     } finally {
       hands.end('crashed')
       crew = null
@@ -63,7 +81,7 @@ export const useCopies = defineStore('copies', () => {
 
   async function isDemoStart(): Promise<boolean> {
     try {
-      const answer = await (await fetch('/api/start')).json() as { demo?: boolean }
+      const answer = (await (await fetch('/api/start')).json()) as { demo?: boolean }
       return answer.demo === true
     } catch {
       return false
@@ -72,7 +90,9 @@ export const useCopies = defineStore('copies', () => {
   /** Puts the demo room in, if that is what is wanted: the worker starts up while the answer, and the archive, are on their way. */
   async function loadDemo(isWanted: Promise<boolean> = Promise.resolve(true)): Promise<boolean> {
     try {
-      const archive = isWanted.then(is => is ? fetch('/api/demo-room') : null).then(response => response?.ok ? response.arrayBuffer() : null)
+      const archive = isWanted
+        .then(is => (is ? fetch('/api/demo-room') : null))
+        .then(response => (response?.ok ? response.arrayBuffer() : null))
       const outcome = await work(async (hands, tell) => {
         const bytes = await archive
         return bytes ? hands.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'loadDemo', tell)) : null
@@ -88,18 +108,28 @@ export const useCopies = defineStore('copies', () => {
   async function saveList(): Promise<void> {
     const csv = await work(hands => hands.run(api => Promise.resolve(api.saveList(listLines()))))
     // A byte-order mark, so that spreadsheets read the letters right.
-    offerFile(new Blob(['\ufeff', csv], { type: 'text/csv' }), copyWords.listName(catalogue.settings.roomName, new Date().toISOString().slice(0, 10)))
+    offerFile(
+      new Blob(['\ufeff', csv], { type: 'text/csv' }),
+      copyWords.listName(catalogue.settings.roomName, new Date().toISOString().slice(0, 10)),
+    )
   }
 
   function listLines(): readonly ListLine[] {
-    const holdings = [...catalogue.tables?.holdings.values() ?? []].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1))
+    const holdings = [...(catalogue.tables?.holdings.values() ?? [])].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1))
     return holdings.map((holding): ListLine => ({
-      number: holding.number, code: describe.code(holding), name: holding.name,
-      brand: describe.lookUp('brands', holding.brandId)?.name ?? '', kind: describe.lookUp('kinds', holding.kindId)?.name ?? '',
+      number: holding.number,
+      code: describe.code(holding),
+      name: holding.name,
+      brand: describe.lookUp('brands', holding.brandId)?.name ?? '',
+      kind: describe.lookUp('kinds', holding.kindId)?.name ?? '',
       category: describe.lookUp('categories', holding.categoryId)?.name ?? '',
       themes: holding.themeIds.flatMap(id => describe.lookUp('themes', id)?.name ?? []),
-      size: holding.size ? `${holding.size.widthMm} x ${holding.size.heightMm} mm` : '', words: holding.words, searchWords: holding.searchWords, notes: holding.notes,
-      acquiredOn: holding.acquiredOn ?? '', price: holding.price ? writePrice(holding.price) : '',
+      size: holding.size ? `${holding.size.widthMm} x ${holding.size.heightMm} mm` : '',
+      words: holding.words,
+      searchWords: holding.searchWords,
+      notes: holding.notes,
+      acquiredOn: holding.acquiredOn ?? '',
+      price: holding.price ? writePrice(holding.price) : '',
       used: holding.useCount !== null ? `${holding.useCount}x` : holding.isUsed === null ? '' : holding.isUsed ? 'yes' : 'no',
       matchingDie: holding.hasMatchingDie === null ? '' : holding.hasMatchingDie ? 'yes' : 'no',
       place: describe.addressOf(holding) ?? holding.placeText,

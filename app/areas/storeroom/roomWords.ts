@@ -5,53 +5,232 @@ import { counted, countedThat, figure } from '~/kit/grammar'
 
 type Write = (mm: number) => string
 const kilograms = (kg: number): string => `${kg.toFixed(1)} kg`
-const years = (count: number): string => count > 20 ? 'more than twenty years' : count >= 2 ? `about ${Math.round(count)} years` : count > 0.2 ? `about ${counted(Math.max(1, Math.round(count * 12)), 'month')}` : 'some weeks'
+const years = (count: number): string =>
+  count > 20
+    ? 'more than twenty years'
+    : count >= 2
+      ? `about ${Math.round(count)} years`
+      : count > 0.2
+        ? `about ${counted(Math.max(1, Math.round(count * 12)), 'month')}`
+        : 'some weeks'
 
 /** Building the room, how full it is and how heavy. */
 export const roomWords = {
   // Ways in
-  nav: { fill: 'How full, how heavy', refile: 'Re-file', ways: 'Which way suits me?', zones: 'Zones and addresses', orders: 'Other orders' },
-  ordersTitle: 'Other orders', ordersLead: 'The sets of a zone, or of the whole room, in any order you like. They stay where they stand.', ordersOf: 'Sets of', wholeRoom: 'the whole room', ordersEmpty: 'Nothing stands here yet. What is filed into a container shows here.', noGroup: 'without',
-  askAddress: 'What stands at', askAddressHint: 'an address such as B4-11', goAddress: 'Go there', noAddress: (text: string) => `There is nothing at ${text}.`, severalAddress: (text: string, count: number) => `${text} can mean ${count} places. Write it with the container's short form.`,
+  nav: {
+    fill: 'How full, how heavy',
+    refile: 'Re-file',
+    ways: 'Which way suits me?',
+    zones: 'Zones and addresses',
+    orders: 'Other orders',
+  },
+  ordersTitle: 'Other orders',
+  ordersLead: 'The sets of a zone, or of the whole room, in any order you like. They stay where they stand.',
+  ordersOf: 'Sets of',
+  wholeRoom: 'the whole room',
+  ordersEmpty: 'Nothing stands here yet. What is filed into a container shows here.',
+  noGroup: 'without',
+  askAddress: 'What stands at',
+  askAddressHint: 'an address such as B4-11',
+  goAddress: 'Go there',
+  noAddress: (text: string) => `There is nothing at ${text}.`,
+  severalAddress: (text: string, count: number) => `${text} can mean ${count} places. Write it with the container's short form.`,
   // Furniture
-  furniture: 'Furniture', newFurniture: 'New furniture', fixtureType: 'What it is', shelves: 'Shelves, drawers or tiers', heights: 'Height of each shelf above the floor, from the top', heightsHint: 'Divided by semicolons, such as 146 cm; 108 cm; 70 cm. Left empty, the usual ones are taken', countProblem: (most: number) => most === 1 ? 'There is only one: write 1.' : `A whole number from 1 to ${most}, please.`, heightsProblem: (shelves: number) => `Write ${counted(shelves, 'height')}, divided by semicolons, or none.`, sunlit: 'Daylight falls on it',
-  change: 'Change', keep: 'Keep', remove: 'Take it out', kept: (name: string) => `${name} is kept.`, removedFixture: (name: string) => `${name} is out of the room. Undo brings it back.`,
-  fixFall: 'Fix tall furniture to the wall, and follow its maker\'s instructions.',
+  furniture: 'Furniture',
+  newFurniture: 'New furniture',
+  fixtureType: 'What it is',
+  shelves: 'Shelves, drawers or tiers',
+  heights: 'Height of each shelf above the floor, from the top',
+  heightsHint: 'Divided by semicolons, such as 146 cm; 108 cm; 70 cm. Left empty, the usual ones are taken',
+  countProblem: (most: number) => (most === 1 ? 'There is only one: write 1.' : `A whole number from 1 to ${most}, please.`),
+  heightsProblem: (shelves: number) => `Write ${counted(shelves, 'height')}, divided by semicolons, or none.`,
+  sunlit: 'Daylight falls on it',
+  change: 'Change',
+  keep: 'Keep',
+  remove: 'Take it out',
+  kept: (name: string) => `${name} is kept.`,
+  removedFixture: (name: string) => `${name} is out of the room. Undo brings it back.`,
+  fixFall: "Fix tall furniture to the wall, and follow its maker's instructions.",
   // Containers
-  changeTitle: (name: string) => `Change ${name}`, beginFrom: 'Begin from', ownShape: 'its own measures',
-  shapes: { narrowBin: 'a narrow bin', wideBin: 'a wide bin of two lanes', tallBin: 'a tall bin', shallowDrawer: 'a shallow drawer', deepDrawer: 'a deep drawer', caseRack: 'a rack of cases', basket: 'a basket', tray: 'a tray of cells', pages16: 'a binder, 16 cells a page', pages12: 'a binder, 12 cells a page', pages6: 'a binder, 6 cells a page', pages4: 'a binder, 4 cells a page', ring: 'a ring', board: 'an open board' } as Readonly<Record<string, string>>,
-  emptyWeight: 'Weight when empty, in grams', emptyWeightHint: 'Left empty, the usual one is taken',
-  copy: 'Copy', copyTitle: (name: string) => `More like ${name}`, copies: 'How many', copied: (name: string, count: number) => `${counted(count, 'container')} like ${name} ${count === 1 ? 'stands' : 'stand'} beside it.`,
-  emptyOut: 'Empty or remove', emptyTitle: (name: string) => `Empty ${name}`, emptyLead: (sets: number) => sets === 0 ? 'It is empty and can be taken out of the room.' : `${countedThat(sets, 'set', 'stands', 'stand')} in it. ${sets === 1 ? 'Where does it go?' : 'Where do they go?'}`, placeless: 'nowhere yet: they wait without a place', into: (name: string) => `to the end of ${name}, in their order`,
-  alsoRemove: 'Take the container out of the room as well', doEmpty: 'Empty it', doRemove: 'Take it out', emptied: (name: string) => `${name} is empty.`, removed: (name: string) => `${name} is out of the room. Undo brings it back.`,
-  outcome: (outcome: Extract<RoomOutcome, { ok: false }>): string => ({
-    codeTaken: () => `${'by' in outcome ? outcome.by : ''} has this short form already.`, notEmpty: () => `${counted('count' in outcome ? outcome.count : 0, 'thing')} would lose its place by this. Move what stands there first.`,
-    cellsRunOut: () => `There are only ${'free' in outcome ? outcome.free : 0} free cells for ${'needed' in outcome ? outcome.needed : 0} sets. Nothing was moved.`, gone: () => 'It is no longer there.', inUse: () => 'The re-filing under way needs it. Finish that, or leave off, first.',
-  })[outcome.code](),
+  changeTitle: (name: string) => `Change ${name}`,
+  beginFrom: 'Begin from',
+  ownShape: 'its own measures',
+  shapes: {
+    narrowBin: 'a narrow bin',
+    wideBin: 'a wide bin of two lanes',
+    tallBin: 'a tall bin',
+    shallowDrawer: 'a shallow drawer',
+    deepDrawer: 'a deep drawer',
+    caseRack: 'a rack of cases',
+    basket: 'a basket',
+    tray: 'a tray of cells',
+    pages16: 'a binder, 16 cells a page',
+    pages12: 'a binder, 12 cells a page',
+    pages6: 'a binder, 6 cells a page',
+    pages4: 'a binder, 4 cells a page',
+    ring: 'a ring',
+    board: 'an open board',
+  } as Readonly<Record<string, string>>,
+  emptyWeight: 'Weight when empty, in grams',
+  emptyWeightHint: 'Left empty, the usual one is taken',
+  copy: 'Copy',
+  copyTitle: (name: string) => `More like ${name}`,
+  copies: 'How many',
+  copied: (name: string, count: number) => `${counted(count, 'container')} like ${name} ${count === 1 ? 'stands' : 'stand'} beside it.`,
+  emptyOut: 'Empty or remove',
+  emptyTitle: (name: string) => `Empty ${name}`,
+  emptyLead: (sets: number) =>
+    sets === 0
+      ? 'It is empty and can be taken out of the room.'
+      : `${countedThat(sets, 'set', 'stands', 'stand')} in it. ${sets === 1 ? 'Where does it go?' : 'Where do they go?'}`,
+  placeless: 'nowhere yet: they wait without a place',
+  into: (name: string) => `to the end of ${name}, in their order`,
+  alsoRemove: 'Take the container out of the room as well',
+  doEmpty: 'Empty it',
+  doRemove: 'Take it out',
+  emptied: (name: string) => `${name} is empty.`,
+  removed: (name: string) => `${name} is out of the room. Undo brings it back.`,
+  outcome: (outcome: Extract<RoomOutcome, { ok: false }>): string =>
+    ({
+      codeTaken: () => `${'by' in outcome ? outcome.by : ''} has this short form already.`,
+      notEmpty: () =>
+        `${counted('count' in outcome ? outcome.count : 0, 'thing')} would lose its place by this. Move what stands there first.`,
+      cellsRunOut: () =>
+        `There are only ${'free' in outcome ? outcome.free : 0} free cells for ` +
+        `${'needed' in outcome ? outcome.needed : 0} sets. Nothing was moved.`,
+      gone: () => 'It is no longer there.',
+      inUse: () => 'The re-filing under way needs it. Finish that, or leave off, first.',
+    })[outcome.code](),
   // Kept apart
-  apart: 'Keep apart', apartTitle: 'Why does it stand here?', apartLead: 'It keeps its address, and no rule moves it.', apartWhy: 'The reason', apartExample: 'kept on the desk, used daily', apartNeeded: 'Say why, please.', fileAgain: 'File by the rule again', isApart: (because: string) => `Kept apart: ${because}`,
+  apart: 'Keep apart',
+  apartTitle: 'Why does it stand here?',
+  apartLead: 'It keeps its address, and no rule moves it.',
+  apartWhy: 'The reason',
+  apartExample: 'kept on the desk, used daily',
+  apartNeeded: 'Say why, please.',
+  fileAgain: 'File by the rule again',
+  isApart: (because: string) => `Kept apart: ${because}`,
   // Orders as views
-  standing: 'as they stand', view: 'Show in the order of', viewHint: 'Nothing is moved: the addresses stay.', gaps: (from: number, to: number) => from === to ? `${from} is not here` : `${from} to ${to} are not here`, outOfOrder: (count: number) => count === 0 ? 'Everything stands in the order of its rule.' : `${counted(count, 'set')} would have to be lifted for the order of its rule.`,
+  standing: 'as they stand',
+  view: 'Show in the order of',
+  viewHint: 'Nothing is moved: the addresses stay.',
+  gaps: (from: number, to: number) => (from === to ? `${from} is not here` : `${from} to ${to} are not here`),
+  outOfOrder: (count: number) =>
+    count === 0
+      ? 'Everything stands in the order of its rule.'
+      : `${counted(count, 'set')} would have to be lifted for the order of its rule.`,
   // How full
-  fillTitle: 'How full, how heavy, how long', fillLead: 'From what stands in each container, by the usual thickness of its kinds until lanes are measured. How long it lasts goes by what came in the last year.', used: 'Used', free: 'Free', reserve: 'Kept for growth', lasts: 'Lasts', ofZone: (name: string) => `The zone ${name}`,
+  fillTitle: 'How full, how heavy, how long',
+  fillLead:
+    'From what stands in each container, by the usual thickness of its kinds until ' +
+    'lanes are measured. How long it lasts goes by what came in the last year.',
+  used: 'Used',
+  free: 'Free',
+  reserve: 'Kept for growth',
+  lasts: 'Lasts',
+  ofZone: (name: string) => `The zone ${name}`,
   state: { over: 'too full', full: 'full', reserve: 'into its reserve', room: 'has room' } satisfies Record<Outlook['state'], string>,
-  outlook: (outlook: Outlook, write: Write): string => outlook.overMm > 0 ? `${write(outlook.overMm)} will not close` : outlook.state === 'full' ? 'nothing more goes in' : outlook.state === 'reserve' ? `${write(Math.max(0, -outlook.spareMm))} of its reserve is used` : `${write(outlook.spareMm)} before the reserve`,
-  lastsFor: (outlook: Outlook): string => outlook.yearsLeft === null ? 'nothing came in the last year' : outlook.yearsLeft === 0 ? 'full now' : `lasts ${years(outlook.yearsLeft)}`, cellsFree: (free: number) => `${counted(free, 'cell')} free`,
-  cap: (count: number, cap: number) => count > cap ? `${counted(count, 'set')}, ${figure(count - cap)} more than the ${figure(cap)} you want` : count === cap ? `${counted(count, 'set')}: as many as you want` : `${figure(count)} of at most ${counted(cap, 'set')}`,
-  capWarns: (zone: string, cap: number) => `${zone} holds the ${counted(cap, 'set')} that you want at most. Let one go, or raise the limit, before one more comes in.`,
+  outlook: (outlook: Outlook, write: Write): string =>
+    outlook.overMm > 0
+      ? `${write(outlook.overMm)} will not close`
+      : outlook.state === 'full'
+        ? 'nothing more goes in'
+        : outlook.state === 'reserve'
+          ? `${write(Math.max(0, -outlook.spareMm))} of its reserve is used`
+          : `${write(outlook.spareMm)} before the reserve`,
+  lastsFor: (outlook: Outlook): string =>
+    outlook.yearsLeft === null
+      ? 'nothing came in the last year'
+      : outlook.yearsLeft === 0
+        ? 'full now'
+        : `lasts ${years(outlook.yearsLeft)}`,
+  cellsFree: (free: number) => `${counted(free, 'cell')} free`,
+  cap: (count: number, cap: number) =>
+    count > cap
+      ? `${counted(count, 'set')}, ${figure(count - cap)} more than the ${figure(cap)} you want`
+      : count === cap
+        ? `${counted(count, 'set')}: as many as you want`
+        : `${figure(count)} of at most ${counted(cap, 'set')}`,
+  capWarns: (zone: string, cap: number) =>
+    `${zone} holds the ${counted(cap, 'set')} that you want at most. Let one go, or raise the limit, before one more comes in.`,
   // Measuring
-  measure: 'Measure a lane', measureLead: 'Push what stands in a lane together and measure from its front to its back.', lane: 'Lane', filled: 'Filled length', keepLength: 'Keep it', lengthKept: (name: string) => `The length of ${name} is kept; the thicknesses are learnt anew.`, lengthProblem: 'Write the length like 8 1/2 in or 21 cm.', nothingThere: 'Nothing stands in that lane.',
-  learntTitle: 'Thickness of one filled holder', learnt: (mm: number, off: number) => `${mm.toFixed(1)} mm, plus or minus ${off.toFixed(1)}, learnt from what you measured`, usual: (mm: number) => `${mm.toFixed(1)} mm, as is usual`, tooLittle: (mm: number, off: number) => `${mm.toFixed(1)} mm as is usual; what was measured says too little yet (plus or minus ${off.toFixed(1)})`, measuredLanes: 'Measured lanes', forget: 'Forget it', noLanes: 'No lane was measured yet.',
+  measure: 'Measure a lane',
+  measureLead: 'Push what stands in a lane together and measure from its front to its back.',
+  lane: 'Lane',
+  filled: 'Filled length',
+  keepLength: 'Keep it',
+  lengthKept: (name: string) => `The length of ${name} is kept; the thicknesses are learnt anew.`,
+  lengthProblem: 'Write the length like 8 1/2 in or 21 cm.',
+  nothingThere: 'Nothing stands in that lane.',
+  learntTitle: 'Thickness of one filled holder',
+  learnt: (mm: number, off: number) => `${mm.toFixed(1)} mm, plus or minus ${off.toFixed(1)}, learnt from what you measured`,
+  usual: (mm: number) => `${mm.toFixed(1)} mm, as is usual`,
+  tooLittle: (mm: number, off: number) =>
+    `${mm.toFixed(1)} mm as is usual; what was measured says too little yet (plus or minus ${off.toFixed(1)})`,
+  measuredLanes: 'Measured lanes',
+  forget: 'Forget it',
+  noLanes: 'No lane was measured yet.',
   // Lifting
-  liftTitle: 'Weight and lifting', liftLead: 'Against the recommended limit of the revised NIOSH lifting equation, for lifting it from its shelf. It is guidance for healthy adults and no more: your own back, your doctor and your local rules come first.',
-  lift: (lift: ContainerLift): string => `${kilograms(lift.weightKg)} of ${kilograms(lift.limitKg)} recommended`, tooHeavy: 'more than is recommended', better: (shelf: number) => `lighter to lift from shelf ${shelf}`, high: 'high and heavy: lower is safer', noneHeavy: 'No container is heavier than is recommended for its shelf.',
-  inputs: 'What the limit rests on', reach: 'Hands in front of the ankles', carryTo: 'Carried to this height', twist: 'Turn of the body, in degrees', perMinute: 'Lifts a minute', hours: 'For so long', hoursOf: { 1: 'up to an hour', 2: 'up to two hours', 8: 'up to eight hours' } as Readonly<Record<number, string>>, grip: 'Hold', grips: { good: 'good: handles', fair: 'fair: a rim', poor: 'poor: nothing to hold' }, usualShelf: 'shelf height as is usual; measure your furniture',
-  multipliers: (lift: ContainerLift): string => `23 kg x ${Object.values(lift.multipliers).map(each => each.toFixed(2)).join(' x ')}`,
+  liftTitle: 'Weight and lifting',
+  liftLead:
+    'Against the recommended limit of the revised NIOSH lifting equation, for lifting it from its shelf. It ' +
+    'is guidance for healthy adults and no more: your own back, your doctor and your local rules come first.',
+  lift: (lift: ContainerLift): string => `${kilograms(lift.weightKg)} of ${kilograms(lift.limitKg)} recommended`,
+  tooHeavy: 'more than is recommended',
+  better: (shelf: number) => `lighter to lift from shelf ${shelf}`,
+  high: 'high and heavy: lower is safer',
+  noneHeavy: 'No container is heavier than is recommended for its shelf.',
+  inputs: 'What the limit rests on',
+  reach: 'Hands in front of the ankles',
+  carryTo: 'Carried to this height',
+  twist: 'Turn of the body, in degrees',
+  perMinute: 'Lifts a minute',
+  hours: 'For so long',
+  hoursOf: { 1: 'up to an hour', 2: 'up to two hours', 8: 'up to eight hours' } as Readonly<Record<number, string>>,
+  grip: 'Hold',
+  grips: { good: 'good: handles', fair: 'fair: a rim', poor: 'poor: nothing to hold' },
+  usualShelf: 'shelf height as is usual; measure your furniture',
+  multipliers: (lift: ContainerLift): string =>
+    `23 kg x ${Object.values(lift.multipliers)
+      .map(each => each.toFixed(2))
+      .join(' x ')}`,
   // Care
-  careTitle: 'Light and stickiness', sun: (container: string, count: number, kinds: string) => `${container} stands in daylight with ${counted(count, 'set')} that it harms: ${kinds}. A darker place keeps them.`, sticky: (set: string, others: string) => `${set} has gone sticky and lies beside ${others}. Give it a holder of its own, apart.`, noCare: 'Nothing stands in harmful light, and nothing sticky lies beside others.', isSticky: 'It has gone sticky',
+  careTitle: 'Light and stickiness',
+  sun: (container: string, count: number, kinds: string) =>
+    `${container} stands in daylight with ${counted(count, 'set')} that it harms: ${kinds}. A darker place keeps them.`,
+  sticky: (set: string, others: string) => `${set} has gone sticky and lies beside ${others}. Give it a holder of its own, apart.`,
+  noCare: 'Nothing stands in harmful light, and nothing sticky lies beside others.',
+  isSticky: 'It has gone sticky',
   // Zones
-  zonesTitle: 'Zones and addresses', zonesLead: 'A zone is a group of containers that share one filing rule, a reserve for growth and a limit.', newZone: 'New zone', zoneName: 'Name', takes: 'Takes these kinds', takesAll: 'everything that no other zone takes', growth: 'Kept free for growth, in percent', capField: 'At most so many sets', capHint: 'Left empty, there is no limit', dies: 'Dies', diesOf: { apart: 'in the order of the rule', behind: 'directly behind their stamps' }, containers: (names: string) => `Containers: ${names}`, noContainers: 'No container yet.', endZone: 'End this zone', endZoneInto: (name: string) => `its containers go over to ${name}`, rule: 'Files by', changeRule: 'Change how it files',
-  addressTitle: 'How addresses are written', addressLead: 'For each sort of container. Words in braces are filled in; all else stands as you write it.', tokens: (tokens: string) => `Can be filled in: ${tokens}. {cell:2} writes two figures.`, pattern: 'Written as', usualPattern: 'as is usual', sample: (address: string) => `for example ${address}`, noSample: 'none of these in the room',
-  patternFault: (fault: PatternFault, placeOf: (at: 0 | 1) => string): string => fault.code === 'unknownToken' ? `{${fault.token}} is nothing that can be filled in.` : fault.code === 'noToken' ? 'Every address would be the same: let something be filled in.' : `${fault.address} would name two places: ${placeOf(0)} and ${placeOf(1)}.`,
+  zonesTitle: 'Zones and addresses',
+  zonesLead: 'A zone is a group of containers that share one filing rule, a reserve for growth and a limit.',
+  newZone: 'New zone',
+  zoneName: 'Name',
+  takes: 'Takes these kinds',
+  takesAll: 'everything that no other zone takes',
+  growth: 'Kept free for growth, in percent',
+  capField: 'At most so many sets',
+  capHint: 'Left empty, there is no limit',
+  dies: 'Dies',
+  diesOf: { apart: 'in the order of the rule', behind: 'directly behind their stamps' },
+  containers: (names: string) => `Containers: ${names}`,
+  noContainers: 'No container yet.',
+  endZone: 'End this zone',
+  endZoneInto: (name: string) => `its containers go over to ${name}`,
+  rule: 'Files by',
+  changeRule: 'Change how it files',
+  addressTitle: 'How addresses are written',
+  addressLead: 'For each sort of container. Words in braces are filled in; all else stands as you write it.',
+  tokens: (tokens: string) => `Can be filled in: ${tokens}. {cell:2} writes two figures.`,
+  pattern: 'Written as',
+  usualPattern: 'as is usual',
+  sample: (address: string) => `for example ${address}`,
+  noSample: 'none of these in the room',
+  patternFault: (fault: PatternFault, placeOf: (at: 0 | 1) => string): string =>
+    fault.code === 'unknownToken'
+      ? `{${fault.token}} is nothing that can be filled in.`
+      : fault.code === 'noToken'
+        ? 'Every address would be the same: let something be filled in.'
+        : `${fault.address} would name two places: ${placeOf(0)} and ${placeOf(1)}.`,
   patternKept: 'Addresses are written so from now on. Labels that say otherwise are stale.',
 } as const

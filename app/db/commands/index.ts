@@ -1,9 +1,26 @@
-export { changeContainer, copyContainer, emptyContainer, putFixture, removeContainer, removeFixture, type RoomOutcome } from './room/furniture'
+export {
+  changeContainer,
+  copyContainer,
+  emptyContainer,
+  putFixture,
+  removeContainer,
+  removeFixture,
+  type RoomOutcome,
+} from './room/furniture'
 export { type BeginOutcome, beginRefiling, doRefilingStep, finishRefiling, leaveRefiling, type RefilingWish } from './refiling/refiling'
 export { addZone, changeZone, forgetLength, keepApart, measureLength, removeZone } from './room/zones'
 export { addRelation, keepPieces, removeRelation } from './belonging/belonging'
 export { addStartThemes, joinNames, type NameOutcome, orderNames, putName, setMark, sharePages, splitName } from './names/names'
-export { addPages, addStartHolders, type HolderTypeOutcome, measureSet, putHolderType, removeHolderType, setSticky, shareHolder } from './holders/holders'
+export {
+  addPages,
+  addStartHolders,
+  type HolderTypeOutcome,
+  measureSet,
+  putHolderType,
+  removeHolderType,
+  setSticky,
+  shareHolder,
+} from './holders/holders'
 export { nextNumbers } from './holding/numbers'
 export { addDrafts, dropDrafts, finishStage, keepDraft, type StageChange } from './pile/pile'
 export { moveHolders, placeHolding, placeMany, removeHolding } from './holding/placing'

@@ -11,8 +11,20 @@ const MADE_AT = '2026-11-23T12:00:00.000Z'
 
 const anything = fc.string({ unit: 'grapheme', maxLength: 60 })
 const named = anything.filter(text => text.trim() !== '').map(text => text.trim())
-interface Sample { data: CatalogueData, pictures: PictureFile[] }
-const catalogues = fc.array(fc.record({ name: named, notes: anything, words: fc.array(named, { maxLength: 3 }), picture: fc.uint8Array({ minLength: 1, maxLength: 200 }) }), { maxLength: 6 })
+interface Sample {
+  data: CatalogueData
+  pictures: PictureFile[]
+}
+const catalogues = fc
+  .array(
+    fc.record({
+      name: named,
+      notes: anything,
+      words: fc.array(named, { maxLength: 3 }),
+      picture: fc.uint8Array({ minLength: 1, maxLength: 200 }),
+    }),
+    { maxLength: 6 },
+  )
   .map((sets): Sample => {
     const data = startCatalogue(ulid)
     const pictures = new Map<string, PictureFile>()
@@ -20,31 +32,45 @@ const catalogues = fc.array(fc.record({ name: named, notes: anything, words: fc.
     sets.forEach(({ name, notes, words, picture }, index) => {
       const hash = createHash('sha256').update(picture).digest('hex')
       pictures.set(hash, { hash, type: 'image/png', bytes: picture })
-      data.holdings.push({ ...blankHolding({ id: ulid(), number: index + 1, seriesId, name, createdAt: MADE_AT }), notes, words, pictureHash: hash, kindId: data.kinds[index]?.id ?? null })
+      data.holdings.push({
+        ...blankHolding({ id: ulid(), number: index + 1, seriesId, name, createdAt: MADE_AT }),
+        notes,
+        words,
+        pictureHash: hash,
+        kindId: data.kinds[index]?.id ?? null,
+      })
     })
     return { data, pictures: [...pictures.values()] }
   })
 
 describe('archive', () => {
   test('what is packed is unpacked, record for record and byte for byte (property)', async () => {
-    await fc.assert(fc.asyncProperty(catalogues, async ({ data, pictures }) => {
-      const reading = await unpackArchive(await packArchive(data, pictures, [], MADE_AT, sha256), sha256)
-      if (!reading.ok) throw new Error(`${reading.code} ${reading.where}`)
-      expect(reading.archive.data).toEqual(data)
-      expect(reading.archive.pictures.map(each => [each.hash, each.type, [...each.bytes]]).sort()).toEqual(pictures.map(each => [each.hash, each.type, [...each.bytes]]).sort())
-    }), { numRuns: 30 })
+    await fc.assert(
+      fc.asyncProperty(catalogues, async ({ data, pictures }) => {
+        const reading = await unpackArchive(await packArchive(data, pictures, [], MADE_AT, sha256), sha256)
+        if (!reading.ok) throw new Error(`${reading.code} ${reading.where}`)
+        expect(reading.archive.data).toEqual(data)
+        expect(reading.archive.pictures.map(each => [each.hash, each.type, [...each.bytes]]).sort()).toEqual(
+          pictures.map(each => [each.hash, each.type, [...each.bytes]]).sort(),
+        )
+      }),
+      { numRuns: 30 },
+    )
   })
 
   test('one flipped byte anywhere is noticed, or changes nothing (property)', async () => {
     const { data, pictures } = { data: startCatalogue(ulid), pictures: [] as PictureFile[] }
     const zip = await packArchive(data, pictures, [], MADE_AT, sha256)
-    await fc.assert(fc.asyncProperty(fc.integer({ min: 0, max: zip.length - 1 }), fc.integer({ min: 1, max: 255 }), async (at, by) => {
-      const broken = zip.slice()
-      broken[at] = (broken[at] ?? 0) ^ by
-      const reading = await unpackArchive(broken, sha256)
-      // Dates and other headers of the zip carry nothing of the catalogue.
-      if (reading.ok) expect(reading.archive.data).toEqual(data)
-    }), { numRuns: 120 })
+    await fc.assert(
+      fc.asyncProperty(fc.integer({ min: 0, max: zip.length - 1 }), fc.integer({ min: 1, max: 255 }), async (at, by) => {
+        const broken = zip.slice()
+        broken[at] = (broken[at] ?? 0) ^ by
+        const reading = await unpackArchive(broken, sha256)
+        // Dates and other headers of the zip carry nothing of the catalogue.
+        if (reading.ok) expect(reading.archive.data).toEqual(data)
+      }),
+      { numRuns: 120 },
+    )
   })
 
   const whole = async (change: (data: CatalogueData) => void = () => undefined): Promise<Uint8Array> => {
@@ -67,16 +93,94 @@ describe('archive', () => {
     ['no zip', async () => strToU8('Dear harbour master'), 'notAZip'],
     ['half a zip', async () => (await whole()).subarray(0, 900), 'damaged'],
     ['another zip', async () => zipSync({ 'letter.txt': strToU8('hello') }), 'foreign'],
-    ['a name that climbs out', () => repacked((files) => { files['../../catalogue.json'] = strToU8('[]') }), 'foreign'],
-    ['a file too many', () => repacked((files) => { files['catalogue/extra.json'] = strToU8('[]') }), 'fileUnlisted'],
-    ['a file too few', () => repacked((files) => { delete files['catalogue/brands.json'] }), 'fileMissing'],
-    ['a changed file', () => repacked((files) => { files['catalogue/brands.json'] = strToU8('[ ]') }), 'damaged'],
-    ['a later version', () => repacked(files => manifest(files, (json) => { json.version = 99 })), 'newer'],
-    ['another format', () => repacked(files => manifest(files, (json) => { json.format = 'something' })), 'foreign'],
-    ['a record of no shape', () => whole((data) => { (data.brands as unknown[]).push({ id: 'x' }) }), 'badRecord'],
-    ['a reference to nothing', () => whole((data) => { data.sections.push({ id: ulid(), containerId: ulid(), lane: 1, order: 'a0', title: 'Harbour', colour: 0, standsFor: null }) }), 'danglingReference'],
-    ['one number twice', () => whole((data) => { for (const name of ['Kelp', 'Gull']) data.holdings.push(blankHolding({ id: ulid(), number: 1, seriesId: data.series[0]?.id ?? '', name, createdAt: MADE_AT })) }), 'danglingReference'],
-    ['a picture that is not there', () => whole((data) => { data.holdings.push({ ...blankHolding({ id: ulid(), number: 1, seriesId: data.series[0]?.id ?? '', name: 'Kelp', createdAt: MADE_AT }), pictureHash: 'a'.repeat(64) }) }), 'danglingReference'],
+    [
+      'a name that climbs out',
+      () =>
+        repacked(files => {
+          files['../../catalogue.json'] = strToU8('[]')
+        }),
+      'foreign',
+    ],
+    [
+      'a file too many',
+      () =>
+        repacked(files => {
+          files['catalogue/extra.json'] = strToU8('[]')
+        }),
+      'fileUnlisted',
+    ],
+    [
+      'a file too few',
+      () =>
+        repacked(files => {
+          delete files['catalogue/brands.json']
+        }),
+      'fileMissing',
+    ],
+    [
+      'a changed file',
+      () =>
+        repacked(files => {
+          files['catalogue/brands.json'] = strToU8('[ ]')
+        }),
+      'damaged',
+    ],
+    [
+      'a later version',
+      () =>
+        repacked(files =>
+          manifest(files, json => {
+            json.version = 99
+          }),
+        ),
+      'newer',
+    ],
+    [
+      'another format',
+      () =>
+        repacked(files =>
+          manifest(files, json => {
+            json.format = 'something'
+          }),
+        ),
+      'foreign',
+    ],
+    [
+      'a record of no shape',
+      () =>
+        whole(data => {
+          ;(data.brands as unknown[]).push({ id: 'x' })
+        }),
+      'badRecord',
+    ],
+    [
+      'a reference to nothing',
+      () =>
+        whole(data => {
+          data.sections.push({ id: ulid(), containerId: ulid(), lane: 1, order: 'a0', title: 'Harbour', colour: 0, standsFor: null })
+        }),
+      'danglingReference',
+    ],
+    [
+      'one number twice',
+      () =>
+        whole(data => {
+          for (const name of ['Kelp', 'Gull'])
+            data.holdings.push(blankHolding({ id: ulid(), number: 1, seriesId: data.series[0]?.id ?? '', name, createdAt: MADE_AT }))
+        }),
+      'danglingReference',
+    ],
+    [
+      'a picture that is not there',
+      () =>
+        whole(data => {
+          data.holdings.push({
+            ...blankHolding({ id: ulid(), number: 1, seriesId: data.series[0]?.id ?? '', name: 'Kelp', createdAt: MADE_AT }),
+            pictureHash: 'a'.repeat(64),
+          })
+        }),
+      'danglingReference',
+    ],
   ])('%s is refused whole', async (_title, make, code) => {
     expect(await unpackArchive(await make(), sha256)).toMatchObject({ ok: false, code })
   })

@@ -17,9 +17,13 @@ export const Manifest = z.object({
   madeAt: z.iso.datetime(),
   roomName: z.string().max(300),
   counts: z.partialRecord(z.enum(TABLE_NAMES), z.number().int().nonnegative()),
-  files: z.array(z.object({
-    name: z.string().regex(FILE_NAME), bytes: z.number().int().nonnegative(), sha256: z.string().regex(/^[0-9a-f]{64}$/),
-  })),
+  files: z.array(
+    z.object({
+      name: z.string().regex(FILE_NAME),
+      bytes: z.number().int().nonnegative(),
+      sha256: z.string().regex(/^[0-9a-f]{64}$/),
+    }),
+  ),
 })
 export type Manifest = z.infer<typeof Manifest>
 
@@ -27,7 +31,11 @@ export type Manifest = z.infer<typeof Manifest>
 export const ARCHIVE_LIMITS = { files: 60_000, totalBytes: 3 * 1024 ** 3, jsonBytes: 400 * 1024 ** 2 } as const
 
 export const PICTURE_TYPES: Readonly<Record<string, string>> = {
-  'image/png': 'png', 'image/jpeg': 'jpg', 'image/webp': 'webp', 'image/gif': 'gif', 'image/avif': 'avif',
+  'image/png': 'png',
+  'image/jpeg': 'jpg',
+  'image/webp': 'webp',
+  'image/gif': 'gif',
+  'image/avif': 'avif',
 }
 
 export function typeOfExtension(extension: string): string {

@@ -9,7 +9,11 @@ export type Sha256 = (bytes: Uint8Array) => Promise<string>
  * already and must come back byte for byte. See docs/formats.md.
  */
 export async function packArchive(
-  data: CatalogueData, pictures: readonly PictureFile[], thumbs: readonly ThumbFile[], madeAt: string, sha256: Sha256,
+  data: CatalogueData,
+  pictures: readonly PictureFile[],
+  thumbs: readonly ThumbFile[],
+  madeAt: string,
+  sha256: Sha256,
   onProgress: (done: number, total: number) => void = () => undefined,
 ): Promise<Uint8Array> {
   const encoder = new TextEncoder()
@@ -24,8 +28,12 @@ export async function packArchive(
     if (index % 50 === 0) onProgress(index, contents.length)
   }
   const manifest: Manifest = {
-    format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, madeAt, roomName: data.settings[0]?.roomName ?? '',
-    counts: Object.fromEntries(TABLE_NAMES.map(table => [table, data[table].length])) as Manifest['counts'], files,
+    format: ARCHIVE_FORMAT,
+    version: ARCHIVE_VERSION,
+    madeAt,
+    roomName: data.settings[0]?.roomName ?? '',
+    counts: Object.fromEntries(TABLE_NAMES.map(table => [table, data[table].length])) as Manifest['counts'],
+    files,
   }
   const zippable: Zippable = { [MANIFEST_NAME]: [encoder.encode(JSON.stringify(manifest, null, 1)), { level: 6 }] }
   for (const [name, bytes] of contents) zippable[name] = [bytes, { level: name.endsWith('.json') ? 6 : 0 }]

@@ -4,18 +4,26 @@ import { makeLetterRoom } from '#demo/letterRoom'
 import { findDangling, picturesOf } from '../index'
 
 type Path = readonly (string | number)[]
-interface Named { readonly table: TableName, readonly at: Path, readonly names: TableName }
+interface Named {
+  readonly table: TableName
+  readonly at: Path
+  readonly names: TableName
+}
 
 /** Every text below a value, with the way to it. */
 function* textsOf(value: unknown, at: Path = []): Generator<readonly [at: Path, text: string]> {
   if (typeof value === 'string') yield [at, value]
-  else if (value !== null && typeof value === 'object') for (const [key, below] of Object.entries(value)) yield* textsOf(below, [...at, Array.isArray(value) ? Number(key) : key])
+  else if (value !== null && typeof value === 'object')
+    for (const [key, below] of Object.entries(value)) yield* textsOf(below, [...at, Array.isArray(value) ? Number(key) : key])
 }
 function put(root: unknown, at: Path, value: unknown): void {
-  const [last, parent] = [at.at(-1) ?? '', at.slice(0, -1).reduce((below: unknown, key) => (below as Record<string | number, unknown>)[key], root)]
+  const [last, parent] = [
+    at.at(-1) ?? '',
+    at.slice(0, -1).reduce((below: unknown, key) => (below as Record<string | number, unknown>)[key], root),
+  ]
   ;(parent as Record<string | number, unknown>)[last] = value
 }
-const fieldOf = ({ table, at }: Named): string => [table, ...at.slice(1).map(key => typeof key === 'number' ? '[]' : key)].join('.')
+const fieldOf = ({ table, at }: Named): string => [table, ...at.slice(1).map(key => (typeof key === 'number' ? '[]' : key))].join('.')
 const NOWHERE = '0'.repeat(26)
 
 /** The demo room, and what it has not: a record for every field that can name another. */
@@ -24,7 +32,8 @@ function everything(): CatalogueData {
   const [first, second, third] = data.holdings
   const [container, zone, holder, type] = [data.containers[0], data.zones[0], data.holders[0], data.holderTypes[0]]
   const [brand, other, theme, category] = [data.brands[0], data.brands[1], data.themes[0], data.categories[0]]
-  if (!first || !second || !third || !container || !zone || !holder || !type || !brand || !other || !theme || !category) throw new Error('a full room')
+  if (!first || !second || !third || !container || !zone || !holder || !type || !brand || !other || !theme || !category)
+    throw new Error('a full room')
   const id = (digit: number): string => `${'1'.repeat(25)}${digit}`
   brand.successorId = other.id
   theme.seeAlsoIds = [data.themes[1]?.id ?? '']
@@ -35,13 +44,54 @@ function everything(): CatalogueData {
   if (series) data.series.push({ ...series, id: id(2), isRunning: false, partOf: { seriesId: series.id, key: 'page' } })
   const [room] = data.settings
   if (room) room.forNowContainerId = container.id
-  data.measuredLengths.push({ id: id(3), containerId: container.id, lane: 1, filledMm: 90, at: first.createdAt, stood: [{ kindId: first.kindId, holder: 'pocket', count: 3 }] })
+  data.measuredLengths.push({
+    id: id(3),
+    containerId: container.id,
+    lane: 1,
+    filledMm: 90,
+    at: first.createdAt,
+    stood: [{ kindId: first.kindId, holder: 'pocket', count: 3 }],
+  })
   data.loans.push({ id: id(4), holdingId: third.id, to: 'the table', outAt: first.createdAt, backAt: null })
   data.relations.push({ id: id(5), fromId: first.id, toId: second.id, kind: 'layersWith' })
-  data.drafts.push({ id: id(6), rank: 0, createdAt: first.createdAt, pictureHash: 'c'.repeat(64), texts: { name: 'Half a na', brand: '', kindId: '', category: '', themes: [], theme: '', size: '', words: '', searchWords: [], written: '', acquiredOn: '', price: '', notes: '' } })
+  data.drafts.push({
+    id: id(6),
+    rank: 0,
+    createdAt: first.createdAt,
+    pictureHash: 'c'.repeat(64),
+    texts: {
+      name: 'Half a na',
+      brand: '',
+      kindId: '',
+      category: '',
+      themes: [],
+      theme: '',
+      size: '',
+      words: '',
+      searchWords: [],
+      written: '',
+      acquiredOn: '',
+      price: '',
+      notes: '',
+    },
+  })
   data.refilings.push({
-    id: id(7), name: 'By theme', state: 'open', startedAt: first.createdAt, endedAt: null, zoneId: zone.id, ruleBefore: zone.filingRule, rule: zone.filingRule,
-    lanes: [], tableMm: 300, tableContainerId: container.id, armfulMm: 100, stepsDone: 0, liftsDone: 0, minutesWorked: 0, lastStepAt: null,
+    id: id(7),
+    name: 'By theme',
+    state: 'open',
+    startedAt: first.createdAt,
+    endedAt: null,
+    zoneId: zone.id,
+    ruleBefore: zone.filingRule,
+    rule: zone.filingRule,
+    lanes: [],
+    tableMm: 300,
+    tableContainerId: container.id,
+    armfulMm: 100,
+    stepsDone: 0,
+    liftsDone: 0,
+    minutesWorked: 0,
+    lastStepAt: null,
   })
   return data
 }
@@ -51,7 +101,13 @@ function everything(): CatalogueData {
  * that is gone still says how deep the others are; the register tells for ever who had a number; a habit (where things stand for
  * now) is no step, and stays when the container it names is undone.
  */
-const MAY_DANGLE = ['register.holdingId', 'register.seriesId', 'sections.standsFor.id', 'measuredLengths.stood.[].kindId', 'settings.forNowContainerId']
+const MAY_DANGLE = [
+  'register.holdingId',
+  'register.seriesId',
+  'sections.standsFor.id',
+  'measuredLengths.stood.[].kindId',
+  'settings.forNowContainerId',
+]
 
 describe('references of a catalogue', () => {
   let data: CatalogueData
@@ -62,10 +118,12 @@ describe('references of a catalogue', () => {
     data = everything()
     hashes = new Set(picturesOf(data).map(each => each.hash))
     const tableOf = new Map(TABLE_NAMES.flatMap(table => data[table].map(record => [record.id, table] as const)))
-    named = TABLE_NAMES.flatMap(table => [...textsOf(data[table])].flatMap(([at, text]) => {
-      const names = at.length === 2 && at[1] === 'id' ? undefined : tableOf.get(text)
-      return names ? [{ table, at, names }] : []
-    }))
+    named = TABLE_NAMES.flatMap(table =>
+      [...textsOf(data[table])].flatMap(([at, text]) => {
+        const names = at.length === 2 && at[1] === 'id' ? undefined : tableOf.get(text)
+        return names ? [{ table, at, names }] : []
+      }),
+    )
   })
 
   test('the whole room holds together', () => {
@@ -101,6 +159,11 @@ describe('references of a catalogue', () => {
       expect(findDangling(doubled, hashes)).toContain(`${table}: one id twice`)
     }
     const [first, second] = data.holdings
-    expect(findDangling({ ...data, holdings: data.holdings.map(each => each === second ? { ...each, number: first?.number ?? 0 } : each) }, hashes)).toContain('one number twice')
+    expect(
+      findDangling(
+        { ...data, holdings: data.holdings.map(each => (each === second ? { ...each, number: first?.number ?? 0 } : each)) },
+        hashes,
+      ),
+    ).toContain('one number twice')
   })
 })

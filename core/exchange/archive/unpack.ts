@@ -1,6 +1,17 @@
 import { unzipSync } from 'fflate'
 import { type CatalogueData, emptyCatalogue, TABLE_NAMES, TABLES } from '#core/catalog'
-import { ARCHIVE_FORMAT, ARCHIVE_LIMITS, ARCHIVE_VERSION, FILE_NAME, Manifest, MANIFEST_NAME, type PictureFile, TABLES_SINCE, type ThumbFile, typeOfExtension } from './format'
+import {
+  ARCHIVE_FORMAT,
+  ARCHIVE_LIMITS,
+  ARCHIVE_VERSION,
+  FILE_NAME,
+  Manifest,
+  MANIFEST_NAME,
+  type PictureFile,
+  TABLES_SINCE,
+  type ThumbFile,
+  typeOfExtension,
+} from './format'
 import type { Sha256 } from './pack'
 import { findDangling } from './references'
 
@@ -12,8 +23,13 @@ export interface UnpackedArchive {
 }
 
 export type ArchiveReading =
-  | { readonly ok: true, readonly archive: UnpackedArchive }
-  | { readonly ok: false, readonly code: 'notAZip' | 'foreign' | 'tooLarge' | 'damaged' | 'newer' | 'badRecord' | 'danglingReference' | 'fileMissing' | 'fileUnlisted', readonly where: string }
+  | { readonly ok: true; readonly archive: UnpackedArchive }
+  | {
+      readonly ok: false
+      readonly code:
+        'notAZip' | 'foreign' | 'tooLarge' | 'damaged' | 'newer' | 'badRecord' | 'danglingReference' | 'fileMissing' | 'fileUnlisted'
+      readonly where: string
+    }
 
 const CHECKED_AT_ONCE = 64
 
@@ -25,7 +41,9 @@ const refuse = (code: Extract<ArchiveReading, { ok: false }>['code'], where = ''
  * reference to another record or picture. Nothing is written anywhere.
  */
 export async function unpackArchive(
-  zip: Uint8Array, sha256: Sha256, onProgress: (done: number, total: number) => void = () => undefined,
+  zip: Uint8Array,
+  sha256: Sha256,
+  onProgress: (done: number, total: number) => void = () => undefined,
 ): Promise<ArchiveReading> {
   const opened = openZip(zip)
   if ('ok' in opened) return opened
@@ -43,7 +61,11 @@ export async function unpackArchive(
   if (problem) return problem
   if ('ok' in data) return data
 
-  const pictures = filesIn(opened, 'pictures').map(({ hash, extension, bytes }): PictureFile => ({ hash, type: typeOfExtension(extension), bytes }))
+  const pictures = filesIn(opened, 'pictures').map(({ hash, extension, bytes }): PictureFile => ({
+    hash,
+    type: typeOfExtension(extension),
+    bytes,
+  }))
   const wronglyNamed = manifest.files.find(file => file.name.startsWith('pictures/') && !file.name.includes(file.sha256))
   if (wronglyNamed) return refuse('damaged', wronglyNamed.name)
   const dangling = findDangling(data, new Set(pictures.map(picture => picture.hash)))
@@ -52,23 +74,33 @@ export async function unpackArchive(
   return { ok: true, archive: { manifest, data, pictures, thumbs: filesIn(opened, 'thumbs').map(({ hash, bytes }) => ({ hash, bytes })) } }
 }
 
-/** Some files at once, so that memory stays bounded: a digest works on a copy of what it is given. The first problem in the order of the list. */
-async function checkFiles(files: Manifest['files'], opened: ReadonlyMap<string, Uint8Array>, sha256: Sha256, onProgress: (done: number, total: number) => void): Promise<ArchiveReading | null> {
+/**
+ * Some files at once, so that memory stays bounded: a digest works on a copy of what it is given. The first problem in the
+ * order of the list.
+ */
+async function checkFiles(
+  files: Manifest['files'],
+  opened: ReadonlyMap<string, Uint8Array>,
+  sha256: Sha256,
+  onProgress: (done: number, total: number) => void,
+): Promise<ArchiveReading | null> {
   const problems: (ArchiveReading | null)[] = []
   const waiting = files.entries()
   let done = 0
-  await Promise.all(Array.from({ length: CHECKED_AT_ONCE }, async () => {
-    for (const [at, file] of waiting) {
-      problems[at] = await checkFile(file, opened.get(file.name), sha256)
-      if (done++ % CHECKED_AT_ONCE === 0) onProgress(done, files.length)
-    }
-  }))
+  await Promise.all(
+    Array.from({ length: CHECKED_AT_ONCE }, async () => {
+      for (const [at, file] of waiting) {
+        problems[at] = await checkFile(file, opened.get(file.name), sha256)
+        if (done++ % CHECKED_AT_ONCE === 0) onProgress(done, files.length)
+      }
+    }),
+  )
   return problems.find(each => each !== null) ?? null
 }
 
 async function checkFile(file: Manifest['files'][number], bytes: Uint8Array | undefined, sha256: Sha256): Promise<ArchiveReading | null> {
   if (!bytes) return refuse('fileMissing', file.name)
-  return bytes.length !== file.bytes || await sha256(bytes) !== file.sha256 ? refuse('damaged', file.name) : null
+  return bytes.length !== file.bytes || (await sha256(bytes)) !== file.sha256 ? refuse('damaged', file.name) : null
 }
 
 function openZip(zip: Uint8Array): Map<string, Uint8Array> | ArchiveReading {
@@ -80,8 +112,10 @@ function openZip(zip: Uint8Array): Map<string, Uint8Array> | ArchiveReading {
         files += 1
         total += originalSize
         if (name !== MANIFEST_NAME && !FILE_NAME.test(name)) foreign ??= name
-        const isTooMuch = files > ARCHIVE_LIMITS.files || total > ARCHIVE_LIMITS.totalBytes
-          || (name.endsWith('.json') && originalSize > ARCHIVE_LIMITS.jsonBytes)
+        const isTooMuch =
+          files > ARCHIVE_LIMITS.files ||
+          total > ARCHIVE_LIMITS.totalBytes ||
+          (name.endsWith('.json') && originalSize > ARCHIVE_LIMITS.jsonBytes)
         if (isTooMuch) total = Infinity
         return !isTooMuch && foreign === null
       },
@@ -104,7 +138,7 @@ function parseJson(bytes: Uint8Array): unknown {
 
 function readManifest(bytes: Uint8Array): Manifest | ArchiveReading {
   const json = parseJson(bytes)
-  const marks = typeof json === 'object' && json !== null ? json as { format?: unknown, version?: unknown } : {}
+  const marks = typeof json === 'object' && json !== null ? (json as { format?: unknown; version?: unknown }) : {}
   if (marks.format !== ARCHIVE_FORMAT) return refuse('foreign', MANIFEST_NAME)
   if (typeof marks.version === 'number' && marks.version > ARCHIVE_VERSION) return refuse('newer', String(marks.version))
   const parsed = Manifest.safeParse(json)
@@ -127,9 +161,14 @@ function readTables(files: ReadonlyMap<string, Uint8Array>, version: number): Ca
   return data as unknown as CatalogueData
 }
 
-function filesIn(files: ReadonlyMap<string, Uint8Array>, folder: string): readonly { hash: string, extension: string, bytes: Uint8Array }[] {
-  return [...files].filter(([name]) => name.startsWith(`${folder}/`)).map(([name, bytes]) => {
-    const [hash = '', extension = ''] = name.slice(folder.length + 1).split('.')
-    return { hash, extension, bytes }
-  })
+function filesIn(
+  files: ReadonlyMap<string, Uint8Array>,
+  folder: string,
+): readonly { hash: string; extension: string; bytes: Uint8Array }[] {
+  return [...files]
+    .filter(([name]) => name.startsWith(`${folder}/`))
+    .map(([name, bytes]) => {
+      const [hash = '', extension = ''] = name.slice(folder.length + 1).split('.')
+      return { hash, extension, bytes }
+    })
 }

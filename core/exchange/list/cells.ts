@@ -1,13 +1,13 @@
 import { LIMITS } from '#core/catalog'
 
 /** Signs for money and the code they stand for; `$` is taken for the room's own dollar where it has one. */
-const SIGNS: Readonly<Record<string, string>> = { '$': 'USD', '€': 'EUR', '£': 'GBP' }
+const SIGNS: Readonly<Record<string, string>> = { $: 'USD', '€': 'EUR', '£': 'GBP' }
 
 /**
  * A price as written. Without a sign or code it is in the room's own currency.
  * @example readPrice('$35.64', 'EUR') //=> { minor: 3564, currency: 'USD' }
  */
-export function readPrice(text: string, ownCurrency: string): { readonly minor: number, readonly currency: string } | null {
+export function readPrice(text: string, ownCurrency: string): { readonly minor: number; readonly currency: string } | null {
   const match = /^([$€£]|[A-Z]{3})?\s*(\d{1,3}(?:[ ,.]\d{3})+|\d{1,6})(?:[.,](\d{2}))?\s*([$€£]|[A-Z]{3})?$/.exec(text.trim())
   if (!match || (match[1] && match[4])) return null
   const sign = match[1] ?? match[4]
@@ -15,12 +15,12 @@ export function readPrice(text: string, ownCurrency: string): { readonly minor: 
   const ownDollar = ownCurrency.endsWith('D') ? ownCurrency : 'USD'
   const minor = whole * 100 + Number(match[3] ?? 0)
   if (minor > LIMITS.moneyMinor) return null
-  const currency = !sign ? ownCurrency : sign === '$' ? ownDollar : SIGNS[sign] ?? sign
+  const currency = !sign ? ownCurrency : sign === '$' ? ownDollar : (SIGNS[sign] ?? sign)
   return { minor, currency }
 }
 
 /** @example writePrice({ minor: 3564, currency: 'USD' }) //=> '35.64 USD' */
-export function writePrice({ minor, currency }: { readonly minor: number, readonly currency: string }): string {
+export function writePrice({ minor, currency }: { readonly minor: number; readonly currency: string }): string {
   return `${(minor / 100).toFixed(2)} ${currency}`
 }
 
@@ -34,7 +34,7 @@ export function readYesNo(text: string): boolean | null {
 }
 
 /** @example readUse('2x') //=> { isUsed: true, useCount: 2 } */
-export function readUse(text: string): { readonly isUsed: boolean, readonly useCount: number | null } | null {
+export function readUse(text: string): { readonly isUsed: boolean; readonly useCount: number | null } | null {
   const times = /^(\d{1,4})\s*(?:x|×|times)?$/i.exec(text.trim())
   if (times) return { isUsed: Number(times[1]) > 0, useCount: Number(times[1]) }
   const answer = readYesNo(text)
@@ -71,4 +71,5 @@ export function cutText(text: string, most: number): string {
 export const nameOf = (text: string): string => cutText(text.trim(), LIMITS.name).trim()
 
 /** Whether words are as many, and each as long, as a set may carry. */
-export const wordsFit = (words: readonly string[]): boolean => words.length <= LIMITS.words && words.every(word => word.length <= LIMITS.name)
+export const wordsFit = (words: readonly string[]): boolean =>
+  words.length <= LIMITS.words && words.every(word => word.length <= LIMITS.name)

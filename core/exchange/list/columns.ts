@@ -14,14 +14,19 @@ const SAMPLE_ROWS = 400
  * most likely first); what is left over goes to the notes, so that nothing is lost. O(columns * fields * sample).
  */
 export function guessColumns(table: ListTable): readonly ColumnGuess[] {
-  const scores = table.headings.flatMap((heading, column) => {
-    const cells = table.rows.slice(0, SAMPLE_ROWS).map(row => row[column]?.trim() ?? '').filter(Boolean)
-    return LIST_FIELDS.map((field) => {
-      const byHeading = headingScore(field, heading)
-      const byContent = contentScore(field, cells)
-      return { column, field, byHeading, byContent, score: byHeading + byContent }
+  const scores = table.headings
+    .flatMap((heading, column) => {
+      const cells = table.rows
+        .slice(0, SAMPLE_ROWS)
+        .map(row => row[column]?.trim() ?? '')
+        .filter(Boolean)
+      return LIST_FIELDS.map(field => {
+        const byHeading = headingScore(field, heading)
+        const byContent = contentScore(field, cells)
+        return { column, field, byHeading, byContent, score: byHeading + byContent }
+      })
     })
-  }).filter(each => each.byHeading > 0 || each.byContent > 0.6)
+    .filter(each => each.byHeading > 0 || each.byContent > 0.6)
     .sort((a, b) => b.score - a.score || a.column - b.column)
 
   const guesses: (ColumnGuess | undefined)[] = table.headings.map(() => undefined)

@@ -2,11 +2,24 @@
 export type DateOrder = 'monthFirst' | 'dayFirst'
 
 export type DateReading =
-  | { readonly ok: true, readonly date: string, readonly hadShortYear: boolean }
+  | { readonly ok: true; readonly date: string; readonly hadShortYear: boolean }
   /** Both readings are possible and the file does not decide. */
-  | { readonly ok: false, readonly code: 'orderUnknown' | 'shortYear' | 'unread' }
+  | { readonly ok: false; readonly code: 'orderUnknown' | 'shortYear' | 'unread' }
 
-const MONTHS = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december'] as const
+const MONTHS = [
+  'january',
+  'february',
+  'march',
+  'april',
+  'may',
+  'june',
+  'july',
+  'august',
+  'september',
+  'october',
+  'november',
+  'december',
+] as const
 const NUMERIC = /^(\d{1,2})([/.-])(\d{1,2})\2(\d{4}|\d{2})$/
 const ISO = /^(\d{4})-(\d{1,2})(?:-(\d{1,2}))?$/
 const NAMED = /^(?:(\d{1,2})(?:st|nd|rd|th)?\s+)?([a-z]{3,9})\.?(?:\s+(\d{1,2})(?:st|nd|rd|th)?,?)?,?\s+(\d{4})$/
@@ -15,7 +28,11 @@ const NAMED = /^(?:(\d{1,2})(?:st|nd|rd|th)?\s+)?([a-z]{3,9})\.?(?:\s+(\d{1,2})(
  * Which order the dates of a column are in, by those that leave no choice: 2/15/14 can only have the month first.
  * `evidence` counts them; with none, or with some for each, nobody knows.
  */
-export function dateOrderOf(texts: Iterable<string>): { readonly order: DateOrder | null, readonly monthFirst: number, readonly dayFirst: number } {
+export function dateOrderOf(texts: Iterable<string>): {
+  readonly order: DateOrder | null
+  readonly monthFirst: number
+  readonly dayFirst: number
+} {
   let [monthFirst, dayFirst] = [0, 0]
   for (const text of texts) {
     const match = NUMERIC.exec(text.trim())
@@ -31,10 +48,12 @@ export function dateOrderOf(texts: Iterable<string>): { readonly order: DateOrde
 /**
  * Reads a date to as much as it says: a day, a month (`Dec 2011` is 2011-12) or a year. Years of two digits are the
  * latest such year not after `thisYear`, if the caller allows it (`shortYears`).
- * @example readDate('2/15/14', { order: 'monthFirst', shortYears: true, thisYear: 2026 }) //=> { ok: true, date: '2014-02-15', hadShortYear: true }
+ * @example readDate('2/15/14', { order: 'monthFirst', shortYears: true, thisYear: 2026 })
+ * //=> { ok: true, date: '2014-02-15', hadShortYear: true }
  */
 export function readDate(
-  text: string, how: { readonly order: DateOrder | null, readonly shortYears: boolean, readonly thisYear: number },
+  text: string,
+  how: { readonly order: DateOrder | null; readonly shortYears: boolean; readonly thisYear: number },
 ): DateReading {
   const plain = text.trim().toLowerCase()
   if (/^\d{4}$/.test(plain)) return dated(Number(plain), null, null)
@@ -50,7 +69,10 @@ export function readDate(
   return numeric ? fromNumbers(numeric, how) : { ok: false, code: 'unread' }
 }
 
-function fromNumbers(match: RegExpExecArray, how: { readonly order: DateOrder | null, readonly shortYears: boolean, readonly thisYear: number }): DateReading {
+function fromNumbers(
+  match: RegExpExecArray,
+  how: { readonly order: DateOrder | null; readonly shortYears: boolean; readonly thisYear: number },
+): DateReading {
   const [first, second] = [Number(match[1]), Number(match[3])]
   const written = match[4] ?? ''
   const isShort = written.length === 2

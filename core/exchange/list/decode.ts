@@ -1,8 +1,8 @@
 export type Encoding = 'utf-8' | 'windows-1252'
 
 export type Decoded =
-  | { readonly ok: true, readonly text: string, readonly encoding: Encoding }
-  | { readonly ok: false, readonly code: 'empty' | 'tooLarge' | 'notText' | 'utf16' }
+  | { readonly ok: true; readonly text: string; readonly encoding: Encoding }
+  | { readonly ok: false; readonly code: 'empty' | 'tooLarge' | 'notText' | 'utf16' }
 
 /** A list of 100,000 sets is under 40 MB; above this it is not a list. */
 export const MAX_LIST_BYTES = 64 * 1024 * 1024
@@ -22,7 +22,7 @@ export function decodeList(bytes: Uint8Array): Decoded {
   return result.text.trim() === '' ? { ok: false, code: 'empty' } : { ok: true, ...result }
 }
 
-function decode(bytes: Uint8Array): { text: string, encoding: Encoding } {
+function decode(bytes: Uint8Array): { text: string; encoding: Encoding } {
   try {
     return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'utf-8' }
   } catch {

@@ -9,10 +9,10 @@ import type { ListTable } from './table'
 
 /** What is in the catalogue already, as far as reading a list needs it. */
 export interface KnownNames {
-  readonly brands: readonly { readonly id: string, readonly name: string, readonly variants: readonly string[] }[]
-  readonly kinds: readonly { readonly id: string, readonly name: string, readonly family: KindFamily }[]
-  readonly categories: readonly { readonly id: string, readonly name: string }[]
-  readonly themes: readonly { readonly id: string, readonly name: string }[]
+  readonly brands: readonly { readonly id: string; readonly name: string; readonly variants: readonly string[] }[]
+  readonly kinds: readonly { readonly id: string; readonly name: string; readonly family: KindFamily }[]
+  readonly categories: readonly { readonly id: string; readonly name: string }[]
+  readonly themes: readonly { readonly id: string; readonly name: string }[]
 }
 
 export interface Tally {
@@ -22,8 +22,19 @@ export interface Tally {
 
 /** What the file as a whole says about cells that one by one could mean two things. */
 export interface FileFacts {
-  readonly sizes: { readonly unitless: readonly Tally[], readonly inInches: number, readonly inCentimetres: number, readonly recommended: LengthUnit | null }
-  readonly dates: { readonly undecided: readonly Tally[], readonly monthFirst: number, readonly dayFirst: number, readonly recommended: DateOrder | null, readonly shortYears: readonly Tally[] }
+  readonly sizes: {
+    readonly unitless: readonly Tally[]
+    readonly inInches: number
+    readonly inCentimetres: number
+    readonly recommended: LengthUnit | null
+  }
+  readonly dates: {
+    readonly undecided: readonly Tally[]
+    readonly monthFirst: number
+    readonly dayFirst: number
+    readonly recommended: DateOrder | null
+    readonly shortYears: readonly Tally[]
+  }
   readonly ticks: readonly Tally[]
   readonly kinds: readonly (Tally & { readonly recommended: KindReading })[]
   readonly brands: readonly SpellingGroup[]
@@ -49,7 +60,10 @@ export function gatherFacts(table: ListTable, columns: readonly ListField[], kno
     sizes: sizeFacts(tally(cells('size'))),
     dates: dateFacts(tally(cells('acquiredOn')), thisYear),
     ticks: tally(cells('matchingDie').map(text => text.trim())).filter(each => /^x$/i.test(each.text)),
-    kinds: tally(cells('kind').map(text => text.trim())).map(each => ({ ...each, recommended: each.text.length > LIMITS.name ? { as: 'keep' } : guessKind(each.text, known.kinds) })),
+    kinds: tally(cells('kind').map(text => text.trim())).map(each => ({
+      ...each,
+      recommended: each.text.length > LIMITS.name ? { as: 'keep' } : guessKind(each.text, known.kinds),
+    })),
     brands: groupSpellings(new Map(tally(cells('brand').map(nameOf)).map(each => [each.text, each.count])), known.brands),
   }
 }
@@ -75,11 +89,11 @@ function sizeFacts(sizes: readonly Tally[]): FileFacts['sizes'] {
 function dateFacts(dates: readonly Tally[], thisYear: number): FileFacts['dates'] {
   const { order, monthFirst, dayFirst } = dateOrderOf(dates.flatMap(each => Array.from({ length: each.count }, () => each.text)))
   const read = (text: string, shortYears: boolean, assumed: DateOrder | null) => readDate(text, { order: assumed, shortYears, thisYear })
-  const undecided = dates.filter((each) => {
+  const undecided = dates.filter(each => {
     const reading = read(each.text, true, null)
     return !reading.ok && reading.code === 'orderUnknown'
   })
-  const shortYears = dates.filter((each) => {
+  const shortYears = dates.filter(each => {
     const reading = read(each.text, true, order ?? 'monthFirst')
     return reading.ok && reading.hadShortYear
   })

@@ -12,5 +12,5 @@ export function safeCell(text: string): string {
 
 /** @example restoreCell("'=SUM(A1:A9)") //=> '=SUM(A1:A9)' */
 export function restoreCell(text: string): string {
-  return text.startsWith('\'') && TRIGGER.test(text) ? text.slice(1) : text
+  return text.startsWith("'") && TRIGGER.test(text) ? text.slice(1) : text
 }

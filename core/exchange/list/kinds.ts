@@ -3,9 +3,9 @@ import { plainWords } from '#core/classing'
 
 /** What a word for a kind was read as. A category ("Background") often stands where a kind was asked for. */
 export type KindReading =
-  | { readonly as: 'kind', readonly name: string }
-  | { readonly as: 'category', readonly name: string }
-  | { readonly as: 'newKind', readonly name: string }
+  | { readonly as: 'kind'; readonly name: string }
+  | { readonly as: 'category'; readonly name: string }
+  | { readonly as: 'newKind'; readonly name: string }
   | { readonly as: 'keep' }
 
 // Common practice: the words in use for the kinds of the start set, longest match first.
@@ -23,15 +23,19 @@ const SYNONYMS: readonly (readonly [pattern: RegExp, name: string])[] = [
   [/\b(rubber|unmounted)\b/, 'Rubber, unmounted'],
 ]
 const CATEGORIES: readonly (readonly [pattern: RegExp, name: string])[] = [
-  [/\bbackgrounds?\b/, 'Backgrounds'], [/\balphabets?\b/, 'Alphabets'], [/\b(sentiments?|greetings?)\b/, 'Sentiments'],
-  [/\bborders?\b/, 'Borders'], [/\bnumbers?\b/, 'Numbers'], [/\bshapes?\b/, 'Shapes'],
+  [/\bbackgrounds?\b/, 'Backgrounds'],
+  [/\balphabets?\b/, 'Alphabets'],
+  [/\b(sentiments?|greetings?)\b/, 'Sentiments'],
+  [/\bborders?\b/, 'Borders'],
+  [/\bnumbers?\b/, 'Numbers'],
+  [/\bshapes?\b/, 'Shapes'],
 ]
 
 /**
  * What a written kind most likely means: one of the kinds that exist, a kind of the start set, or a category.
  * @example guessKind('woodblock', []) //=> { as: 'kind', name: 'Wood mounted' }
  */
-export function guessKind(text: string, existing: readonly { readonly name: string, readonly family: KindFamily }[]): KindReading {
+export function guessKind(text: string, existing: readonly { readonly name: string; readonly family: KindFamily }[]): KindReading {
   const plain = plainWords(text).join(' ')
   const same = existing.find(kind => plainWords(kind.name).join(' ') === plain)
   if (same) return { as: 'kind', name: same.name }
@@ -50,7 +54,7 @@ const FILLERS = new Set(['a', 'and', 'of', 'the', 'set', 'sets', 'stamp', 'stamp
  */
 export function saysMore(text: string, { name }: Exclude<KindReading, { as: 'keep' }>): boolean {
   const known = new Set(plainWords(name))
-  const patterns = [...SYNONYMS, ...CATEGORIES].flatMap(([pattern, means]) => means === name ? [new RegExp(pattern, 'g')] : [])
+  const patterns = [...SYNONYMS, ...CATEGORIES].flatMap(([pattern, means]) => (means === name ? [new RegExp(pattern, 'g')] : []))
   const rest = patterns.reduce((words, pattern) => words.replace(pattern, ' '), plainWords(text).join(' '))
   return rest.split(' ').some(word => word !== '' && !known.has(word) && !FILLERS.has(word))
 }

@@ -1,7 +1,17 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
-import { gatherFacts, guessColumns, makeRecords, planRow, readTable, recommendedChoices, reportOn, type ImportChoices, type ListTable } from '../index'
+import {
+  gatherFacts,
+  guessColumns,
+  makeRecords,
+  planRow,
+  readTable,
+  recommendedChoices,
+  reportOn,
+  type ImportChoices,
+  type ListTable,
+} from '../index'
 
 const sample = readFileSync('tests/fixtures/hand-kept-list.csv')
 const known = { brands: [], kinds: [], categories: [], themes: [] }
@@ -20,7 +30,13 @@ function read(table: ListTable, change: (choices: ImportChoices) => ImportChoice
   const choices = change(recommendedChoices(columns, facts))
   const rows = table.rows.map((cells, index) => planRow(table, cells, index + 1, choices, THIS_YEAR, 'EUR'))
   const ground = { ...known, seriesId: ulid(), highestGiven: 0, lineOf: () => undefined, isLiving: () => false }
-  return { facts, choices, rows, report: reportOn(rows), records: makeRecords(rows, facts.brands, choices.refusedSpellings, ground, ulid, '2026-11-23T00:00:00.000Z') }
+  return {
+    facts,
+    choices,
+    rows,
+    report: reportOn(rows),
+    records: makeRecords(rows, facts.brands, choices.refusedSpellings, ground, ulid, '2026-11-23T00:00:00.000Z'),
+  }
 }
 
 describe('the hand-kept list', () => {
@@ -30,7 +46,18 @@ describe('the hand-kept list', () => {
   test('all 640 rows and every column are recognised', () => {
     expect(table.rows).toHaveLength(640)
     expect(guessColumns(table).map(guess => guess.field)).toEqual([
-      'brand', 'name', 'themes', 'kind', 'size', 'matchingDie', 'notes', 'acquiredOn', 'used', 'price', 'place', 'number',
+      'brand',
+      'name',
+      'themes',
+      'kind',
+      'size',
+      'matchingDie',
+      'notes',
+      'acquiredOn',
+      'used',
+      'price',
+      'place',
+      'number',
     ])
   })
 
@@ -41,13 +68,28 @@ describe('the hand-kept list', () => {
   })
 
   test('30 spellings are nine brands', () => {
-    expect(facts.brands.map(group => group.preferred).sort()).toEqual(
-      ['Copper Latch', 'Greywether', 'Marrow&Finch', 'Ninefold', 'Oddment Yard Co.', 'Plumb Bob', 'Quoin + Bodkin', 'Salt Lantern', 'Tidewrack'])
+    expect(facts.brands.map(group => group.preferred).sort()).toEqual([
+      'Copper Latch',
+      'Greywether',
+      'Marrow&Finch',
+      'Ninefold',
+      'Oddment Yard Co.',
+      'Plumb Bob',
+      'Quoin + Bodkin',
+      'Salt Lantern',
+      'Tidewrack',
+    ])
   })
 
   test('sizes that cannot be read are asked together, with their texts', () => {
     const unread = report.questions.find(question => question.code === 'sizeUnread')
-    expect(unread).toMatchObject({ count: 28, texts: [{ text: 'big', count: 16 }, { text: '?', count: 12 }] })
+    expect(unread).toMatchObject({
+      count: 28,
+      texts: [
+        { text: 'big', count: 16 },
+        { text: '?', count: 12 },
+      ],
+    })
   })
 
   test('the month stands first in this file, and days above 12 prove it', () => {
@@ -66,7 +108,12 @@ describe('the hand-kept list', () => {
       expect(brandTexts.get(holding.brandId ?? '')).toEqual(expect.arrayContaining([brand.trim()]))
       expect(holding.name).toBe(name)
       for (const id of holding.themeIds) expect(themeText).toContain(themes.get(id))
-      expect(themeText.replace(/[\s;,/]/g, '')).toBe(holding.themeIds.map(id => themes.get(id)).join('').replace(/\s/g, ''))
+      expect(themeText.replace(/[\s;,/]/g, '')).toBe(
+        holding.themeIds
+          .map(id => themes.get(id))
+          .join('')
+          .replace(/\s/g, ''),
+      )
       // A kind that says more than its kind keeps what it says.
       expect(holding.notes).toBe([notes, kind === 'Background 6x6' ? 'Type: Background 6x6' : ''].filter(Boolean).join('\n'))
       expect(holding.placeText).toBe(place)
@@ -109,7 +156,10 @@ describe('what could mean two things is asked', () => {
 
 describe('files', () => {
   const rows = 'Name;Brand;Notes\r\nKelp;Tidewrack;"two\r\nlines, ""quoted"""\r\nMøwe & Söhne;Äther;\r\n'
-  const expected = [['Kelp', 'Tidewrack', 'two\r\nlines, "quoted"'], ['Møwe & Söhne', 'Äther', '']]
+  const expected = [
+    ['Kelp', 'Tidewrack', 'two\r\nlines, "quoted"'],
+    ['Møwe & Söhne', 'Äther', ''],
+  ]
 
   test.each([
     ['semicolon, CRLF, UTF-8', bytesOf(rows)],

@@ -21,8 +21,10 @@ export interface ImportChoices {
 }
 
 /** A row as it would be taken in; names are not yet records. */
-export type DraftHolding = Pick<Holding,
-  'name' | 'size' | 'words' | 'searchWords' | 'notes' | 'acquiredOn' | 'price' | 'isUsed' | 'useCount' | 'hasMatchingDie' | 'placeText'> & {
+export type DraftHolding = Pick<
+  Holding,
+  'name' | 'size' | 'words' | 'searchWords' | 'notes' | 'acquiredOn' | 'price' | 'isUsed' | 'useCount' | 'hasMatchingDie' | 'placeText'
+> & {
   readonly brandText: string
   readonly kind: KindReading | null
   readonly categoryText: string
@@ -32,8 +34,8 @@ export type DraftHolding = Pick<Holding,
 }
 
 export type PlannedRow =
-  | { readonly row: number, readonly outcome: 'taken', readonly draft: DraftHolding, readonly questions: readonly OpenQuestion[] }
-  | { readonly row: number, readonly outcome: 'refused', readonly because: 'blankRow' | 'rowTooLong' }
+  | { readonly row: number; readonly outcome: 'taken'; readonly draft: DraftHolding; readonly questions: readonly OpenQuestion[] }
+  | { readonly row: number; readonly outcome: 'refused'; readonly because: 'blankRow' | 'rowTooLong' }
 
 const MAX_PLACE = 500
 /** What goes beyond the notes of a set is kept in questions of the same length; more than this is no row of a list. */
@@ -42,8 +44,13 @@ const MAX_ROW = 20 * LIMITS.text
 /** The answers that the facts of the file recommend: what the screen starts with. */
 export function recommendedChoices(columns: readonly ListField[], facts: FileFacts): ImportChoices {
   return {
-    columns, sizeUnit: facts.sizes.recommended, dateOrder: facts.dates.recommended, shortYears: true, tickMeans: null,
-    kinds: Object.fromEntries(facts.kinds.map(each => [each.text, each.recommended])), refusedSpellings: [],
+    columns,
+    sizeUnit: facts.sizes.recommended,
+    dateOrder: facts.dates.recommended,
+    shortYears: true,
+    tickMeans: null,
+    kinds: Object.fromEntries(facts.kinds.map(each => [each.text, each.recommended])),
+    refusedSpellings: [],
   }
 }
 
@@ -52,7 +59,14 @@ export function recommendedChoices(columns: readonly ListField[], facts: FileFac
  * with its text, and what has no field goes to the notes under its heading.
  * `row` counts data rows from 1. O(rows * columns).
  */
-export function planRow(table: ListTable, cells: readonly string[], row: number, choices: ImportChoices, thisYear: number, currency: string): PlannedRow {
+export function planRow(
+  table: ListTable,
+  cells: readonly string[],
+  row: number,
+  choices: ImportChoices,
+  thisYear: number,
+  currency: string,
+): PlannedRow {
   if (cells.every(cell => cell.trim() === '')) return { row, outcome: 'refused', because: 'blankRow' }
   if (cells.reduce((sum, cell) => sum + cell.length, 0) > MAX_ROW) return { row, outcome: 'refused', because: 'rowTooLong' }
   const questions: OpenQuestion[] = []
@@ -63,7 +77,7 @@ export function planRow(table: ListTable, cells: readonly string[], row: number,
   }
   const cell = (field: ListField): string => {
     const column = choices.columns.indexOf(field)
-    return column < 0 ? '' : cells[column] ?? ''
+    return column < 0 ? '' : (cells[column] ?? '')
   }
   const extra: string[] = []
   const use = readUseCell(cell('used'), ask)
@@ -118,7 +132,14 @@ function shortened(text: string, extra: string[]): string {
   return nameOf(text)
 }
 
-function kindFrom(text: string, hasCategory: boolean, choices: ImportChoices, extra: string[], table: ListTable, ask: Ask): KindReading | null {
+function kindFrom(
+  text: string,
+  hasCategory: boolean,
+  choices: ImportChoices,
+  extra: string[],
+  table: ListTable,
+  ask: Ask,
+): KindReading | null {
   const plain = text.trim()
   if (plain === '') return null
   const chosen = Object.hasOwn(choices.kinds, plain) ? choices.kinds[plain] : undefined
@@ -149,7 +170,7 @@ function priceFrom(text: string, currency: string, ask: Ask): Holding['price'] {
 }
 
 function readUseCell(text: string, ask: Ask): Pick<Holding, 'isUsed' | 'useCount'> {
-  const use = text.trim() === '' ? null : readUse(text) ?? ask('usedUnread', text.trim())
+  const use = text.trim() === '' ? null : (readUse(text) ?? ask('usedUnread', text.trim()))
   return { isUsed: use?.isUsed ?? null, useCount: use?.useCount ?? null }
 }
 
@@ -164,7 +185,14 @@ function numberFrom(text: string, ask: Ask): number | null {
   return readBareNumber(text) ?? ask('numberUnread', text.trim())
 }
 
-function fitting(texts: readonly string[], most: number, extra: string[], table: ListTable, choices: ImportChoices, field: ListField): string[] {
+function fitting(
+  texts: readonly string[],
+  most: number,
+  extra: string[],
+  table: ListTable,
+  choices: ImportChoices,
+  field: ListField,
+): string[] {
   const tooMuch = [...texts.slice(most), ...texts.filter(text => text.length > LIMITS.name)]
   if (tooMuch.length > 0) extra.push(headed(table, choices, field, tooMuch.join(', ')))
   return texts.slice(0, most).map(nameOf)

@@ -1,4 +1,16 @@
-import { blankBrand, blankHolding, type Brand, type Category, type Holding, type Kind, newCategory, newKind, newTheme, type RegisterLine, type Theme } from '#core/catalog'
+import {
+  blankBrand,
+  blankHolding,
+  type Brand,
+  type Category,
+  type Holding,
+  type Kind,
+  newCategory,
+  newKind,
+  newTheme,
+  type RegisterLine,
+  type Theme,
+} from '#core/catalog'
 import { type GivenNumber, giveNumbers, registerId } from '#core/numbering'
 import type { SpellingGroup } from '#core/classing'
 import { nameOf } from './cells'
@@ -35,12 +47,15 @@ export function givenToText(name: string, brandName: string): string {
  * Finds records by name, and makes those that are missing. Names compare without regard to case; a new record takes
  * the spelling that came first.
  */
-class Names<R extends { readonly id: string, readonly name: string }> {
+class Names<R extends { readonly id: string; readonly name: string }> {
   readonly made: R[] = []
   private readonly all: R[]
   private readonly byName: Map<string, R>
 
-  constructor(existing: readonly R[], private readonly make: (name: string, all: readonly R[]) => R) {
+  constructor(
+    existing: readonly R[],
+    private readonly make: (name: string, all: readonly R[]) => R,
+  ) {
     this.all = [...existing]
     this.byName = new Map(existing.map(record => [record.name.toLowerCase(), record]))
   }
@@ -58,13 +73,19 @@ class Names<R extends { readonly id: string, readonly name: string }> {
 
 /** Plain records for all rows taken: deterministic for the same rows, ground, ids and moment. O(rows). */
 export function makeRecords(
-  rows: readonly PlannedRow[], joins: readonly SpellingGroup[], refusedSpellings: readonly string[], ground: Ground,
-  newId: () => string, now: string,
+  rows: readonly PlannedRow[],
+  joins: readonly SpellingGroup[],
+  refusedSpellings: readonly string[],
+  ground: Ground,
+  newId: () => string,
+  now: string,
 ): NewRecords {
   const refused = new Set(refusedSpellings)
-  const preferredOf = new Map(joins.flatMap(group => group.spellings
-    .filter(spelling => !refused.has(spelling.text))
-    .map(spelling => [spelling.text.trim(), group.preferred] as const)))
+  const preferredOf = new Map(
+    joins.flatMap(group =>
+      group.spellings.filter(spelling => !refused.has(spelling.text)).map(spelling => [spelling.text.trim(), group.preferred] as const),
+    ),
+  )
   const brands = new Names<Brand>(ground.brands, name => ({ ...blankBrand(newId(), name), variants: variantsOf(name, joins, refused) }))
   const widened = ground.brands.flatMap((brand): Brand[] => {
     const variants = [...new Set([...brand.variants, ...variantsOf(brand.name, joins, refused)])]
@@ -74,10 +95,14 @@ export function makeRecords(
   const categories = new Names<Category>(ground.categories, (name, all) => newCategory(newId(), name, all))
   const kinds = new Names<Kind>(ground.kinds, (name, all) => ({ ...newKind(newId(), name, all), family: 'other', typicalThicknessMm: 6 }))
 
-  const drafts = rows.flatMap(row => row.outcome === 'taken' ? [{ ...row, id: newId(), brand: preferredOf.get(row.draft.brandText) ?? row.draft.brandText }] : [])
+  const drafts = rows.flatMap(row =>
+    row.outcome === 'taken' ? [{ ...row, id: newId(), brand: preferredOf.get(row.draft.brandText) ?? row.draft.brandText }] : [],
+  )
   const numbers = giveNumbers(
     drafts.map(({ id, draft, brand }) => ({ holdingId: id, givenTo: givenToText(draft.name, brand), written: draft.numberWritten })),
-    ground.lineOf, ground.isLiving, ground.highestGiven,
+    ground.lineOf,
+    ground.isLiving,
+    ground.highestGiven,
   )
   const holdings = drafts.map(({ id, draft, questions, brand }, index): Holding => {
     const given = numbers[index] as GivenNumber
@@ -94,8 +119,13 @@ export function makeRecords(
     }
   })
   const register = numbers.map((given, index): RegisterLine => ({
-    id: registerId(ground.seriesId, given.number), seriesId: ground.seriesId, number: given.number, holdingId: given.holdingId,
-    givenTo: givenToText(drafts[index]?.draft.name ?? '', drafts[index]?.brand ?? ''), how: given.how, at: now,
+    id: registerId(ground.seriesId, given.number),
+    seriesId: ground.seriesId,
+    number: given.number,
+    holdingId: given.holdingId,
+    givenTo: givenToText(drafts[index]?.draft.name ?? '', drafts[index]?.brand ?? ''),
+    how: given.how,
+    at: now,
   }))
   return { brands: [...widened, ...brands.made], kinds: kinds.made, categories: categories.made, themes: themes.made, holdings, register }
 }

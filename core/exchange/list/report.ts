@@ -7,11 +7,11 @@ export interface ImportReport {
   readonly rows: number
   readonly taken: number
   readonly withQuestion: number
-  readonly refused: readonly { readonly row: number, readonly because: Extract<PlannedRow, { outcome: 'refused' }>['because'] }[]
+  readonly refused: readonly { readonly row: number; readonly because: Extract<PlannedRow, { outcome: 'refused' }>['because'] }[]
   readonly placesKept: number
   /** Sets that stand twice in the list: same brand text and name. */
   readonly repeated: readonly Tally[]
-  readonly questions: readonly { readonly code: OpenQuestion['code'], readonly count: number, readonly texts: readonly Tally[] }[]
+  readonly questions: readonly { readonly code: OpenQuestion['code']; readonly count: number; readonly texts: readonly Tally[] }[]
 }
 
 export function reportOn(rows: readonly PlannedRow[]): ImportReport {
@@ -32,7 +32,8 @@ export function reportOn(rows: readonly PlannedRow[]): ImportReport {
     refused: rows.filter(row => row.outcome === 'refused').map(({ row, because }) => ({ row, because })),
     placesKept: taken.filter(row => row.draft.placeText !== '').length,
     repeated: tally(taken.map(({ draft }) => `${draft.name} / ${draft.brandText}`)).filter(each => each.count > 1),
-    questions: [...textsByCode].map(([code, texts]) => ({ code, count: texts.length, texts: tally(texts) }))
+    questions: [...textsByCode]
+      .map(([code, texts]) => ({ code, count: texts.length, texts: tally(texts) }))
       .sort((a, b) => b.count - a.count || (a.code < b.code ? -1 : 1)),
   }
 }

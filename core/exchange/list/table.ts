@@ -11,8 +11,12 @@ export interface ListTable {
 }
 
 export type TableReading =
-  | { readonly ok: true, readonly table: ListTable }
-  | { readonly ok: false, readonly code: Exclude<Decoded, { ok: true }>['code'] | 'oneColumn' | 'noRows' | 'brokenQuotes', readonly line?: number }
+  | { readonly ok: true; readonly table: ListTable }
+  | {
+      readonly ok: false
+      readonly code: Exclude<Decoded, { ok: true }>['code'] | 'oneColumn' | 'noRows' | 'brokenQuotes'
+      readonly line?: number
+    }
 
 const DELIMITERS = [',', ';', '\t'] as const
 const MAX_COLUMNS = 200
@@ -35,18 +39,21 @@ export function readTable(bytes: Uint8Array): TableReading {
   const width = Math.max(headings.length, ...[...new Set(rows.map(row => row.length))])
   if (width > MAX_COLUMNS || looksLikeMarkup(text)) return { ok: false, code: 'oneColumn' }
   const widen = (row: readonly string[]): readonly string[] => Array.from({ length: width }, (_, at) => restoreCell(row[at] ?? ''))
-  return { ok: true, table: { headings: widen(headings).map(each => each.trim()), rows: rows.map(widen), delimiter, encoding: decoded.encoding } }
+  return {
+    ok: true,
+    table: { headings: widen(headings).map(each => each.trim()), rows: rows.map(widen), delimiter, encoding: decoded.encoding },
+  }
 }
 
 /** The delimiter that cuts the first lines into the most columns of equal count. */
 function likelyDelimiter(text: string): string {
-  const scores = DELIMITERS.map((delimiter) => {
+  const scores = DELIMITERS.map(delimiter => {
     const rows = Papa.parse<string[]>(text, { delimiter, preview: 40, newline: newlineOf(text) }).data
     const width = rows[0]?.length ?? 0
     const agreeing = rows.filter(row => row.length === width).length
     return { delimiter, score: width < 2 ? 0 : width * (agreeing / rows.length) }
   })
-  return scores.reduce((best, each) => each.score > best.score ? each : best).delimiter
+  return scores.reduce((best, each) => (each.score > best.score ? each : best)).delimiter
 }
 
 function newlineOf(text: string): '\r\n' | '\n' | '\r' {

@@ -29,7 +29,7 @@ const COLUMNS: readonly (readonly [heading: string, cell: (line: ListLine) => st
   ['Category', line => line.category],
   ['Themes', line => line.themes.join('; ')],
   ['Size', line => line.size],
-  ['Words', line => line.words.map(word => /[;,|\n]/.test(word) ? `"${word}"` : word).join('; ')],
+  ['Words', line => line.words.map(word => (/[;,|\n]/.test(word) ? `"${word}"` : word)).join('; ')],
   ['Search words', line => line.searchWords.join('; ')],
   ['Notes', line => line.notes],
   ['Date in', line => line.acquiredOn],

@@ -18,25 +18,40 @@ const scale = useLocalStorage('mat-scale', 1.15)
 const isPhone = useMediaQuery('(max-width: 639px)')
 const openId = shallowRef<string | null>(null)
 
-const everything = computed((): readonly Holding[] => [...catalogue.tables?.holdings.values() ?? []].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1)))
+const everything = computed((): readonly Holding[] =>
+  [...(catalogue.tables?.holdings.values() ?? [])].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1)),
+)
 /** What fills the first screens is laid at once; the rest of a long answer as soon as typing rests. */
 const FIRST = 300
 const REST_AFTER_MS = 200
 const isWhole = shallowRef(false)
-const layRest = useDebounceFn(() => { isWhole.value = true }, REST_AFTER_MS)
-watch(() => find.answer, () => {
-  isWhole.value = false
-  void layRest()
-}, { immediate: true })
-const firstOf = <T>(all: readonly T[]): readonly T[] => isWhole.value || all.length <= FIRST ? all : all.slice(0, FIRST)
-const count = computed(() => find.answer ? find.answer.ids.length : everything.value.length)
+const layRest = useDebounceFn(() => {
+  isWhole.value = true
+}, REST_AFTER_MS)
+watch(
+  () => find.answer,
+  () => {
+    isWhole.value = false
+    void layRest()
+  },
+  { immediate: true },
+)
+const firstOf = <T,>(all: readonly T[]): readonly T[] => (isWhole.value || all.length <= FIRST ? all : all.slice(0, FIRST))
+const count = computed(() => (find.answer ? find.answer.ids.length : everything.value.length))
 const holdings = computed((): readonly Holding[] => {
   const all = catalogue.tables?.holdings
   return find.answer ? firstOf(find.answer.ids).flatMap(id => all?.get(id) ?? []) : firstOf(everything.value)
 })
-const reasons = computed(() => new Map(find.answer?.because.map((because, index) =>
-  [find.answer?.ids[index] ?? '', because[0] ? findWords.because(because[0].field, because[0].word) : ''])))
-const opened = computed(() => openId.value ? catalogue.tables?.holdings.get(openId.value) ?? null : null)
+const reasons = computed(
+  () =>
+    new Map(
+      find.answer?.because.map((because, index) => [
+        find.answer?.ids[index] ?? '',
+        because[0] ? findWords.because(because[0].field, because[0].word) : '',
+      ]),
+    ),
+)
+const opened = computed(() => (openId.value ? (catalogue.tables?.holdings.get(openId.value) ?? null) : null))
 /** Asked before the index has read the room: its answer comes in a moment, and not after everything else. */
 const isReading = computed(() => find.ask.trim() !== '' && !find.isReady)
 const headline = computed(() => {
@@ -71,14 +86,33 @@ function close(): void {
     <template v-else>
       <p v-if="isReading" class="py-16 text-center text-quiet" role="status">{{ shellWords.loading }}</p>
       <div v-else class="mb-3 flex flex-wrap items-center justify-between gap-x-6 gap-y-1">
-        <div aria-live="polite"><h2 class="text-[1.25rem] figures" data-headline :data-ask="find.answered">{{ headline }}</h2><p v-if="note" class="text-quiet">{{ note }}</p></div>
+        <div aria-live="polite">
+          <h2 class="text-[1.25rem] figures" data-headline :data-ask="find.answered">{{ headline }}</h2>
+          <p v-if="note" class="text-quiet">{{ note }}</p>
+        </div>
         <ScaleSlider v-model="scale" />
       </div>
       <div class="flex items-start gap-4">
-        <SetMat v-if="holdings.length && !isReading" class="min-w-0 flex-1" :holdings="holdings" :px-per-mm="scale" :reasons="reasons" @open="openId = $event.id" />
-        <SetSlip v-if="opened && !isPhone" :key="opened.id" class="sticky top-0 w-[25rem] shrink-0" :holding="opened" @close="close" @open="openId = $event.id" />
+        <SetMat
+          v-if="holdings.length && !isReading"
+          class="min-w-0 flex-1"
+          :holdings="holdings"
+          :px-per-mm="scale"
+          :reasons="reasons"
+          @open="openId = $event.id"
+        />
+        <SetSlip
+          v-if="opened && !isPhone"
+          :key="opened.id"
+          class="sticky top-0 w-[25rem] shrink-0"
+          :holding="opened"
+          @close="close"
+          @open="openId = $event.id"
+        />
       </div>
-      <div v-if="opened && isPhone" class="fixed inset-0 z-30 overflow-y-auto bg-mist p-3"><SetSlip :key="opened.id" :holding="opened" @close="close" @open="openId = $event.id" /></div>
+      <div v-if="opened && isPhone" class="fixed inset-0 z-30 overflow-y-auto bg-mist p-3">
+        <SetSlip :key="opened.id" :holding="opened" @close="close" @open="openId = $event.id" />
+      </div>
     </template>
   </div>
 </template>

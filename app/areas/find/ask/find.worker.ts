@@ -18,7 +18,8 @@ export interface AskResult {
   readonly indexed: number
 }
 
-const byId = <R extends { readonly id: string }>(records: readonly R[]): Map<string, R> => new Map(records.map(record => [record.id, record]))
+const byId = <R extends { readonly id: string }>(records: readonly R[]): Map<string, R> =>
+  new Map(records.map(record => [record.id, record]))
 
 let index = new AskIndex()
 let authority: Authority = { brands: new Map(), themes: new Map(), categories: new Map(), kinds: new Map() }
@@ -28,7 +29,11 @@ let building: Promise<void> | null = null
 async function readAuthority(): Promise<void> {
   const db = database()
   const [brands, themes, categories, kinds, allSeries] = await Promise.all([
-    db.records('brands').toArray(), db.records('themes').toArray(), db.records('categories').toArray(), db.records('kinds').toArray(), db.records('series').toArray(),
+    db.records('brands').toArray(),
+    db.records('themes').toArray(),
+    db.records('categories').toArray(),
+    db.records('kinds').toArray(),
+    db.records('series').toArray(),
   ])
   authority = { brands: byId(brands), themes: byId(themes), categories: byId(categories), kinds: byId(kinds) }
   series = byId(allSeries)
@@ -49,7 +54,9 @@ function put(target: AskIndex, holdings: readonly Holding[]): void {
 const api = {
   /** Reads the whole catalogue into the index. A second call waits for the first. */
   async open(): Promise<number> {
-    building ??= rebuild().finally(() => { building = null })
+    building ??= rebuild().finally(() => {
+      building = null
+    })
     await building
     return index.size
   },
@@ -57,17 +64,27 @@ const api = {
   /** Takes over what changed. A changed brand, theme or kind is in many sets: the index is then read anew. */
   async follow(holdingIds: readonly string[], tables: readonly TableName[]): Promise<void> {
     const touchesAuthority = tables.some(table => ['brands', 'themes', 'categories', 'kinds', 'series'].includes(table))
-    if (touchesAuthority && holdingIds.length === 0) return void await api.open()
+    if (touchesAuthority && holdingIds.length === 0) return void (await api.open())
     if (touchesAuthority) await readAuthority()
-    const found = await database().records('holdings').bulkGet([...holdingIds])
+    const found = await database()
+      .records('holdings')
+      .bulkGet([...holdingIds])
     index.remove(holdingIds.filter((_, at) => !found[at]))
-    put(index, found.filter(holding => holding !== undefined))
+    put(
+      index,
+      found.filter(holding => holding !== undefined),
+    )
   },
 
   ask(text: string): AskResult {
     const { ask, mode, absent, hits } = index.ask(text)
     return {
-      ask, mode, absent, ids: hits.map(hit => hit.id).join('\n'), because: hits.slice(0, REASONS_FOR).map(hit => hit.because), indexed: index.size,
+      ask,
+      mode,
+      absent,
+      ids: hits.map(hit => hit.id).join('\n'),
+      because: hits.slice(0, REASONS_FOR).map(hit => hit.because),
+      indexed: index.size,
     }
   },
 }

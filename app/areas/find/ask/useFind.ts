@@ -25,7 +25,9 @@ export const useFind = defineStore('find', () => {
     await crew.run(api => api.open())
     isOpen = true
     catalogue.onChange((holdingIds, tables) => {
-      void crew.run(api => holdingIds === 'all' ? api.open().then(() => undefined) : api.follow([...holdingIds], [...tables])).then(() => askAgain())
+      void crew
+        .run(api => (holdingIds === 'all' ? api.open().then(() => undefined) : api.follow([...holdingIds], [...tables])))
+        .then(() => askAgain())
     })
     await askAgain()
     isReady.value = true
@@ -36,7 +38,10 @@ export const useFind = defineStore('find', () => {
     await askAgain()
   }
 
-  /** What is asked before the index has read the room waits for it. Answers may overtake each other; only the one to the latest ask is shown. */
+  /**
+   * What is asked before the index has read the room waits for it. Answers may overtake each other; only the one to the
+   * latest ask is shown.
+   */
   async function askAgain(): Promise<void> {
     asked += 1
     const mine = asked
@@ -48,20 +53,27 @@ export const useFind = defineStore('find', () => {
     }
     const result = await crew.run(api => Promise.resolve(api.ask(ask.value)))
     // One letter is no ask yet: everything stays on the mat.
-    if (mine === asked) answer.value = result.mode === 'tooShort' ? null : { ...result, ids: result.ids === '' ? [] : result.ids.split('\n') }
+    if (mine === asked)
+      answer.value = result.mode === 'tooShort' ? null : { ...result, ids: result.ids === '' ? [] : result.ids.split('\n') }
     if (mine === asked) answered.value = result.ask
   }
 
   /** Hits in each container: the pins on the ridge. Those of an answer of thousands are counted once it is painted. */
   const pins = shallowRef<ReadonlyMap<string, number>>(new Map())
   const isPinned = shallowRef(true)
-  watch([answer, () => catalogue.room], ([now]) => {
-    isPinned.value = (now?.ids.length ?? 0) <= PINNED_AT_ONCE
-    if (isPinned.value) return pin()
-    requestAnimationFrame(() => setTimeout(() => {
-      if (!isPinned.value && now === answer.value) pin()
-    }))
-  }, { flush: 'sync' })
+  watch(
+    [answer, () => catalogue.room],
+    ([now]) => {
+      isPinned.value = (now?.ids.length ?? 0) <= PINNED_AT_ONCE
+      if (isPinned.value) return pin()
+      requestAnimationFrame(() =>
+        setTimeout(() => {
+          if (!isPinned.value && now === answer.value) pin()
+        }),
+      )
+    },
+    { flush: 'sync' },
+  )
   function pin(): void {
     const counts = new Map<string, number>()
     for (const id of answer.value?.ids ?? []) {

@@ -11,7 +11,11 @@ import { useCatalogue } from '~/data/useCatalogue'
 import MatRuler from './MatRuler.vue'
 
 /** The mat: sets side by side at one common scale, and the why below each. Only what is in view is drawn. */
-const { holdings, pxPerMm, reasons } = defineProps<{ holdings: readonly Holding[], pxPerMm: number, reasons: ReadonlyMap<string, string> }>()
+const { holdings, pxPerMm, reasons } = defineProps<{
+  holdings: readonly Holding[]
+  pxPerMm: number
+  reasons: ReadonlyMap<string, string>
+}>()
 const emit = defineEmits<{ open: [holding: Holding] }>()
 
 const CAPTION = 84
@@ -35,7 +39,12 @@ onMounted(look)
 useEventListener('resize', look)
 useEventListener(() => document.getElementById('sheet'), 'scroll', look, { passive: true })
 
-const layout = computed(() => layMat(holdings.map(({ id, size }) => ({ id, size: size ?? UNKNOWN_SIZE })), { pxPerMm, width: Math.max(width.value, LEAST_WIDTH), gap: GAP, caption: CAPTION, leastWidth: LEAST_WIDTH }))
+const layout = computed(() =>
+  layMat(
+    holdings.map(({ id, size }) => ({ id, size: size ?? UNKNOWN_SIZE })),
+    { pxPerMm, width: Math.max(width.value, LEAST_WIDTH), gap: GAP, caption: CAPTION, leastWidth: LEAST_WIDTH },
+  ),
+)
 /** The part of the mat that is drawn, in pixels from its top. */
 const view = computed(() => ({ from: -top.value - OVERSCAN, to: viewport.value - top.value + OVERSCAN }))
 const shown = computed(() => {
@@ -47,7 +56,12 @@ const shown = computed(() => {
 })
 const marked = shallowRef(0)
 /** The mark stays on its set while the rest of a long answer is laid behind it. */
-watch(() => holdings, (now, before) => { if (now[marked.value]?.id !== before[marked.value]?.id) marked.value = 0 })
+watch(
+  () => holdings,
+  (now, before) => {
+    if (now[marked.value]?.id !== before[marked.value]?.id) marked.value = 0
+  },
+)
 
 /** Arrows walk along and up and down the mat, whatever is in view. */
 async function walk(event: KeyboardEvent, index: number): Promise<void> {
@@ -55,12 +69,19 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
   const here = spots[index]
   if (!here) return
   const rowAway = (step: 1 | -1): number => {
-    const others = spots.map((spot, at) => ({ spot, at })).filter(({ spot }) => step * (spot.top + spot.pictureHeight - here.top - here.pictureHeight) > 1)
-    const nearest = others.reduce<number>((best, { spot }) => Math.min(best, Math.abs(spot.top + spot.pictureHeight - here.top - here.pictureHeight)), Infinity)
+    const others = spots
+      .map((spot, at) => ({ spot, at }))
+      .filter(({ spot }) => step * (spot.top + spot.pictureHeight - here.top - here.pictureHeight) > 1)
+    const nearest = others.reduce<number>(
+      (best, { spot }) => Math.min(best, Math.abs(spot.top + spot.pictureHeight - here.top - here.pictureHeight)),
+      Infinity,
+    )
     const row = others.filter(({ spot }) => Math.abs(Math.abs(spot.top + spot.pictureHeight - here.top - here.pictureHeight) - nearest) < 1)
     return row.toSorted((a, b) => Math.abs(a.spot.left - here.left) - Math.abs(b.spot.left - here.left))[0]?.at ?? index
   }
-  const to = { ArrowRight: index + 1, ArrowLeft: index - 1, ArrowDown: rowAway(1), ArrowUp: rowAway(-1), Home: 0, End: spots.length - 1 }[event.key]
+  const to = { ArrowRight: index + 1, ArrowLeft: index - 1, ArrowDown: rowAway(1), ArrowUp: rowAway(-1), Home: 0, End: spots.length - 1 }[
+    event.key
+  ]
   if (to === undefined) return
   event.preventDefault()
   marked.value = Math.min(Math.max(0, to), spots.length - 1)
@@ -81,17 +102,36 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
   <div class="relative border border-mat-line bg-mat pt-8 pr-4 pb-4 pl-10">
     <MatRuler :px-per-mm="pxPerMm" :unit="catalogue.settings.unit" :from="view.from" :to="view.to" />
     <ul ref="mat" class="relative" :style="{ height: `${layout.height}px` }" :aria-label="findWords.mat">
-      <li v-for="{ spot, holding, index } in shown" :key="index" class="absolute contain-layout" :style="{ transform: `translate(${spot.left}px, ${spot.top}px)`, width: `${spot.width}px`, height: `${spot.height}px` }">
+      <li
+        v-for="{ spot, holding, index } in shown"
+        :key="index"
+        class="absolute contain-layout"
+        :style="{ transform: `translate(${spot.left}px, ${spot.top}px)`, width: `${spot.width}px`, height: `${spot.height}px` }"
+      >
         <button
-          type="button" data-mat-item :data-index="index" class="group block h-full w-full text-left" :tabindex="index === marked ? 0 : -1"
-          :aria-label="findWords.item(code(holding), holding.name, placeOf(holding))" @click="emit('open', holding)" @keydown="walk($event, index)" @focus="marked = index"
+          type="button"
+          data-mat-item
+          :data-index="index"
+          class="group block h-full w-full text-left"
+          :tabindex="index === marked ? 0 : -1"
+          :aria-label="findWords.item(code(holding), holding.name, placeOf(holding))"
+          @click="emit('open', holding)"
+          @keydown="walk($event, index)"
+          @focus="marked = index"
         >
-          <span class="block shadow-[0_1px_0_var(--edge)] group-hover:outline-2 group-hover:outline-edge" :style="{ width: `${(holding.size ?? UNKNOWN_SIZE).widthMm * pxPerMm}px`, height: `${spot.pictureHeight}px` }">
+          <span
+            class="block shadow-[0_1px_0_var(--edge)] group-hover:outline-2 group-hover:outline-edge"
+            :style="{ width: `${(holding.size ?? UNKNOWN_SIZE).widthMm * pxPerMm}px`, height: `${spot.pictureHeight}px` }"
+          >
             <KImpression :hash="holding.pictureHash" :is-full="spot.pictureHeight > THUMB_PX" />
           </span>
-          <span class="mt-1 flex items-baseline gap-2 overflow-hidden whitespace-nowrap"><KTicket :code="codeOf(holding)" size="small" /><span class="hint truncate figures">{{ addressOf(holding) ?? '' }}</span></span>
+          <span class="mt-1 flex items-baseline gap-2 overflow-hidden whitespace-nowrap"
+            ><KTicket :code="codeOf(holding)" size="small" /><span class="hint truncate figures">{{ addressOf(holding) ?? '' }}</span></span
+          >
           <span class="line-clamp-2 block text-[0.88rem] leading-tight font-semibold">{{ holding.name }}</span>
-          <span class="hint block truncate leading-tight">{{ reasons.get(holding.id) ?? (holding.size ? '' : findWords.sizeUnknown) }}</span>
+          <span class="hint block truncate leading-tight">{{
+            reasons.get(holding.id) ?? (holding.size ? '' : findWords.sizeUnknown)
+          }}</span>
         </button>
       </li>
     </ul>

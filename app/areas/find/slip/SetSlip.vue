@@ -20,7 +20,7 @@ import SlipNeighbour from './SlipNeighbour.vue'
 
 /** What you carry to the shelf: number, impression, the place as a sentence, its neighbours, and what goes with it. */
 const { holding } = defineProps<{ holding: Holding }>()
-const emit = defineEmits<{ close: [], open: [holding: Holding] }>()
+const emit = defineEmits<{ close: []; open: [holding: Holding] }>()
 const catalogue = useCatalogue()
 const notices = useNotices()
 const router = useRouter()
@@ -29,32 +29,59 @@ const closeButton = useTemplateRef<HTMLButtonElement>('closeButton')
 onMounted(() => closeButton.value?.focus())
 
 const placement = computed(() => catalogue.room.placements.get(holding.id))
-const near = computed(() => placement.value ? neighbours(placement.value) : { front: null, behind: null })
-const loan = computed(() => [...catalogue.tables?.loans.values() ?? []].find(each => each.holdingId === holding.id && each.backAt === null))
-const goesWith = computed(() => [...catalogue.tables?.relations.values() ?? []].flatMap((relation) => {
-  const isFrom = relation.fromId === holding.id
-  const other = isFrom || relation.toId === holding.id ? catalogue.tables?.holdings.get(isFrom ? relation.toId : relation.fromId) : undefined
-  const kind = relation.kind === 'dieForStamp' && isFrom ? 'stampForDie' as const : relation.kind
-  return other ? [{ other, text: slipWords.relation[kind], mark: catalogue.settings.marks[kind] }] : []
-}))
+const near = computed(() => (placement.value ? neighbours(placement.value) : { front: null, behind: null }))
+const loan = computed(() =>
+  [...(catalogue.tables?.loans.values() ?? [])].find(each => each.holdingId === holding.id && each.backAt === null),
+)
+const goesWith = computed(() =>
+  [...(catalogue.tables?.relations.values() ?? [])].flatMap(relation => {
+    const isFrom = relation.fromId === holding.id
+    const other =
+      isFrom || relation.toId === holding.id ? catalogue.tables?.holdings.get(isFrom ? relation.toId : relation.fromId) : undefined
+    const kind = relation.kind === 'dieForStamp' && isFrom ? ('stampForDie' as const) : relation.kind
+    return other ? [{ other, text: slipWords.relation[kind], mark: catalogue.settings.marks[kind] }] : []
+  }),
+)
 /** Pieces, with what is missing and what lives elsewhere; and the pieces of other sets that live here. */
-const nameOf = (id: string): string => { const other = catalogue.tables?.holdings.get(id); return other ? `${code(other)} ${other.name}` : '' }
-const pieces = computed(() => holding.pieces.map(piece => slipWords.piece(piece.words.join(', '), piece.isMissing, piece.livesWithId ? nameOf(piece.livesWithId) : '')))
-const guests = computed(() => [...catalogue.tables?.holdings.values() ?? []].flatMap(other => other.pieces.filter(piece => piece.livesWithId === holding.id)
-  .map(piece => slipWords.guest(piece.words.join(', '), nameOf(other.id)))))
+const nameOf = (id: string): string => {
+  const other = catalogue.tables?.holdings.get(id)
+  return other ? `${code(other)} ${other.name}` : ''
+}
+const pieces = computed(() =>
+  holding.pieces.map(piece => slipWords.piece(piece.words.join(', '), piece.isMissing, piece.livesWithId ? nameOf(piece.livesWithId) : '')),
+)
+const guests = computed(() =>
+  [...(catalogue.tables?.holdings.values() ?? [])].flatMap(other =>
+    other.pieces.filter(piece => piece.livesWithId === holding.id).map(piece => slipWords.guest(piece.words.join(', '), nameOf(other.id))),
+  ),
+)
 /** What it sits in by name, who shares it, and what is cut for it. */
 const { cutsOf, cutText } = useFit(null)
 const holderType = computed(() => catalogue.tables?.holderTypes.get(placement.value?.holder.holderTypeId ?? holding.holderTypeId ?? ''))
 const holderName = computed(() => holderType.value?.name ?? (holding.sitsIn ? pileWords.fitHolder[holding.sitsIn] : ''))
 const companions = computed(() => (placement.value?.holder.holdingIds ?? []).filter(id => id !== holding.id).map(nameOf))
 const cuts = computed(() => cutsOf(holding, holderType.value).map(cut => `${holderWords.cut[cut.of]} ${cutText(cut)}`))
-const facts = computed(() => [
-  [slipWords.brand, lookUp('brands', holding.brandId)?.name], [slipWords.kind, lookUp('kinds', holding.kindId)?.name], [slipWords.category, lookUp('categories', holding.categoryId)?.name],
-  [slipWords.themes, holding.themeIds.map(id => lookUp('themes', id)?.name).join(', ')], [slipWords.size, holding.size ? sizeText(holding.size) : ''],
-  [slipWords.words, holding.words.join(', ')], [slipWords.acquired, holding.acquiredOn ? partialDay(holding.acquiredOn) : ''], [slipWords.used, slipWords.useText(holding.isUsed, holding.useCount)],
-  [slipWords.sitsIn, holderName.value], [holderWords.sharesWith, companions.value.join(', ')], [holderWords.cuts, cuts.value.join('; ')], [slipWords.searchWords, holding.searchWords.join(', ')], [slipWords.pieces, pieces.value.join('; ')], [slipWords.alsoHolds, guests.value.join('; ')],
-  [slipWords.price, holding.price ? slipWords.money(holding.price.minor, holding.price.currency) : ''], [slipWords.aliases, holding.aliases.map(alias => slipWords.alias(alias.text, alias.reading)).join(', ')], [slipWords.notes, holding.notes],
-].filter((fact): fact is [string, string] => Boolean(fact[1])))
+const facts = computed(() =>
+  [
+    [slipWords.brand, lookUp('brands', holding.brandId)?.name],
+    [slipWords.kind, lookUp('kinds', holding.kindId)?.name],
+    [slipWords.category, lookUp('categories', holding.categoryId)?.name],
+    [slipWords.themes, holding.themeIds.map(id => lookUp('themes', id)?.name).join(', ')],
+    [slipWords.size, holding.size ? sizeText(holding.size) : ''],
+    [slipWords.words, holding.words.join(', ')],
+    [slipWords.acquired, holding.acquiredOn ? partialDay(holding.acquiredOn) : ''],
+    [slipWords.used, slipWords.useText(holding.isUsed, holding.useCount)],
+    [slipWords.sitsIn, holderName.value],
+    [holderWords.sharesWith, companions.value.join(', ')],
+    [holderWords.cuts, cuts.value.join('; ')],
+    [slipWords.searchWords, holding.searchWords.join(', ')],
+    [slipWords.pieces, pieces.value.join('; ')],
+    [slipWords.alsoHolds, guests.value.join('; ')],
+    [slipWords.price, holding.price ? slipWords.money(holding.price.minor, holding.price.currency) : ''],
+    [slipWords.aliases, holding.aliases.map(alias => slipWords.alias(alias.text, alias.reading)).join(', ')],
+    [slipWords.notes, holding.notes],
+  ].filter((fact): fact is [string, string] => Boolean(fact[1])),
+)
 
 async function remove(): Promise<void> {
   await commands.removeHolding(database(), holding.id)
@@ -67,16 +94,30 @@ function showPlace(): void {
 </script>
 
 <template>
-  <aside class="border border-edge bg-sheet p-4" :aria-label="slipWords.title(code(holding), holding.name)" data-slip @keydown.esc.stop="emit('close')">
+  <aside
+    class="border border-edge bg-sheet p-4"
+    :aria-label="slipWords.title(code(holding), holding.name)"
+    data-slip
+    @keydown.esc.stop="emit('close')"
+  >
     <div class="flex items-start justify-between gap-3">
-      <div class="flex flex-wrap items-baseline gap-x-3 gap-y-1"><KTicket :code="codeOf(holding)" size="large" /><h2 class="text-[1.25rem] leading-tight">{{ holding.name }}</h2></div>
-      <button ref="closeButton" type="button" class="head-button -mt-1 -mr-2" :aria-label="slipWords.close" @click="emit('close')"><X :size="20" aria-hidden="true" /></button>
+      <div class="flex flex-wrap items-baseline gap-x-3 gap-y-1">
+        <KTicket :code="codeOf(holding)" size="large" />
+        <h2 class="text-[1.25rem] leading-tight">{{ holding.name }}</h2>
+      </div>
+      <button ref="closeButton" type="button" class="head-button -mt-1 -mr-2" :aria-label="slipWords.close" @click="emit('close')">
+        <X :size="20" aria-hidden="true" />
+      </button>
     </div>
     <div class="mt-3 flex gap-4">
       <div class="h-44 w-32 shrink-0 border border-line bg-paper p-1"><KImpression :hash="holding.pictureHash" is-full /></div>
       <div class="min-w-0">
         <p v-if="loan" class="mb-2 font-semibold text-ochre">{{ placeWords.out(loan.to, partialDay(loan.outAt)) }}</p>
-        <p class="flex items-center gap-1.5 font-semibold"><MapPin :size="18" class="shrink-0 text-ember" aria-hidden="true" /><span class="figures">{{ addressOf(holding) ?? placeWords.none }}</span></p>
+        <p class="flex items-center gap-1.5 font-semibold">
+          <MapPin :size="18" class="shrink-0 text-ember" aria-hidden="true" /><span class="figures">{{
+            addressOf(holding) ?? placeWords.none
+          }}</span>
+        </p>
         <p class="mt-1" data-place>{{ placeOf(holding) }}</p>
         <p v-if="placement?.holder.apartBecause" class="mt-1 text-ochre">{{ roomWords.isApart(placement.holder.apartBecause) }}</p>
       </div>
@@ -86,19 +127,50 @@ function showPlace(): void {
       <SlipNeighbour :label="placeWords.behind" :placement="near.behind" :none="placeWords.lastInRow" @open="emit('open', $event)" />
     </dl>
     <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 border-t border-line pt-3">
-      <template v-for="[label, text] in facts" :key="label"><dt class="hint">{{ label }}</dt><dd class="whitespace-pre-line wrap-anywhere">{{ text }}</dd></template>
-      <template v-for="{ other, text, mark } in goesWith" :key="`${other.id} ${text}`"><dt class="hint"><span v-if="mark" class="mr-1 border border-line px-1 font-bold text-night">{{ mark }}</span>{{ text }}</dt><dd><button type="button" class="text-left underline" @click="emit('open', other)">{{ code(other) }} {{ other.name }}, {{ addressOf(other) ?? placeWords.none }}</button></dd></template>
+      <template v-for="[label, text] in facts" :key="label"
+        ><dt class="hint">{{ label }}</dt>
+        <dd class="whitespace-pre-line wrap-anywhere">{{ text }}</dd></template
+      >
+      <template v-for="{ other, text, mark } in goesWith" :key="`${other.id} ${text}`"
+        ><dt class="hint">
+          <span v-if="mark" class="mr-1 border border-line px-1 font-bold text-night">{{ mark }}</span>{{ text }}
+        </dt>
+        <dd>
+          <button type="button" class="text-left underline" @click="emit('open', other)">
+            {{ code(other) }} {{ other.name }}, {{ addressOf(other) ?? placeWords.none }}
+          </button>
+        </dd></template
+      >
     </dl>
     <div v-if="holding.questions.length" class="mt-3 border-t border-line pt-3">
       <h3 class="text-[1rem]">{{ slipWords.questions }}</h3>
-      <ul class="mt-1 list-disc pl-5"><li v-for="question in holding.questions" :key="question.code">{{ slipWords.questionText(slipWords.question[question.code], question.text) }}</li></ul>
+      <ul class="mt-1 list-disc pl-5">
+        <li v-for="question in holding.questions" :key="question.code">
+          {{ slipWords.questionText(slipWords.question[question.code], question.text) }}
+        </li>
+      </ul>
     </div>
     <div class="mt-4 flex flex-wrap gap-2">
-      <button v-if="placement" type="button" class="button" @click="showPlace"><MapPin :size="18" aria-hidden="true" />{{ slipWords.place }}</button>
-      <button v-else type="button" class="button" @click="router.push('/take-in/placeless')"><MapPin :size="18" aria-hidden="true" />{{ slipWords.propose }}</button>
-      <button type="button" class="button" @click="router.push({ path: '/take-in', query: { set: holding.id } })"><PencilLine :size="18" aria-hidden="true" />{{ slipWords.edit }}</button>
-      <label class="flex min-h-11 items-center gap-2"><input type="checkbox" class="size-5" :checked="holding.isSticky" @change="commands.setSticky(database(), holding.id, !holding.isSticky)">{{ roomWords.isSticky }}</label>
-      <button type="button" class="button text-berry" @click="remove"><Trash2 :size="18" aria-hidden="true" />{{ slipWords.remove }}</button>
+      <button v-if="placement" type="button" class="button" @click="showPlace">
+        <MapPin :size="18" aria-hidden="true" />{{ slipWords.place }}
+      </button>
+      <button v-else type="button" class="button" @click="router.push('/take-in/placeless')">
+        <MapPin :size="18" aria-hidden="true" />{{ slipWords.propose }}
+      </button>
+      <button type="button" class="button" @click="router.push({ path: '/take-in', query: { set: holding.id } })">
+        <PencilLine :size="18" aria-hidden="true" />{{ slipWords.edit }}
+      </button>
+      <label class="flex min-h-11 items-center gap-2"
+        ><input
+          type="checkbox"
+          class="size-5"
+          :checked="holding.isSticky"
+          @change="commands.setSticky(database(), holding.id, !holding.isSticky)"
+        />{{ roomWords.isSticky }}</label
+      >
+      <button type="button" class="button text-berry" @click="remove">
+        <Trash2 :size="18" aria-hidden="true" />{{ slipWords.remove }}
+      </button>
     </div>
   </aside>
 </template>

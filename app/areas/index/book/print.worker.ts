@@ -10,7 +10,11 @@ export interface PrintOrder {
   readonly sources: readonly IndexSource[]
   readonly partWords: Omit<PartWords, 'numberRange'> & { readonly numberRange: string }
   /** Sentences with {a} and {b}: functions do not cross into a worker. */
-  readonly bookWords: Pick<BookWords, 'roomName' | 'madeOn'> & { readonly pageOf: string, readonly continued: string, readonly range: string }
+  readonly bookWords: Pick<BookWords, 'roomName' | 'madeOn'> & {
+    readonly pageOf: string
+    readonly continued: string
+    readonly range: string
+  }
   readonly title: string
 }
 export interface PrintResult {
@@ -18,21 +22,35 @@ export interface PrintResult {
   readonly pages: number
 }
 
-const fill = (sentence: string, a: string | number, b: string | number = ''): string => sentence.replace('{a}', String(a)).replace('{b}', String(b))
+const fill = (sentence: string, a: string | number, b: string | number = ''): string =>
+  sentence.replace('{a}', String(a)).replace('{b}', String(b))
 
 const api = {
   async printIndex(order: PrintOrder, tell: (progress: Progress) => void): Promise<PrintResult> {
     const { partWords, bookWords } = order
-    const parts = buildParts(order.parts, order.sources, { ...partWords, numberRange: (first, last) => fill(partWords.numberRange, first, last) })
+    const parts = buildParts(order.parts, order.sources, {
+      ...partWords,
+      numberRange: (first, last) => fill(partWords.numberRange, first, last),
+    })
     const hashes = [...new Set(order.sources.flatMap(source => source.entry.picture?.hash ?? []))]
     const found = await database().thumbs.bulkGet(hashes)
-    const thumbs = new Map(found.flatMap(thumb => thumb ? [[thumb.hash, thumb.bytes] as const] : []))
+    const thumbs = new Map(found.flatMap(thumb => (thumb ? [[thumb.hash, thumb.bytes] as const] : [])))
     return renderPdf({
-      title: order.title, paper: PAPERS[order.paper],
-      lay: measure => layBook(parts, PAPERS[order.paper], {
-        roomName: bookWords.roomName, madeOn: bookWords.madeOn, pageOf: (page, pages) => fill(bookWords.pageOf, page, pages),
-        continued: heading => fill(bookWords.continued, heading), range: (first, last) => fill(bookWords.range, first, last),
-      }, measure),
+      title: order.title,
+      paper: PAPERS[order.paper],
+      lay: measure =>
+        layBook(
+          parts,
+          PAPERS[order.paper],
+          {
+            roomName: bookWords.roomName,
+            madeOn: bookWords.madeOn,
+            pageOf: (page, pages) => fill(bookWords.pageOf, page, pages),
+            continued: heading => fill(bookWords.continued, heading),
+            range: (first, last) => fill(bookWords.range, first, last),
+          },
+          measure,
+        ),
       jpegOf: hash => thumbs.get(hash),
       onPage: (done, total) => tell({ stage: 'printing', done, total }),
     })

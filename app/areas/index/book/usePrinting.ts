@@ -14,22 +14,36 @@ export function usePrinting() {
   const catalogue = useCatalogue()
   const { addressOf, codeOf, lookUp } = useDescribe()
   const progress = shallowRef<Progress | null>(null)
-  const result = shallowRef<{ readonly url: string, readonly blob: Blob, readonly pages: number, readonly sets: number } | null>(null)
+  const result = shallowRef<{ readonly url: string; readonly blob: Blob; readonly pages: number; readonly sets: number } | null>(null)
   const stopped = shallowRef<WorkStopped['code'] | null>(null)
   let crew: Crew<PrintApi> | null = null
 
   async function sources(): Promise<readonly IndexSource[]> {
     const sizes = new Map<string, number>()
-    await database().pictures.each((picture) => { sizes.set(picture.hash, picture.widthPx / Math.max(1, picture.heightPx)) })
+    await database().pictures.each(picture => {
+      sizes.set(picture.hash, picture.widthPx / Math.max(1, picture.heightPx))
+    })
     const rankOf = new Map(catalogue.containers.map((row, rank) => [row.container.id, rank]))
-    return [...catalogue.tables?.holdings.values() ?? []].map((holding): IndexSource => {
+    return [...(catalogue.tables?.holdings.values() ?? [])].map((holding): IndexSource => {
       const placement = catalogue.room.placements.get(holding.id)
       const { figure, suffix } = codeOf(holding)
       return {
-        accession: holding.number, themes: holding.themeIds.flatMap(id => lookUp('themes', id) ?? []).map(({ name, sharesPage }) => ({ name, sharesPage })),
-        place: placement ? { heading: containerWay(lookUp('fixtures', placement.container.fixtureId), placement.container), containerRank: rankOf.get(placement.container.id) ?? 0, position: placement.position } : null,
+        accession: holding.number,
+        themes: holding.themeIds.flatMap(id => lookUp('themes', id) ?? []).map(({ name, sharesPage }) => ({ name, sharesPage })),
+        place: placement
+          ? {
+              heading: containerWay(lookUp('fixtures', placement.container.fixtureId), placement.container),
+              containerRank: rankOf.get(placement.container.id) ?? 0,
+              position: placement.position,
+            }
+          : null,
         entry: {
-          id: holding.id, figure, suffix, name: holding.name, brand: lookUp('brands', holding.brandId)?.name ?? '', address: addressOf(holding) ?? indexWords.noPlace,
+          id: holding.id,
+          figure,
+          suffix,
+          name: holding.name,
+          brand: lookUp('brands', holding.brandId)?.name ?? '',
+          address: addressOf(holding) ?? indexWords.noPlace,
           picture: holding.pictureHash ? { hash: holding.pictureHash, ratio: sizes.get(holding.pictureHash) ?? 1 } : null,
         },
       }
@@ -45,11 +59,30 @@ export function usePrinting() {
     try {
       const all = await sources()
       const order = {
-        paper, parts, sources: all, title: indexWords.docTitle(catalogue.settings.roomName),
-        partWords: { titles: indexWords.parts, noTheme: indexWords.noTheme, noPlace: indexWords.noPlace, numberRange: indexWords.numberRange },
-        bookWords: { roomName: catalogue.settings.roomName, madeOn: partialDay(new Date().toISOString()), pageOf: indexWords.pageOf, continued: indexWords.continued, range: indexWords.range },
+        paper,
+        parts,
+        sources: all,
+        title: indexWords.docTitle(catalogue.settings.roomName),
+        partWords: {
+          titles: indexWords.parts,
+          noTheme: indexWords.noTheme,
+          noPlace: indexWords.noPlace,
+          numberRange: indexWords.numberRange,
+        },
+        bookWords: {
+          roomName: catalogue.settings.roomName,
+          madeOn: partialDay(new Date().toISOString()),
+          pageOf: indexWords.pageOf,
+          continued: indexWords.continued,
+          range: indexWords.range,
+        },
       }
-      const { pdf, pages } = await withProgress((told) => { progress.value = told }, tell => hands.run(api => api.printIndex(order, tell)))
+      const { pdf, pages } = await withProgress(
+        told => {
+          progress.value = told
+        },
+        tell => hands.run(api => api.printIndex(order, tell)),
+      )
       const blob = new Blob([pdf], { type: 'application/pdf' })
       result.value = { url: URL.createObjectURL(blob), blob, pages, sets: all.length }
     } catch (reason) {

@@ -13,13 +13,32 @@ import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** A container, new (and its furniture where that is new) or changed. */
-const { open, container = null } = defineProps<{ open: boolean, container?: Container | null }>()
-const emit = defineEmits<{ close: [], added: [id: string] }>()
+const { open, container = null } = defineProps<{ open: boolean; container?: Container | null }>()
+const emit = defineEmits<{ close: []; added: [id: string] }>()
 const catalogue = useCatalogue()
 const NEW = 'new'
-const fixtures = computed(() => [...catalogue.tables?.fixtures.values() ?? []].sort((a, b) => a.rank - b.rank))
-const zones = computed(() => [...catalogue.tables?.zones.values() ?? []].sort((a, b) => a.rank - b.rank))
-const form = reactive({ name: '', code: '', type: 'bin' as ContainerType, lanes: 1, length: '', fixtureId: '', fixtureName: '', shelf: 1, zoneId: '', rows: 4, columns: 3, pages: 10, isTwoSided: false, inner: '', cellSize: '', reuse: 'last' as typeof CELL_REUSES[number], emptyWeight: '', shape: '' })
+const fixtures = computed(() => [...(catalogue.tables?.fixtures.values() ?? [])].sort((a, b) => a.rank - b.rank))
+const zones = computed(() => [...(catalogue.tables?.zones.values() ?? [])].sort((a, b) => a.rank - b.rank))
+const form = reactive({
+  name: '',
+  code: '',
+  type: 'bin' as ContainerType,
+  lanes: 1,
+  length: '',
+  fixtureId: '',
+  fixtureName: '',
+  shelf: 1,
+  zoneId: '',
+  rows: 4,
+  columns: 3,
+  pages: 10,
+  isTwoSided: false,
+  inner: '',
+  cellSize: '',
+  reuse: 'last' as (typeof CELL_REUSES)[number],
+  emptyWeight: '',
+  shape: '',
+})
 const { lengthText, sizeText } = useDescribe()
 /** What was shown at first: what is left as it was stays to the millimetre. */
 let shown = { length: '', inner: '', cellSize: '' }
@@ -27,35 +46,78 @@ let proposed = { name: '', code: '' }
 const problem = shallowRef('')
 const isTried = shallowRef(false)
 
-watch(() => open, () => {
-  Object.assign(form, { type: 'bin', lanes: 1, length: catalogue.settings.unit === 'in' ? '12 in' : '30 cm', fixtureId: fixtures.value[0]?.id ?? NEW, fixtureName: '', shelf: 1, zoneId: zones.value[0]?.id ?? '', inner: '', cellSize: '', emptyWeight: '', shape: '', ...!container ? proposed = namesFor('bin') : {} })
-  if (container) fill(container)
-  shown = { length: form.length, inner: form.inner, cellSize: form.cellSize }
-  problem.value = ''
-  isTried.value = false
-}, { immediate: true })
+watch(
+  () => open,
+  () => {
+    Object.assign(form, {
+      type: 'bin',
+      lanes: 1,
+      length: catalogue.settings.unit === 'in' ? '12 in' : '30 cm',
+      fixtureId: fixtures.value[0]?.id ?? NEW,
+      fixtureName: '',
+      shelf: 1,
+      zoneId: zones.value[0]?.id ?? '',
+      inner: '',
+      cellSize: '',
+      emptyWeight: '',
+      shape: '',
+      ...(!container ? (proposed = namesFor('bin')) : {}),
+    })
+    if (container) fill(container)
+    shown = { length: form.length, inner: form.inner, cellSize: form.cellSize }
+    problem.value = ''
+    isTried.value = false
+  },
+  { immediate: true },
+)
 
-function namesFor(type: ContainerType): { name: string, code: string } {
-  const [first] = copyNames({ name: `${storeroomWords.shortTypes[type]} 0`, code: `${storeroomWords.shortTypes[type].charAt(0)}0` }, [...catalogue.tables?.containers.values() ?? []], 1)
+function namesFor(type: ContainerType): { name: string; code: string } {
+  const [first] = copyNames(
+    { name: `${storeroomWords.shortTypes[type]} 0`, code: `${storeroomWords.shortTypes[type].charAt(0)}0` },
+    [...(catalogue.tables?.containers.values() ?? [])],
+    1,
+  )
   return first ?? { name: '', code: '' }
 }
 function fill(from: Pick<Container, 'type' | 'lanes' | 'lengthMm' | 'inner' | 'cells' | 'emptyWeightG'> & Partial<Container>): void {
   const { name, code, fixtureId, shelf, zoneId } = from
   Object.assign(form, {
-    type: from.type, lanes: from.lanes, length: lengthText(from.lengthMm), inner: from.inner ? sizeText(from.inner) : '', emptyWeight: from.emptyWeightG ? String(from.emptyWeightG) : '',
-    ...from.cells ? { rows: from.cells.rows, columns: from.cells.columns, pages: from.cells.pages, isTwoSided: from.cells.isTwoSided, reuse: from.cells.reuse, cellSize: from.cells.cellSize ? sizeText(from.cells.cellSize) : '' } : { cellSize: '' },
-    ...name === undefined ? {} : { name, code, fixtureId, shelf, zoneId },
+    type: from.type,
+    lanes: from.lanes,
+    length: lengthText(from.lengthMm),
+    inner: from.inner ? sizeText(from.inner) : '',
+    emptyWeight: from.emptyWeightG ? String(from.emptyWeightG) : '',
+    ...(from.cells
+      ? {
+          rows: from.cells.rows,
+          columns: from.cells.columns,
+          pages: from.cells.pages,
+          isTwoSided: from.cells.isTwoSided,
+          reuse: from.cells.reuse,
+          cellSize: from.cells.cellSize ? sizeText(from.cells.cellSize) : '',
+        }
+      : { cellSize: '' }),
+    ...(name === undefined ? {} : { name, code, fixtureId, shelf, zoneId }),
   })
 }
 function begin(id: string): void {
   const shape = CONTAINER_SHAPES.find(each => each.id === id)
   if (!shape) return
   fill(shape)
-  Object.assign(form, proposed = namesFor(shape.type))
+  Object.assign(form, (proposed = namesFor(shape.type)))
 }
 /** The name that is proposed goes with the type, until somebody has written another. */
-watch(() => form.type, (type) => { if (!container && form.name === proposed.name && form.code === proposed.code) Object.assign(form, proposed = namesFor(type)) })
-const hasCells = computed(() => form.type === 'binder' || (form.type === 'tray' && (container?.cells ?? CONTAINER_SHAPES.find(each => each.id === form.shape)?.cells ?? null) !== null))
+watch(
+  () => form.type,
+  type => {
+    if (!container && form.name === proposed.name && form.code === proposed.code) Object.assign(form, (proposed = namesFor(type)))
+  },
+)
+const hasCells = computed(
+  () =>
+    form.type === 'binder' ||
+    (form.type === 'tray' && (container?.cells ?? CONTAINER_SHAPES.find(each => each.id === form.shape)?.cells ?? null) !== null),
+)
 const lengthMm = computed(() => {
   if (container && form.length === shown.length) return container.lengthMm
   const read = readNumber(form.length)
@@ -63,25 +125,61 @@ const lengthMm = computed(() => {
   return mm > 0 && mm <= 5000 ? mm : null
 })
 /** A size left empty is not known; one that cannot be read is a problem. */
-const sizeOf = (text: string) => { const reading = readSize(text, catalogue.settings.unit); return reading.ok ? { ...reading.size } : null }
+const sizeOf = (text: string) => {
+  const reading = readSize(text, catalogue.settings.unit)
+  return reading.ok ? { ...reading.size } : null
+}
 const isUnread = (text: string): boolean => text.trim() !== '' && sizeOf(text) === null
-const most = computed(() => ({ shelf: catalogue.tables?.fixtures.get(form.fixtureId)?.shelves ?? LIMITS.shelves, lanes: LIMITS.lanes, rows: LIMITS.cellsASide, columns: LIMITS.cellsASide, pages: LIMITS.pages }))
-const countProblem = (field: keyof typeof most.value): string => Number.isInteger(form[field]) && form[field] >= 1 && form[field] <= most.value[field] ? '' : roomWords.countProblem(most.value[field])
-const counted = computed(() => hasCells.value ? ['shelf', 'rows', 'columns', 'pages'] as const : ['shelf', 'lanes'] as const)
-const isComplete = computed(() => counted.value.every(field => countProblem(field) === '') && !isUnread(form.inner) && !isUnread(form.cellSize) && form.name.trim() !== '' && form.code.trim() !== '' && lengthMm.value !== null && (form.fixtureId !== NEW || form.fixtureName.trim() !== ''))
+const most = computed(() => ({
+  shelf: catalogue.tables?.fixtures.get(form.fixtureId)?.shelves ?? LIMITS.shelves,
+  lanes: LIMITS.lanes,
+  rows: LIMITS.cellsASide,
+  columns: LIMITS.cellsASide,
+  pages: LIMITS.pages,
+}))
+const countProblem = (field: keyof typeof most.value): string =>
+  Number.isInteger(form[field]) && form[field] >= 1 && form[field] <= most.value[field] ? '' : roomWords.countProblem(most.value[field])
+const counted = computed(() => (hasCells.value ? (['shelf', 'rows', 'columns', 'pages'] as const) : (['shelf', 'lanes'] as const)))
+const isComplete = computed(
+  () =>
+    counted.value.every(field => countProblem(field) === '') &&
+    !isUnread(form.inner) &&
+    !isUnread(form.cellSize) &&
+    form.name.trim() !== '' &&
+    form.code.trim() !== '' &&
+    lengthMm.value !== null &&
+    (form.fixtureId !== NEW || form.fixtureName.trim() !== ''),
+)
 
-/** Changed where it stands: its sets stay in it. Fewer lanes or pages than are in use would lose nothing, but the screen says what stands where. */
+/**
+ * Changed where it stands: its sets stay in it. Fewer lanes or pages than are in use would lose nothing, but the screen says
+ * what stands where.
+ */
 async function change(before: Container, lengthNow: number): Promise<void> {
   const { name, code, type, shelf, zoneId, fixtureId, rows, columns, pages, isTwoSided, reuse } = form
-  const kept = <K extends 'inner' | 'cellSize'>(field: K, was: ReturnType<typeof sizeOf>) => form[field] === shown[field] ? was : sizeOf(form[field])
+  const kept = <K extends 'inner' | 'cellSize'>(field: K, was: ReturnType<typeof sizeOf>) =>
+    form[field] === shown[field] ? was : sizeOf(form[field])
   const outcome = await commands.changeContainer(database(), {
-    ...before, name: name.trim(), code: code.trim(), type, shelf, zoneId, fixtureId, lanes: hasCells.value ? 1 : form.lanes, lengthMm: lengthNow, inner: kept('inner', before.inner), emptyWeightG: emptyWeightG.value,
+    ...before,
+    name: name.trim(),
+    code: code.trim(),
+    type,
+    shelf,
+    zoneId,
+    fixtureId,
+    lanes: hasCells.value ? 1 : form.lanes,
+    lengthMm: lengthNow,
+    inner: kept('inner', before.inner),
+    emptyWeightG: emptyWeightG.value,
     cells: hasCells.value ? { rows, columns, pages, isTwoSided, reuse, cellSize: kept('cellSize', before.cells?.cellSize ?? null) } : null,
   })
   if (!outcome.ok) return void (problem.value = roomWords.outcome(outcome))
   emit('close')
 }
-const emptyWeightG = computed(() => { const grams = Number.parseFloat(form.emptyWeight.replace(',', '.')); return Number.isFinite(grams) && grams >= 0 && grams <= 50_000 ? grams : null })
+const emptyWeightG = computed(() => {
+  const grams = Number.parseFloat(form.emptyWeight.replace(',', '.'))
+  return Number.isFinite(grams) && grams >= 0 && grams <= 50_000 ? grams : null
+})
 
 async function add(): Promise<void> {
   isTried.value = true
@@ -89,8 +187,16 @@ async function add(): Promise<void> {
   if (container) return change(container, lengthMm.value)
   const { name, code, type, shelf, zoneId, rows, columns, pages, isTwoSided, reuse } = form
   const outcome = await commands.addContainer(database(), {
-    name: name.trim(), code: code.trim(), type, lanes: hasCells.value ? 1 : form.lanes, emptyWeightG: emptyWeightG.value, lengthMm: lengthMm.value, shelf, zoneId,
-    cells: hasCells.value ? { rows, columns, pages, isTwoSided, reuse, cellSize: sizeOf(form.cellSize) } : null, inner: sizeOf(form.inner),
+    name: name.trim(),
+    code: code.trim(),
+    type,
+    lanes: hasCells.value ? 1 : form.lanes,
+    emptyWeightG: emptyWeightG.value,
+    lengthMm: lengthMm.value,
+    shelf,
+    zoneId,
+    cells: hasCells.value ? { rows, columns, pages, isTwoSided, reuse, cellSize: sizeOf(form.cellSize) } : null,
+    inner: sizeOf(form.inner),
     fixture: form.fixtureId === NEW ? { name: form.fixtureName.trim(), shelves: shelf } : { id: form.fixtureId },
   })
   if (!outcome.ok) {
@@ -104,28 +210,101 @@ async function add(): Promise<void> {
 <template>
   <KDialog :open="open" :title="container ? roomWords.changeTitle(container.name) : storeroomWords.addTitle" wide @close="emit('close')">
     <form id="container-form" class="mt-3 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="add">
-      <KField v-if="!container" class="sm:col-span-2" :label="roomWords.beginFrom" for="new-shape"><select id="new-shape" v-model="form.shape" class="field" @change="begin(form.shape)"><option value="">{{ roomWords.ownShape }}</option><option v-for="{ id } in CONTAINER_SHAPES" :key="id" :value="id">{{ roomWords.shapes[id] }}</option></select></KField>
-      <KField :label="storeroomWords.type" for="new-type"><select id="new-type" v-model="form.type" class="field"><option v-for="(text, type) in storeroomWords.types" :key="type" :value="type">{{ text }}</option></select></KField>
-      <KField :label="storeroomWords.name" for="new-name" :problem="isTried && !form.name.trim() ? storeroomWords.needed : ''"><input id="new-name" v-model="form.name" class="field" maxlength="80"></KField>
-      <KField :label="storeroomWords.code" for="new-code" :hint="storeroomWords.codeHint" :problem="problem || (isTried && !form.code.trim() ? storeroomWords.needed : '')"><input id="new-code" v-model="form.code" class="field" maxlength="12" @input="problem = ''"></KField>
-      <KField :label="storeroomWords.zone_" for="new-zone"><select id="new-zone" v-model="form.zoneId" class="field"><option v-for="zone in zones" :key="zone.id" :value="zone.id">{{ zone.name }}</option></select></KField>
-      <KField :label="storeroomWords.fixture" for="new-fixture"><select id="new-fixture" v-model="form.fixtureId" class="field"><option v-for="fixture in fixtures" :key="fixture.id" :value="fixture.id">{{ fixture.name }}</option><option v-if="!container" :value="NEW">{{ storeroomWords.newFixture }}</option></select></KField>
-      <KField v-if="form.fixtureId === NEW" :label="storeroomWords.newFixtureName" for="new-fixture-name" :problem="isTried && !form.fixtureName.trim() ? storeroomWords.needed : ''"><input id="new-fixture-name" v-model="form.fixtureName" class="field" maxlength="80"></KField>
-      <KField :label="storeroomWords.shelf" for="new-shelf" :problem="countProblem('shelf')"><input id="new-shelf" v-model.number="form.shelf" type="number" min="1" :max="most.shelf" class="field figures"></KField>
-      <KField :label="storeroomWords.length" for="new-length" :problem="form.length && lengthMm === null ? storeroomWords.lengthProblem : ''"><input id="new-length" v-model="form.length" class="field figures" maxlength="20"></KField>
-      <KField v-if="!hasCells" :label="storeroomWords.inner" for="new-inner" :hint="storeroomWords.innerHint" :problem="isUnread(form.inner) ? storeroomWords.sizeProblem : ''"><input id="new-inner" v-model="form.inner" class="field figures" maxlength="40"></KField>
+      <KField v-if="!container" class="sm:col-span-2" :label="roomWords.beginFrom" for="new-shape"
+        ><select id="new-shape" v-model="form.shape" class="field" @change="begin(form.shape)">
+          <option value="">{{ roomWords.ownShape }}</option>
+          <option v-for="{ id } in CONTAINER_SHAPES" :key="id" :value="id">{{ roomWords.shapes[id] }}</option>
+        </select></KField
+      >
+      <KField :label="storeroomWords.type" for="new-type"
+        ><select id="new-type" v-model="form.type" class="field">
+          <option v-for="(text, type) in storeroomWords.types" :key="type" :value="type">{{ text }}</option>
+        </select></KField
+      >
+      <KField :label="storeroomWords.name" for="new-name" :problem="isTried && !form.name.trim() ? storeroomWords.needed : ''"
+        ><input id="new-name" v-model="form.name" class="field" maxlength="80"
+      /></KField>
+      <KField
+        :label="storeroomWords.code"
+        for="new-code"
+        :hint="storeroomWords.codeHint"
+        :problem="problem || (isTried && !form.code.trim() ? storeroomWords.needed : '')"
+        ><input id="new-code" v-model="form.code" class="field" maxlength="12" @input="problem = ''"
+      /></KField>
+      <KField :label="storeroomWords.zone_" for="new-zone"
+        ><select id="new-zone" v-model="form.zoneId" class="field">
+          <option v-for="zone in zones" :key="zone.id" :value="zone.id">{{ zone.name }}</option>
+        </select></KField
+      >
+      <KField :label="storeroomWords.fixture" for="new-fixture"
+        ><select id="new-fixture" v-model="form.fixtureId" class="field">
+          <option v-for="fixture in fixtures" :key="fixture.id" :value="fixture.id">{{ fixture.name }}</option>
+          <option v-if="!container" :value="NEW">{{ storeroomWords.newFixture }}</option>
+        </select></KField
+      >
+      <KField
+        v-if="form.fixtureId === NEW"
+        :label="storeroomWords.newFixtureName"
+        for="new-fixture-name"
+        :problem="isTried && !form.fixtureName.trim() ? storeroomWords.needed : ''"
+        ><input id="new-fixture-name" v-model="form.fixtureName" class="field" maxlength="80"
+      /></KField>
+      <KField :label="storeroomWords.shelf" for="new-shelf" :problem="countProblem('shelf')"
+        ><input id="new-shelf" v-model.number="form.shelf" type="number" min="1" :max="most.shelf" class="field figures"
+      /></KField>
+      <KField
+        :label="storeroomWords.length"
+        for="new-length"
+        :problem="form.length && lengthMm === null ? storeroomWords.lengthProblem : ''"
+        ><input id="new-length" v-model="form.length" class="field figures" maxlength="20"
+      /></KField>
+      <KField
+        v-if="!hasCells"
+        :label="storeroomWords.inner"
+        for="new-inner"
+        :hint="storeroomWords.innerHint"
+        :problem="isUnread(form.inner) ? storeroomWords.sizeProblem : ''"
+        ><input id="new-inner" v-model="form.inner" class="field figures" maxlength="40"
+      /></KField>
       <template v-if="hasCells">
-        <KField :label="storeroomWords.cellSize" for="new-cell" :hint="storeroomWords.cellSizeHint" :problem="isUnread(form.cellSize) ? storeroomWords.sizeProblem : ''"><input id="new-cell" v-model="form.cellSize" class="field figures" maxlength="40"></KField>
-        <KField :label="storeroomWords.reuse" for="new-reuse"><select id="new-reuse" v-model="form.reuse" class="field"><option v-for="each in CELL_REUSES" :key="each" :value="each">{{ storeroomWords.reuses[each] }}</option></select></KField>
-        <KField :label="storeroomWords.rows" for="new-rows" :problem="countProblem('rows')"><input id="new-rows" v-model.number="form.rows" type="number" min="1" :max="most.rows" class="field figures"></KField>
-        <KField :label="storeroomWords.columns" for="new-columns" :problem="countProblem('columns')"><input id="new-columns" v-model.number="form.columns" type="number" min="1" :max="most.columns" class="field figures"></KField>
-        <KField :label="storeroomWords.pages" for="new-pages" :problem="countProblem('pages')"><input id="new-pages" v-model.number="form.pages" type="number" min="1" :max="most.pages" class="field figures"></KField>
-        <label class="flex min-h-11 items-center gap-2 self-end"><input v-model="form.isTwoSided" type="checkbox" class="h-5 w-5 accent-(--strong)">{{ storeroomWords.bothSides }}</label>
+        <KField
+          :label="storeroomWords.cellSize"
+          for="new-cell"
+          :hint="storeroomWords.cellSizeHint"
+          :problem="isUnread(form.cellSize) ? storeroomWords.sizeProblem : ''"
+          ><input id="new-cell" v-model="form.cellSize" class="field figures" maxlength="40"
+        /></KField>
+        <KField :label="storeroomWords.reuse" for="new-reuse"
+          ><select id="new-reuse" v-model="form.reuse" class="field">
+            <option v-for="each in CELL_REUSES" :key="each" :value="each">{{ storeroomWords.reuses[each] }}</option>
+          </select></KField
+        >
+        <KField :label="storeroomWords.rows" for="new-rows" :problem="countProblem('rows')"
+          ><input id="new-rows" v-model.number="form.rows" type="number" min="1" :max="most.rows" class="field figures"
+        /></KField>
+        <KField :label="storeroomWords.columns" for="new-columns" :problem="countProblem('columns')"
+          ><input id="new-columns" v-model.number="form.columns" type="number" min="1" :max="most.columns" class="field figures"
+        /></KField>
+        <KField :label="storeroomWords.pages" for="new-pages" :problem="countProblem('pages')"
+          ><input id="new-pages" v-model.number="form.pages" type="number" min="1" :max="most.pages" class="field figures"
+        /></KField>
+        <label class="flex min-h-11 items-center gap-2 self-end"
+          ><input v-model="form.isTwoSided" type="checkbox" class="h-5 w-5 accent-(--strong)" />{{ storeroomWords.bothSides }}</label
+        >
       </template>
-      <KField v-else :label="storeroomWords.lanes" for="new-lanes" :problem="countProblem('lanes')"><input id="new-lanes" v-model.number="form.lanes" type="number" min="1" :max="most.lanes" class="field figures"></KField>
-      <KField :label="roomWords.emptyWeight" for="new-weight" :hint="roomWords.emptyWeightHint"><input id="new-weight" v-model="form.emptyWeight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off"></KField>
+      <KField v-else :label="storeroomWords.lanes" for="new-lanes" :problem="countProblem('lanes')"
+        ><input id="new-lanes" v-model.number="form.lanes" type="number" min="1" :max="most.lanes" class="field figures"
+      /></KField>
+      <KField :label="roomWords.emptyWeight" for="new-weight" :hint="roomWords.emptyWeightHint"
+        ><input id="new-weight" v-model="form.emptyWeight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off"
+      /></KField>
     </form>
     <p class="hint mt-4">{{ storeroomWords.liftCaution }}</p>
-    <template #actions><button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button type="submit" form="container-form" class="button-main">{{ container ? roomWords.keep : storeroomWords.addContainer }}</button></template>
+    <template #actions
+      ><button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button
+      ><button type="submit" form="container-form" class="button-main">
+        {{ container ? roomWords.keep : storeroomWords.addContainer }}
+      </button></template
+    >
   </KDialog>
 </template>

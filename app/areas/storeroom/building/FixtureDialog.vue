@@ -13,7 +13,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
 
 /** Furniture: new, changed, or taken out of the room. */
-const { fixture, open } = defineProps<{ fixture: Fixture | null, open: boolean }>()
+const { fixture, open } = defineProps<{ fixture: Fixture | null; open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const catalogue = useCatalogue()
 const notices = useNotices()
@@ -22,25 +22,47 @@ const form = reactive({ name: '', type: 'bookcase' as Fixture['type'], shelves: 
 const problem = shallowRef('')
 const shownHeights = shallowRef('')
 
-watch(() => open, () => {
-  shownHeights.value = fixture?.shelfHeightsMm?.map(mm => lengthText(mm)).join('; ') ?? ''
-  Object.assign(form, { name: fixture?.name ?? '', type: fixture?.type ?? 'bookcase', shelves: fixture?.shelves ?? 3, heights: shownHeights.value, isSunlit: fixture?.isSunlit ?? false })
-  problem.value = ''
-}, { immediate: true })
+watch(
+  () => open,
+  () => {
+    shownHeights.value = fixture?.shelfHeightsMm?.map(mm => lengthText(mm)).join('; ') ?? ''
+    Object.assign(form, {
+      name: fixture?.name ?? '',
+      type: fixture?.type ?? 'bookcase',
+      shelves: fixture?.shelves ?? 3,
+      heights: shownHeights.value,
+      isSunlit: fixture?.isSunlit ?? false,
+    })
+    problem.value = ''
+  },
+  { immediate: true },
+)
 
 /** What was not touched stays to the millimetre, whatever rounding the screen shows. */
 const heightsMm = computed((): number[] | null | 'unread' => {
   if (form.heights === shownHeights.value && fixture?.shelves === form.shelves) return fixture.shelfHeightsMm
-  const parts = form.heights.split(';').map(part => part.trim()).filter(Boolean)
+  const parts = form.heights
+    .split(';')
+    .map(part => part.trim())
+    .filter(Boolean)
   if (parts.length === 0) return null
   const read = parts.map(part => readLength(part, catalogue.settings.unit))
-  return parts.length === form.shelves && read.every(each => each.ok) ? read.map(each => each.ok ? each.mm : 0) : 'unread'
+  return parts.length === form.shelves && read.every(each => each.ok) ? read.map(each => (each.ok ? each.mm : 0)) : 'unread'
 })
-const shelvesProblem = computed(() => Number.isInteger(form.shelves) && form.shelves >= 1 && form.shelves <= LIMITS.shelves ? '' : roomWords.countProblem(LIMITS.shelves))
+const shelvesProblem = computed(() =>
+  Number.isInteger(form.shelves) && form.shelves >= 1 && form.shelves <= LIMITS.shelves ? '' : roomWords.countProblem(LIMITS.shelves),
+)
 async function keep(): Promise<void> {
   if (form.name.trim() === '') return void (problem.value = storeroomWords.needed)
   if (heightsMm.value === 'unread' || shelvesProblem.value) return
-  await commands.putFixture(database(), { ...fixture, name: form.name.trim(), type: form.type, shelves: form.shelves, shelfHeightsMm: heightsMm.value, isSunlit: form.isSunlit })
+  await commands.putFixture(database(), {
+    ...fixture,
+    name: form.name.trim(),
+    type: form.type,
+    shelves: form.shelves,
+    shelfHeightsMm: heightsMm.value,
+    isSunlit: form.isSunlit,
+  })
   notices.tell(roomWords.kept(form.name))
   emit('close')
 }
@@ -56,16 +78,39 @@ async function remove(): Promise<void> {
 <template>
   <KDialog :open="open" :title="fixture ? roomWords.changeTitle(fixture.name) : roomWords.newFurniture" @close="emit('close')">
     <form id="fixture-form" class="mt-3 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="keep">
-      <KField :label="storeroomWords.name" for="fixture-name" :problem="problem"><input id="fixture-name" v-model="form.name" class="field" maxlength="80" @input="problem = ''"></KField>
-      <KField :label="roomWords.fixtureType" for="fixture-type"><select id="fixture-type" v-model="form.type" class="field"><option v-for="type in FIXTURE_TYPES" :key="type" :value="type">{{ storeroomWords.fixtureTypes[type] }}</option></select></KField>
-      <KField :label="roomWords.shelves" for="fixture-shelves" :problem="shelvesProblem"><input id="fixture-shelves" v-model.number="form.shelves" type="number" min="1" :max="LIMITS.shelves" class="field figures"></KField>
-      <label class="flex min-h-11 items-center gap-3 self-end"><input v-model="form.isSunlit" type="checkbox" class="size-5">{{ roomWords.sunlit }}</label>
-      <KField class="sm:col-span-2" :label="roomWords.heights" for="fixture-heights" :hint="roomWords.heightsHint" :problem="heightsMm === 'unread' ? roomWords.heightsProblem(form.shelves) : ''"><input id="fixture-heights" v-model="form.heights" class="field figures" maxlength="400" autocomplete="off"></KField>
+      <KField :label="storeroomWords.name" for="fixture-name" :problem="problem"
+        ><input id="fixture-name" v-model="form.name" class="field" maxlength="80" @input="problem = ''"
+      /></KField>
+      <KField :label="roomWords.fixtureType" for="fixture-type"
+        ><select id="fixture-type" v-model="form.type" class="field">
+          <option v-for="type in FIXTURE_TYPES" :key="type" :value="type">{{ storeroomWords.fixtureTypes[type] }}</option>
+        </select></KField
+      >
+      <KField :label="roomWords.shelves" for="fixture-shelves" :problem="shelvesProblem"
+        ><input id="fixture-shelves" v-model.number="form.shelves" type="number" min="1" :max="LIMITS.shelves" class="field figures"
+      /></KField>
+      <label class="flex min-h-11 items-center gap-3 self-end"
+        ><input v-model="form.isSunlit" type="checkbox" class="size-5" />{{ roomWords.sunlit }}</label
+      >
+      <KField
+        class="sm:col-span-2"
+        :label="roomWords.heights"
+        for="fixture-heights"
+        :hint="roomWords.heightsHint"
+        :problem="heightsMm === 'unread' ? roomWords.heightsProblem(form.shelves) : ''"
+        ><input id="fixture-heights" v-model="form.heights" class="field figures" maxlength="400" autocomplete="off"
+      /></KField>
     </form>
     <p class="hint mt-3">{{ roomWords.fixFall }}</p>
     <template #actions>
       <button v-if="fixture" type="button" class="button mr-auto text-berry" @click="remove">{{ roomWords.remove }}</button>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button type="submit" form="fixture-form" class="button-main">{{ roomWords.keep }}</button>
+      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button
+        type="submit"
+        form="fixture-form"
+        class="button-main"
+      >
+        {{ roomWords.keep }}
+      </button>
     </template>
   </KDialog>
 </template>

@@ -12,10 +12,13 @@ const { holder } = defineProps<{ holder: Holder | null }>()
 const emit = defineEmits<{ close: [] }>()
 const because = shallowRef('')
 const problem = shallowRef('')
-watch(() => holder, () => {
-  because.value = holder?.apartBecause ?? ''
-  problem.value = ''
-})
+watch(
+  () => holder,
+  () => {
+    because.value = holder?.apartBecause ?? ''
+    problem.value = ''
+  },
+)
 async function keep(reason: string | null): Promise<void> {
   if (reason === '') return void (problem.value = roomWords.apartNeeded)
   if (holder) await commands.keepApart(database(), holder.id, reason)
@@ -26,10 +29,26 @@ async function keep(reason: string | null): Promise<void> {
 <template>
   <KDialog :open="holder !== null" :title="roomWords.apartTitle" @close="emit('close')">
     <p class="hint mt-1">{{ roomWords.apartLead }}</p>
-    <KField class="mt-3" :label="roomWords.apartWhy" for="apart-why" :problem="problem"><input id="apart-why" v-model="because" class="field" maxlength="200" autocomplete="off" :placeholder="roomWords.apartExample" @input="problem = ''" @keydown.enter="keep(because.trim())"></KField>
+    <KField class="mt-3" :label="roomWords.apartWhy" for="apart-why" :problem="problem"
+      ><input
+        id="apart-why"
+        v-model="because"
+        class="field"
+        maxlength="200"
+        autocomplete="off"
+        :placeholder="roomWords.apartExample"
+        @input="problem = ''"
+        @keydown.enter="keep(because.trim())"
+    /></KField>
     <template #actions>
       <button v-if="holder?.apartBecause" type="button" class="button mr-auto" @click="keep(null)">{{ roomWords.fileAgain }}</button>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button type="button" class="button-main" @click="keep(because.trim())">{{ roomWords.keep }}</button>
+      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button
+        type="button"
+        class="button-main"
+        @click="keep(because.trim())"
+      >
+        {{ roomWords.keep }}
+      </button>
     </template>
   </KDialog>
 </template>

@@ -12,7 +12,7 @@ const carry = useCarry()
 const catalogue = useCatalogue()
 const { setDown } = useMoving()
 const { numberAndName } = useDescribe()
-const ids = computed(() => carry.isCarrying ? carry.carried : [...carry.marked])
+const ids = computed(() => (carry.isCarrying ? carry.carried : [...carry.marked]))
 const name = computed(() => {
   const holding = catalogue.tables?.holdings.get(catalogue.tables.holders.get(ids.value[0] ?? '')?.holdingIds[0] ?? '')
   return holding ? numberAndName(holding) : ''
@@ -29,11 +29,20 @@ async function carryTo(event: Event): Promise<void> {
 </script>
 
 <template>
-  <div v-if="ids.length" class="sticky top-0 z-20 mb-2 flex flex-wrap items-center gap-3 border border-edge bg-wash px-3 py-1.5" role="status">
-    <p class="flex-1 font-semibold">{{ carry.isCarrying ? storeroomWords.carrying(ids.length, name) : storeroomWords.selected(ids.length) }}</p>
+  <div
+    v-if="ids.length"
+    class="sticky top-0 z-20 mb-2 flex flex-wrap items-center gap-3 border border-edge bg-wash px-3 py-1.5"
+    role="status"
+  >
+    <p class="flex-1 font-semibold">
+      {{ carry.isCarrying ? storeroomWords.carrying(ids.length, name) : storeroomWords.selected(ids.length) }}
+    </p>
     <select class="field w-auto" :aria-label="storeroomWords.carryTo" value="" @change="carryTo">
-      <option value="">{{ storeroomWords.carryTo }}</option><option v-for="{ container } in catalogue.containers" :key="container.id" :value="container.id">{{ container.name }}</option>
+      <option value="">{{ storeroomWords.carryTo }}</option>
+      <option v-for="{ container } in catalogue.containers" :key="container.id" :value="container.id">{{ container.name }}</option>
     </select>
-    <button type="button" class="button" @click="carry.putDown()">{{ carry.isCarrying ? shellWords.cancel : storeroomWords.unselect }}</button>
+    <button type="button" class="button" @click="carry.putDown()">
+      {{ carry.isCarrying ? shellWords.cancel : storeroomWords.unselect }}
+    </button>
   </div>
 </template>

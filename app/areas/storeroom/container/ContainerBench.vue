@@ -28,29 +28,53 @@ const { lookUp, lengthText } = useDescribe()
 const row = computed(() => catalogue.room.rows.get(String(route.params.container)))
 const zone = computed(() => catalogue.tables?.zones.get(row.value?.container.zoneId ?? ''))
 const fill = computed(() => fills.value.get(row.value?.container.id ?? ''))
-const focusId = computed(() => typeof route.query.set === 'string' ? route.query.set : null)
+const focusId = computed(() => (typeof route.query.set === 'string' ? route.query.set : null))
 const { zones: outlooks } = useOutlook()
-const outlook = computed(() => row.value?.container.cells ? null : outlooks.value.flatMap(each => each.containers).find(each => each.row.container.id === row.value?.container.id)?.outlook ?? null)
-const misplaced = computed(() => row.value && zone.value ? outOfOrder([row.value], zone.value.filingRule, zone.value.habits.dies, catalogue.facts) : 0)
+const outlook = computed(() =>
+  row.value?.container.cells
+    ? null
+    : (outlooks.value.flatMap(each => each.containers).find(each => each.row.container.id === row.value?.container.id)?.outlook ?? null),
+)
+const misplaced = computed(() =>
+  row.value && zone.value ? outOfOrder([row.value], zone.value.filingRule, zone.value.habits.dies, catalogue.facts) : 0,
+)
 /** Another order to look at it in; empty: as it stands. */
 const view = shallowRef('')
 const isRuleOpen = shallowRef(false)
-const tab = shallowRef<{ lane: number, section: Section | null } | null>(null)
+const tab = shallowRef<{ lane: number; section: Section | null } | null>(null)
 const keys = computed(() => placeWords.joinKeys(zone.value?.filingRule.keys.map(key => placeWords.keys[key.by]) ?? []))
 </script>
 
 <template>
   <div class="mx-auto max-w-5xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink>
+    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"
+      ><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink
+    >
     <p v-if="!row" class="py-10">{{ storeroomWords.pick }}</p>
     <template v-else>
       <h1 class="text-[1.6rem]">{{ row.container.name }}</h1>
-      <p class="text-quiet figures">{{ containerWay(lookUp('fixtures', row.container.fixtureId), row.container) }}. {{ storeroomWords.sets(row.placements.length) }}<template v-if="fill">, {{ storeroomWords.full(Math.round(fill.share * 100), fill.isMeasured) }}</template><template v-if="!row.container.cells">, {{ lengthText(row.container.lengthMm) }}</template><template v-if="outlook">: <span :class="outlook.state === 'over' ? 'font-semibold text-berry' : outlook.state === 'room' ? '' : 'text-ochre'" data-outlook>{{ roomWords.outlook(outlook, lengthText) }}, {{ roomWords.lastsFor(outlook) }}</span></template></p>
-      <p v-if="zone && !row.container.isTable" class="text-quiet">{{ storeroomWords.zone(zone.name, keys) }}. <span class="figures" data-out-of-order>{{ roomWords.outOfOrder(misplaced) }}</span></p>
+      <p class="text-quiet figures">
+        {{ containerWay(lookUp('fixtures', row.container.fixtureId), row.container) }}. {{ storeroomWords.sets(row.placements.length)
+        }}<template v-if="fill">, {{ storeroomWords.full(Math.round(fill.share * 100), fill.isMeasured) }}</template
+        ><template v-if="!row.container.cells">, {{ lengthText(row.container.lengthMm) }}</template
+        ><template v-if="outlook"
+          >:
+          <span :class="outlook.state === 'over' ? 'font-semibold text-berry' : outlook.state === 'room' ? '' : 'text-ochre'" data-outlook
+            >{{ roomWords.outlook(outlook, lengthText) }}, {{ roomWords.lastsFor(outlook) }}</span
+          ></template
+        >
+      </p>
+      <p v-if="zone && !row.container.isTable" class="text-quiet">
+        {{ storeroomWords.zone(zone.name, keys) }}. <span class="figures" data-out-of-order>{{ roomWords.outOfOrder(misplaced) }}</span>
+      </p>
       <div class="mt-3 flex flex-wrap gap-2">
         <template v-if="!row.container.isTable">
-          <button v-if="zone" type="button" class="button px-3" @click="isRuleOpen = true"><SlidersHorizontal :size="18" aria-hidden="true" />{{ storeroomWords.changeRule }}</button>
-          <button v-if="!row.container.cells" type="button" class="button px-3" @click="tab = { lane: 1, section: null }"><Plus :size="18" aria-hidden="true" />{{ storeroomWords.addTab }}</button>
+          <button v-if="zone" type="button" class="button px-3" @click="isRuleOpen = true">
+            <SlidersHorizontal :size="18" aria-hidden="true" />{{ storeroomWords.changeRule }}
+          </button>
+          <button v-if="!row.container.cells" type="button" class="button px-3" @click="tab = { lane: 1, section: null }">
+            <Plus :size="18" aria-hidden="true" />{{ storeroomWords.addTab }}
+          </button>
           <ContainerActions :row="row" />
         </template>
       </div>
@@ -58,7 +82,12 @@ const keys = computed(() => placeWords.joinKeys(zone.value?.filingRule.keys.map(
         <OrderViews v-if="zone && row.placements.length > 1" v-model="view" class="mb-2" :rows="[row]" />
         <CarryBar />
         <CellPages v-if="view === '' && row.container.cells" :key="row.container.id" :row="row" :focus-id="focusId" />
-        <section v-for="(entries, index) in view !== '' || row.container.cells ? [] : row.lanes" :key="`${row.container.id}/${index}`" class="mb-6" :data-entries="entries.length">
+        <section
+          v-for="(entries, index) in view !== '' || row.container.cells ? [] : row.lanes"
+          :key="`${row.container.id}/${index}`"
+          class="mb-6"
+          :data-entries="entries.length"
+        >
           <h2 v-if="row.container.lanes > 1" class="mb-1 text-[1.05rem]">{{ laneName(index + 1, row.container.lanes) }}</h2>
           <LaneRows :row="row" :lane="index + 1" :focus-id="focusId" @edit-tab="tab = { lane: index + 1, section: $event }" />
         </section>

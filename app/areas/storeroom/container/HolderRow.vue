@@ -12,14 +12,19 @@ import { useCarry } from './useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** One holder in a row: what stands there, at which address. Dropping on it sets down behind it. */
-const { placement } = defineProps<{ placement: Placement, isHit: boolean, isFocus: boolean, isDropMark: boolean }>()
-const emit = defineEmits<{ focus: [], apart: [] }>()
+const { placement } = defineProps<{ placement: Placement; isHit: boolean; isFocus: boolean; isDropMark: boolean }>()
+const emit = defineEmits<{ focus: []; apart: [] }>()
 const catalogue = useCatalogue()
 const carry = useCarry()
 const { address, codeOf, lookUp, numberAndName } = useDescribe()
 const row = useTemplateRef<HTMLElement>('row')
 const isCarried = useHolderDrag(row, () => carry.alongWith(placement.holder.id))
-const isOver = useHolderDrop(row, () => ({ type: 'row', containerId: placement.container.id, lane: placement.lane, behindId: placement.holder.id }))
+const isOver = useHolderDrop(row, () => ({
+  type: 'row',
+  containerId: placement.container.id,
+  lane: placement.lane,
+  behindId: placement.holder.id,
+}))
 const holdings = computed(() => placement.holder.holdingIds.flatMap(id => catalogue.tables?.holdings.get(id) ?? []))
 const first = computed(() => holdings.value[0])
 const isLifted = computed(() => isCarried.value || carry.carried.includes(placement.holder.id))
@@ -27,22 +32,60 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
 
 <template>
   <div
-    ref="row" data-holder :data-id="placement.holder.id" role="row" class="relative flex h-16 items-center gap-3 border-b border-line pr-2 pl-1" :tabindex="isFocus ? 0 : -1"
-    :class="[isHit ? 'bg-wash shadow-[inset_4px_0_0_var(--ember)]' : '', isLifted ? 'opacity-45' : '']" :aria-selected="carry.marked.has(placement.holder.id)" @focus="emit('focus')"
+    ref="row"
+    data-holder
+    :data-id="placement.holder.id"
+    role="row"
+    class="relative flex h-16 items-center gap-3 border-b border-line pr-2 pl-1"
+    :tabindex="isFocus ? 0 : -1"
+    :class="[isHit ? 'bg-wash shadow-[inset_4px_0_0_var(--ember)]' : '', isLifted ? 'opacity-45' : '']"
+    :aria-selected="carry.marked.has(placement.holder.id)"
+    @focus="emit('focus')"
   >
     <span v-if="isOver || isDropMark" class="absolute inset-x-0 -bottom-[2px] z-10 h-[3px] bg-ember" />
-    <span role="gridcell" class="flex items-center"><input
-      type="checkbox" tabindex="-1" class="h-5 w-5 accent-(--strong)" :checked="carry.marked.has(placement.holder.id)" :aria-label="storeroomWords.select(first?.name ?? '')"
-      @change="carry.toggle(placement.holder.id)"
-    ></span>
+    <span role="gridcell" class="flex items-center"
+      ><input
+        type="checkbox"
+        tabindex="-1"
+        class="h-5 w-5 accent-(--strong)"
+        :checked="carry.marked.has(placement.holder.id)"
+        :aria-label="storeroomWords.select(first?.name ?? '')"
+        @change="carry.toggle(placement.holder.id)"
+    /></span>
     <GripVertical :size="18" class="shrink-0 cursor-grab text-ridge-3" aria-hidden="true" />
-    <span role="gridcell" class="w-8 shrink-0 text-right text-[0.88rem] text-quiet figures">{{ storeroomWords.position(placement.position) }}</span>
+    <span role="gridcell" class="w-8 shrink-0 text-right text-[0.88rem] text-quiet figures">{{
+      storeroomWords.position(placement.position)
+    }}</span>
     <span v-if="first" class="h-13 w-11 shrink-0"><KImpression :hash="first.pictureHash" /></span>
     <span role="gridcell" class="min-w-0 flex-1">
-      <span v-for="holding in holdings" :key="holding.id" class="flex items-baseline gap-2 whitespace-nowrap"><KTicket :code="codeOf(holding)" size="small" /><span class="truncate font-semibold">{{ holding.name }}</span></span>
-      <span v-if="placement.holder.apartBecause" class="block truncate text-[0.88rem] text-ochre">{{ roomWords.isApart(placement.holder.apartBecause) }}</span><span v-else-if="first" class="hint block truncate">{{ [lookUp('brands', first.brandId)?.name, lookUp('themes', first.themeIds[0])?.name].filter(Boolean).join(', ') }}</span>
+      <span v-for="holding in holdings" :key="holding.id" class="flex items-baseline gap-2 whitespace-nowrap"
+        ><KTicket :code="codeOf(holding)" size="small" /><span class="truncate font-semibold">{{ holding.name }}</span></span
+      >
+      <span v-if="placement.holder.apartBecause" class="block truncate text-[0.88rem] text-ochre">{{
+        roomWords.isApart(placement.holder.apartBecause)
+      }}</span><span v-else-if="first" class="hint block truncate">{{
+        [lookUp('brands', first.brandId)?.name, lookUp('themes', first.themeIds[0])?.name].filter(Boolean).join(', ')
+      }}</span>
     </span>
-    <span role="gridcell" class="shrink-0"><button type="button" tabindex="-1" class="grid h-11 w-11 place-items-center hover:bg-wash" :class="placement.holder.apartBecause ? 'text-ochre' : 'text-ridge-3'" :aria-label="placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : `${roomWords.apart}: ${first?.name ?? ''}`" :title="placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : roomWords.apart" @click.stop="emit('apart')"><Pin :size="17" aria-hidden="true" /></button></span>
-    <span role="gridcell" class="shrink-0 text-right font-title font-semibold figures" :aria-label="`${address(placement)} ${first ? numberAndName(first) : ''}`">{{ address(placement) }}</span>
+    <span role="gridcell" class="shrink-0"
+      ><button
+        type="button"
+        tabindex="-1"
+        class="grid h-11 w-11 place-items-center hover:bg-wash"
+        :class="placement.holder.apartBecause ? 'text-ochre' : 'text-ridge-3'"
+        :aria-label="
+          placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : `${roomWords.apart}: ${first?.name ?? ''}`
+        "
+        :title="placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : roomWords.apart"
+        @click.stop="emit('apart')"
+      >
+        <Pin :size="17" aria-hidden="true" /></button
+    ></span>
+    <span
+      role="gridcell"
+      class="shrink-0 text-right font-title font-semibold figures"
+      :aria-label="`${address(placement)} ${first ? numberAndName(first) : ''}`"
+      >{{ address(placement) }}</span
+    >
   </div>
 </template>

@@ -15,7 +15,7 @@ import TabRow from './TabRow.vue'
  * A lane front to back: dividers and holders. Arrows walk, Space marks, m picks up, arrows then choose the gap, Enter
  * sets down. Only the rows in view are drawn, so a lane of thousands scrolls as lightly as one of ten.
  */
-const { row, lane, focusId = null } = defineProps<{ row: ContainerRow, lane: number, focusId?: string | null }>()
+const { row, lane, focusId = null } = defineProps<{ row: ContainerRow; lane: number; focusId?: string | null }>()
 const emit = defineEmits<{ editTab: [section: Section] }>()
 const TAB_HEIGHT = 44
 const ROW_HEIGHT = 64
@@ -25,15 +25,23 @@ const carry = useCarry()
 const find = useFind()
 const { setDown } = useMoving()
 const entries = computed(() => row.lanes[lane - 1] ?? [])
-const idAt = (index: number): string | null => { const entry = entries.value[index]; return !entry ? null : entry.type === 'section' ? entry.section.id : entry.placement.holder.id }
+const idAt = (index: number): string | null => {
+  const entry = entries.value[index]
+  return !entry ? null : entry.type === 'section' ? entry.section.id : entry.placement.holder.id
+}
 const at = shallowRef(0)
 /** While carrying: the entry behind which the holders would be set down; -1 is the very front. */
 const gap = shallowRef<number | null>(null)
 
-const virtual = useVirtualizer(computed(() => ({
-  count: entries.value.length, getScrollElement: () => document.getElementById('sheet'), overscan: 12,
-  estimateSize: (index: number) => entries.value[index]?.type === 'section' ? TAB_HEIGHT : ROW_HEIGHT, getItemKey: (index: number) => idAt(index) ?? index,
-})))
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: entries.value.length,
+    getScrollElement: () => document.getElementById('sheet'),
+    overscan: 12,
+    estimateSize: (index: number) => (entries.value[index]?.type === 'section' ? TAB_HEIGHT : ROW_HEIGHT),
+    getItemKey: (index: number) => idAt(index) ?? index,
+  })),
+)
 const sectionCounts = computed(() => {
   const counts = new Map<string, number>()
   for (const placement of row.placements) if (placement.section) counts.set(placement.section.id, placement.sectionCount)
@@ -53,7 +61,8 @@ async function focusAt(index: number): Promise<void> {
   }
 }
 function nextHolder(from: number, step: 1 | -1): number {
-  for (let index = from + step; index >= 0 && index < entries.value.length; index += step) if (entries.value[index]?.type === 'holder') return index
+  for (let index = from + step; index >= 0 && index < entries.value.length; index += step)
+    if (entries.value[index]?.type === 'holder') return index
   return from
 }
 async function keyed(event: KeyboardEvent): Promise<void> {
@@ -97,25 +106,57 @@ async function focusHolder(id: string): Promise<void> {
   if (index >= 0) await focusAt(index)
 }
 onMounted(() => {
-  const wanted = entries.value.findIndex(entry => entry.type === 'holder' && focusId !== null && entry.placement.holder.holdingIds.includes(focusId))
+  const wanted = entries.value.findIndex(
+    entry => entry.type === 'holder' && focusId !== null && entry.placement.holder.holdingIds.includes(focusId),
+  )
   at.value = wanted >= 0 ? wanted : nextHolder(-1, 1)
   if (wanted >= 0) void focusAt(wanted)
 })
-watch(() => carry.isCarrying, (isCarrying) => { if (!isCarrying) gap.value = null })
+watch(
+  () => carry.isCarrying,
+  isCarrying => {
+    if (!isCarrying) gap.value = null
+  },
+)
 </script>
 
 <template>
   <div>
     <ApartDialog :holder="apart" @close="apart = null" />
     <p v-if="entries.length === 0" class="py-6 text-quiet">{{ storeroomWords.emptyContainer }}</p>
-    <div v-else role="grid" :aria-label="row.container.name" class="relative" :style="{ height: `${virtual.getTotalSize()}px` }" @keydown="keyed">
+    <div
+      v-else
+      role="grid"
+      :aria-label="row.container.name"
+      class="relative"
+      :style="{ height: `${virtual.getTotalSize()}px` }"
+      @keydown="keyed"
+    >
       <span v-if="gap === -1" class="absolute inset-x-0 top-0 z-10 h-[3px] bg-ember" />
-      <div v-for="item in virtual.getVirtualItems()" :key="String(item.key)" role="rowgroup" class="absolute inset-x-0 top-0" :style="{ transform: `translateY(${item.start}px)` }">
+      <div
+        v-for="item in virtual.getVirtualItems()"
+        :key="String(item.key)"
+        role="rowgroup"
+        class="absolute inset-x-0 top-0"
+        :style="{ transform: `translateY(${item.start}px)` }"
+      >
         <template v-for="entry in entries.slice(item.index, item.index + 1)" :key="entry.order">
-          <TabRow v-if="entry.type === 'section'" :section="entry.section" :count="sectionCounts.get(entry.section.id) ?? 0" :stagger="entry.section.colour % 3" :is-drop-mark="gap === item.index" @edit="emit('editTab', entry.section)" />
+          <TabRow
+            v-if="entry.type === 'section'"
+            :section="entry.section"
+            :count="sectionCounts.get(entry.section.id) ?? 0"
+            :stagger="entry.section.colour % 3"
+            :is-drop-mark="gap === item.index"
+            @edit="emit('editTab', entry.section)"
+          />
           <HolderRow
-            v-else :placement="entry.placement" :is-hit="entry.placement.holder.holdingIds.some(id => find.hits.has(id))" :is-focus="item.index === at" :is-drop-mark="gap === item.index"
-            @focus="at = item.index" @apart="apart = entry.placement.holder"
+            v-else
+            :placement="entry.placement"
+            :is-hit="entry.placement.holder.holdingIds.some(id => find.hits.has(id))"
+            :is-focus="item.index === at"
+            :is-drop-mark="gap === item.index"
+            @focus="at = item.index"
+            @apart="apart = entry.placement.holder"
           />
         </template>
       </div>

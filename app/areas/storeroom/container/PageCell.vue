@@ -12,18 +12,25 @@ import { useCarry } from './useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useFind } from '~/areas/find/ask/useFind'
 
-const { container, cell, placement, focusId } = defineProps<{ container: Container, cell: Cell, placement: Placement | null, focusId: string | null }>()
+const { container, cell, placement, focusId } = defineProps<{
+  container: Container
+  cell: Cell
+  placement: Placement | null
+  focusId: string | null
+}>()
 const catalogue = useCatalogue()
 const carry = useCarry()
 const find = useFind()
 const { codeOf } = useDescribe()
 const { setDown } = useMoving()
 const box = useTemplateRef<HTMLElement>('box')
-const isCarried = useHolderDrag(box, () => placement ? carry.alongWith(placement.holder.id) : [])
+const isCarried = useHolderDrag(box, () => (placement ? carry.alongWith(placement.holder.id) : []))
 const isOver = useHolderDrop(box, () => ({ type: 'cell', containerId: container.id, cell }))
 const holding = computed(() => catalogue.tables?.holdings.get(placement?.holder.holdingIds[0] ?? ''))
 const address = computed(() => `${cellText(container, cell.page, cell.cell)}${cell.side === 'back' ? 'b' : ''}`)
-onMounted(() => { if (focusId && placement?.holder.holdingIds.includes(focusId)) box.value?.focus() })
+onMounted(() => {
+  if (focusId && placement?.holder.holdingIds.includes(focusId)) box.value?.focus()
+})
 
 async function press(): Promise<void> {
   if (!placement && carry.isCarrying) {
@@ -45,11 +52,24 @@ function keyed(event: KeyboardEvent): void {
 
 <template>
   <button
-    ref="box" type="button" data-cell :data-address="address" class="flex min-h-28 min-w-0 flex-col border p-1.5 text-left" :aria-label="holding ? `${address} ${holding.number} ${holding.name}` : storeroomWords.freeCell(address)" :class="[placement ? 'border-edge bg-sheet' : 'border-dashed border-edge bg-wash', isOver ? 'outline-3 outline-ember' : '', isCarried || (placement && carry.carried.includes(placement.holder.id)) ? 'opacity-45' : '', holding && find.hits.has(holding.id) ? 'shadow-[inset_0_3px_0_var(--ember)]' : '']"
+    ref="box"
+    type="button"
+    data-cell
+    :data-address="address"
+    class="flex min-h-28 min-w-0 flex-col border p-1.5 text-left"
+    :aria-label="holding ? `${address} ${holding.number} ${holding.name}` : storeroomWords.freeCell(address)"
+    :class="[
+      placement ? 'border-edge bg-sheet' : 'border-dashed border-edge bg-wash',
+      isOver ? 'outline-3 outline-ember' : '',
+      isCarried || (placement && carry.carried.includes(placement.holder.id)) ? 'opacity-45' : '',
+      holding && find.hits.has(holding.id) ? 'shadow-[inset_0_3px_0_var(--ember)]' : '',
+    ]"
     @click="press"
     @keydown="keyed"
   >
-    <span class="flex items-center justify-between gap-1"><KTicket v-if="holding" :code="codeOf(holding)" size="small" /><span class="hint figures">{{ address }}</span></span>
+    <span class="flex items-center justify-between gap-1"
+      ><KTicket v-if="holding" :code="codeOf(holding)" size="small" /><span class="hint figures">{{ address }}</span></span
+    >
     <span v-if="holding" class="mt-1 block h-14"><KImpression :hash="holding.pictureHash" /></span>
     <span v-if="holding" class="mt-0.5 line-clamp-2 text-[0.85rem] leading-tight">{{ holding.name }}</span>
   </button>

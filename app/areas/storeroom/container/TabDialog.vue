@@ -12,19 +12,27 @@ import { useCarry } from './useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** A divider tab: put in, written anew, or taken out. What it stands for follows from its title, by the zone's first key. */
-const { row, lane, section, open } = defineProps<{ row: ContainerRow, lane: number, section: Section | null, open: boolean }>()
+const { row, lane, section, open } = defineProps<{ row: ContainerRow; lane: number; section: Section | null; open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const catalogue = useCatalogue()
 const carry = useCarry()
 const title = shallowRef('')
-watch(() => open, () => { title.value = section?.title ?? '' }, { immediate: true })
+watch(
+  () => open,
+  () => {
+    title.value = section?.title ?? ''
+  },
+  { immediate: true },
+)
 
 const TABLES = { theme: 'themes', brand: 'brands', category: 'categories', kind: 'kinds' } as const
 const by = computed(() => {
   const first = catalogue.tables?.zones.get(row.container.zoneId)?.filingRule.keys[0]?.by
   return first === 'theme' || first === 'brand' || first === 'category' || first === 'kind' ? first : null
 })
-const records = computed((): readonly { id: string, name: string }[] => by.value ? [...catalogue.tables?.[TABLES[by.value]].values() ?? []] : [])
+const records = computed((): readonly { id: string; name: string }[] =>
+  by.value ? [...(catalogue.tables?.[TABLES[by.value]].values() ?? [])] : [],
+)
 /** A new tab goes in front of the marked holder, or at the end of the lane. */
 const entries = computed(() => row.lanes[lane - 1] ?? [])
 function newOrder(): string {
@@ -35,7 +43,15 @@ async function keep(): Promise<void> {
   const found = records.value.find(record => record.name.toLowerCase() === title.value.trim().toLowerCase())
   const standsFor = found && by.value ? { by: by.value, id: found.id } : null
   if (section) await commands.editSection(database(), section, { ...section, title: title.value.trim(), standsFor })
-  else await commands.addSection(database(), { containerId: row.container.id, lane, order: newOrder(), title: title.value.trim(), colour: entries.value.filter(entry => entry.type === 'section').length % 6, standsFor })
+  else
+    await commands.addSection(database(), {
+      containerId: row.container.id,
+      lane,
+      order: newOrder(),
+      title: title.value.trim(),
+      colour: entries.value.filter(entry => entry.type === 'section').length % 6,
+      standsFor,
+    })
   emit('close')
 }
 async function takeOut(): Promise<void> {
@@ -46,10 +62,23 @@ async function takeOut(): Promise<void> {
 
 <template>
   <KDialog :open="open" :title="section ? storeroomWords.tab(section.title) : storeroomWords.tabTitle" @close="emit('close')">
-    <KField class="mt-3" :label="storeroomWords.tabText" for="tab-text" :hint="section ? storeroomWords.tabStandsHint : storeroomWords.tabPlace"><KCombo id="tab-text" v-model="title" :label="storeroomWords.tabText" :options="records.map(record => record.name)" /></KField>
+    <KField
+      class="mt-3"
+      :label="storeroomWords.tabText"
+      for="tab-text"
+      :hint="section ? storeroomWords.tabStandsHint : storeroomWords.tabPlace"
+      ><KCombo id="tab-text" v-model="title" :label="storeroomWords.tabText" :options="records.map(record => record.name)"
+    /></KField>
     <template #actions>
       <button v-if="section" type="button" class="button mr-auto text-berry" @click="takeOut">{{ storeroomWords.removeTab }}</button>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button type="button" class="button-main" :disabled="title.trim() === ''" @click="keep">{{ storeroomWords.save }}</button>
+      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button
+        type="button"
+        class="button-main"
+        :disabled="title.trim() === ''"
+        @click="keep"
+      >
+        {{ storeroomWords.save }}
+      </button>
     </template>
   </KDialog>
 </template>

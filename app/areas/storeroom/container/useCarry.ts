@@ -23,5 +23,16 @@ export const useCarry = defineStore('carry', () => {
     carried.value = []
     marked.value = new Set()
   }
-  return { marked, carried, isCarrying, toggle, alongWith, pickUp, putDown, letGo: () => { carried.value = [] } }
+  return {
+    marked,
+    carried,
+    isCarrying,
+    toggle,
+    alongWith,
+    pickUp,
+    putDown,
+    letGo: () => {
+      carried.value = []
+    },
+  }
 })

@@ -5,19 +5,27 @@ import { useMoving } from './useMoving'
 
 /** What a holder can be dropped on: behind something in a row, on a free cell, or on a whole container. */
 export type DropPlace =
-  | { readonly type: 'row', readonly containerId: string, readonly lane: number, readonly behindId: string | null }
-  | { readonly type: 'cell', readonly containerId: string, readonly cell: Cell }
-  | { readonly type: 'container', readonly containerId: string }
+  | { readonly type: 'row'; readonly containerId: string; readonly lane: number; readonly behindId: string | null }
+  | { readonly type: 'cell'; readonly containerId: string; readonly cell: Cell }
+  | { readonly type: 'container'; readonly containerId: string }
 
 type ElementRef = Readonly<ShallowRef<Element | null>>
 
 /** Lets an element be carried by mouse or finger. The data are the ids of the holders that go along. */
 export function useHolderDrag(element: ElementRef, holderIds: () => readonly string[]) {
   const isCarried = shallowRef(false)
-  bind(element, found => draggable({
-    element: found as HTMLElement, getInitialData: () => ({ holderIds: holderIds() }),
-    onDragStart: () => { isCarried.value = true }, onDrop: () => { isCarried.value = false },
-  }))
+  bind(element, found =>
+    draggable({
+      element: found as HTMLElement,
+      getInitialData: () => ({ holderIds: holderIds() }),
+      onDragStart: () => {
+        isCarried.value = true
+      },
+      onDrop: () => {
+        isCarried.value = false
+      },
+    }),
+  )
   return isCarried
 }
 
@@ -25,22 +33,34 @@ export function useHolderDrag(element: ElementRef, holderIds: () => readonly str
 export function useHolderDrop(element: ElementRef, place: () => DropPlace) {
   const isOver = shallowRef(false)
   const { setDown } = useMoving()
-  bind(element, found => dropTargetForElements({
-    element: found, canDrop: ({ source }) => Array.isArray(source.data.holderIds),
-    onDragEnter: () => { isOver.value = true }, onDragLeave: () => { isOver.value = false },
-    onDrop: ({ source, location, self }) => {
-      isOver.value = false
-      if (location.current.dropTargets[0]?.element === self.element) void setDown(source.data.holderIds as string[], place())
-    },
-  }))
+  bind(element, found =>
+    dropTargetForElements({
+      element: found,
+      canDrop: ({ source }) => Array.isArray(source.data.holderIds),
+      onDragEnter: () => {
+        isOver.value = true
+      },
+      onDragLeave: () => {
+        isOver.value = false
+      },
+      onDrop: ({ source, location, self }) => {
+        isOver.value = false
+        if (location.current.dropTargets[0]?.element === self.element) void setDown(source.data.holderIds as string[], place())
+      },
+    }),
+  )
   return isOver
 }
 
 function bind(element: ElementRef, attach: (found: Element) => () => void): void {
   let release: (() => void) | null = null
-  watch(element, (found) => {
-    release?.()
-    release = found ? attach(found) : null
-  }, { immediate: true, flush: 'post' })
+  watch(
+    element,
+    found => {
+      release?.()
+      release = found ? attach(found) : null
+    },
+    { immediate: true, flush: 'post' },
+  )
   onScopeDispose(() => release?.())
 }

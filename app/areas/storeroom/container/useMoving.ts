@@ -31,7 +31,13 @@ export function useMoving() {
       return cell ? { type: 'cell', containerId, cell } : null
     }
     const holding = catalogue.tables?.holdings.get(holders[0]?.holdingIds[0] ?? '')
-    const proposal = holding ? proposePlace(holding, { ...catalogue.facts, zones: catalogue.facts.zones.filter(zone => zone.id === row.container.zoneId).map(zone => ({ ...zone, takesKindIds: [] })), rows: new Map([[containerId, row]]) }) : null
+    const proposal = holding
+      ? proposePlace(holding, {
+          ...catalogue.facts,
+          zones: catalogue.facts.zones.filter(zone => zone.id === row.container.zoneId).map(zone => ({ ...zone, takesKindIds: [] })),
+          rows: new Map([[containerId, row]]),
+        })
+      : null
     if (proposal?.ok) {
       const entries = row.lanes[proposal.point.lane - 1] ?? []
       const front = entries.findLast(entry => entry.order < proposal.point.order)
@@ -60,8 +66,11 @@ export function useMoving() {
     const holding = catalogue.tables?.holdings.get(holders[0]?.holdingIds[0] ?? '')
     if (holders.length > 1 || !holding) return notices.tell(storeroomWords.movedMany(holders.length, container?.name ?? ''))
     // The room follows the database a moment later; the sentence names the new address.
-    const spot = (holder: Holder | undefined): string => holder ? JSON.stringify([holder.containerId, holder.lane, holder.order, holder.cell]) : ''
-    await until(() => spot(catalogue.room.placements.get(holding.id)?.holder) === spot(holders[0])).toBeTruthy({ timeout: FOLLOWS_WITHIN_MS })
+    const spot = (holder: Holder | undefined): string =>
+      holder ? JSON.stringify([holder.containerId, holder.lane, holder.order, holder.cell]) : ''
+    await until(() => spot(catalogue.room.placements.get(holding.id)?.holder) === spot(holders[0])).toBeTruthy({
+      timeout: FOLLOWS_WITHIN_MS,
+    })
     notices.tell(storeroomWords.moved(numberAndName(holding), addressOf(holding) ?? ''))
   }
   return { setDown }

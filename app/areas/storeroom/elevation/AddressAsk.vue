@@ -28,7 +28,16 @@ function go(): void {
   <form class="flex flex-wrap items-start gap-2" @submit.prevent="go">
     <div>
       <label class="sr-only" for="ask-address">{{ roomWords.askAddress }}</label>
-      <input id="ask-address" v-model="text" class="field figures w-60" maxlength="60" autocomplete="off" :placeholder="`${roomWords.askAddress} ...`" :title="roomWords.askAddressHint" @input="problem = ''">
+      <input
+        id="ask-address"
+        v-model="text"
+        class="field figures w-60"
+        maxlength="60"
+        autocomplete="off"
+        :placeholder="`${roomWords.askAddress} ...`"
+        :title="roomWords.askAddressHint"
+        @input="problem = ''"
+      />
       <p v-if="problem" class="mt-1 text-[0.88rem] font-semibold text-berry" role="alert">{{ problem }}</p>
     </div>
     <button type="submit" class="button"><MapPin :size="18" aria-hidden="true" />{{ roomWords.goAddress }}</button>

@@ -23,36 +23,114 @@ const ONE_LINE_BELOW_PX = 40
 
 const px = (mm: number): string => `${mm * PX_PER_MM}px`
 const percent = (id: string): number => Math.round((fills.value.get(id)?.share ?? 0) * 100)
-const fixtures = computed(() => [...catalogue.tables?.fixtures.values() ?? []].sort((a, b) => a.rank - b.rank).map((fixture) => {
-  const own = catalogue.containers.filter(row => row.container.fixtureId === fixture.id)
-  const shelves = Array.from({ length: fixture.shelves }, (_, at) => own.filter(row => row.container.shelf === at + 1).map(row => row.container))
-  const { fronts, ...drawn } = layElevation(fixture, shelves)
-  const isStanding = fixture.type !== 'wall'
-  return { fixture, isStanding, ...drawn, fronts: fronts.flatMap((front) => { const row = catalogue.room.rows.get(front.id); return row ? [{ ...front, row, percent: percent(front.id), isUpright: front.widthMm * PX_PER_MM < UPRIGHT_BELOW_PX, isLow: front.heightMm * PX_PER_MM < ONE_LINE_BELOW_PX }] : [] }) }
-}))
+const fixtures = computed(() =>
+  [...(catalogue.tables?.fixtures.values() ?? [])]
+    .sort((a, b) => a.rank - b.rank)
+    .map(fixture => {
+      const own = catalogue.containers.filter(row => row.container.fixtureId === fixture.id)
+      const shelves = Array.from({ length: fixture.shelves }, (_, at) =>
+        own.filter(row => row.container.shelf === at + 1).map(row => row.container),
+      )
+      const { fronts, ...drawn } = layElevation(fixture, shelves)
+      const isStanding = fixture.type !== 'wall'
+      return {
+        fixture,
+        isStanding,
+        ...drawn,
+        fronts: fronts.flatMap(front => {
+          const row = catalogue.room.rows.get(front.id)
+          return row
+            ? [
+                {
+                  ...front,
+                  row,
+                  percent: percent(front.id),
+                  isUpright: front.widthMm * PX_PER_MM < UPRIGHT_BELOW_PX,
+                  isLow: front.heightMm * PX_PER_MM < ONE_LINE_BELOW_PX,
+                },
+              ]
+            : []
+        }),
+      }
+    }),
+)
 </script>
 
 <template>
   <div class="flex flex-wrap items-end gap-x-8 gap-y-8" :aria-label="storeroomWords.elevation" data-elevation>
     <section v-for="{ fixture, isStanding, boardsMm, fronts, widthMm, heightMm } in fixtures" :key="fixture.id" class="max-w-full">
       <div class="overflow-x-auto">
-        <div class="relative box-content" :class="isStanding ? 'border-x-4 border-t-4 border-ridge-5' : ''" :style="{ width: px(widthMm), height: px(heightMm) }">
-          <span v-for="(board, at) in boardsMm" :key="at" class="absolute inset-x-0 h-1 translate-y-full bg-ridge-5" :style="{ bottom: px(board) }" aria-hidden="true" />
+        <div
+          class="relative box-content"
+          :class="isStanding ? 'border-x-4 border-t-4 border-ridge-5' : ''"
+          :style="{ width: px(widthMm), height: px(heightMm) }"
+        >
+          <span
+            v-for="(board, at) in boardsMm"
+            :key="at"
+            class="absolute inset-x-0 h-1 translate-y-full bg-ridge-5"
+            :style="{ bottom: px(board) }"
+            aria-hidden="true"
+          />
           <NuxtLink
-            v-for="{ row: { container, placements }, xMm, bottomMm, widthMm: width, heightMm: height, percent: full, isUpright, isLow } in fronts" :key="container.id" :to="`/storeroom/${container.id}`" :title="container.name"
-            class="group absolute overflow-hidden border border-edge bg-sheet leading-tight hover:z-10 hover:outline-2 hover:outline-edge" :style="{ left: px(xMm), bottom: px(bottomMm), width: px(width), height: px(height) }"
+            v-for="{
+              row: { container, placements },
+              xMm,
+              bottomMm,
+              widthMm: width,
+              heightMm: height,
+              percent: full,
+              isUpright,
+              isLow,
+            } in fronts"
+            :key="container.id"
+            :to="`/storeroom/${container.id}`"
+            :title="container.name"
+            class="group absolute overflow-hidden border border-edge bg-sheet leading-tight hover:z-10 hover:outline-2 hover:outline-edge"
+            :style="{ left: px(xMm), bottom: px(bottomMm), width: px(width), height: px(height) }"
             :aria-label="`${container.name}: ${storeroomWords.sets(placements.length)}, ${storeroomWords.full(full, true)}`"
           >
-            <span class="absolute inset-y-0 right-0 w-1.5 border-l border-edge bg-sheet" aria-hidden="true"><span class="absolute inset-x-0 bottom-0" :class="full > 100 ? 'bg-berry' : 'bg-ridge-4'" :style="{ height: `${Math.min(100, full)}%` }" /></span>
-            <span class="absolute inset-y-0 right-1.5 left-0 overflow-hidden px-1 py-0.5 text-[0.85rem] text-night" :class="isUpright ? 'flex items-center px-0 [writing-mode:vertical-rl]' : isLow ? 'flex items-baseline gap-1.5' : ''">
-              <span class="font-title font-semibold" :class="isUpright || isLow ? 'whitespace-nowrap' : 'line-clamp-2'">{{ container.name }}</span>
-              <span v-if="!isUpright" class="flex flex-wrap gap-x-1.5 whitespace-nowrap figures" :class="full > 100 ? 'font-semibold text-berry' : ''"><span v-if="!isLow">{{ storeroomWords.sets(placements.length) }}</span><span>{{ full }} %</span></span>
+            <span class="absolute inset-y-0 right-0 w-1.5 border-l border-edge bg-sheet" aria-hidden="true"
+              ><span
+                class="absolute inset-x-0 bottom-0"
+                :class="full > 100 ? 'bg-berry' : 'bg-ridge-4'"
+                :style="{ height: `${Math.min(100, full)}%` }"
+            /></span>
+            <span
+              class="absolute inset-y-0 right-1.5 left-0 overflow-hidden px-1 py-0.5 text-[0.85rem] text-night"
+              :class="isUpright ? 'flex items-center px-0 [writing-mode:vertical-rl]' : isLow ? 'flex items-baseline gap-1.5' : ''"
+            >
+              <span class="font-title font-semibold" :class="isUpright || isLow ? 'whitespace-nowrap' : 'line-clamp-2'">{{
+                container.name
+              }}</span>
+              <span
+                v-if="!isUpright"
+                class="flex flex-wrap gap-x-1.5 whitespace-nowrap figures"
+                :class="full > 100 ? 'font-semibold text-berry' : ''"
+                ><span v-if="!isLow">{{ storeroomWords.sets(placements.length) }}</span
+                ><span>{{ full }} %</span></span
+              >
             </span>
-            <span v-if="find.pins.get(container.id)" class="absolute right-2 bottom-0.5 rounded-full bg-ember px-1.5 text-[0.85rem] text-on-strong figures">{{ find.pins.get(container.id) }}</span>
+            <span
+              v-if="find.pins.get(container.id)"
+              class="absolute right-2 bottom-0.5 rounded-full bg-ember px-1.5 text-[0.85rem] text-on-strong figures"
+              >{{ find.pins.get(container.id) }}</span
+            >
           </NuxtLink>
         </div>
       </div>
-      <h2 class="border-t-4 border-ridge-2"><button type="button" class="inline-flex min-h-11 items-center gap-1.5 text-[1.02rem] font-semibold hover:underline" @click="emit('furniture', fixture)">{{ fixture.name }}<Sun v-if="fixture.isSunlit" :size="16" class="text-ochre" :aria-label="roomWords.sunlit" /><PencilLine :size="15" aria-hidden="true" /></button></h2>
+      <h2 class="border-t-4 border-ridge-2">
+        <button
+          type="button"
+          class="inline-flex min-h-11 items-center gap-1.5 text-[1.02rem] font-semibold hover:underline"
+          @click="emit('furniture', fixture)"
+        >
+          {{ fixture.name }}<Sun v-if="fixture.isSunlit" :size="16" class="text-ochre" :aria-label="roomWords.sunlit" /><PencilLine
+            :size="15"
+            aria-hidden="true"
+          />
+        </button>
+      </h2>
     </section>
   </div>
 </template>

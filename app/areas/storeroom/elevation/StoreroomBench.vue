@@ -19,24 +19,59 @@ const router = useRouter()
 const isAdding = shallowRef(false)
 const isFurnishing = shallowRef(false)
 const fixture = shallowRef<Fixture | null>(null)
-const refiling = computed(() => [...catalogue.tables?.refilings.values() ?? []].find(each => each.state === 'open') ?? null)
+const refiling = computed(() => [...(catalogue.tables?.refilings.values() ?? [])].find(each => each.state === 'open') ?? null)
 </script>
 
 <template>
   <div class="p-4 sm:p-6">
     <div class="flex flex-wrap items-center justify-between gap-3">
-      <div><h1 class="text-[1.6rem]">{{ storeroomWords.title }}</h1><p class="text-quiet">{{ storeroomWords.lead }}</p></div>
+      <div>
+        <h1 class="text-[1.6rem]">{{ storeroomWords.title }}</h1>
+        <p class="text-quiet">{{ storeroomWords.lead }}</p>
+      </div>
       <AddressAsk />
       <div class="flex flex-wrap gap-2">
-        <NuxtLink v-if="catalogue.placeless.length" to="/take-in/placeless" class="button text-ochre"><MapPinOff :size="18" aria-hidden="true" />{{ storeroomWords.placeless(catalogue.placeless.length) }}</NuxtLink>
-        <button type="button" class="button" @click="fixture = null; isFurnishing = true"><Armchair :size="18" aria-hidden="true" />{{ roomWords.newFurniture }}</button>
-        <button type="button" class="button-main" @click="isAdding = true"><Plus :size="18" aria-hidden="true" />{{ storeroomWords.addContainer }}</button>
+        <NuxtLink v-if="catalogue.placeless.length" to="/take-in/placeless" class="button text-ochre"
+          ><MapPinOff :size="18" aria-hidden="true" />{{ storeroomWords.placeless(catalogue.placeless.length) }}</NuxtLink
+        >
+        <button
+          type="button"
+          class="button"
+          @click="
+            fixture = null
+            isFurnishing = true
+          "
+        >
+          <Armchair :size="18" aria-hidden="true" />{{ roomWords.newFurniture }}
+        </button>
+        <button type="button" class="button-main" @click="isAdding = true">
+          <Plus :size="18" aria-hidden="true" />{{ storeroomWords.addContainer }}
+        </button>
       </div>
     </div>
     <StoreroomNav class="mt-3" />
-    <NuxtLink v-if="refiling" to="/storeroom/refile" class="mt-3 flex min-h-11 items-center gap-2 border-l-4 border-ember bg-wash px-3 font-semibold"><Shuffle :size="18" aria-hidden="true" />{{ refileWords.open }}: {{ refiling.name }}. {{ refileWords.progress(refiling.stepsDone, refiling.liftsDone) }}</NuxtLink>
-    <RoomElevation class="mt-6" @furniture="fixture = $event; isFurnishing = true" />
+    <NuxtLink
+      v-if="refiling"
+      to="/storeroom/refile"
+      class="mt-3 flex min-h-11 items-center gap-2 border-l-4 border-ember bg-wash px-3 font-semibold"
+      ><Shuffle :size="18" aria-hidden="true" />{{ refileWords.open }}: {{ refiling.name }}.
+      {{ refileWords.progress(refiling.stepsDone, refiling.liftsDone) }}</NuxtLink
+    >
+    <RoomElevation
+      class="mt-6"
+      @furniture="
+        fixture = $event
+        isFurnishing = true
+      "
+    />
     <FixtureDialog :fixture="fixture" :open="isFurnishing" @close="isFurnishing = false" />
-    <ContainerDialog :open="isAdding" @close="isAdding = false" @added="isAdding = false; router.push(`/storeroom/${$event}`)" />
+    <ContainerDialog
+      :open="isAdding"
+      @close="isAdding = false"
+      @added="
+        isAdding = false
+        router.push(`/storeroom/${$event}`)
+      "
+    />
   </div>
 </template>

@@ -19,16 +19,36 @@ import { useCatalogue } from '~/data/useCatalogue'
 const catalogue = useCatalogue()
 const { lengthText, lookUp, numberAndName } = useDescribe()
 const { zones, heavy } = useOutlook()
-const measured = computed(() => [...catalogue.tables?.measuredLengths.values() ?? []].flatMap(each => catalogue.tables?.containers.get(each.containerId) ? [{ ...each, container: catalogue.tables.containers.get(each.containerId) }] : []))
+const measured = computed(() =>
+  [...(catalogue.tables?.measuredLengths.values() ?? [])].flatMap(each =>
+    catalogue.tables?.containers.get(each.containerId) ? [{ ...each, container: catalogue.tables.containers.get(each.containerId) }] : [],
+  ),
+)
 const thicknesses = computed(() => {
-  const used = new Map<string, { kindId: string | null, holder: keyof typeof holderWords.types }>()
-  for (const { holder, container } of catalogue.room.placements.values()) if (!container.cells) for (const id of holder.holdingIds) { const kindId = catalogue.tables?.holdings.get(id)?.kindId ?? null; used.set(thicknessKey(kindId, holder.type), { kindId, holder: holder.type }) }
-  return [...used].map(([key, { kindId, holder }]) => {
-    const kind = lookUp('kinds', kindId)
-    const learnt = catalogue.learnt.get(key)
-    const usual = usualThickness(kind)
-    return { key, name: `${kind?.name ?? '?'}, ${holderWords.types[holder].toLowerCase()}`, isLearnt: learnt?.isLearnt ?? false, text: !learnt ? roomWords.usual(usual) : learnt.isLearnt ? roomWords.learnt(learnt.mm, learnt.plusMinusMm) : roomWords.tooLittle(usual, learnt.plusMinusMm) }
-  }).sort((a, b) => Number(b.isLearnt) - Number(a.isLearnt) || (a.name < b.name ? -1 : 1))
+  const used = new Map<string, { kindId: string | null; holder: keyof typeof holderWords.types }>()
+  for (const { holder, container } of catalogue.room.placements.values())
+    if (!container.cells)
+      for (const id of holder.holdingIds) {
+        const kindId = catalogue.tables?.holdings.get(id)?.kindId ?? null
+        used.set(thicknessKey(kindId, holder.type), { kindId, holder: holder.type })
+      }
+  return [...used]
+    .map(([key, { kindId, holder }]) => {
+      const kind = lookUp('kinds', kindId)
+      const learnt = catalogue.learnt.get(key)
+      const usual = usualThickness(kind)
+      return {
+        key,
+        name: `${kind?.name ?? '?'}, ${holderWords.types[holder].toLowerCase()}`,
+        isLearnt: learnt?.isLearnt ?? false,
+        text: !learnt
+          ? roomWords.usual(usual)
+          : learnt.isLearnt
+            ? roomWords.learnt(learnt.mm, learnt.plusMinusMm)
+            : roomWords.tooLittle(usual, learnt.plusMinusMm),
+      }
+    })
+    .sort((a, b) => Number(b.isLearnt) - Number(a.isLearnt) || (a.name < b.name ? -1 : 1))
 })
 const shownHeavy = computed(() => heavy.value.filter(each => each.isTooHeavy || each.isHigh))
 const heaviest = computed(() => heavy.value.slice(0, Math.max(4, shownHeavy.value.length)))
@@ -36,32 +56,79 @@ const lifting = computed(() => catalogue.settings.lifting)
 function setLifting(change: Partial<typeof lifting.value>): void {
   void commands.changeSettings(database(), { lifting: { ...lifting.value, ...change } })
 }
-const number = (event: Event, least: number, most: number): number => Math.min(most, Math.max(least, Number((event.target as HTMLInputElement).value) || least))
-const inSun = computed(() => lightHarmed(catalogue.room.rows.values(), catalogue.tables?.fixtures ?? new Map(), catalogue.tables?.holdings ?? new Map(), catalogue.tables?.kinds ?? new Map()))
+const number = (event: Event, least: number, most: number): number =>
+  Math.min(most, Math.max(least, Number((event.target as HTMLInputElement).value) || least))
+const inSun = computed(() =>
+  lightHarmed(
+    catalogue.room.rows.values(),
+    catalogue.tables?.fixtures ?? new Map(),
+    catalogue.tables?.holdings ?? new Map(),
+    catalogue.tables?.kinds ?? new Map(),
+  ),
+)
 const sticky = computed(() => stickyBeside(catalogue.room.rows.values(), catalogue.tables?.holdings ?? new Map()))
-const nameOf = (id: string): string => { const holding = catalogue.tables?.holdings.get(id); return holding ? numberAndName(holding) : '' }
+const nameOf = (id: string): string => {
+  const holding = catalogue.tables?.holdings.get(id)
+  return holding ? numberAndName(holding) : ''
+}
 const HOURS = [1, 2, 8] as const
 </script>
 
 <template>
   <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink>
+    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"
+      ><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink
+    >
     <h1 class="text-[1.6rem]">{{ roomWords.fillTitle }}</h1>
     <p class="text-quiet">{{ roomWords.fillLead }}</p>
     <StoreroomNav class="mt-2" />
-    <section v-for="{ zone, outlook, cap, containers } in zones" :key="zone.id" class="mt-5" :aria-label="roomWords.ofZone(zone.name)" data-zone-fill>
+    <section
+      v-for="{ zone, outlook, cap, containers } in zones"
+      :key="zone.id"
+      class="mt-5"
+      :aria-label="roomWords.ofZone(zone.name)"
+      data-zone-fill
+    >
       <div class="flex flex-wrap items-baseline justify-between gap-x-4 border-b-2 border-ridge-5 pb-1">
         <h2 class="text-[1.15rem]">{{ zone.name }}</h2>
-        <p class="figures"><span v-if="cap.state !== 'none'" class="mr-4 font-semibold" :class="cap.state === 'under' ? '' : 'text-berry'">{{ roomWords.cap(cap.count, cap.cap) }}</span><template v-if="outlook.lengthMm > 0">{{ lengthText(outlook.freeMm) }} {{ roomWords.free.toLowerCase() }}, {{ roomWords.lastsFor(outlook) }}</template></p>
+        <p class="figures">
+          <span v-if="cap.state !== 'none'" class="mr-4 font-semibold" :class="cap.state === 'under' ? '' : 'text-berry'">{{
+            roomWords.cap(cap.count, cap.cap)
+          }}</span><template v-if="outlook.lengthMm > 0"
+            >{{ lengthText(outlook.freeMm) }} {{ roomWords.free.toLowerCase() }}, {{ roomWords.lastsFor(outlook) }}</template
+          >
+        </p>
       </div>
       <ul>
-        <li v-for="each in containers" :key="each.row.container.id" class="grid grid-cols-[7rem_1fr] items-center gap-x-3 border-b border-line py-1.5 sm:grid-cols-[9rem_14rem_1fr]">
-          <NuxtLink :to="`/storeroom/${each.row.container.id}`" class="inline-flex min-h-11 items-center font-semibold hover:underline">{{ each.row.container.name }}</NuxtLink>
+        <li
+          v-for="each in containers"
+          :key="each.row.container.id"
+          class="grid grid-cols-[7rem_1fr] items-center gap-x-3 border-b border-line py-1.5 sm:grid-cols-[9rem_14rem_1fr]"
+        >
+          <NuxtLink :to="`/storeroom/${each.row.container.id}`" class="inline-flex min-h-11 items-center font-semibold hover:underline">{{
+            each.row.container.name
+          }}</NuxtLink>
           <span class="relative h-4 border border-edge bg-sheet" aria-hidden="true">
-            <span class="absolute inset-y-0 left-0" :class="each.share > 1 ? 'bg-berry' : 'bg-ridge-4'" :style="{ width: `${Math.min(100, each.share * 100)}%` }" />
-            <span v-if="!each.row.container.cells && zone.growthReserve > 0" class="absolute inset-y-0 border-l-2 border-dashed border-night" :style="{ left: `${(1 - zone.growthReserve) * 100}%` }" />
+            <span
+              class="absolute inset-y-0 left-0"
+              :class="each.share > 1 ? 'bg-berry' : 'bg-ridge-4'"
+              :style="{ width: `${Math.min(100, each.share * 100)}%` }"
+            />
+            <span
+              v-if="!each.row.container.cells && zone.growthReserve > 0"
+              class="absolute inset-y-0 border-l-2 border-dashed border-night"
+              :style="{ left: `${(1 - zone.growthReserve) * 100}%` }"
+            />
           </span>
-          <span class="col-span-2 text-[0.94rem] figures sm:col-span-1"><span class="font-semibold">{{ storeroomWords.full(Math.round(each.share * 100), true) }}</span><template v-if="!each.row.container.cells">: <span :class="each.outlook.state === 'over' ? 'text-berry' : each.outlook.state === 'room' ? '' : 'text-ochre'">{{ roomWords.outlook(each.outlook, lengthText) }}</span>, {{ roomWords.lastsFor(each.outlook) }}</template></span>
+          <span class="col-span-2 text-[0.94rem] figures sm:col-span-1"
+            ><span class="font-semibold">{{ storeroomWords.full(Math.round(each.share * 100), true) }}</span
+            ><template v-if="!each.row.container.cells"
+              >:
+              <span :class="each.outlook.state === 'over' ? 'text-berry' : each.outlook.state === 'room' ? '' : 'text-ochre'">{{
+                roomWords.outlook(each.outlook, lengthText)
+              }}</span>, {{ roomWords.lastsFor(each.outlook) }}</template
+            ></span
+          >
         </li>
       </ul>
     </section>
@@ -69,29 +136,116 @@ const HOURS = [1, 2, 8] as const
     <div class="mt-8 grid gap-8 md:grid-cols-2">
       <section :aria-label="roomWords.learntTitle">
         <h2 class="text-[1.15rem]">{{ roomWords.learntTitle }}</h2>
-        <ul class="mt-2 border-t border-line" data-thickness><li v-for="each in thicknesses" :key="each.key" class="border-b border-line py-1.5 leading-snug"><span class="font-semibold">{{ each.name }}</span><span class="block figures" :class="each.isLearnt ? 'text-moss' : 'text-quiet'">{{ each.text }}</span></li></ul>
+        <ul class="mt-2 border-t border-line" data-thickness>
+          <li v-for="each in thicknesses" :key="each.key" class="border-b border-line py-1.5 leading-snug">
+            <span class="font-semibold">{{ each.name }}</span><span
+              class="block figures"
+              :class="each.isLearnt ? 'text-moss' : 'text-quiet'"
+              >{{ each.text }}</span
+            >
+          </li>
+        </ul>
         <h3 class="mt-4 font-semibold">{{ roomWords.measuredLanes }}</h3>
         <p v-if="measured.length === 0" class="hint">{{ roomWords.noLanes }} {{ roomWords.measureLead }}</p>
-        <ul><li v-for="each in measured" :key="each.id" class="flex items-center justify-between gap-3 border-b border-line"><span class="figures">{{ each.container?.name }}<template v-if="(each.container?.lanes ?? 1) > 1">, {{ laneName(each.lane, each.container?.lanes ?? 1) }}</template>: {{ lengthText(each.filledMm) }}</span><button type="button" class="head-button" :aria-label="`${roomWords.forget}: ${each.container?.name}`" @click="commands.forgetLength(database(), each.id)"><X :size="18" aria-hidden="true" /></button></li></ul>
+        <ul>
+          <li v-for="each in measured" :key="each.id" class="flex items-center justify-between gap-3 border-b border-line">
+            <span class="figures"
+              >{{ each.container?.name
+              }}<template v-if="(each.container?.lanes ?? 1) > 1">, {{ laneName(each.lane, each.container?.lanes ?? 1) }}</template
+              >: {{ lengthText(each.filledMm) }}</span
+            ><button
+              type="button"
+              class="head-button"
+              :aria-label="`${roomWords.forget}: ${each.container?.name}`"
+              @click="commands.forgetLength(database(), each.id)"
+            >
+              <X :size="18" aria-hidden="true" />
+            </button>
+          </li>
+        </ul>
       </section>
       <section :aria-label="roomWords.liftTitle">
         <h2 class="text-[1.15rem]">{{ roomWords.liftTitle }}</h2>
         <p class="border-l-4 border-ochre bg-wash px-3 py-2">{{ roomWords.liftLead }}</p>
         <p v-if="shownHeavy.length === 0" class="mt-2 font-semibold text-moss">{{ roomWords.noneHeavy }}</p>
         <ul class="mt-2 border-t border-line" data-lifts>
-          <li v-for="{ lift, isTooHeavy, isHigh, isShelfMeasured } in heaviest" :key="lift.container.id" class="border-b border-line py-1.5 figures">
-            <span class="font-semibold">{{ lift.container.name }}</span>: {{ roomWords.lift(lift) }}<span v-if="isTooHeavy" class="block font-semibold text-berry">{{ roomWords.tooHeavy }}<template v-if="lift.betterShelf">; {{ roomWords.better(lift.betterShelf) }}</template></span><span v-else-if="isHigh" class="block text-ochre">{{ roomWords.high }}</span>
-            <span class="hint block">{{ roomWords.multipliers(lift) }}<template v-if="!isShelfMeasured">; {{ roomWords.usualShelf }}</template></span>
+          <li
+            v-for="{ lift, isTooHeavy, isHigh, isShelfMeasured } in heaviest"
+            :key="lift.container.id"
+            class="border-b border-line py-1.5 figures"
+          >
+            <span class="font-semibold">{{ lift.container.name }}</span>: {{ roomWords.lift(lift)
+            }}<span v-if="isTooHeavy" class="block font-semibold text-berry"
+              >{{ roomWords.tooHeavy }}<template v-if="lift.betterShelf">; {{ roomWords.better(lift.betterShelf) }}</template></span
+            ><span v-else-if="isHigh" class="block text-ochre">{{ roomWords.high }}</span>
+            <span class="hint block"
+              >{{ roomWords.multipliers(lift) }}<template v-if="!isShelfMeasured">; {{ roomWords.usualShelf }}</template></span
+            >
           </li>
         </ul>
         <h3 class="mt-4 font-semibold">{{ roomWords.inputs }}</h3>
         <div class="mt-1 grid grid-cols-2 gap-3">
-          <KField :label="`${roomWords.reach} (cm)`" for="lift-reach"><input id="lift-reach" type="number" min="25" max="63" class="field figures" :value="lifting.reachMm / 10" @change="setLifting({ reachMm: number($event, 25, 63) * 10 })"></KField>
-          <KField :label="`${roomWords.carryTo} (cm)`" for="lift-to"><input id="lift-to" type="number" min="0" max="175" class="field figures" :value="lifting.carryToMm / 10" @change="setLifting({ carryToMm: number($event, 0, 175) * 10 })"></KField>
-          <KField :label="roomWords.twist" for="lift-twist"><input id="lift-twist" type="number" min="0" max="135" class="field figures" :value="lifting.twistDeg" @change="setLifting({ twistDeg: number($event, 0, 135) })"></KField>
-          <KField :label="roomWords.perMinute" for="lift-rate"><input id="lift-rate" type="number" min="0.2" max="15" step="0.1" class="field figures" :value="lifting.perMinute" @change="setLifting({ perMinute: number($event, 0.2, 15) })"></KField>
-          <KField :label="roomWords.hours" for="lift-hours"><select id="lift-hours" class="field" :value="lifting.hours" @change="setLifting({ hours: HOURS.find(each => String(each) === ($event.target as HTMLSelectElement).value) ?? 1 })"><option v-for="each in HOURS" :key="each" :value="each">{{ roomWords.hoursOf[each] }}</option></select></KField>
-          <KField :label="roomWords.grip" for="lift-grip"><select id="lift-grip" class="field" :value="lifting.grip" @change="setLifting({ grip: GRIPS.find(each => each === ($event.target as HTMLSelectElement).value) ?? 'fair' })"><option v-for="each in GRIPS" :key="each" :value="each">{{ roomWords.grips[each] }}</option></select></KField>
+          <KField :label="`${roomWords.reach} (cm)`" for="lift-reach"
+            ><input
+              id="lift-reach"
+              type="number"
+              min="25"
+              max="63"
+              class="field figures"
+              :value="lifting.reachMm / 10"
+              @change="setLifting({ reachMm: number($event, 25, 63) * 10 })"
+          /></KField>
+          <KField :label="`${roomWords.carryTo} (cm)`" for="lift-to"
+            ><input
+              id="lift-to"
+              type="number"
+              min="0"
+              max="175"
+              class="field figures"
+              :value="lifting.carryToMm / 10"
+              @change="setLifting({ carryToMm: number($event, 0, 175) * 10 })"
+          /></KField>
+          <KField :label="roomWords.twist" for="lift-twist"
+            ><input
+              id="lift-twist"
+              type="number"
+              min="0"
+              max="135"
+              class="field figures"
+              :value="lifting.twistDeg"
+              @change="setLifting({ twistDeg: number($event, 0, 135) })"
+          /></KField>
+          <KField :label="roomWords.perMinute" for="lift-rate"
+            ><input
+              id="lift-rate"
+              type="number"
+              min="0.2"
+              max="15"
+              step="0.1"
+              class="field figures"
+              :value="lifting.perMinute"
+              @change="setLifting({ perMinute: number($event, 0.2, 15) })"
+          /></KField>
+          <KField :label="roomWords.hours" for="lift-hours"
+            ><select
+              id="lift-hours"
+              class="field"
+              :value="lifting.hours"
+              @change="setLifting({ hours: HOURS.find(each => String(each) === ($event.target as HTMLSelectElement).value) ?? 1 })"
+            >
+              <option v-for="each in HOURS" :key="each" :value="each">{{ roomWords.hoursOf[each] }}</option>
+            </select></KField
+          >
+          <KField :label="roomWords.grip" for="lift-grip"
+            ><select
+              id="lift-grip"
+              class="field"
+              :value="lifting.grip"
+              @change="setLifting({ grip: GRIPS.find(each => each === ($event.target as HTMLSelectElement).value) ?? 'fair' })"
+            >
+              <option v-for="each in GRIPS" :key="each" :value="each">{{ roomWords.grips[each] }}</option>
+            </select></KField
+          >
         </div>
       </section>
     </div>
@@ -99,8 +253,12 @@ const HOURS = [1, 2, 8] as const
       <h2 class="text-[1.15rem]">{{ roomWords.careTitle }}</h2>
       <p v-if="inSun.length + sticky.length === 0" class="text-moss">{{ roomWords.noCare }}</p>
       <ul data-care>
-        <li v-for="{ row, count, kindIds } in inSun" :key="row.container.id" class="border-l-4 border-ochre bg-wash px-3 py-2">{{ roomWords.sun(row.container.name, count, kindIds.map(id => lookUp('kinds', id)?.name ?? '').join(', ')) }}</li>
-        <li v-for="{ holding, besideIds } in sticky" :key="holding.id" class="mt-1 border-l-4 border-ochre bg-wash px-3 py-2">{{ roomWords.sticky(numberAndName(holding), besideIds.map(nameOf).join(', ')) }}</li>
+        <li v-for="{ row, count, kindIds } in inSun" :key="row.container.id" class="border-l-4 border-ochre bg-wash px-3 py-2">
+          {{ roomWords.sun(row.container.name, count, kindIds.map(id => lookUp('kinds', id)?.name ?? '').join(', ')) }}
+        </li>
+        <li v-for="{ holding, besideIds } in sticky" :key="holding.id" class="mt-1 border-l-4 border-ochre bg-wash px-3 py-2">
+          {{ roomWords.sticky(numberAndName(holding), besideIds.map(nameOf).join(', ')) }}
+        </li>
       </ul>
     </section>
   </div>

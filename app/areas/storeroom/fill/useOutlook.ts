@@ -1,14 +1,42 @@
 import { computed } from 'vue'
 import type { Zone } from '#core/catalog'
-import { arrivalsOf, capOf, type CapState, type ContainerLift, HEAVY_G, liftOf, type Outlook, outlookOf, shelfHeightMm, SHOULDER_MM, thicknessIn, weightOf } from '#core/capacity'
+import {
+  arrivalsOf,
+  capOf,
+  type CapState,
+  type ContainerLift,
+  HEAVY_G,
+  liftOf,
+  type Outlook,
+  outlookOf,
+  shelfHeightMm,
+  SHOULDER_MM,
+  thicknessIn,
+  weightOf,
+} from '#core/capacity'
 import { zoneFor } from '#core/filing'
 import type { ContainerRow } from '#core/room'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useFills } from './useFills'
 
-export interface ContainerOutlook { readonly row: ContainerRow, readonly outlook: Outlook, readonly share: number, readonly isMeasured: boolean }
-export interface ZoneOutlook { readonly zone: Zone, readonly outlook: Outlook, readonly cap: CapState, readonly containers: readonly ContainerOutlook[] }
-export interface HeavyContainer { readonly lift: ContainerLift, readonly isTooHeavy: boolean, readonly isHigh: boolean, readonly isShelfMeasured: boolean }
+export interface ContainerOutlook {
+  readonly row: ContainerRow
+  readonly outlook: Outlook
+  readonly share: number
+  readonly isMeasured: boolean
+}
+export interface ZoneOutlook {
+  readonly zone: Zone
+  readonly outlook: Outlook
+  readonly cap: CapState
+  readonly containers: readonly ContainerOutlook[]
+}
+export interface HeavyContainer {
+  readonly lift: ContainerLift
+  readonly isTooHeavy: boolean
+  readonly isHigh: boolean
+  readonly isShelfMeasured: boolean
+}
 
 /** How full, how heavy and for how long: by container and by zone. */
 export function useOutlook() {
@@ -17,37 +45,72 @@ export function useOutlook() {
   const today = new Date().toISOString()
   const holdingsByZone = computed(() => {
     const zones = catalogue.facts.zones
-    const groups = new Map<string, { sets: number, mm: number }>()
+    const groups = new Map<string, { sets: number; mm: number }>()
     for (const zone of zones) {
-      const own = [...catalogue.tables?.holdings.values() ?? []].filter(holding => zoneFor(holding, zones)?.id === zone.id)
-      groups.set(zone.id, arrivalsOf(own, today, holding => thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, id => catalogue.tables?.kinds.get(id), catalogue.learnt).mm))
+      const own = [...(catalogue.tables?.holdings.values() ?? [])].filter(holding => zoneFor(holding, zones)?.id === zone.id)
+      groups.set(
+        zone.id,
+        arrivalsOf(
+          own,
+          today,
+          holding => thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, id => catalogue.tables?.kinds.get(id), catalogue.learnt).mm,
+        ),
+      )
     }
     return groups
   })
   const setsIn = (row: ContainerRow): number => row.placements.reduce((sum, { holder }) => sum + holder.holdingIds.length, 0)
 
-  const zones = computed((): readonly ZoneOutlook[] => [...catalogue.facts.zones].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1)).map((zone) => {
-    const rows = catalogue.containers.filter(row => row.container.zoneId === zone.id && !row.container.isTable)
-    const yearly = holdingsByZone.value.get(zone.id)?.mm ?? 0
-    const total = rows.reduce((sum, row) => sum + (row.container.cells ? 0 : row.container.lengthMm * row.container.lanes), 0)
-    const containers = rows.flatMap((row): ContainerOutlook[] => {
-      const fill = fills.value.get(row.container.id)
-      // What comes in spreads over the lanes of the zone by their length.
-      const part = total > 0 ? (yearly * row.container.lengthMm * row.container.lanes) / total : 0
-      return fill ? [{ row, outlook: outlookOf([fill], zone.growthReserve, part), share: fill.share, isMeasured: fill.isMeasured }] : []
-    })
-    const inRows = rows.flatMap(row => row.container.cells ? [] : fills.value.get(row.container.id) ?? [])
-    return { zone, containers, outlook: outlookOf(inRows, zone.growthReserve, yearly), cap: capOf(zone, rows.reduce((sum, row) => sum + setsIn(row), 0)) }
-  }))
+  const zones = computed((): readonly ZoneOutlook[] =>
+    [...catalogue.facts.zones]
+      .sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1))
+      .map(zone => {
+        const rows = catalogue.containers.filter(row => row.container.zoneId === zone.id && !row.container.isTable)
+        const yearly = holdingsByZone.value.get(zone.id)?.mm ?? 0
+        const total = rows.reduce((sum, row) => sum + (row.container.cells ? 0 : row.container.lengthMm * row.container.lanes), 0)
+        const containers = rows.flatMap((row): ContainerOutlook[] => {
+          const fill = fills.value.get(row.container.id)
+          // What comes in spreads over the lanes of the zone by their length.
+          const part = total > 0 ? (yearly * row.container.lengthMm * row.container.lanes) / total : 0
+          return fill ? [{ row, outlook: outlookOf([fill], zone.growthReserve, part), share: fill.share, isMeasured: fill.isMeasured }] : []
+        })
+        const inRows = rows.flatMap(row => (row.container.cells ? [] : (fills.value.get(row.container.id) ?? [])))
+        return {
+          zone,
+          containers,
+          outlook: outlookOf(inRows, zone.growthReserve, yearly),
+          cap: capOf(
+            zone,
+            rows.reduce((sum, row) => sum + setsIn(row), 0),
+          ),
+        }
+      }),
+  )
 
-  const heavy = computed((): readonly HeavyContainer[] => catalogue.containers.flatMap((row): HeavyContainer[] => {
-    const fixture = catalogue.tables?.fixtures.get(row.container.fixtureId)
-    if (!fixture || row.container.isTable) return []
-    const grams = weightOf(row, id => catalogue.tables?.holdings.get(id), id => catalogue.tables?.kinds.get(id), id => catalogue.tables?.holderTypes.get(id))
-    const lift = liftOf(row.container, grams, fixture, catalogue.settings.lifting)
-    if (!lift) return []
-    return [{ lift, isTooHeavy: lift.index > 1, isHigh: grams > HEAVY_G && lift.shelfMm >= SHOULDER_MM, isShelfMeasured: shelfHeightMm(fixture, row.container.shelf).isMeasured }]
-  }).sort((a, b) => b.lift.index - a.lift.index))
+  const heavy = computed((): readonly HeavyContainer[] =>
+    catalogue.containers
+      .flatMap((row): HeavyContainer[] => {
+        const fixture = catalogue.tables?.fixtures.get(row.container.fixtureId)
+        if (!fixture || row.container.isTable) return []
+        const grams = weightOf(
+          row,
+          id => catalogue.tables?.holdings.get(id),
+          id => catalogue.tables?.kinds.get(id),
+          id => catalogue.tables?.holderTypes.get(id),
+        )
+        const lift = liftOf(row.container, grams, fixture, catalogue.settings.lifting)
+        if (!lift) return []
+        return [
+          {
+            lift,
+            isTooHeavy: lift.index > 1,
+            isHigh: grams > HEAVY_G && lift.shelfMm >= SHOULDER_MM,
+            isShelfMeasured: shelfHeightMm(fixture, row.container.shelf).isMeasured,
+          },
+        ]
+      })
+      .sort((a, b) => b.lift.index - a.lift.index),
+  )
 
   return { zones, heavy, newPerYear: (zoneId: string): number => holdingsByZone.value.get(zoneId)?.sets ?? 0 }
 }

@@ -10,7 +10,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 const catalogue = useCatalogue()
 const order = computed(() => catalogue.settings.fitOrder)
 const never = computed(() => catalogue.settings.fitNever)
-const zones = computed(() => [...catalogue.tables?.zones.values() ?? []].sort((a, b) => a.rank - b.rank))
+const zones = computed(() => [...(catalogue.tables?.zones.values() ?? [])].sort((a, b) => a.rank - b.rank))
 
 function move(way: FitWay, by: number): void {
   const others = order.value.filter(each => each !== way)
@@ -18,13 +18,29 @@ function move(way: FitWay, by: number): void {
   void commands.changeSettings(database(), { fitOrder: [...others.slice(0, at), way, ...others.slice(at)] })
 }
 function toggleNever(way: FitWay): void {
-  void commands.changeSettings(database(), { fitNever: never.value.includes(way) ? never.value.filter(each => each !== way) : [...never.value, way] })
+  void commands.changeSettings(database(), {
+    fitNever: never.value.includes(way) ? never.value.filter(each => each !== way) : [...never.value, way],
+  })
 }
 const HABITS = ['insert', 'magnet', 'packaging', 'dies'] as const
-const isOn = (zone: Zone, habit: typeof HABITS[number]): boolean => ({ insert: zone.habits.insert, magnet: zone.habits.magnet, packaging: zone.habits.packaging === 'keep', dies: zone.habits.dies === 'behind' })[habit]
-function toggleHabit(zone: Zone, habit: typeof HABITS[number]): void {
+const isOn = (zone: Zone, habit: (typeof HABITS)[number]): boolean =>
+  ({
+    insert: zone.habits.insert,
+    magnet: zone.habits.magnet,
+    packaging: zone.habits.packaging === 'keep',
+    dies: zone.habits.dies === 'behind',
+  })[habit]
+function toggleHabit(zone: Zone, habit: (typeof HABITS)[number]): void {
   const isNow = !isOn(zone, habit)
-  const habits: Zone['habits'] = { ...zone.habits, ...{ insert: { insert: isNow }, magnet: { magnet: isNow }, packaging: { packaging: isNow ? 'keep' as const : 'none' as const }, dies: { dies: isNow ? 'behind' as const : 'apart' as const } }[habit] }
+  const habits: Zone['habits'] = {
+    ...zone.habits,
+    ...{
+      insert: { insert: isNow },
+      magnet: { magnet: isNow },
+      packaging: { packaging: isNow ? ('keep' as const) : ('none' as const) },
+      dies: { dies: isNow ? ('behind' as const) : ('apart' as const) },
+    }[habit],
+  }
   void commands.changeZone(database(), { ...zone, habits })
 }
 </script>
@@ -37,9 +53,29 @@ function toggleHabit(zone: Zone, habit: typeof HABITS[number]): void {
       <ol class="mt-2 border-t border-line">
         <li v-for="(way, at) in order" :key="way" class="flex items-center gap-2 border-b border-line">
           <span class="min-w-0 flex-1" :class="never.includes(way) ? 'text-quiet line-through' : ''">{{ holderWords.way[way] }}</span>
-          <label class="flex min-h-11 items-center gap-2"><input type="checkbox" class="size-5" :checked="never.includes(way)" @change="toggleNever(way)">{{ holderWords.never }}</label>
-          <button type="button" class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40" :disabled="at === 0" :aria-label="holderWords.earlier(holderWords.way[way])" @click="move(way, -1)"><ArrowUp :size="18" aria-hidden="true" /></button>
-          <button type="button" class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40" :disabled="at === order.length - 1" :aria-label="holderWords.later(holderWords.way[way])" @click="move(way, 1)"><ArrowDown :size="18" aria-hidden="true" /></button>
+          <label class="flex min-h-11 items-center gap-2"
+            ><input type="checkbox" class="size-5" :checked="never.includes(way)" @change="toggleNever(way)" />{{
+              holderWords.never
+            }}</label
+          >
+          <button
+            type="button"
+            class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40"
+            :disabled="at === 0"
+            :aria-label="holderWords.earlier(holderWords.way[way])"
+            @click="move(way, -1)"
+          >
+            <ArrowUp :size="18" aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40"
+            :disabled="at === order.length - 1"
+            :aria-label="holderWords.later(holderWords.way[way])"
+            @click="move(way, 1)"
+          >
+            <ArrowDown :size="18" aria-hidden="true" />
+          </button>
         </li>
       </ol>
     </section>
@@ -47,7 +83,13 @@ function toggleHabit(zone: Zone, habit: typeof HABITS[number]): void {
       <h2 class="text-[1.15rem]">{{ holderWords.zones }}</h2>
       <fieldset v-for="zone in zones" :key="zone.id" class="mt-3 border-t border-line pt-1">
         <legend class="float-left w-full font-semibold">{{ zone.name }}</legend>
-        <div class="flex clear-both flex-wrap gap-x-4"><label v-for="habit in HABITS" :key="habit" class="flex min-h-11 items-center gap-2"><input type="checkbox" class="size-5" :checked="isOn(zone, habit)" @change="toggleHabit(zone, habit)">{{ holderWords.zoneHabits[habit] }}</label></div>
+        <div class="flex clear-both flex-wrap gap-x-4">
+          <label v-for="habit in HABITS" :key="habit" class="flex min-h-11 items-center gap-2"
+            ><input type="checkbox" class="size-5" :checked="isOn(zone, habit)" @change="toggleHabit(zone, habit)" />{{
+              holderWords.zoneHabits[habit]
+            }}</label
+          >
+        </div>
       </fieldset>
       <p class="hint mt-3">{{ holderWords.magnet }}</p>
     </section>

@@ -13,26 +13,70 @@ import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
 
 /** What is known of a type of holder. Lengths are typed as anybody writes them. */
-const { type, isNew } = defineProps<{ type: HolderType, isNew: boolean }>()
-const emit = defineEmits<{ kept: [], removed: [] }>()
+const { type, isNew } = defineProps<{ type: HolderType; isNew: boolean }>()
+const emit = defineEmits<{ kept: []; removed: [] }>()
 const catalogue = useCatalogue()
 const notices = useNotices()
 const { lengthText, sizeText } = useDescribe()
 const problem = shallowRef('')
-const texts = reactive({ name: '', type: 'pocket' as HolderType['type'], inner: '', closure: 'none' as HolderType['closure'], maxThickness: '', film: '', emptyThickness: '', bulk: '', weight: '', standsIn: [] as HolderType['standsIn'], rows: 0, columns: 0, isTwoSided: true, stock: 0, packs: '', isRetired: false, replacedById: '', notes: '' })
-const others = computed(() => [...catalogue.tables?.holderTypes.values() ?? []].filter(each => each.id !== type.id && !each.isRetired))
-const written = (mm: number | null): string => mm ? lengthText(mm) : ''
+const texts = reactive({
+  name: '',
+  type: 'pocket' as HolderType['type'],
+  inner: '',
+  closure: 'none' as HolderType['closure'],
+  maxThickness: '',
+  film: '',
+  emptyThickness: '',
+  bulk: '',
+  weight: '',
+  standsIn: [] as HolderType['standsIn'],
+  rows: 0,
+  columns: 0,
+  isTwoSided: true,
+  stock: 0,
+  packs: '',
+  isRetired: false,
+  replacedById: '',
+  notes: '',
+})
+const others = computed(() => [...(catalogue.tables?.holderTypes.values() ?? [])].filter(each => each.id !== type.id && !each.isRetired))
+const written = (mm: number | null): string => (mm ? lengthText(mm) : '')
 const shown = shallowRef<Readonly<typeof texts>>({ ...texts })
 
-watch(() => type, () => {
-  problem.value = ''
-  Object.assign(texts, {
-    name: type.name, type: type.type, inner: type.inner ? sizeText(type.inner) : '', closure: type.closure, maxThickness: written(type.maxThicknessMm), film: type.filmMm ? `${type.filmMm} mm` : '',
-    emptyThickness: written(type.emptyThicknessMm), bulk: type.extraBulkMm ? `${type.extraBulkMm} mm` : '', weight: type.weightG === null ? '' : String(type.weightG), standsIn: [...type.standsIn], rows: type.cells?.rows ?? 3, columns: type.cells?.columns ?? 3, isTwoSided: type.cells?.isTwoSided ?? true,
-    stock: type.stockOnHand, packs: type.packs.map(pack => pack.priceMinor === null ? String(pack.pieces) : `${pack.pieces} at ${writePrice({ minor: pack.priceMinor, currency: catalogue.settings.currency })}`).join(', '), isRetired: type.isRetired, replacedById: type.replacedById ?? '', notes: type.notes,
-  })
-  shown.value = { ...texts }
-}, { immediate: true })
+watch(
+  () => type,
+  () => {
+    problem.value = ''
+    Object.assign(texts, {
+      name: type.name,
+      type: type.type,
+      inner: type.inner ? sizeText(type.inner) : '',
+      closure: type.closure,
+      maxThickness: written(type.maxThicknessMm),
+      film: type.filmMm ? `${type.filmMm} mm` : '',
+      emptyThickness: written(type.emptyThicknessMm),
+      bulk: type.extraBulkMm ? `${type.extraBulkMm} mm` : '',
+      weight: type.weightG === null ? '' : String(type.weightG),
+      standsIn: [...type.standsIn],
+      rows: type.cells?.rows ?? 3,
+      columns: type.cells?.columns ?? 3,
+      isTwoSided: type.cells?.isTwoSided ?? true,
+      stock: type.stockOnHand,
+      packs: type.packs
+        .map(pack =>
+          pack.priceMinor === null
+            ? String(pack.pieces)
+            : `${pack.pieces} at ${writePrice({ minor: pack.priceMinor, currency: catalogue.settings.currency })}`,
+        )
+        .join(', '),
+      isRetired: type.isRetired,
+      replacedById: type.replacedById ?? '',
+      notes: type.notes,
+    })
+    shown.value = { ...texts }
+  },
+  { immediate: true },
+)
 
 /** A text that was not touched keeps the value it stands for, to the last digit; null: it cannot be read. */
 function lengthOf(field: 'maxThickness' | 'film' | 'emptyThickness' | 'bulk', before: number | null): number | null | 'unread' {
@@ -41,30 +85,63 @@ function lengthOf(field: 'maxThickness' | 'film' | 'emptyThickness' | 'bulk', be
   return reading.ok ? reading.mm : reading.code === 'empty' || reading.code === 'zero' ? null : 'unread'
 }
 function packsOf(): HolderType['packs'] | null {
-  const parts = texts.packs.split(/,(?!\d{2}\b)/).map(part => part.trim()).filter(Boolean)
-  const packs = parts.map((part) => {
+  const parts = texts.packs
+    .split(/,(?!\d{2}\b)/)
+    .map(part => part.trim())
+    .filter(Boolean)
+  const packs = parts.map(part => {
     const [pieces = '', price] = part.split(/\s+at\s+/)
     const read = price === undefined ? null : readPrice(price, catalogue.settings.currency)
-    return /^\d{1,5}$/.test(pieces) && Number(pieces) > 0 && (price === undefined || read) ? { pieces: Number(pieces), priceMinor: read?.minor ?? null } : null
+    return /^\d{1,5}$/.test(pieces) && Number(pieces) > 0 && (price === undefined || read)
+      ? { pieces: Number(pieces), priceMinor: read?.minor ?? null }
+      : null
   })
   return packs.every(pack => pack !== null) ? packs : null
 }
 async function keep(): Promise<void> {
   const size = readSize(texts.inner, catalogue.settings.unit)
   const inner = texts.inner === shown.value.inner ? type.inner : size.ok ? { ...size.size } : null
-  const lengths = { maxThicknessMm: lengthOf('maxThickness', type.maxThicknessMm), filmMm: lengthOf('film', type.filmMm), emptyThicknessMm: lengthOf('emptyThickness', type.emptyThicknessMm), extraBulkMm: lengthOf('bulk', type.extraBulkMm) }
+  const lengths = {
+    maxThicknessMm: lengthOf('maxThickness', type.maxThicknessMm),
+    filmMm: lengthOf('film', type.filmMm),
+    emptyThicknessMm: lengthOf('emptyThickness', type.emptyThicknessMm),
+    extraBulkMm: lengthOf('bulk', type.extraBulkMm),
+  }
   const packs = packsOf()
   const isPage = texts.type === 'celledPage'
   const isGrid = [texts.rows, texts.columns].every(count => Number.isInteger(count) && count >= 1 && count <= 12)
   const takesAny = texts.type === 'ring' || texts.type === 'none'
-  problem.value = (inner === null && (texts.inner.trim() !== '' || !takesAny)) ? holderWords.innerProblem : Object.values(lengths).includes('unread') ? holderWords.lengthProblem : packs === null ? holderWords.packsProblem : isPage && !isGrid ? holderWords.cellsProblem : ''
+  problem.value =
+    inner === null && (texts.inner.trim() !== '' || !takesAny)
+      ? holderWords.innerProblem
+      : Object.values(lengths).includes('unread')
+        ? holderWords.lengthProblem
+        : packs === null
+          ? holderWords.packsProblem
+          : isPage && !isGrid
+            ? holderWords.cellsProblem
+            : ''
   if (problem.value || packs === null) return
-  const mm = (value: number | null | 'unread'): number | null => value === 'unread' ? null : value
+  const mm = (value: number | null | 'unread'): number | null => (value === 'unread' ? null : value)
   const weightG = Number.parseFloat(texts.weight.replace(',', '.'))
   const outcome = await commands.putHolderType(database(), {
-    ...type, name: texts.name, type: texts.type, inner, closure: texts.closure, maxThicknessMm: mm(lengths.maxThicknessMm), filmMm: mm(lengths.filmMm) ?? 0, emptyThicknessMm: mm(lengths.emptyThicknessMm), extraBulkMm: mm(lengths.extraBulkMm) ?? 0,
-    weightG: Number.isFinite(weightG) && weightG >= 0 ? weightG : null, standsIn: [...texts.standsIn], cells: isPage ? { rows: texts.rows, columns: texts.columns, isTwoSided: texts.isTwoSided } : null,
-    stockOnHand: Math.max(0, Math.round(texts.stock || 0)), packs, isRetired: texts.isRetired, replacedById: texts.replacedById || null, notes: texts.notes,
+    ...type,
+    name: texts.name,
+    type: texts.type,
+    inner,
+    closure: texts.closure,
+    maxThicknessMm: mm(lengths.maxThicknessMm),
+    filmMm: mm(lengths.filmMm) ?? 0,
+    emptyThicknessMm: mm(lengths.emptyThicknessMm),
+    extraBulkMm: mm(lengths.extraBulkMm) ?? 0,
+    weightG: Number.isFinite(weightG) && weightG >= 0 ? weightG : null,
+    standsIn: [...texts.standsIn],
+    cells: isPage ? { rows: texts.rows, columns: texts.columns, isTwoSided: texts.isTwoSided } : null,
+    stockOnHand: Math.max(0, Math.round(texts.stock || 0)),
+    packs,
+    isRetired: texts.isRetired,
+    replacedById: texts.replacedById || null,
+    notes: texts.notes,
   })
   problem.value = outcome.ok ? '' : outcome.code === 'inUse' ? holderWords.inUse(outcome.count) : holderWords.problems[outcome.code]
   if (!outcome.ok) return
@@ -81,29 +158,81 @@ async function remove(): Promise<void> {
 
 <template>
   <form class="grid gap-3 sm:grid-cols-2" novalidate @submit.prevent="keep">
-    <KField class="sm:col-span-2" :label="holderWords.name" for="holder-name" :problem="problem"><input id="holder-name" v-model="texts.name" class="field" maxlength="300" autocomplete="off"></KField>
-    <KField :label="holderWords.type" for="holder-type"><select id="holder-type" v-model="texts.type" class="field"><option v-for="each in HOLDER_TYPES" :key="each" :value="each">{{ holderWords.types[each] }}</option></select></KField>
-    <KField :label="holderWords.inner" for="holder-inner" :hint="holderWords.innerHint"><input id="holder-inner" v-model="texts.inner" class="field figures" maxlength="60" autocomplete="off"></KField>
+    <KField class="sm:col-span-2" :label="holderWords.name" for="holder-name" :problem="problem"
+      ><input id="holder-name" v-model="texts.name" class="field" maxlength="300" autocomplete="off"
+    /></KField>
+    <KField :label="holderWords.type" for="holder-type"
+      ><select id="holder-type" v-model="texts.type" class="field">
+        <option v-for="each in HOLDER_TYPES" :key="each" :value="each">{{ holderWords.types[each] }}</option>
+      </select></KField
+    >
+    <KField :label="holderWords.inner" for="holder-inner" :hint="holderWords.innerHint"
+      ><input id="holder-inner" v-model="texts.inner" class="field figures" maxlength="60" autocomplete="off"
+    /></KField>
     <template v-if="texts.type === 'celledPage'">
-      <KField :label="holderWords.cells" for="holder-rows"><span class="flex gap-2"><input id="holder-rows" v-model.number="texts.rows" type="number" min="1" max="12" class="field figures"><input v-model.number="texts.columns" type="number" min="1" max="12" class="field figures" :aria-label="storeroomWords.columns"></span></KField>
-      <label class="flex min-h-11 items-center gap-3 self-end"><input v-model="texts.isTwoSided" type="checkbox" class="size-5">{{ holderWords.bothSides }}</label>
+      <KField :label="holderWords.cells" for="holder-rows"
+        ><span class="flex gap-2"
+          ><input id="holder-rows" v-model.number="texts.rows" type="number" min="1" max="12" class="field figures" /><input
+            v-model.number="texts.columns"
+            type="number"
+            min="1"
+            max="12"
+            class="field figures"
+            :aria-label="storeroomWords.columns" /></span
+      ></KField>
+      <label class="flex min-h-11 items-center gap-3 self-end"
+        ><input v-model="texts.isTwoSided" type="checkbox" class="size-5" />{{ holderWords.bothSides }}</label
+      >
     </template>
-    <KField :label="holderWords.closure" for="holder-closure"><select id="holder-closure" v-model="texts.closure" class="field"><option v-for="each in CLOSURES" :key="each" :value="each">{{ holderWords.closures[each] }}</option></select></KField>
-    <KField :label="holderWords.maxThickness" for="holder-max"><input id="holder-max" v-model="texts.maxThickness" class="field figures" maxlength="30" autocomplete="off"></KField>
-    <KField :label="holderWords.film" for="holder-film"><input id="holder-film" v-model="texts.film" class="field figures" maxlength="30" autocomplete="off"></KField>
-    <KField :label="holderWords.bulk" for="holder-bulk"><input id="holder-bulk" v-model="texts.bulk" class="field figures" maxlength="30" autocomplete="off"></KField>
-    <KField :label="holderWords.emptyThickness" for="holder-empty"><input id="holder-empty" v-model="texts.emptyThickness" class="field figures" maxlength="30" autocomplete="off"></KField>
-    <KField :label="holderWords.weight" for="holder-weight"><input id="holder-weight" v-model="texts.weight" class="field figures" maxlength="12" inputmode="decimal" autocomplete="off"></KField>
-    <KField :label="holderWords.stock" for="holder-stock"><input id="holder-stock" v-model.number="texts.stock" type="number" min="0" class="field figures"></KField>
-    <KField :label="holderWords.packs" for="holder-packs" :hint="holderWords.packsHint"><input id="holder-packs" v-model="texts.packs" class="field figures" maxlength="300" autocomplete="off"></KField>
+    <KField :label="holderWords.closure" for="holder-closure"
+      ><select id="holder-closure" v-model="texts.closure" class="field">
+        <option v-for="each in CLOSURES" :key="each" :value="each">{{ holderWords.closures[each] }}</option>
+      </select></KField
+    >
+    <KField :label="holderWords.maxThickness" for="holder-max"
+      ><input id="holder-max" v-model="texts.maxThickness" class="field figures" maxlength="30" autocomplete="off"
+    /></KField>
+    <KField :label="holderWords.film" for="holder-film"
+      ><input id="holder-film" v-model="texts.film" class="field figures" maxlength="30" autocomplete="off"
+    /></KField>
+    <KField :label="holderWords.bulk" for="holder-bulk"
+      ><input id="holder-bulk" v-model="texts.bulk" class="field figures" maxlength="30" autocomplete="off"
+    /></KField>
+    <KField :label="holderWords.emptyThickness" for="holder-empty"
+      ><input id="holder-empty" v-model="texts.emptyThickness" class="field figures" maxlength="30" autocomplete="off"
+    /></KField>
+    <KField :label="holderWords.weight" for="holder-weight"
+      ><input id="holder-weight" v-model="texts.weight" class="field figures" maxlength="12" inputmode="decimal" autocomplete="off"
+    /></KField>
+    <KField :label="holderWords.stock" for="holder-stock"
+      ><input id="holder-stock" v-model.number="texts.stock" type="number" min="0" class="field figures"
+    /></KField>
+    <KField :label="holderWords.packs" for="holder-packs" :hint="holderWords.packsHint"
+      ><input id="holder-packs" v-model="texts.packs" class="field figures" maxlength="300" autocomplete="off"
+    /></KField>
     <fieldset class="sm:col-span-2">
-      <legend class="label">{{ holderWords.standsIn }}: <span class="font-normal">{{ texts.standsIn.length ? '' : holderWords.anywhere }}</span></legend>
-      <div class="flex flex-wrap gap-x-4"><label v-for="each in CONTAINER_TYPES" :key="each" class="flex min-h-11 items-center gap-2"><input v-model="texts.standsIn" type="checkbox" class="size-5" :value="each">{{ storeroomWords.types[each] }}</label></div>
+      <legend class="label">
+        {{ holderWords.standsIn }}: <span class="font-normal">{{ texts.standsIn.length ? '' : holderWords.anywhere }}</span>
+      </legend>
+      <div class="flex flex-wrap gap-x-4">
+        <label v-for="each in CONTAINER_TYPES" :key="each" class="flex min-h-11 items-center gap-2"
+          ><input v-model="texts.standsIn" type="checkbox" class="size-5" :value="each" />{{ storeroomWords.types[each] }}</label
+        >
+      </div>
     </fieldset>
-    <label class="flex min-h-11 items-center gap-3 self-end"><input v-model="texts.isRetired" type="checkbox" class="size-5">{{ holderWords.retired }}</label>
-    <KField :label="holderWords.replacedBy" for="holder-replaced"><select id="holder-replaced" v-model="texts.replacedById" class="field"><option value="">{{ holderWords.nothing }}</option><option v-for="each in others" :key="each.id" :value="each.id">{{ each.name }}</option></select></KField>
+    <label class="flex min-h-11 items-center gap-3 self-end"
+      ><input v-model="texts.isRetired" type="checkbox" class="size-5" />{{ holderWords.retired }}</label
+    >
+    <KField :label="holderWords.replacedBy" for="holder-replaced"
+      ><select id="holder-replaced" v-model="texts.replacedById" class="field">
+        <option value="">{{ holderWords.nothing }}</option>
+        <option v-for="each in others" :key="each.id" :value="each.id">{{ each.name }}</option>
+      </select></KField
+    >
     <div class="flex flex-wrap justify-end gap-2 sm:col-span-2">
-      <button v-if="!isNew" type="button" class="button text-berry" @click="remove"><Trash2 :size="18" aria-hidden="true" />{{ holderWords.remove }}</button>
+      <button v-if="!isNew" type="button" class="button text-berry" @click="remove">
+        <Trash2 :size="18" aria-hidden="true" />{{ holderWords.remove }}
+      </button>
       <button type="submit" class="button-main"><Check :size="18" aria-hidden="true" />{{ holderWords.keep }}</button>
     </div>
   </form>

@@ -16,13 +16,14 @@ import { useNotices } from '~/shell/useNotices'
 const catalogue = useCatalogue()
 const notices = useNotices()
 const { sizeText } = useDescribe()
-const types = computed(() => [...catalogue.tables?.holderTypes.values() ?? []].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1)))
+const types = computed(() => [...(catalogue.tables?.holderTypes.values() ?? [])].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1)))
 const openId = shallowRef<string | null>(null)
 const fresh = shallowRef<HolderType | null>(null)
 const opened = computed(() => fresh.value ?? types.value.find(type => type.id === openId.value) ?? types.value[0] ?? null)
 const usedBy = computed(() => {
   const counts = new Map<string, number>()
-  for (const { holder } of catalogue.room.placements.values()) if (holder.holderTypeId) counts.set(holder.holderTypeId, (counts.get(holder.holderTypeId) ?? 0) + 1)
+  for (const { holder } of catalogue.room.placements.values())
+    if (holder.holderTypeId) counts.set(holder.holderTypeId, (counts.get(holder.holderTypeId) ?? 0) + 1)
   return counts
 })
 
@@ -46,7 +47,10 @@ async function begin(): Promise<void> {
 <template>
   <div class="mx-auto max-w-6xl p-4 sm:p-6">
     <div class="flex flex-wrap items-end justify-between gap-4">
-      <div><h1 class="text-[1.6rem]">{{ holderWords.title }}</h1><p class="text-quiet">{{ holderWords.lead }}</p></div>
+      <div>
+        <h1 class="text-[1.6rem]">{{ holderWords.title }}</h1>
+        <p class="text-quiet">{{ holderWords.lead }}</p>
+      </div>
       <div class="flex flex-wrap gap-2">
         <button type="button" class="button" @click="begin">{{ holderWords.begin }}</button>
         <button type="button" class="button-main" @click="make"><Plus :size="18" aria-hidden="true" />{{ holderWords.make }}</button>
@@ -56,13 +60,24 @@ async function begin(): Promise<void> {
     <div class="mt-5 grid grid-cols-1 gap-6 md:grid-cols-[20rem_minmax(0,1fr)]">
       <ul class="content-start border-t border-line md:max-h-[60rem] md:overflow-y-auto" :aria-label="holderWords.list">
         <li v-for="type in types" :key="type.id" class="border-b border-line">
-          <button type="button" class="min-h-11 w-full px-2 py-1 text-left leading-snug hover:bg-wash" :class="opened?.id === type.id ? 'bg-wash font-semibold' : ''" :aria-expanded="opened?.id === type.id" @click="open(type.id)">
-            <span :class="type.isRetired ? 'line-through' : ''">{{ type.name }}</span><span class="hint block font-normal figures">{{ type.inner ? `${sizeText(type.inner)}, ` : '' }}{{ holderWords.inUseBy(usedBy.get(type.id) ?? 0, type.stockOnHand) }}</span>
+          <button
+            type="button"
+            class="min-h-11 w-full px-2 py-1 text-left leading-snug hover:bg-wash"
+            :class="opened?.id === type.id ? 'bg-wash font-semibold' : ''"
+            :aria-expanded="opened?.id === type.id"
+            @click="open(type.id)"
+          >
+            <span :class="type.isRetired ? 'line-through' : ''">{{ type.name }}</span><span class="hint block font-normal figures"
+              >{{ type.inner ? `${sizeText(type.inner)}, ` : ''
+              }}{{ holderWords.inUseBy(usedBy.get(type.id) ?? 0, type.stockOnHand) }}</span
+            >
           </button>
         </li>
       </ul>
       <div v-if="opened" class="grid content-start gap-6">
-        <section class="panel" :aria-label="opened.name || holderWords.make"><HolderForm :type="opened" :is-new="fresh !== null" @kept="kept" @removed="openId = null" /></section>
+        <section class="panel" :aria-label="opened.name || holderWords.make">
+          <HolderForm :type="opened" :is-new="fresh !== null" @kept="kept" @removed="openId = null" />
+        </section>
         <OneSize v-if="!fresh" :type="opened" />
       </div>
     </div>

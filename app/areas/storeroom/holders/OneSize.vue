@@ -17,13 +17,20 @@ const { code, lengthText } = useDescribe()
 const found = shallowRef<Awaited<ReturnType<FitApi['report']>> | null>(null)
 let crew: Crew<FitApi> | null = null
 onScopeDispose(() => crew?.end())
-watch(() => [type, catalogue.tables?.holdings, catalogue.settings.fitOrder, catalogue.settings.fitNever], async () => {
-  crew ??= hire<FitApi>(new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' }))
-  const asked = type.id
-  const answer = await crew.run(api => api.report(JSON.parse(JSON.stringify(type)) as HolderType)).catch(() => null)
-  if (asked === type.id) found.value = answer
-}, { immediate: true })
-const nameOf = (id: string): string => { const holding = catalogue.tables?.holdings.get(id); return holding ? `${code(holding)} ${holding.name}` : '' }
+watch(
+  () => [type, catalogue.tables?.holdings, catalogue.settings.fitOrder, catalogue.settings.fitNever],
+  async () => {
+    crew ??= hire<FitApi>(new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' }))
+    const asked = type.id
+    const answer = await crew.run(api => api.report(JSON.parse(JSON.stringify(type)) as HolderType)).catch(() => null)
+    if (asked === type.id) found.value = answer
+  },
+  { immediate: true },
+)
+const nameOf = (id: string): string => {
+  const holding = catalogue.tables?.holdings.get(id)
+  return holding ? `${code(holding)} ${holding.name}` : ''
+}
 const some = (ids: readonly string[]): string => `${ids.slice(0, NAMES).map(nameOf).join(', ')}${ids.length > NAMES ? ' ...' : ''}`
 </script>
 
@@ -33,12 +40,23 @@ const some = (ids: readonly string[]): string => `${ids.slice(0, NAMES).map(name
     <p class="hint">{{ holderWords.oneSizeLead(type.name) }}</p>
     <p v-if="!found" class="text-quiet" role="status">{{ holderWords.working }}</p>
     <template v-else>
-      <p class="mt-2 font-semibold figures">{{ holderWords.plainly(PLAIN.reduce((sum, way) => sum + (found?.report.byWay.get(way)?.length ?? 0), 0), (catalogue.tables?.holdings.size ?? 0) - found.report.unknown.length) }}</p>
+      <p class="mt-2 font-semibold figures">
+        {{
+          holderWords.plainly(
+            PLAIN.reduce((sum, way) => sum + (found?.report.byWay.get(way)?.length ?? 0), 0),
+            (catalogue.tables?.holdings.size ?? 0) - found.report.unknown.length,
+          )
+        }}
+      </p>
       <ul class="figures">
         <li v-for="way in FIT_WAYS.filter(each => found?.report.byWay.has(each))" :key="way" class="border-t border-line py-1">
-          <span class="font-semibold">{{ found.report.byWay.get(way)?.length }}</span> {{ holderWords.way[way] }}<span v-if="!PLAIN.some(each => each === way)" class="hint block">{{ some(found.report.byWay.get(way) ?? []) }}</span>
+          <span class="font-semibold">{{ found.report.byWay.get(way)?.length }}</span> {{ holderWords.way[way]
+          }}<span v-if="!PLAIN.some(each => each === way)" class="hint block">{{ some(found.report.byWay.get(way) ?? []) }}</span>
         </li>
-        <li class="border-t border-line py-1">{{ holderWords.without(found.report.without.length) }}<span class="hint block">{{ some(found.report.without.map(each => each.id)) }}</span></li>
+        <li class="border-t border-line py-1">
+          {{ holderWords.without(found.report.without.length)
+          }}<span class="hint block">{{ some(found.report.without.map(each => each.id)) }}</span>
+        </li>
       </ul>
       <p class="figures">{{ holderWords.needed(found.report.holders, type.stockOnHand, found.report.toGet) }}</p>
       <p v-if="found.report.unknown.length" class="hint figures">{{ holderWords.unknown(found.report.unknown.length) }}</p>
@@ -47,8 +65,13 @@ const some = (ids: readonly string[]): string => `${ids.slice(0, NAMES).map(name
         <p class="hint">{{ found.replacements.length ? holderWords.replaceLead : holderWords.none }}</p>
         <ul>
           <li v-for="each in found.replacements.slice(0, SHOWN)" :key="each.type.id" class="border-t border-line py-1">
-            <span class="font-semibold">{{ each.type.name }}</span> <span class="hint">{{ holderWords.larger(holderWords.signed(each.widerMm, lengthText), holderWords.signed(each.tallerMm, lengthText)) }}</span>
-            <span class="block">{{ each.noLonger.length ? holderWords.noLonger(each.noLonger.length, some(each.noLonger)) : holderWords.nobody }}</span>
+            <span class="font-semibold">{{ each.type.name }}</span>
+            <span class="hint">{{
+              holderWords.larger(holderWords.signed(each.widerMm, lengthText), holderWords.signed(each.tallerMm, lengthText))
+            }}</span>
+            <span class="block">{{
+              each.noLonger.length ? holderWords.noLonger(each.noLonger.length, some(each.noLonger)) : holderWords.nobody
+            }}</span>
           </li>
         </ul>
       </template>

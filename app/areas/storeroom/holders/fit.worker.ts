@@ -7,19 +7,31 @@ import { database } from '~/db'
 /** Every set with what goes into a holder, by the habits of its zone. */
 async function sizedSets(): Promise<readonly SizedSet[]> {
   const db = database()
-  const [holdings, kinds, zones] = await Promise.all([db.records('holdings').toArray(), db.records('kinds').toArray(), db.records('zones').toArray()])
+  const [holdings, kinds, zones] = await Promise.all([
+    db.records('holdings').toArray(),
+    db.records('kinds').toArray(),
+    db.records('zones').toArray(),
+  ])
   const kindOf = new Map(kinds.map(kind => [kind.id, kind]))
-  return holdings.filter(holding => holding.state !== 'gone').map(holding => ({ id: holding.id, contents: contentsOf(holding, kindOf.get(holding.kindId ?? '') ?? null, zoneFor(holding, zones)?.habits ?? START_HABITS) }))
+  return holdings
+    .filter(holding => holding.state !== 'gone')
+    .map(holding => ({
+      id: holding.id,
+      contents: contentsOf(holding, kindOf.get(holding.kindId ?? '') ?? null, zoneFor(holding, zones)?.habits ?? START_HABITS),
+    }))
 }
 
 const api = {
   /** One size for all, and what could take its place. Read from the database at each asking: it is asked rarely. */
-  async report(type: HolderType): Promise<{ readonly report: OneSizeReport, readonly replacements: readonly Replacement[] }> {
+  async report(type: HolderType): Promise<{ readonly report: OneSizeReport; readonly replacements: readonly Replacement[] }> {
     const db = database()
     const settings = await db.records('settings').get('room')
     const habits = { fitOrder: settings?.fitOrder ?? [], fitNever: settings?.fitNever ?? [] }
     const sets = await sizedSets()
-    return { report: oneSizeForAll(type, sets, habits), replacements: replacementsFor(type, await db.records('holderTypes').toArray(), sets, habits) }
+    return {
+      report: oneSizeForAll(type, sets, habits),
+      replacements: replacementsFor(type, await db.records('holderTypes').toArray(), sets, habits),
+    }
   },
 }
 export type FitApi = typeof api

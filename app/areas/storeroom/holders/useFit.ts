@@ -10,12 +10,17 @@ import { useDescribe } from '~/data/useDescribe'
 export function useFit(holding: MaybeRefOrGetter<Holding | null>) {
   const catalogue = useCatalogue()
   const { lookUp } = useDescribe()
-  const types = computed((): readonly HolderType[] => [...catalogue.tables?.holderTypes.values() ?? []].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1)))
+  const types = computed((): readonly HolderType[] =>
+    [...(catalogue.tables?.holderTypes.values() ?? [])].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1)),
+  )
   const fitHabits = computed((): FitHabits => catalogue.settings)
   const habitsOf = (set: Holding): Zone['habits'] => zoneFor(set, catalogue.facts.zones)?.habits ?? START_HABITS
   const contentsFor = (set: Holding): Contents | null => contentsOf(set, lookUp('kinds', set.kindId) ?? null, habitsOf(set))
 
-  const contents = computed(() => { const set = toValue(holding); return set && contentsFor(set) })
+  const contents = computed(() => {
+    const set = toValue(holding)
+    return set && contentsFor(set)
+  })
   /** Where it stands, or would stand. */
   const container = computed(() => {
     const set = toValue(holding)
@@ -29,6 +34,11 @@ export function useFit(holding: MaybeRefOrGetter<Holding | null>) {
     return type && inside ? cutsFor(type, inside.thicknessMm, habitsOf(set)) : []
   }
   /** Written to the trimmer's ticks, down: they must go in. */
-  const cutText = (cut: CutSize): string => writeSize(cut, { unit: catalogue.settings.unit, ticks: catalogue.settings.trimmerTicks, reduced: catalogue.settings.reducedFractions }, 'down')
+  const cutText = (cut: CutSize): string =>
+    writeSize(
+      cut,
+      { unit: catalogue.settings.unit, ticks: catalogue.settings.trimmerTicks, reduced: catalogue.settings.reducedFractions },
+      'down',
+    )
   return { types, fitHabits, contentsFor, contents, container, advice, cutsOf, cutText }
 }

@@ -5,8 +5,18 @@ import { counted } from '~/kit/grammar'
 type Write = (mm: number) => string
 
 const WAY_NAMES: Readonly<Record<FitWay, string>> = {
-  loose: 'Goes in loosely', fits: 'Goes in', snug: 'Snug', turned: 'Turned by a quarter', tilted: 'On the slant', rearranged: 'With its pieces laid out anew', foldPackaging: 'With its packaging folded',
-  flapOpen: 'With the flap left open', zeroClearance: 'Just so: a plain yes would be wrong', trim: 'Trimmed', sticksOut: 'Sticks out at the top', cutInTwo: 'Cut in two, into two holders',
+  loose: 'Goes in loosely',
+  fits: 'Goes in',
+  snug: 'Snug',
+  turned: 'Turned by a quarter',
+  tilted: 'On the slant',
+  rearranged: 'With its pieces laid out anew',
+  foldPackaging: 'With its packaging folded',
+  flapOpen: 'With the flap left open',
+  zeroClearance: 'Just so: a plain yes would be wrong',
+  trim: 'Trimmed',
+  sticksOut: 'Sticks out at the top',
+  cutInTwo: 'Cut in two, into two holders',
 }
 const LAYERS = { set: 'the set', insert: 'insert', magnet: 'magnet sheet', packaging: 'packaging', dies: 'dies behind it' } as const
 
@@ -14,11 +24,23 @@ const LAYERS = { set: 'the set', insert: 'insert', magnet: 'magnet sheet', packa
 function answerText(answer: FitAnswer, write: Write): string {
   const spare = `${write(Math.max(0, answer.spareWidthMm))} to spare across and ${write(Math.max(0, answer.spareHeightMm))} up`
   const says: Readonly<Record<FitWay, string>> = {
-    loose: spare, fits: spare, snug: spare, turned: spare, foldPackaging: `the set itself has ${spare}`, rearranged: `${counted(answer.laid.length, 'piece')} side by side; ${spare}`,
-    tilted: `turned to ${Math.round(answer.angleDeg)} degrees`, flapOpen: `too thick for the flap to close, but standing upright holds it; ${spare}`,
+    loose: spare,
+    fits: spare,
+    snug: spare,
+    turned: spare,
+    foldPackaging: `the set itself has ${spare}`,
+    rearranged: `${counted(answer.laid.length, 'piece')} side by side; ${spare}`,
+    tilted: `turned to ${Math.round(answer.angleDeg)} degrees`,
+    flapOpen: `too thick for the flap to close, but standing upright holds it; ${spare}`,
     zeroClearance: 'it may go in or not: try it before you rely on it',
-    trim: [answer.trimWidthMm > 0 ? `${write(answer.trimWidthMm)} off its width` : '', answer.trimHeightMm > 0 ? `${write(answer.trimHeightMm)} off its height` : ''].filter(Boolean).join(' and '),
-    sticksOut: `by ${write(answer.sticksOutMm)}`, cutInTwo: `each half has ${spare}; the set then has two addresses`,
+    trim: [
+      answer.trimWidthMm > 0 ? `${write(answer.trimWidthMm)} off its width` : '',
+      answer.trimHeightMm > 0 ? `${write(answer.trimHeightMm)} off its height` : '',
+    ]
+      .filter(Boolean)
+      .join(' and '),
+    sticksOut: `by ${write(answer.sticksOutMm)}`,
+    cutInTwo: `each half has ${spare}; the set then has two addresses`,
   }
   return says[answer.way]
 }
@@ -29,39 +51,130 @@ function whyNot(why: NoFit, write: Write): string {
 function containerSays(fit: ContainerFit | null, name: string, write: Write): string {
   if (!fit) return ''
   if (fit.fits) return fit.isMeasured ? `${name} takes it.` : `${name} was never measured: whether it takes it is not known.`
-  return fit.code === 'wrongContainer' ? `It does not stand in ${name}.` : `${fit.code === 'tooWideForLane' ? 'Too wide for a lane of' : 'Too high for'} ${name}: ${write(fit.needMm)} against ${write(fit.haveMm)}.`
+  return fit.code === 'wrongContainer'
+    ? `It does not stand in ${name}.`
+    : `${fit.code === 'tooWideForLane' ? 'Too wide for a lane of' : 'Too high for'} ` +
+        `${name}: ${write(fit.needMm)} against ${write(fit.haveMm)}.`
 }
 
 export const holderWords = {
-  title: 'Holders', lead: 'What sets sit in: sizes, stock, and how your sets fit.', button: 'Holders', make: 'New holder', list: 'Holders of this room',
-  empty: 'No holder is on the list yet. Begin with the common sizes, or write down one of your own.', begin: 'Begin with the common sizes', begun: (count: number) => count === 0 ? 'All of them are there already.' : `${counted(count, 'holder')} added.`,
-  way: WAY_NAMES, answer: answerText, whyNot, container: containerSays,
+  title: 'Holders',
+  lead: 'What sets sit in: sizes, stock, and how your sets fit.',
+  button: 'Holders',
+  make: 'New holder',
+  list: 'Holders of this room',
+  empty: 'No holder is on the list yet. Begin with the common sizes, or write down one of your own.',
+  begin: 'Begin with the common sizes',
+  begun: (count: number) => (count === 0 ? 'All of them are there already.' : `${counted(count, 'holder')} added.`),
+  way: WAY_NAMES,
+  answer: answerText,
+  whyNot,
+  container: containerSays,
   // Fit, in Take in
-  tooBig: 'Nothing on the list takes it, in any way that you allow. It can stand or lie without, or you put a larger holder on the list.', anySize: 'it takes any size', nextUp: (name: string) => `The next size up that takes it plainly: ${name}.`, refused: (count: number) => `${counted(count, 'holder')} ${count === 1 ? 'does' : 'do'} not take it`,
-  ask: 'What does it sit in?', sizeAsk: 'How large is it?', sizeHint: 'With its size, the holder is proposed and the sizes to cut are worked out', measure: 'Measure it from a photo',
-  proposed: (name: string) => `${name} is proposed: the smallest that takes it in the way you like best.`, others: 'Other holders', anyHolder: 'Another way, not on the list', why: 'Why', room: 'Room inside, filled', thick: (mm: string, layers: readonly { readonly of: keyof typeof LAYERS }[]) => `${mm} thick with ${layers.map(layer => LAYERS[layer.of]).join(', ')}`,
-  share: 'It can share a holder', shareWith: (names: string, address: string) => `with ${names}, ${address}`, shareNow: 'Put it in there', shared: (name: string) => `${name} shares that holder now. It keeps its own number.`, sharesWith: 'Shares its holder with',
-  cuts: 'Cut for it', cut: { insert: 'Insert', magnet: 'Magnet sheet', acetate: 'Acetate' } satisfies Record<CutSize['of'], string>, cutsDown: 'Rounded down to your ticks, as they must go in.',
+  tooBig: 'Nothing on the list takes it, in any way that you allow. It can stand or lie without, or you put a larger holder on the list.',
+  anySize: 'it takes any size',
+  nextUp: (name: string) => `The next size up that takes it plainly: ${name}.`,
+  refused: (count: number) => `${counted(count, 'holder')} ${count === 1 ? 'does' : 'do'} not take it`,
+  ask: 'What does it sit in?',
+  sizeAsk: 'How large is it?',
+  sizeHint: 'With its size, the holder is proposed and the sizes to cut are worked out',
+  measure: 'Measure it from a photo',
+  proposed: (name: string) => `${name} is proposed: the smallest that takes it in the way you like best.`,
+  others: 'Other holders',
+  anyHolder: 'Another way, not on the list',
+  why: 'Why',
+  room: 'Room inside, filled',
+  thick: (mm: string, layers: readonly { readonly of: keyof typeof LAYERS }[]) =>
+    `${mm} thick with ${layers.map(layer => LAYERS[layer.of]).join(', ')}`,
+  share: 'It can share a holder',
+  shareWith: (names: string, address: string) => `with ${names}, ${address}`,
+  shareNow: 'Put it in there',
+  shared: (name: string) => `${name} shares that holder now. It keeps its own number.`,
+  sharesWith: 'Shares its holder with',
+  cuts: 'Cut for it',
+  cut: { insert: 'Insert', magnet: 'Magnet sheet', acetate: 'Acetate' } satisfies Record<CutSize['of'], string>,
+  cutsDown: 'Rounded down to your ticks, as they must go in.',
   irreversible: 'This cannot be taken back on the real thing. Look at another holder first.',
-  blade: 'A sharp blade, a metal edge, fingers behind it, children away; a separate blade for magnet and plastic. Follow the maker\'s instructions.',
-  magnet: 'Keep strong magnets from children, cards and implants, and follow the maker\'s instructions.',
+  blade:
+    'A sharp blade, a metal edge, fingers behind it, children away; a ' +
+    "separate blade for magnet and plastic. Follow the maker's instructions.",
+  magnet: "Keep strong magnets from children, cards and implants, and follow the maker's instructions.",
   drawing: (name: string, way: string) => `Drawing to scale: the set in ${name}. ${way}.`,
   stays: (address: string) => `It stands at ${address} already.`,
   // The list
-  name: 'Name', type: 'What it is', inner: 'Inner width and height', innerHint: 'Laid flat and empty, between the seams; left empty, it takes any size', innerProblem: 'Write it like 5 x 7 in or 13 x 18 cm. A holder needs a width and a height.',
-  closure: 'How it closes', closures: { none: 'it stays open', flap: 'a flap is tucked in', snap: 'it snaps shut' } satisfies Record<typeof CLOSURES[number], string>,
-  maxThickness: 'Takes, closed, up to', film: 'One film', emptyThickness: 'Empty thickness', bulk: 'Snaps and stiff backs', weight: 'Weight in grams', standsIn: 'Stands in', anywhere: 'anything', lengthProblem: 'Write lengths like 6 mm or 1/4 in.',
-  stock: 'Stock on hand', packs: 'Packs', packsHint: 'Pieces and price, divided by commas: 10 at 4.50, 50 at 18', packsProblem: 'Write the packs like 10 at 4.50, 50 at 18.', retired: 'No longer sold', replacedBy: 'Replaced by', nothing: 'nothing yet', notes: 'Notes', cells: 'Rows and columns of cells', cellsProblem: 'A page has between 1 and 12 rows and columns.', bothSides: 'Front and back',
-  keep: 'Keep', kept: (name: string) => `${name} is kept.`, remove: 'Take off the list', removed: (name: string) => `${name} is off the list. Undo brings it back.`,
-  problems: { nameMissing: 'A name, please.', nameTaken: 'Another holder is called that already.' }, inUse: (count: number) => `${counted(count, 'set')} ${count === 1 ? 'sits' : 'sit'} in it. Mark it as no longer sold instead.`,
-  types: { pocket: 'Pocket', sleeve: 'Sleeve', case: 'Case', celledPage: 'Celled page', bag: 'Bag', ring: 'Ring', trayCell: 'Cell of a tray', box: 'Box', none: 'No holder' } satisfies Record<HolderKind, string>,
+  name: 'Name',
+  type: 'What it is',
+  inner: 'Inner width and height',
+  innerHint: 'Laid flat and empty, between the seams; left empty, it takes any size',
+  innerProblem: 'Write it like 5 x 7 in or 13 x 18 cm. A holder needs a width and a height.',
+  closure: 'How it closes',
+  closures: { none: 'it stays open', flap: 'a flap is tucked in', snap: 'it snaps shut' } satisfies Record<
+    (typeof CLOSURES)[number],
+    string
+  >,
+  maxThickness: 'Takes, closed, up to',
+  film: 'One film',
+  emptyThickness: 'Empty thickness',
+  bulk: 'Snaps and stiff backs',
+  weight: 'Weight in grams',
+  standsIn: 'Stands in',
+  anywhere: 'anything',
+  lengthProblem: 'Write lengths like 6 mm or 1/4 in.',
+  stock: 'Stock on hand',
+  packs: 'Packs',
+  packsHint: 'Pieces and price, divided by commas: 10 at 4.50, 50 at 18',
+  packsProblem: 'Write the packs like 10 at 4.50, 50 at 18.',
+  retired: 'No longer sold',
+  replacedBy: 'Replaced by',
+  nothing: 'nothing yet',
+  notes: 'Notes',
+  cells: 'Rows and columns of cells',
+  cellsProblem: 'A page has between 1 and 12 rows and columns.',
+  bothSides: 'Front and back',
+  keep: 'Keep',
+  kept: (name: string) => `${name} is kept.`,
+  remove: 'Take off the list',
+  removed: (name: string) => `${name} is off the list. Undo brings it back.`,
+  problems: { nameMissing: 'A name, please.', nameTaken: 'Another holder is called that already.' },
+  inUse: (count: number) => `${counted(count, 'set')} ${count === 1 ? 'sits' : 'sit'} in it. Mark it as no longer sold instead.`,
+  types: {
+    pocket: 'Pocket',
+    sleeve: 'Sleeve',
+    case: 'Case',
+    celledPage: 'Celled page',
+    bag: 'Bag',
+    ring: 'Ring',
+    trayCell: 'Cell of a tray',
+    box: 'Box',
+    none: 'No holder',
+  } satisfies Record<HolderKind, string>,
   inUseBy: (count: number, stock: number) => `${counted(count, 'set')}, ${stock} in stock`,
   // One size for all
-  oneSize: 'One size for all?', oneSizeLead: (name: string) => `How every set would go into ${name}.`, plainly: (count: number, all: number) => `${counted(count, 'set')} of ${all} go in plainly.`, unknown: (count: number) => `${counted(count, 'set')} ${count === 1 ? 'has' : 'have'} no size yet and ${count === 1 ? 'is' : 'are'} not counted.`,
-  without: (count: number) => count === 0 ? 'None is left without.' : `${counted(count, 'set')} would not go in at all.`, needed: (holders: number, stock: number, toGet: number) => `It takes ${counted(holders, 'holder')}; ${stock} are there, ${toGet} are to get.`,
-  working: 'Working it out', replace: 'If it is no longer sold', replaceLead: 'The nearest by inner size, and who would no longer go in.', none: 'No other holder of this sort is on the list.', nobody: 'everything still goes in', noLonger: (count: number, names: string) => `${counted(count, 'set')} would no longer go in: ${names}`,
-  larger: (width: string, height: string) => `${width} across, ${height} up`, signed: (mm: number, write: Write) => mm < 0 ? `${write(-mm)} less` : `${write(mm)} more`,
+  oneSize: 'One size for all?',
+  oneSizeLead: (name: string) => `How every set would go into ${name}.`,
+  plainly: (count: number, all: number) => `${counted(count, 'set')} of ${all} go in plainly.`,
+  unknown: (count: number) =>
+    `${counted(count, 'set')} ${count === 1 ? 'has' : 'have'} no size yet and ${count === 1 ? 'is' : 'are'} not counted.`,
+  without: (count: number) => (count === 0 ? 'None is left without.' : `${counted(count, 'set')} would not go in at all.`),
+  needed: (holders: number, stock: number, toGet: number) =>
+    `It takes ${counted(holders, 'holder')}; ${stock} are there, ${toGet} are to get.`,
+  working: 'Working it out',
+  replace: 'If it is no longer sold',
+  replaceLead: 'The nearest by inner size, and who would no longer go in.',
+  none: 'No other holder of this sort is on the list.',
+  nobody: 'everything still goes in',
+  noLonger: (count: number, names: string) => `${counted(count, 'set')} would no longer go in: ${names}`,
+  larger: (width: string, height: string) => `${width} across, ${height} up`,
+  signed: (mm: number, write: Write) => (mm < 0 ? `${write(-mm)} less` : `${write(mm)} more`),
   // Habits
-  habits: 'Ways you fit', habitsLead: 'The order is yours: the ways above are proposed first. What you mark as never is never proposed.', never: 'never', earlier: (way: string) => `${way}: earlier`, later: (way: string) => `${way}: later`,
-  zones: 'What goes in besides the set', zoneHabits: { insert: 'insert card', magnet: 'magnet sheet', packaging: 'packaging kept', dies: 'its dies behind it' } satisfies Record<keyof Zone['habits'], string>,
+  habits: 'Ways you fit',
+  habitsLead: 'The order is yours: the ways above are proposed first. What you mark as never is never proposed.',
+  never: 'never',
+  earlier: (way: string) => `${way}: earlier`,
+  later: (way: string) => `${way}: later`,
+  zones: 'What goes in besides the set',
+  zoneHabits: { insert: 'insert card', magnet: 'magnet sheet', packaging: 'packaging kept', dies: 'its dies behind it' } satisfies Record<
+    keyof Zone['habits'],
+    string
+  >,
 } as const

@@ -11,16 +11,30 @@ import { roomWords } from '~/areas/storeroom/roomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** The sets of some containers in another order than the one they stand in; only the lines in view are drawn. */
-const { rows, by } = defineProps<{ rows: readonly ContainerRow[], by: FilingKey['by'] }>()
+const { rows, by } = defineProps<{ rows: readonly ContainerRow[]; by: FilingKey['by'] }>()
 const LINE = 44
 const catalogue = useCatalogue()
 const { address, codeOf } = useDescribe()
-type Line = { readonly key: string } & ({ readonly is: 'group', readonly text: string } | { readonly is: 'missing', readonly text: string } | { readonly is: 'set', readonly entry: ViewEntry })
-const lines = computed((): readonly Line[] => viewInOrder(rows, by, { holdings: catalogue.tables?.holdings ?? new Map(), authority: catalogue.authority, series: catalogue.tables?.series ?? new Map() }).flatMap((entry): Line[] => [
-  ...entry.opensGroup === null ? [] : [{ is: 'group' as const, key: `group ${entry.holding.id}`, text: entry.opensGroup || roomWords.noGroup }],
-  ...entry.missing ? [{ is: 'missing' as const, key: `missing ${entry.holding.id}`, text: roomWords.gaps(entry.missing.from, entry.missing.to) }] : [],
-  { is: 'set', key: `${entry.placement.holder.id} ${entry.holding.id}`, entry },
-]))
+type Line = { readonly key: string } & (
+  | { readonly is: 'group'; readonly text: string }
+  | { readonly is: 'missing'; readonly text: string }
+  | { readonly is: 'set'; readonly entry: ViewEntry }
+)
+const lines = computed((): readonly Line[] =>
+  viewInOrder(rows, by, {
+    holdings: catalogue.tables?.holdings ?? new Map(),
+    authority: catalogue.authority,
+    series: catalogue.tables?.series ?? new Map(),
+  }).flatMap((entry): Line[] => [
+    ...(entry.opensGroup === null
+      ? []
+      : [{ is: 'group' as const, key: `group ${entry.holding.id}`, text: entry.opensGroup || roomWords.noGroup }]),
+    ...(entry.missing
+      ? [{ is: 'missing' as const, key: `missing ${entry.holding.id}`, text: roomWords.gaps(entry.missing.from, entry.missing.to) }]
+      : []),
+    { is: 'set', key: `${entry.placement.holder.id} ${entry.holding.id}`, entry },
+  ]),
+)
 const list = useTemplateRef<HTMLElement>('list')
 /** How far down the sheet the list begins: the lines in view are counted from there. */
 const begins = shallowRef(0)
@@ -30,19 +44,44 @@ function look(): void {
 }
 onMounted(look)
 watch(lines, look, { flush: 'post' })
-const virtual = useVirtualizer(computed(() => ({
-  count: lines.value.length, getScrollElement: () => document.getElementById('sheet'), estimateSize: () => LINE, overscan: 12, scrollMargin: begins.value, getItemKey: (at: number) => lines.value[at]?.key ?? at,
-})))
-const drawn = computed(() => virtual.value.getVirtualItems().flatMap((item) => { const line = lines.value[item.index]; return line ? [{ line, top: item.start - begins.value }] : [] }))
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: lines.value.length,
+    getScrollElement: () => document.getElementById('sheet'),
+    estimateSize: () => LINE,
+    overscan: 12,
+    scrollMargin: begins.value,
+    getItemKey: (at: number) => lines.value[at]?.key ?? at,
+  })),
+)
+const drawn = computed(() =>
+  virtual.value.getVirtualItems().flatMap(item => {
+    const line = lines.value[item.index]
+    return line ? [{ line, top: item.start - begins.value }] : []
+  }),
+)
 </script>
 
 <template>
   <ol ref="list" class="relative border-t border-line" :style="{ height: `${virtual.getTotalSize()}px` }" data-ordered>
-    <li v-for="{ line, top } in drawn" :key="line.key" class="absolute inset-x-0 top-0 flex h-11 items-center gap-3 border-b border-line px-1" :style="{ transform: `translateY(${top}px)` }" :data-line="line.is">
+    <li
+      v-for="{ line, top } in drawn"
+      :key="line.key"
+      class="absolute inset-x-0 top-0 flex h-11 items-center gap-3 border-b border-line px-1"
+      :style="{ transform: `translateY(${top}px)` }"
+      :data-line="line.is"
+    >
       <span v-if="line.is === 'group'" class="font-title font-semibold">{{ line.text }}</span>
       <span v-else-if="line.is === 'missing'" class="px-2 text-ochre figures">{{ line.text }}</span>
-      <NuxtLink v-else :to="`/storeroom/${line.entry.placement.container.id}?set=${line.entry.holding.id}`" class="flex h-full min-w-0 flex-1 items-center gap-3 hover:bg-wash">
-        <KTicket :code="codeOf(line.entry.holding)" size="small" /><span class="min-w-0 flex-1 truncate font-semibold">{{ line.entry.holding.name }}</span><span class="font-title font-semibold figures">{{ address(line.entry.placement) }}</span>
+      <NuxtLink
+        v-else
+        :to="`/storeroom/${line.entry.placement.container.id}?set=${line.entry.holding.id}`"
+        class="flex h-full min-w-0 flex-1 items-center gap-3 hover:bg-wash"
+      >
+        <KTicket :code="codeOf(line.entry.holding)" size="small" /><span class="min-w-0 flex-1 truncate font-semibold">{{
+          line.entry.holding.name
+        }}</span
+        ><span class="font-title font-semibold figures">{{ address(line.entry.placement) }}</span>
       </NuxtLink>
     </li>
   </ol>

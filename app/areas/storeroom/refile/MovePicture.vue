@@ -4,12 +4,25 @@ import { idsOf, type Step } from '#core/refiling'
 import { refileWords } from './words'
 
 /** One armful as a picture: the lane it comes out of above, the lane it goes into below, each holder a stroke as deep as it is. */
-const { step, from, to, lengthOf, isOntoTable } = defineProps<{ step: Step, from: readonly string[], to: readonly string[], lengthOf: (id: string) => number, fromName: string, toName: string, isOntoTable: boolean }>()
+const { step, from, to, lengthOf, isOntoTable } = defineProps<{
+  step: Step
+  from: readonly string[]
+  to: readonly string[]
+  lengthOf: (id: string) => number
+  fromName: string
+  toName: string
+  isOntoTable: boolean
+}>()
 const WIDTH = 300
 const HEIGHT = 22
 const carried = computed(() => new Set(idsOf(step)))
 const lengthOfPart = (ids: readonly string[]): number => ids.reduce((sum, id) => sum + lengthOf(id), 0)
-interface Stroke { readonly key: string, readonly x: number, readonly width: number, readonly isGap: boolean }
+interface Stroke {
+  readonly key: string
+  readonly x: number
+  readonly width: number
+  readonly isGap: boolean
+}
 /** Both lanes at one scale: the longer one as wide as the picture, and no holder wider than a finger. */
 const MOST_PX_A_MM = 4
 const scale = computed(() => Math.min(MOST_PX_A_MM, WIDTH / Math.max(1, lengthOfPart(from), lengthOfPart(to) + step.lengthMm)))
@@ -43,12 +56,33 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDTH} ${rows.length * (HEIGHT + 12)}`" class="h-auto w-full max-w-[19rem]" role="img" :aria-label="refileWords.picture(fromName, toName)">
+  <svg
+    :viewBox="`0 0 ${WIDTH} ${rows.length * (HEIGHT + 12)}`"
+    class="h-auto w-full max-w-[19rem]"
+    role="img"
+    :aria-label="refileWords.picture(fromName, toName)"
+  >
     <g v-for="(row, at) in rows" :key="at" :transform="`translate(0 ${at * (HEIGHT + 12) + 3})`">
       <line x1="0" :x2="WIDTH" :y1="HEIGHT + 1" :y2="HEIGHT + 1" class="stroke-ridge-5" stroke-width="2" />
       <template v-for="each in row" :key="each.key">
-        <rect v-if="each.isGap" :x="each.x" y="0" :width="Math.max(2, each.width)" :height="HEIGHT" class="fill-ember/15 stroke-ember" stroke-width="1.5" stroke-dasharray="3 2" />
-        <rect v-else :x="each.x + 0.3" :y="carried.has(each.key) ? 0 : 5" :width="Math.max(0.6, each.width - 0.6)" :height="carried.has(each.key) ? HEIGHT : HEIGHT - 5" :class="carried.has(each.key) ? 'fill-ember' : 'fill-ridge-2'" />
+        <rect
+          v-if="each.isGap"
+          :x="each.x"
+          y="0"
+          :width="Math.max(2, each.width)"
+          :height="HEIGHT"
+          class="fill-ember/15 stroke-ember"
+          stroke-width="1.5"
+          stroke-dasharray="3 2"
+        />
+        <rect
+          v-else
+          :x="each.x + 0.3"
+          :y="carried.has(each.key) ? 0 : 5"
+          :width="Math.max(0.6, each.width - 0.6)"
+          :height="carried.has(each.key) ? HEIGHT : HEIGHT - 5"
+          :class="carried.has(each.key) ? 'fill-ember' : 'fill-ridge-2'"
+        />
       </template>
     </g>
   </svg>

@@ -28,8 +28,11 @@ const proposal = shallowRef<RefilingProposal | null>(null)
 const isBusy = shallowRef(false)
 /** A rule that another page proposes: its keys in the address, such as `brand,name`. */
 const initialRule = computed((): readonly FilingKey[] | null => {
-  const by = typeof route.query.by === 'string' ? route.query.by.split(',').flatMap(each => FILING_KEYS.find(key => key === each) ?? []) : []
-  return by.length > 0 ? by.slice(0, 3).map(each => ({ by: each, order: each === 'number' || each === 'sizeClass' ? 'ascending' : 'alphabetical' })) : null
+  const by =
+    typeof route.query.by === 'string' ? route.query.by.split(',').flatMap(each => FILING_KEYS.find(key => key === each) ?? []) : []
+  return by.length > 0
+    ? by.slice(0, 3).map(each => ({ by: each, order: each === 'number' || each === 'sizeClass' ? 'ascending' : 'alphabetical' }))
+    : null
 })
 async function ask(question: RefilingQuestion): Promise<void> {
   isBusy.value = true
@@ -44,7 +47,12 @@ async function begin(): Promise<void> {
   const [question, answer] = [asked.value, proposal.value]
   if (!question || !answer?.ok) return
   const begun = await commands.beginRefiling(database(), {
-    zone: question.zone, rule: question.rule, lanes: answer.lanes.map(lane => lane.target), tableMm: question.tableMm, armfulMm: question.armfulMm, tableName: refileWords.tableName,
+    zone: question.zone,
+    rule: question.rule,
+    lanes: answer.lanes.map(lane => lane.target),
+    tableMm: question.tableMm,
+    armfulMm: question.armfulMm,
+    tableName: refileWords.tableName,
     name: refileWords.name(question.zone.name, placeWords.joinKeys(question.rule.keys.map(key => placeWords.keys[key.by]))),
   })
   if (!begun.ok) notices.tell(refileWords.notBegun[begun.code], 'care')
@@ -52,25 +60,43 @@ async function begin(): Promise<void> {
 }
 const problemText = computed(() => {
   const { value: found } = proposal
-  return !found || found.ok ? '' : refileWords.problem(found.problem, lengthText, found.problem.code === 'laneTooShort' ? laneText(found.problem.lane) : '')
+  return !found || found.ok
+    ? ''
+    : refileWords.problem(found.problem, lengthText, found.problem.code === 'laneTooShort' ? laneText(found.problem.lane) : '')
 })
-const minutes = computed(() => proposal.value?.ok ? minutesFor(proposal.value.moves.lifts, proposal.value.moves.steps.length) : { minutes: 0, isOwnPace: false })
+const minutes = computed(() =>
+  proposal.value?.ok ? minutesFor(proposal.value.moves.lifts, proposal.value.moves.steps.length) : { minutes: 0, isOwnPace: false },
+)
 </script>
 
 <template>
   <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink>
+    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"
+      ><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink
+    >
     <h1 class="text-[1.6rem]">{{ refileWords.title }}</h1>
     <p class="text-quiet">{{ refileWords.lead }}</p>
     <StoreroomNav class="mt-2" />
     <RefilingSteps v-if="open" :key="open.id" class="mt-5" :refiling="open" />
     <template v-else>
-      <RefilingForm class="mt-5" :is-busy="isBusy" :initial-rule="initialRule" :initial-zone="typeof route.query.zone === 'string' ? route.query.zone : null" @ask="ask" @changed="proposal = null" />
-      <p v-if="isBusy" class="mt-4 flex items-center gap-3" role="status">{{ refileWords.working }} <button type="button" class="min-h-11 underline" @click="worker.cancel()">{{ shellWords.cancel }}</button></p>
+      <RefilingForm
+        class="mt-5"
+        :is-busy="isBusy"
+        :initial-rule="initialRule"
+        :initial-zone="typeof route.query.zone === 'string' ? route.query.zone : null"
+        @ask="ask"
+        @changed="proposal = null"
+      />
+      <p v-if="isBusy" class="mt-4 flex items-center gap-3" role="status">
+        {{ refileWords.working }} <button type="button" class="min-h-11 underline" @click="worker.cancel()">{{ shellWords.cancel }}</button>
+      </p>
       <p v-else-if="problemText" class="mt-4 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert">{{ problemText }}</p>
       <div v-else-if="proposal?.ok" data-refiling-answer class="mt-6 border-t-2 border-ridge-5 pt-4">
         <RefilingPreview :proposal="proposal" :lane-text="laneText" :minutes="minutes" />
-        <div class="mt-4 flex flex-wrap items-center gap-3"><button type="button" class="button-main" @click="begin"><Play :size="18" aria-hidden="true" />{{ refileWords.begin }}</button><span class="hint">{{ refileWords.beginHint }}</span></div>
+        <div class="mt-4 flex flex-wrap items-center gap-3">
+          <button type="button" class="button-main" @click="begin"><Play :size="18" aria-hidden="true" />{{ refileWords.begin }}</button
+          ><span class="hint">{{ refileWords.beginHint }}</span>
+        </div>
       </div>
     </template>
   </div>

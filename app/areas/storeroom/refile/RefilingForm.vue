@@ -11,25 +11,50 @@ import { useCatalogue } from '~/data/useCatalogue'
 import RuleKeys from '~/areas/storeroom/zones/RuleKeys.vue'
 
 /** What is asked of a re-filing: zone, rule, containers in sequence, and what counts. */
-const { initialRule = null, initialZone = null } = defineProps<{ initialRule?: readonly FilingKey[] | null, initialZone?: string | null, isBusy: boolean }>()
-const emit = defineEmits<{ ask: [question: RefilingQuestion], changed: [] }>()
+const { initialRule = null, initialZone = null } = defineProps<{
+  initialRule?: readonly FilingKey[] | null
+  initialZone?: string | null
+  isBusy: boolean
+}>()
+const emit = defineEmits<{ ask: [question: RefilingQuestion]; changed: [] }>()
 const catalogue = useCatalogue()
 /** A zone of cells only fills its pages in order of arrival: there is nothing to re-file. */
 const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - b.rank).filter(zone => rowsOf(zone.id).length > 0))
-const rowsOf = (zoneId: string) => catalogue.containers.filter(({ container }) => container.zoneId === zoneId && !container.cells && !container.isTable)
+const rowsOf = (zoneId: string) =>
+  catalogue.containers.filter(({ container }) => container.zoneId === zoneId && !container.cells && !container.isTable)
 const WEIGHTS = [0, 1, 2, 4, 8] as const
 const AIMS = ['group', 'subgroup', 'container', 'even'] as const
 const unit = computed(() => catalogue.settings.unit)
-const form = reactive({ zoneId: '', keys: [] as FilingKey[], containers: [] as { id: string, isUsed: boolean }[], reserve: 10, isEven: false, aims: { ...START_AIMS }, table: unit.value === 'in' ? '24 in' : '60 cm', armful: unit.value === 'in' ? '6 in' : '15 cm' })
+const form = reactive({
+  zoneId: '',
+  keys: [] as FilingKey[],
+  containers: [] as { id: string; isUsed: boolean }[],
+  reserve: 10,
+  isEven: false,
+  aims: { ...START_AIMS },
+  table: unit.value === 'in' ? '24 in' : '60 cm',
+  armful: unit.value === 'in' ? '6 in' : '15 cm',
+})
 const zone = computed((): Zone | null => zones.value.find(each => each.id === form.zoneId) ?? null)
 const tableMm = useLength(() => form.table)
 const armfulMm = useLength(() => form.armful)
 function begin(id: string): void {
   const found = zones.value.find(each => each.id === id) ?? zones.value[0]
   if (!found) return
-  Object.assign(form, { zoneId: found.id, keys: [...initialRule ?? found.filingRule.keys], reserve: Math.round(found.growthReserve * 100), containers: rowsOf(found.id).map(row => ({ id: row.container.id, isUsed: true })) })
+  Object.assign(form, {
+    zoneId: found.id,
+    keys: [...(initialRule ?? found.filingRule.keys)],
+    reserve: Math.round(found.growthReserve * 100),
+    containers: rowsOf(found.id).map(row => ({ id: row.container.id, isUsed: true })),
+  })
 }
-watch(() => zones.value.length, () => { if (!zone.value) begin(initialZone ?? '') }, { immediate: true })
+watch(
+  () => zones.value.length,
+  () => {
+    if (!zone.value) begin(initialZone ?? '')
+  },
+  { immediate: true },
+)
 watch(form, () => emit('changed'))
 function move(at: number, by: number): void {
   const [moved] = form.containers.splice(at, 1)
@@ -41,8 +66,14 @@ const isReady = computed(() => zone.value !== null && tableMm.value !== null && 
 function ask(): void {
   if (!zone.value || tableMm.value === null || armfulMm.value === null) return
   const question: RefilingQuestion = {
-    zone: zone.value, rule: { keys: [...form.keys] }, containerIds: form.containers.filter(each => each.isUsed).map(each => each.id), reserve: Math.min(0.9, Math.max(0, form.reserve / 100 || 0)), aims: { ...form.aims },
-    isEven: form.isEven, tableMm: tableMm.value, armfulMm: armfulMm.value,
+    zone: zone.value,
+    rule: { keys: [...form.keys] },
+    containerIds: form.containers.filter(each => each.isUsed).map(each => each.id),
+    reserve: Math.min(0.9, Math.max(0, form.reserve / 100 || 0)),
+    aims: { ...form.aims },
+    isEven: form.isEven,
+    tableMm: tableMm.value,
+    armfulMm: armfulMm.value,
   }
   emit('ask', JSON.parse(JSON.stringify(question)) as RefilingQuestion)
 }
@@ -50,30 +81,74 @@ function ask(): void {
 
 <template>
   <form class="grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="ask">
-    <KField :label="refileWords.zone" for="refile-zone"><select id="refile-zone" class="field" :value="form.zoneId" @change="begin(($event.target as HTMLSelectElement).value)"><option v-for="each in zones" :key="each.id" :value="each.id">{{ each.name }} ({{ placeWords.joinKeys(each.filingRule.keys.map(key => placeWords.keys[key.by])) }})</option></select></KField>
-    <div><p class="label">{{ refileWords.rule }}</p><RuleKeys v-model="form.keys" /></div>
+    <KField :label="refileWords.zone" for="refile-zone"
+      ><select id="refile-zone" class="field" :value="form.zoneId" @change="begin(($event.target as HTMLSelectElement).value)">
+        <option v-for="each in zones" :key="each.id" :value="each.id">
+          {{ each.name }} ({{ placeWords.joinKeys(each.filingRule.keys.map(key => placeWords.keys[key.by])) }})
+        </option>
+      </select></KField
+    >
+    <div>
+      <p class="label">{{ refileWords.rule }}</p>
+      <RuleKeys v-model="form.keys" />
+    </div>
     <fieldset class="sm:col-span-2">
       <legend class="label">{{ refileWords.into }}</legend>
       <ol class="grid gap-x-6 sm:grid-cols-2">
         <li v-for="(each, at) in form.containers" :key="each.id" class="flex items-center gap-1 border-b border-line">
-          <label class="flex min-h-11 flex-1 items-center gap-3"><input v-model="each.isUsed" type="checkbox" class="size-5">{{ nameOf(each.id) }}</label>
-          <button type="button" class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40" :disabled="at === 0" :aria-label="`${nameOf(each.id)} ↑`" @click="move(at, -1)"><ArrowUp :size="18" aria-hidden="true" /></button>
-          <button type="button" class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40" :disabled="at === form.containers.length - 1" :aria-label="`${nameOf(each.id)} ↓`" @click="move(at, 1)"><ArrowDown :size="18" aria-hidden="true" /></button>
+          <label class="flex min-h-11 flex-1 items-center gap-3"
+            ><input v-model="each.isUsed" type="checkbox" class="size-5" />{{ nameOf(each.id) }}</label
+          >
+          <button
+            type="button"
+            class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40"
+            :disabled="at === 0"
+            :aria-label="`${nameOf(each.id)} ↑`"
+            @click="move(at, -1)"
+          >
+            <ArrowUp :size="18" aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40"
+            :disabled="at === form.containers.length - 1"
+            :aria-label="`${nameOf(each.id)} ↓`"
+            @click="move(at, 1)"
+          >
+            <ArrowDown :size="18" aria-hidden="true" />
+          </button>
         </li>
       </ol>
     </fieldset>
     <fieldset class="sm:col-span-2">
       <legend class="label">{{ refileWords.aims }}</legend>
       <div class="grid gap-3 sm:grid-cols-4">
-        <KField v-for="aim in AIMS" :key="aim" :label="refileWords.aim[aim]" :for="`aim-${aim}`"><select :id="`aim-${aim}`" v-model.number="form.aims[aim]" class="field"><option v-for="(weight, at) in WEIGHTS" :key="weight" :value="weight">{{ refileWords.weight[at] }}</option><option v-if="!WEIGHTS.some(each => each === form.aims[aim])" :value="form.aims[aim]">{{ refileWords.weight[2] }}</option></select></KField>
+        <KField v-for="aim in AIMS" :key="aim" :label="refileWords.aim[aim]" :for="`aim-${aim}`"
+          ><select :id="`aim-${aim}`" v-model.number="form.aims[aim]" class="field">
+            <option v-for="(weight, at) in WEIGHTS" :key="weight" :value="weight">{{ refileWords.weight[at] }}</option>
+            <option v-if="!WEIGHTS.some(each => each === form.aims[aim])" :value="form.aims[aim]">{{ refileWords.weight[2] }}</option>
+          </select></KField
+        >
       </div>
-      <label class="mt-2 flex min-h-11 items-center gap-3"><input v-model="form.isEven" type="checkbox" class="size-5">{{ refileWords.evenFirst }}</label>
+      <label class="mt-2 flex min-h-11 items-center gap-3"
+        ><input v-model="form.isEven" type="checkbox" class="size-5" />{{ refileWords.evenFirst }}</label
+      >
     </fieldset>
     <div class="grid grid-cols-3 gap-3 sm:col-span-2">
-      <KField :label="refileWords.reserve" for="refile-reserve"><input id="refile-reserve" v-model.number="form.reserve" type="number" min="0" max="90" class="field figures"></KField>
-      <KField :label="refileWords.table" for="refile-table" :problem="tableMm === null ? refileWords.lengthProblem : ''"><input id="refile-table" v-model="form.table" class="field figures" maxlength="20" autocomplete="off"></KField>
-      <KField :label="refileWords.armful" for="refile-armful" :problem="armfulMm === null ? refileWords.lengthProblem : ''"><input id="refile-armful" v-model="form.armful" class="field figures" maxlength="20" autocomplete="off"></KField>
+      <KField :label="refileWords.reserve" for="refile-reserve"
+        ><input id="refile-reserve" v-model.number="form.reserve" type="number" min="0" max="90" class="field figures"
+      /></KField>
+      <KField :label="refileWords.table" for="refile-table" :problem="tableMm === null ? refileWords.lengthProblem : ''"
+        ><input id="refile-table" v-model="form.table" class="field figures" maxlength="20" autocomplete="off"
+      /></KField>
+      <KField :label="refileWords.armful" for="refile-armful" :problem="armfulMm === null ? refileWords.lengthProblem : ''"
+        ><input id="refile-armful" v-model="form.armful" class="field figures" maxlength="20" autocomplete="off"
+      /></KField>
     </div>
-    <div class="sm:col-span-2"><button type="submit" class="button-main" :disabled="!isReady || isBusy"><Calculator :size="18" aria-hidden="true" />{{ refileWords.propose }}</button></div>
+    <div class="sm:col-span-2">
+      <button type="submit" class="button-main" :disabled="!isReady || isBusy">
+        <Calculator :size="18" aria-hidden="true" />{{ refileWords.propose }}
+      </button>
+    </div>
   </form>
 </template>

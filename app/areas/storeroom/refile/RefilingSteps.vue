@@ -23,7 +23,7 @@ const shownCount = shallowRef(SHOWN_AT_ONCE)
 const NAMES = 3
 const isLeaving = shallowRef(false)
 const plan = computed(() => left.value?.moves ?? null)
-const steps = computed(() => plan.value?.ok ? plan.value.steps : [])
+const steps = computed(() => (plan.value?.ok ? plan.value.steps : []))
 const tableKey = computed(() => `${refiling.tableContainerId}/1`)
 const isEmptyTable = computed(() => (catalogue.room.rows.get(refiling.tableContainerId)?.placements.length ?? 0) === 0)
 /** The next steps, each with its lanes as they are when its turn comes. */
@@ -33,10 +33,17 @@ const shown = computed(() => {
   return next.map((step, at) => ({ step, from: lanes[at]?.get(step.from) ?? [], to: lanes[at]?.get(step.to) ?? [] }))
 })
 const isOntoTable = (step: Step): boolean => step.to.startsWith(refiling.tableContainerId)
-const names = (ids: readonly string[]): string => ids.length <= NAMES ? ids.map(holderText).join(', ') : `${refileWords.first} ${holderText(ids[0] ?? '')}, ${refileWords.last} ${holderText(ids.at(-1) ?? '')}`
+const names = (ids: readonly string[]): string =>
+  ids.length <= NAMES
+    ? ids.map(holderText).join(', ')
+    : `${refileWords.first} ${holderText(ids[0] ?? '')}, ${refileWords.last} ${holderText(ids.at(-1) ?? '')}`
 
 async function finish(): Promise<void> {
-  if (left.value && await commands.finishRefiling(database(), refiling.id, JSON.parse(JSON.stringify(left.value.lanes)) as typeof left.value.lanes)) notices.tell(refileWords.finished)
+  if (
+    left.value &&
+    (await commands.finishRefiling(database(), refiling.id, JSON.parse(JSON.stringify(left.value.lanes)) as typeof left.value.lanes))
+  )
+    notices.tell(refileWords.finished)
 }
 async function leave(keepsRule: boolean): Promise<void> {
   const isLeft = await commands.leaveRefiling(database(), refiling.id, keepsRule)
@@ -48,33 +55,87 @@ async function leave(keepsRule: boolean): Promise<void> {
 <template>
   <section :aria-label="refileWords.open" :aria-busy="freshness === 'working'" data-refiling>
     <h2 class="text-[1.2rem]">{{ refileWords.open }}: {{ refiling.name }}</h2>
-    <p class="figures" data-refiling-progress>{{ refileWords.progress(refiling.stepsDone, refiling.liftsDone) }} <template v-if="plan?.ok">{{ refileWords.left(plan.steps.length, plan.move) }} <template v-if="plan.lifts > 0">{{ refileWords.minutes(minutesFor(plan.lifts, plan.steps.length).minutes, minutesFor(plan.lifts, plan.steps.length).isOwnPace) }}</template></template></p>
+    <p class="figures" data-refiling-progress>
+      {{ refileWords.progress(refiling.stepsDone, refiling.liftsDone) }}
+      <template v-if="plan?.ok"
+        >{{ refileWords.left(plan.steps.length, plan.move) }}
+        <template v-if="plan.lifts > 0">{{
+          refileWords.minutes(minutesFor(plan.lifts, plan.steps.length).minutes, minutesFor(plan.lifts, plan.steps.length).isOwnPace)
+        }}</template></template
+      >
+    </p>
     <p class="mt-2 border-l-4 border-ochre bg-wash px-3 py-2">{{ refileWords.caution }}</p>
-    <p v-if="plan && !plan.ok" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert">{{ refileWords.problem(plan, mm => `${Math.round(mm)} mm`, plan.code === 'laneTooShort' ? laneText(plan.lane) : '') }}</p>
-    <p v-if="freshness === 'failed'" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert">{{ refileWords.notWorkedOut }} <button type="button" class="min-h-11 underline" @click="workOut">{{ refileWords.again }}</button></p>
+    <p v-if="plan && !plan.ok" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert">
+      {{ refileWords.problem(plan, mm => `${Math.round(mm)} mm`, plan.code === 'laneTooShort' ? laneText(plan.lane) : '') }}
+    </p>
+    <p v-if="freshness === 'failed'" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert">
+      {{ refileWords.notWorkedOut }} <button type="button" class="min-h-11 underline" @click="workOut">{{ refileWords.again }}</button>
+    </p>
     <ol class="mt-4">
-      <li v-for="({ step, from, to }, at) in shown" :key="`${step.from}/${step.parts[0]?.ids[0]}`" class="grid grid-cols-[2.5rem_minmax(0,1fr)] gap-x-5 gap-y-2 border-t border-line py-3 sm:grid-cols-[2.5rem_19rem_minmax(0,1fr)_7rem]" :class="at === 0 ? '' : 'text-quiet'" data-step>
+      <li
+        v-for="({ step, from, to }, at) in shown"
+        :key="`${step.from}/${step.parts[0]?.ids[0]}`"
+        class="plan-step border-t border-line py-3"
+        :class="at === 0 ? '' : 'text-quiet'"
+        data-step
+      >
         <span class="font-title text-[1.3rem] font-bold text-night figures">{{ refiling.stepsDone + at + 1 }}</span>
-        <MovePicture :step="step" :from="from" :to="to" :length-of="lengthOf" :from-name="laneText(step.from)" :to-name="laneText(step.to)" :is-onto-table="isOntoTable(step)" :class="at === 0 ? '' : 'opacity-70'" />
+        <MovePicture
+          :step="step"
+          :from="from"
+          :to="to"
+          :length-of="lengthOf"
+          :from-name="laneText(step.from)"
+          :to-name="laneText(step.to)"
+          :is-onto-table="isOntoTable(step)"
+          :class="at === 0 ? '' : 'opacity-70'"
+        />
         <div class="leading-snug max-sm:col-start-2">
-          <p class="font-semibold figures">{{ refileWords.step(laneText(step.from), laneText(step.to), idsOf(step).length) }}<template v-if="isOntoTable(step)">, {{ refileWords.onTable }}</template></p>
-          <ul class="text-[0.92rem]"><li v-for="part in step.parts.slice(0, at === 0 ? step.parts.length : 2)" :key="part.ids[0]"><span class="text-night">{{ names(part.ids) }}</span><span v-if="!isOntoTable(step)" class="text-quiet">, {{ part.behindId === null ? refileWords.front : refileWords.behind(holderText(part.behindId)) }}</span></li></ul>
+          <p class="font-semibold figures">
+            {{ refileWords.step(laneText(step.from), laneText(step.to), idsOf(step).length)
+            }}<template v-if="isOntoTable(step)">, {{ refileWords.onTable }}</template>
+          </p>
+          <ul class="text-[0.92rem]">
+            <li v-for="part in step.parts.slice(0, at === 0 ? step.parts.length : 2)" :key="part.ids[0]">
+              <span class="text-night">{{ names(part.ids) }}</span><span v-if="!isOntoTable(step)" class="text-quiet"
+                >, {{ part.behindId === null ? refileWords.front : refileWords.behind(holderText(part.behindId)) }}</span
+              >
+            </li>
+          </ul>
           <p v-if="at > 0 && step.parts.length > 2" class="hint">{{ refileWords.moreParts(step.parts.length - 2) }}</p>
         </div>
-        <button v-if="at === 0" type="button" class="button-main self-start max-sm:col-start-2" :disabled="isBusy || freshness !== 'fresh'" data-tick @click="tick(step)"><Check :size="18" aria-hidden="true" />{{ refileWords.done }}</button>
+        <button
+          v-if="at === 0"
+          type="button"
+          class="button-main self-start max-sm:col-start-2"
+          :disabled="isBusy || freshness !== 'fresh'"
+          data-tick
+          @click="tick(step)"
+        >
+          <Check :size="18" aria-hidden="true" />{{ refileWords.done }}
+        </button>
       </li>
     </ol>
-    <p v-if="steps.length > shown.length"><button type="button" class="min-h-11 underline figures" @click="shownCount += MORE">{{ refileWords.more(steps.length - shown.length) }}</button></p>
+    <p v-if="steps.length > shown.length">
+      <button type="button" class="min-h-11 underline figures" @click="shownCount += MORE">
+        {{ refileWords.more(steps.length - shown.length) }}
+      </button>
+    </p>
     <p v-if="plan?.ok && steps.length === 0" class="mt-3 font-semibold text-moss">{{ refileWords.allDone }}</p>
     <div class="mt-4 flex flex-wrap gap-3">
-      <button v-if="plan?.ok && steps.length === 0 && isEmptyTable" type="button" class="button-main" @click="finish"><Check :size="18" aria-hidden="true" />{{ refileWords.finish }}</button>
+      <button v-if="plan?.ok && steps.length === 0 && isEmptyTable" type="button" class="button-main" @click="finish">
+        <Check :size="18" aria-hidden="true" />{{ refileWords.finish }}
+      </button>
       <button type="button" class="button" @click="isLeaving = true">{{ refileWords.leave }}</button>
     </div>
     <KDialog :open="isLeaving" :title="refileWords.leave" @close="isLeaving = false">
       <p class="mt-2">{{ isEmptyTable ? refileWords.leaveLead : refileWords.tableFirst }}</p>
       <template #actions>
         <button type="button" class="button" @click="isLeaving = false">{{ shellWords.cancel }}</button>
-        <template v-if="isEmptyTable"><button type="button" class="button" @click="leave(false)">{{ refileWords.oldRule }}</button><button type="button" class="button-main" @click="leave(true)">{{ refileWords.keepRule }}</button></template>
+        <template v-if="isEmptyTable"
+          ><button type="button" class="button" @click="leave(false)">{{ refileWords.oldRule }}</button
+          ><button type="button" class="button-main" @click="leave(true)">{{ refileWords.keepRule }}</button></template
+        >
       </template>
     </KDialog>
   </section>

@@ -19,8 +19,10 @@ export function useRefiling() {
   const notices = useNotices()
   const worker = useRoomWorker()
   const { numberAndName } = useDescribe()
-  const open = computed((): Refiling | null => [...catalogue.tables?.refilings.values() ?? []].find(each => each.state === 'open') ?? null)
-  const left = shallowRef<{ readonly moves: MovesPlan, readonly lanes: readonly LaneTarget[] } | null>(null)
+  const open = computed(
+    (): Refiling | null => [...(catalogue.tables?.refilings.values() ?? [])].find(each => each.state === 'open') ?? null,
+  )
+  const left = shallowRef<{ readonly moves: MovesPlan; readonly lanes: readonly LaneTarget[] } | null>(null)
   const isBusy = shallowRef(false)
   /** Whether the steps shown are those of the room as it stands: only then can one be ticked. `failed`: they could not be worked out. */
   const freshness = shallowRef<'fresh' | 'working' | 'failed'>('working')
@@ -38,7 +40,13 @@ export function useRefiling() {
 
   const lengthOf = (id: string): number => {
     const holder = catalogue.tables?.holders.get(id)
-    return holder ? holderLengthMm(holder, { holdings: catalogue.tables?.holdings ?? new Map(), authority: catalogue.authority, learnt: catalogue.learnt }) : 0
+    return holder
+      ? holderLengthMm(holder, {
+          holdings: catalogue.tables?.holdings ?? new Map(),
+          authority: catalogue.authority,
+          learnt: catalogue.learnt,
+        })
+      : 0
   }
   /** What a lane is called; the table by its own name. */
   function laneText(key: string): string {
@@ -49,12 +57,14 @@ export function useRefiling() {
   }
   function idsIn(key: string): readonly string[] {
     const [id = '', lane = '1'] = key.split('/')
-    return (catalogue.room.rows.get(id)?.placements ?? []).filter(placement => placement.lane === Number(lane)).map(placement => placement.holder.id)
+    return (catalogue.room.rows.get(id)?.placements ?? [])
+      .filter(placement => placement.lane === Number(lane))
+      .map(placement => placement.holder.id)
   }
   /** What stands in the lanes of some steps as each of them begins, the steps before it done. */
   function lanesBefore(steps: readonly Step[], tableKey: string): readonly LanesNow[] {
     let lanes: LanesNow = new Map([...steps.flatMap(step => [step.from, step.to]), tableKey].map(key => [key, idsIn(key)]))
-    return steps.map((step) => {
+    return steps.map(step => {
       const before = lanes
       lanes = afterStep(lanes, step, tableKey)
       return before
@@ -65,10 +75,12 @@ export function useRefiling() {
     return holding ? numberAndName(holding) : ''
   }
   /** Minutes it takes: at the owner's own pace, from the re-filings they have worked on, or as is usual. */
-  function minutesFor(lifts: number, steps: number): { readonly minutes: number, readonly isOwnPace: boolean } {
-    const worked = [...catalogue.tables?.refilings.values() ?? []].filter(each => each.liftsDone >= LEAST_LIFTS && each.minutesWorked > 0)
+  function minutesFor(lifts: number, steps: number): { readonly minutes: number; readonly isOwnPace: boolean } {
+    const worked = [...(catalogue.tables?.refilings.values() ?? [])].filter(each => each.liftsDone >= LEAST_LIFTS && each.minutesWorked > 0)
     const done = worked.reduce((sum, each) => sum + each.liftsDone, 0)
-    return done > 0 ? { minutes: (lifts * worked.reduce((sum, each) => sum + each.minutesWorked, 0)) / done, isOwnPace: true } : { minutes: (lifts * SECONDS_A_HOLDER + steps * SECONDS_A_STEP) / 60, isOwnPace: false }
+    return done > 0
+      ? { minutes: (lifts * worked.reduce((sum, each) => sum + each.minutesWorked, 0)) / done, isOwnPace: true }
+      : { minutes: (lifts * SECONDS_A_HOLDER + steps * SECONDS_A_STEP) / 60, isOwnPace: false }
   }
   async function tick(step: Step): Promise<void> {
     const { value: refiling } = open

@@ -18,16 +18,34 @@ const notices = useNotices()
 const { lookUp } = useDescribe()
 const patterns = computed(() => catalogue.settings.addressPatterns)
 const text = shallowRef('')
-watch(() => patterns.value[type], (own) => { text.value = own ?? '' }, { immediate: true })
+watch(
+  () => patterns.value[type],
+  own => {
+    text.value = own ?? ''
+  },
+  { immediate: true },
+)
 const places = computed(() => [...new Set(catalogue.room.placements.values())])
 const example = computed(() => places.value.find(place => place.container.type === type) ?? null)
-const fault = computed(() => text.value.trim() === '' ? null : patternFault(type, text.value.trim(), places.value, patterns.value))
+const fault = computed(() => (text.value.trim() === '' ? null : patternFault(type, text.value.trim(), places.value, patterns.value)))
 const problem = computed(() => {
   const { value: found } = fault
-  return found ? roomWords.patternFault(found, at => found.code === 'sameForTwo' ? containerWay(lookUp('fixtures', found.places[at].container.fixtureId), found.places[at].container) : '') : ''
+  return found
+    ? roomWords.patternFault(found, at =>
+        found.code === 'sameForTwo'
+          ? containerWay(lookUp('fixtures', found.places[at].container.fixtureId), found.places[at].container)
+          : '',
+      )
+    : ''
 })
-const sample = computed(() => !example.value ? roomWords.noSample : roomWords.sample(shortAddress(example.value, fault.value ? patterns.value : { ...patterns.value, [type]: text.value.trim() || undefined })))
-const usual = computed(() => example.value ? patternFor(example.value.container, {}) : roomWords.usualPattern)
+const sample = computed(() =>
+  !example.value
+    ? roomWords.noSample
+    : roomWords.sample(
+        shortAddress(example.value, fault.value ? patterns.value : { ...patterns.value, [type]: text.value.trim() || undefined }),
+      ),
+)
+const usual = computed(() => (example.value ? patternFor(example.value.container, {}) : roomWords.usualPattern))
 
 async function keep(): Promise<void> {
   const own = text.value.trim()
@@ -39,5 +57,19 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <KField :label="`${storeroomWords.types[type]}: ${roomWords.pattern.toLowerCase()}`" :for="`pattern-${type}`" :hint="sample" :problem="problem"><input :id="`pattern-${type}`" v-model="text" class="field figures" maxlength="60" autocomplete="off" spellcheck="false" :placeholder="usual" @change="keep"></KField>
+  <KField
+    :label="`${storeroomWords.types[type]}: ${roomWords.pattern.toLowerCase()}`"
+    :for="`pattern-${type}`"
+    :hint="sample"
+    :problem="problem"
+    ><input
+      :id="`pattern-${type}`"
+      v-model="text"
+      class="field figures"
+      maxlength="60"
+      autocomplete="off"
+      spellcheck="false"
+      :placeholder="usual"
+      @change="keep"
+  /></KField>
 </template>

@@ -8,10 +8,16 @@ import { shellWords } from '~/shell/words'
 import RuleKeys from './RuleKeys.vue'
 
 /** A zone's filing rule. */
-const { zone, open } = defineProps<{ zone: Zone, open: boolean }>()
+const { zone, open } = defineProps<{ zone: Zone; open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const keys = shallowRef<readonly FilingKey[]>([])
-watch(() => open, () => { keys.value = zone.filingRule.keys }, { immediate: true })
+watch(
+  () => open,
+  () => {
+    keys.value = zone.filingRule.keys
+  },
+  { immediate: true },
+)
 async function keep(): Promise<void> {
   await commands.changeZone(database(), { ...zone, filingRule: { keys: [...keys.value] } })
   emit('close')
@@ -22,6 +28,9 @@ async function keep(): Promise<void> {
   <KDialog :open="open" :title="storeroomWords.ruleTitle(zone.name)" @close="emit('close')">
     <p class="hint mt-1">{{ storeroomWords.ruleHint }}</p>
     <RuleKeys v-model="keys" class="mt-3" />
-    <template #actions><button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button type="button" class="button-main" :disabled="keys.length === 0" @click="keep">{{ storeroomWords.save }}</button></template>
+    <template #actions
+      ><button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button
+      ><button type="button" class="button-main" :disabled="keys.length === 0" @click="keep">{{ storeroomWords.save }}</button></template
+    >
   </KDialog>
 </template>

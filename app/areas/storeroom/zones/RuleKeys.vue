@@ -8,8 +8,15 @@ const keys = defineModel<readonly FilingKey[]>({ required: true })
 type By = FilingKey['by']
 const CHOICES: readonly By[] = ['theme', 'brand', 'category', 'kind', 'sizeClass', 'series', 'number', 'name', 'date']
 const ORDERS: Readonly<Record<By, readonly FilingKey['order'][]>> = {
-  theme: ['alphabetical', 'own'], category: ['alphabetical', 'own'], kind: ['alphabetical', 'own'], brand: ['alphabetical', 'asItself'], name: ['alphabetical'],
-  sizeClass: ['ascending'], number: ['ascending'], date: ['ascending'], series: ['ascending'],
+  theme: ['alphabetical', 'own'],
+  category: ['alphabetical', 'own'],
+  kind: ['alphabetical', 'own'],
+  brand: ['alphabetical', 'asItself'],
+  name: ['alphabetical'],
+  sizeClass: ['ascending'],
+  number: ['ascending'],
+  date: ['ascending'],
+  series: ['ascending'],
 }
 const KEYS = [0, 1, 2] as const
 
@@ -20,11 +27,11 @@ function setBy(index: number, by: string): void {
   if (by === '') next.splice(index)
   else next[index] = next[other] ?? { by: by as By, order: ORDERS[by as By][0] ?? 'alphabetical' }
   // A key stands in a rule once: one that was chosen further down changes places.
-  if (other >= 0 && other !== index) next.splice(other, 1, ...before ? [before] : [])
+  if (other >= 0 && other !== index) next.splice(other, 1, ...(before ? [before] : []))
   keys.value = next
 }
 function setOrder(index: number, order: string): void {
-  keys.value = keys.value.map((key, at) => at === index ? { ...key, order: order as FilingKey['order'] } : key)
+  keys.value = keys.value.map((key, at) => (at === index ? { ...key, order: order as FilingKey['order'] } : key))
 }
 </script>
 
@@ -33,10 +40,22 @@ function setOrder(index: number, order: string): void {
     <div v-for="index in KEYS" :key="index" class="mt-2 flex flex-wrap items-center gap-2 first:mt-0">
       <template v-if="index <= keys.length">
         <span class="w-20">{{ storeroomWords.ruleKey(index) }}</span>
-        <select class="field w-auto flex-1" :aria-label="storeroomWords.ruleKey(index)" :value="keys[index]?.by ?? ''" @change="setBy(index, ($event.target as HTMLSelectElement).value)">
-          <option v-if="index > 0" value="">{{ storeroomWords.noKey }}</option><option v-for="by in CHOICES" :key="by" :value="by">{{ placeWords.keys[by] }}</option>
+        <select
+          class="field w-auto flex-1"
+          :aria-label="storeroomWords.ruleKey(index)"
+          :value="keys[index]?.by ?? ''"
+          @change="setBy(index, ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-if="index > 0" value="">{{ storeroomWords.noKey }}</option>
+          <option v-for="by in CHOICES" :key="by" :value="by">{{ placeWords.keys[by] }}</option>
         </select>
-        <select v-if="keys[index]" class="field w-auto flex-1" :aria-label="storeroomWords.orders[keys[index]?.order ?? 'own']" :value="keys[index]?.order" @change="setOrder(index, ($event.target as HTMLSelectElement).value)">
+        <select
+          v-if="keys[index]"
+          class="field w-auto flex-1"
+          :aria-label="storeroomWords.orders[keys[index]?.order ?? 'own']"
+          :value="keys[index]?.order"
+          @change="setOrder(index, ($event.target as HTMLSelectElement).value)"
+        >
           <option v-for="order in ORDERS[keys[index]?.by ?? 'name']" :key="order" :value="order">{{ storeroomWords.orders[order] }}</option>
         </select>
       </template>

@@ -19,18 +19,24 @@ import { useNotices } from '~/shell/useNotices'
 const catalogue = useCatalogue()
 const notices = useNotices()
 const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1)))
-const kinds = computed(() => [...catalogue.tables?.kinds.values() ?? []].sort((a, b) => a.rank - b.rank))
+const kinds = computed(() => [...(catalogue.tables?.kinds.values() ?? [])].sort((a, b) => a.rank - b.rank))
 const openId = shallowRef<string | null>(null)
 const ruleOf = shallowRef<Zone | null>(null)
 const opened = computed(() => zones.value.find(zone => zone.id === openId.value) ?? zones.value[0] ?? null)
-const containersOf = (zoneId: string): string => catalogue.containers.filter(row => row.container.zoneId === zoneId && !row.container.isTable).map(row => row.container.name).join(', ')
+const containersOf = (zoneId: string): string =>
+  catalogue.containers
+    .filter(row => row.container.zoneId === zoneId && !row.container.isTable)
+    .map(row => row.container.name)
+    .join(', ')
 const keysOf = (zone: Zone): string => placeWords.joinKeys(zone.filingRule.keys.map(key => placeWords.keys[key.by]))
 
 function change(zone: Zone, what: Partial<Zone>): void {
   void commands.changeZone(database(), { ...zone, ...what })
 }
 function toggleKind(zone: Zone, id: string): void {
-  change(zone, { takesKindIds: zone.takesKindIds.includes(id) ? zone.takesKindIds.filter(each => each !== id) : [...zone.takesKindIds, id] })
+  change(zone, {
+    takesKindIds: zone.takesKindIds.includes(id) ? zone.takesKindIds.filter(each => each !== id) : [...zone.takesKindIds, id],
+  })
 }
 function setCap(zone: Zone, text: string): void {
   const cap = Math.round(Number(text))
@@ -51,28 +57,101 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
 
 <template>
   <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink>
+    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"
+      ><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink
+    >
     <div class="flex flex-wrap items-end justify-between gap-3">
-      <div><h1 class="text-[1.6rem]">{{ roomWords.zonesTitle }}</h1><p class="text-quiet">{{ roomWords.zonesLead }}</p></div>
+      <div>
+        <h1 class="text-[1.6rem]">{{ roomWords.zonesTitle }}</h1>
+        <p class="text-quiet">{{ roomWords.zonesLead }}</p>
+      </div>
       <button type="button" class="button-main" @click="add"><Plus :size="18" aria-hidden="true" />{{ roomWords.newZone }}</button>
     </div>
     <StoreroomNav class="mt-2" />
     <div class="mt-4 grid gap-6 md:grid-cols-[20rem_1fr]">
       <ul class="content-start border-t border-line">
-        <li v-for="zone in zones" :key="zone.id" class="border-b border-line"><button type="button" class="min-h-11 w-full px-2 py-1 text-left leading-snug hover:bg-wash" :class="opened?.id === zone.id ? 'bg-wash font-semibold' : ''" :aria-expanded="opened?.id === zone.id" @click="openId = zone.id">{{ zone.name }}<span class="hint block font-normal">{{ roomWords.rule.toLowerCase() }} {{ keysOf(zone) }}</span></button></li>
+        <li v-for="zone in zones" :key="zone.id" class="border-b border-line">
+          <button
+            type="button"
+            class="min-h-11 w-full px-2 py-1 text-left leading-snug hover:bg-wash"
+            :class="opened?.id === zone.id ? 'bg-wash font-semibold' : ''"
+            :aria-expanded="opened?.id === zone.id"
+            @click="openId = zone.id"
+          >
+            {{ zone.name }}<span class="hint block font-normal">{{ roomWords.rule.toLowerCase() }} {{ keysOf(zone) }}</span>
+          </button>
+        </li>
       </ul>
       <section v-if="opened" :key="opened.id" class="panel grid content-start gap-4 sm:grid-cols-2" :aria-label="opened.name" data-zone>
-        <KField :label="roomWords.zoneName" for="zone-name"><input id="zone-name" class="field" maxlength="80" :value="opened.name" @change="textOf($event).trim() && change(opened, { name: textOf($event).trim() })"></KField>
-        <div><p class="label">{{ roomWords.rule }}</p><button type="button" class="button" @click="ruleOf = opened"><SlidersHorizontal :size="18" aria-hidden="true" />{{ keysOf(opened) }}</button></div>
-        <KField :label="roomWords.growth" for="zone-growth"><input id="zone-growth" type="number" min="0" max="90" class="field figures" :value="Math.round(opened.growthReserve * 100)" @change="change(opened, { growthReserve: Math.min(0.9, Math.max(0, Number(textOf($event)) / 100 || 0)) })"></KField>
-        <KField :label="roomWords.capField" for="zone-cap" :hint="roomWords.capHint"><input id="zone-cap" class="field figures" inputmode="numeric" maxlength="7" :value="opened.capHoldings ?? ''" @change="setCap(opened, textOf($event))"></KField>
-        <KField :label="roomWords.dies" for="zone-dies"><select id="zone-dies" class="field" :value="opened.habits.dies" @change="change(opened, { habits: { ...opened.habits, dies: DIE_PLACES.find(each => each === textOf($event)) ?? 'apart' } })"><option v-for="each in DIE_PLACES" :key="each" :value="each">{{ roomWords.diesOf[each] }}</option></select></KField>
-        <KField v-if="zones.length > 1" :label="roomWords.endZone" for="zone-end"><select id="zone-end" class="field" value="" @change="end(opened, textOf($event))"><option value="" /><option v-for="each in zones.filter(other => other.id !== opened?.id)" :key="each.id" :value="each.id">{{ roomWords.endZoneInto(each.name) }}</option></select></KField>
+        <KField :label="roomWords.zoneName" for="zone-name"
+          ><input
+            id="zone-name"
+            class="field"
+            maxlength="80"
+            :value="opened.name"
+            @change="textOf($event).trim() && change(opened, { name: textOf($event).trim() })"
+        /></KField>
+        <div>
+          <p class="label">{{ roomWords.rule }}</p>
+          <button type="button" class="button" @click="ruleOf = opened">
+            <SlidersHorizontal :size="18" aria-hidden="true" />{{ keysOf(opened) }}
+          </button>
+        </div>
+        <KField :label="roomWords.growth" for="zone-growth"
+          ><input
+            id="zone-growth"
+            type="number"
+            min="0"
+            max="90"
+            class="field figures"
+            :value="Math.round(opened.growthReserve * 100)"
+            @change="change(opened, { growthReserve: Math.min(0.9, Math.max(0, Number(textOf($event)) / 100 || 0)) })"
+        /></KField>
+        <KField :label="roomWords.capField" for="zone-cap" :hint="roomWords.capHint"
+          ><input
+            id="zone-cap"
+            class="field figures"
+            inputmode="numeric"
+            maxlength="7"
+            :value="opened.capHoldings ?? ''"
+            @change="setCap(opened, textOf($event))"
+        /></KField>
+        <KField :label="roomWords.dies" for="zone-dies"
+          ><select
+            id="zone-dies"
+            class="field"
+            :value="opened.habits.dies"
+            @change="change(opened, { habits: { ...opened.habits, dies: DIE_PLACES.find(each => each === textOf($event)) ?? 'apart' } })"
+          >
+            <option v-for="each in DIE_PLACES" :key="each" :value="each">{{ roomWords.diesOf[each] }}</option>
+          </select></KField
+        >
+        <KField v-if="zones.length > 1" :label="roomWords.endZone" for="zone-end"
+          ><select id="zone-end" class="field" value="" @change="end(opened, textOf($event))">
+            <option value="" />
+            <option v-for="each in zones.filter(other => other.id !== opened?.id)" :key="each.id" :value="each.id">
+              {{ roomWords.endZoneInto(each.name) }}
+            </option>
+          </select></KField
+        >
         <fieldset class="sm:col-span-2">
-          <legend class="label">{{ roomWords.takes }}<span v-if="opened.takesKindIds.length === 0" class="font-normal">: {{ roomWords.takesAll }}</span></legend>
-          <div class="flex flex-wrap gap-x-4"><label v-for="kind in kinds" :key="kind.id" class="flex min-h-11 items-center gap-2"><input type="checkbox" class="size-5" :checked="opened.takesKindIds.includes(kind.id)" @change="toggleKind(opened, kind.id)">{{ kind.name }}</label></div>
+          <legend class="label">
+            {{ roomWords.takes }}<span v-if="opened.takesKindIds.length === 0" class="font-normal">: {{ roomWords.takesAll }}</span>
+          </legend>
+          <div class="flex flex-wrap gap-x-4">
+            <label v-for="kind in kinds" :key="kind.id" class="flex min-h-11 items-center gap-2"
+              ><input
+                type="checkbox"
+                class="size-5"
+                :checked="opened.takesKindIds.includes(kind.id)"
+                @change="toggleKind(opened, kind.id)"
+              />{{ kind.name }}</label
+            >
+          </div>
         </fieldset>
-        <p class="hint sm:col-span-2">{{ containersOf(opened.id) ? roomWords.containers(containersOf(opened.id)) : roomWords.noContainers }}</p>
+        <p class="hint sm:col-span-2">
+          {{ containersOf(opened.id) ? roomWords.containers(containersOf(opened.id)) : roomWords.noContainers }}
+        </p>
       </section>
     </div>
     <section class="mt-8" :aria-label="roomWords.addressTitle">

@@ -11,7 +11,13 @@ const emit = defineEmits<{ take: [suggestion: NamedSuggestion] }>()
 <template>
   <ul v-if="suggestions.length" class="mt-1">
     <li v-for="each in suggestions" :key="each.id">
-      <button type="button" class="flex min-h-11 w-full items-center gap-2 px-1 text-left text-[0.94rem] leading-tight hover:bg-wash" data-suggestion :aria-label="`${pileWords.accept(each.name)}. ${each.text}`" @click="emit('take', each)">
+      <button
+        type="button"
+        class="flex min-h-11 w-full items-center gap-2 px-1 text-left text-[0.94rem] leading-tight hover:bg-wash"
+        data-suggestion
+        :aria-label="`${pileWords.accept(each.name)}. ${each.text}`"
+        @click="emit('take', each)"
+      >
         <Plus :size="16" class="shrink-0 text-moss" aria-hidden="true" /><span>{{ each.text }}</span>
       </button>
     </li>

@@ -1,12 +1,21 @@
 import { expose } from 'comlink'
 import type { Holding, TableName } from '#core/catalog'
-import { type ClassFacts, Lexicon, type LookAlike, LookAlikes, plainWords, type RelatedWords, SuggestIndex, type Suggestion } from '#core/classing'
+import {
+  type ClassFacts,
+  Lexicon,
+  type LookAlike,
+  LookAlikes,
+  plainWords,
+  type RelatedWords,
+  SuggestIndex,
+  type Suggestion,
+} from '#core/classing'
 import { PictureLikeness, type PictureLookAlike, SAME_PICTURE } from '#core/measuring'
 import { commands, database } from '~/db'
 import { inkMapOfThumb } from '~/data/pictures'
 
 /** A look-alike among the sets owned, or among the strips of the pile. */
-export type FoundLookAlike = LookAlike & { readonly where: 'owned' | 'pile', readonly by: 'name' | 'picture' }
+export type FoundLookAlike = LookAlike & { readonly where: 'owned' | 'pile'; readonly by: 'name' | 'picture' }
 export interface PileStrip {
   readonly id: string
   readonly name: string
@@ -56,7 +65,12 @@ function showsIn(byPicture: Map<string, Set<string>>, pictures: Map<string, stri
 
 async function readClasses(): Promise<void> {
   const db = database()
-  const [kinds, categories, themes, words] = await Promise.all([db.records('kinds').toArray(), db.records('categories').toArray(), db.records('themes').toArray(), lexicon])
+  const [kinds, categories, themes, words] = await Promise.all([
+    db.records('kinds').toArray(),
+    db.records('categories').toArray(),
+    db.records('themes').toArray(),
+    lexicon,
+  ])
   const relatedTo = (word: string): readonly string[] => words?.meaning(word) ?? []
   // A kind is what a thing is made of: its name's meaning says nothing about a design.
   suggestions.setClasses('kind', kinds)
@@ -78,7 +92,9 @@ async function readAll(): Promise<void> {
 
 /** Read when first asked for: 1 MB over the wire, from this machine's own server. */
 function openLexicon(): Promise<Lexicon | null> {
-  lexicon ??= fetch('/lexicon.txt').then(async answer => answer.ok ? new Lexicon(await answer.text()) : null).catch(() => null)
+  lexicon ??= fetch('/lexicon.txt')
+    .then(async answer => (answer.ok ? new Lexicon(await answer.text()) : null))
+    .catch(() => null)
   return lexicon
 }
 
@@ -90,10 +106,12 @@ async function readPictures(): Promise<void> {
   const missing = (await db.thumbs.toCollection().primaryKeys()).filter(hash => !known.has(hash))
   for (let at = 0; at < missing.length; at += MAPS_AT_ONCE) {
     const thumbs = await db.thumbs.bulkGet(missing.slice(at, at + MAPS_AT_ONCE))
-    const made = await Promise.all(thumbs.map(async (thumb) => {
-      const map = thumb ? await inkMapOfThumb(thumb.bytes).catch(() => null) : null
-      return thumb && map ? [{ hash: thumb.hash, map: map.slice().buffer }] : []
-    }))
+    const made = await Promise.all(
+      thumbs.map(async thumb => {
+        const map = thumb ? await inkMapOfThumb(thumb.bytes).catch(() => null) : null
+        return thumb && map ? [{ hash: thumb.hash, map: map.slice().buffer }] : []
+      }),
+    )
     await commands.addInkMaps(db, made.flat())
     for (const { hash, map } of made.flat()) pictures.put(hash, new Uint8Array(map))
   }
@@ -114,7 +132,9 @@ const api = {
       return opening
     }
     if (tables.some(table => table === 'kinds' || table === 'categories' || table === 'themes')) await readClasses()
-    const found = await database().records('holdings').bulkGet([...holdingIds])
+    const found = await database()
+      .records('holdings')
+      .bulkGet([...holdingIds])
     holdingIds.forEach((id, index) => {
       const holding = found[index]
       if (holding) return take(holding)
@@ -146,7 +166,10 @@ const api = {
   async likeName(name: string, brandId: string | null, exceptId: string | null): Promise<readonly FoundLookAlike[]> {
     await opening
     const inPile = pile.ask(name, null, exceptId).filter(each => each.verdict !== 'similar')
-    return [...owned.ask(name, brandId, exceptId).map(each => ({ ...each, where: 'owned' as const, by: 'name' as const })), ...inPile.map(each => ({ ...each, where: 'pile' as const, by: 'name' as const }))]
+    return [
+      ...owned.ask(name, brandId, exceptId).map(each => ({ ...each, where: 'owned' as const, by: 'name' as const })),
+      ...inPile.map(each => ({ ...each, where: 'pile' as const, by: 'name' as const })),
+    ]
   },
 
   /** Sets owned, and strips of the pile, whose picture shows the same thing. */
@@ -159,18 +182,35 @@ const api = {
     const map = pictures.mapOf(hash)
     if (!map) return []
     const found: PictureLookAlike[] = [{ id: hash, likeness: 1 }, ...pictures.ask(map, hash)]
-    const shownBy = (owners: ReadonlyMap<string, ReadonlySet<string>>, where: FoundLookAlike['where']): FoundLookAlike[] => found.flatMap(({ id, likeness }) =>
-      [...owners.get(id) ?? []].filter(each => each !== exceptId).map((each): FoundLookAlike => ({ id: each, likeness, verdict: likeness >= SAME_PICTURE ? 'same' : 'similar', where, by: 'picture' })))
-    return [...shownBy(ownersOf, 'owned'), ...shownBy(stripsOf, 'pile').filter(each => each.verdict === 'same')]
-      .sort((a, b) => b.likeness - a.likeness || (a.id < b.id ? -1 : 1))
+    const shownBy = (owners: ReadonlyMap<string, ReadonlySet<string>>, where: FoundLookAlike['where']): FoundLookAlike[] =>
+      found.flatMap(({ id, likeness }) =>
+        [...(owners.get(id) ?? [])]
+          .filter(each => each !== exceptId)
+          .map((each): FoundLookAlike => ({
+            id: each,
+            likeness,
+            verdict: likeness >= SAME_PICTURE ? 'same' : 'similar',
+            where,
+            by: 'picture',
+          })),
+      )
+    return [...shownBy(ownersOf, 'owned'), ...shownBy(stripsOf, 'pile').filter(each => each.verdict === 'same')].sort(
+      (a, b) => b.likeness - a.likeness || (a.id < b.id ? -1 : 1),
+    )
   },
 
   /** Search words for the words of a set, from WordNet. */
   async relatedWords(texts: readonly string[]): Promise<readonly RelatedTo[]> {
     const words = await openLexicon()
     if (!words) return []
-    const asked = new Set(texts.flatMap(text => [text.toLowerCase().trim(), ...plainWords(text)]).filter(word => word.length > 2 && words.lemmaOf(word) !== null))
-    return [...asked].slice(0, MOST_WORDS).map(word => ({ word, related: words.related(word) }))
+    const asked = new Set(
+      texts
+        .flatMap(text => [text.toLowerCase().trim(), ...plainWords(text)])
+        .filter(word => word.length > 2 && words.lemmaOf(word) !== null),
+    )
+    return [...asked]
+      .slice(0, MOST_WORDS)
+      .map(word => ({ word, related: words.related(word) }))
       .filter(({ related }) => related.synonyms.length + related.wider.length + related.narrower.length > 0)
   },
 }

@@ -18,18 +18,26 @@ export const useAdvice = defineStore('advice', () => {
     crew = hired
     void hired.run(api => api.open())
     catalogue.onChange((ids, tables) => void hired.run(api => api.follow(ids === 'all' ? 'all' : [...ids], [...tables])))
-    watch(() => pile.drafts, (drafts) => {
-      const now = new Map(drafts.map(({ id, texts, pictureHash }): [string, PileStrip] => [id, { id, name: texts.name, pictureHash }]))
-      const changed = [...now.values()].filter(({ id, name, pictureHash }) => told.get(id)?.name !== name || told.get(id)?.pictureHash !== pictureHash)
-      const gone = [...told.keys()].filter(id => !now.has(id))
-      told = now
-      void hired.run(api => api.followPile(changed, gone))
-    }, { immediate: true })
+    watch(
+      () => pile.drafts,
+      drafts => {
+        const now = new Map(drafts.map(({ id, texts, pictureHash }): [string, PileStrip] => [id, { id, name: texts.name, pictureHash }]))
+        const changed = [...now.values()].filter(
+          ({ id, name, pictureHash }) => told.get(id)?.name !== name || told.get(id)?.pictureHash !== pictureHash,
+        )
+        const gone = [...told.keys()].filter(id => !now.has(id))
+        told = now
+        void hired.run(api => api.followPile(changed, gone))
+      },
+      { immediate: true },
+    )
     return hired
   }
   /** One question to the worker; null when it broke: advice is never worth an error. */
   async function ask<R>(question: (api: Crew<AdviceApi>['api']) => Promise<R>): Promise<R | null> {
-    return open().run(question).catch(() => null) as Promise<R | null>
+    return open()
+      .run(question)
+      .catch(() => null) as Promise<R | null>
   }
   return { open, ask }
 })

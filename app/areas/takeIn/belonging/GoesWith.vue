@@ -21,16 +21,27 @@ const problem = shallowRef('')
 const doubt = shallowRef<RelationDoubt | null>(null)
 
 const label = (each: Holding): string => `${code(each)} ${each.name}`
-const options = computed(() => [...catalogue.tables?.holdings.values() ?? []].filter(each => each.id !== holding.id).map(label))
-const existing = computed(() => [...catalogue.tables?.relations.values() ?? []].flatMap((relation) => {
-  const isFrom = relation.fromId === holding.id
-  const other = isFrom || relation.toId === holding.id ? catalogue.tables?.holdings.get(isFrom ? relation.toId : relation.fromId) : undefined
-  return other ? [{ relation, other, text: slipWords.relation[relation.kind === 'dieForStamp' && isFrom ? 'stampForDie' : relation.kind] }] : []
-}))
-const related = (each: Holding) => ({ id: each.id, family: lookUp('kinds', each.kindId)?.family ?? null, categoryName: lookUp('categories', each.categoryId)?.name ?? '' })
+const options = computed(() => [...(catalogue.tables?.holdings.values() ?? [])].filter(each => each.id !== holding.id).map(label))
+const existing = computed(() =>
+  [...(catalogue.tables?.relations.values() ?? [])].flatMap(relation => {
+    const isFrom = relation.fromId === holding.id
+    const other =
+      isFrom || relation.toId === holding.id ? catalogue.tables?.holdings.get(isFrom ? relation.toId : relation.fromId) : undefined
+    return other
+      ? [{ relation, other, text: slipWords.relation[relation.kind === 'dieForStamp' && isFrom ? 'stampForDie' : relation.kind] }]
+      : []
+  }),
+)
+const related = (each: Holding) => ({
+  id: each.id,
+  family: lookUp('kinds', each.kindId)?.family ?? null,
+  categoryName: lookUp('categories', each.categoryId)?.name ?? '',
+})
 
 async function add(isSure: boolean): Promise<void> {
-  const other = [...catalogue.tables?.holdings.values() ?? []].find(each => label(each).toLowerCase() === which.value.trim().toLowerCase())
+  const other = [...(catalogue.tables?.holdings.values() ?? [])].find(
+    each => label(each).toLowerCase() === which.value.trim().toLowerCase(),
+  )
   problem.value = other ? '' : belongingWords.notFound
   if (!other) return
   // "Die for this stamp" names the die: the relation runs from the die to the stamp.
@@ -51,16 +62,38 @@ async function add(isSure: boolean): Promise<void> {
     <p class="hint">{{ belongingWords.goesWithHint }}</p>
     <ul class="mt-1">
       <li v-for="{ relation, other, text } in existing" :key="relation.id" class="flex items-center gap-3">
-        <span class="min-w-0 flex-1"><span class="hint">{{ text }}</span> {{ label(other) }}</span>
-        <button type="button" class="grid h-11 w-11 place-items-center text-quiet hover:bg-wash" :aria-label="belongingWords.remove(other.name)" @click="commands.removeRelation(database(), relation.id)"><X :size="18" aria-hidden="true" /></button>
+        <span class="min-w-0 flex-1"
+          ><span class="hint">{{ text }}</span> {{ label(other) }}</span
+        >
+        <button
+          type="button"
+          class="grid h-11 w-11 place-items-center text-quiet hover:bg-wash"
+          :aria-label="belongingWords.remove(other.name)"
+          @click="commands.removeRelation(database(), relation.id)"
+        >
+          <X :size="18" aria-hidden="true" />
+        </button>
       </li>
     </ul>
     <div class="mt-2 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
-      <KField :label="belongingWords.how" for="goes-how" :hint="belongingWords.markHint(catalogue.settings.marks[way], belongingWords.legend[way === 'stampForDie' ? 'dieForStamp' : way])"><select id="goes-how" v-model="way" class="field"><option v-for="each in WAYS" :key="each" :value="each">{{ slipWords.relation[each] }}</option></select></KField>
-      <KField :label="belongingWords.which" for="goes-which" :hint="belongingWords.whichHint"><KCombo id="goes-which" v-model="which" :label="belongingWords.which" :options="options" only-known /></KField>
-      <button type="button" class="button sm:mb-7" :disabled="which.trim() === ''" @click="add(false)"><Link2 :size="18" aria-hidden="true" />{{ belongingWords.add }}</button>
+      <KField
+        :label="belongingWords.how"
+        for="goes-how"
+        :hint="belongingWords.markHint(catalogue.settings.marks[way], belongingWords.legend[way === 'stampForDie' ? 'dieForStamp' : way])"
+        ><select id="goes-how" v-model="way" class="field">
+          <option v-for="each in WAYS" :key="each" :value="each">{{ slipWords.relation[each] }}</option>
+        </select></KField
+      >
+      <KField :label="belongingWords.which" for="goes-which" :hint="belongingWords.whichHint"
+        ><KCombo id="goes-which" v-model="which" :label="belongingWords.which" :options="options" only-known
+      /></KField>
+      <button type="button" class="button sm:mb-7" :disabled="which.trim() === ''" @click="add(false)">
+        <Link2 :size="18" aria-hidden="true" />{{ belongingWords.add }}
+      </button>
     </div>
-    <p v-if="doubt" class="mt-1 flex flex-wrap items-center gap-3 font-semibold text-ochre" role="alert">{{ belongingWords.doubts[doubt] }}<button type="button" class="button" @click="add(true)">{{ belongingWords.keepAnyway }}</button></p>
+    <p v-if="doubt" class="mt-1 flex flex-wrap items-center gap-3 font-semibold text-ochre" role="alert">
+      {{ belongingWords.doubts[doubt] }}<button type="button" class="button" @click="add(true)">{{ belongingWords.keepAnyway }}</button>
+    </p>
     <p v-else-if="problem" class="mt-1 font-semibold text-berry" role="alert">{{ problem }}</p>
   </section>
 </template>

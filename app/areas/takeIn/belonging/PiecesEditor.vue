@@ -23,18 +23,37 @@ const notices = useNotices()
 const { code, sizeText } = useDescribe()
 let crew: ReturnType<typeof hireExchange> | null = null
 onScopeDispose(() => crew?.end())
-interface Row { readonly id: string, words: string, size: string, pictureHash: string | null, isMissing: boolean, livesWith: string }
-const isWrong = (row: Row): boolean => !wordsFit(readWords(row.words)) || row.size.trim() !== '' && !readSize(row.size, catalogue.settings.unit).ok
+interface Row {
+  readonly id: string
+  words: string
+  size: string
+  pictureHash: string | null
+  isMissing: boolean
+  livesWith: string
+}
+const isWrong = (row: Row): boolean =>
+  !wordsFit(readWords(row.words)) || (row.size.trim() !== '' && !readSize(row.size, catalogue.settings.unit).ok)
 const rows = ref<Row[]>([])
 const label = (each: Holding): string => `${code(each)} ${each.name}`
-const others = computed(() => [...catalogue.tables?.holdings.values() ?? []].filter(each => each.id !== holding.id))
+const others = computed(() => [...(catalogue.tables?.holdings.values() ?? [])].filter(each => each.id !== holding.id))
 const options = computed(() => others.value.map(label))
-watch(() => holding.id, () => {
-  rows.value = holding.pieces.map((piece) => {
-    const host = piece.livesWithId ? catalogue.tables?.holdings.get(piece.livesWithId) : undefined
-    return { id: piece.id, words: piece.words.join(', '), size: piece.size ? sizeText(piece.size) : '', pictureHash: piece.pictureHash, isMissing: piece.isMissing, livesWith: host ? label(host) : '' }
-  })
-}, { immediate: true })
+watch(
+  () => holding.id,
+  () => {
+    rows.value = holding.pieces.map(piece => {
+      const host = piece.livesWithId ? catalogue.tables?.holdings.get(piece.livesWithId) : undefined
+      return {
+        id: piece.id,
+        words: piece.words.join(', '),
+        size: piece.size ? sizeText(piece.size) : '',
+        pictureHash: piece.pictureHash,
+        isMissing: piece.isMissing,
+        livesWith: host ? label(host) : '',
+      }
+    })
+  },
+  { immediate: true },
+)
 
 /** A size that still reads as it was shown keeps its own precision. */
 function keptSize(before: Piece['size'], text: string): Piece['size'] {
@@ -53,10 +72,18 @@ async function takePhoto(row: Row, event: Event): Promise<void> {
 async function keep(): Promise<void> {
   if (rows.value.some(isWrong)) return notices.tell(belongingWords.pieceSizeProblem, 'care')
   const before = new Map(holding.pieces.map(piece => [piece.id, piece]))
-  await commands.keepPieces(database(), holding.id, rows.value.map(({ id, words, size, pictureHash, isMissing, livesWith }) => ({
-    id, words: [...readWords(words)], size: keptSize(before.get(id)?.size ?? null, size), pictureHash, isMissing,
-    livesWithId: others.value.find(each => label(each).toLowerCase() === livesWith.trim().toLowerCase())?.id ?? null,
-  })))
+  await commands.keepPieces(
+    database(),
+    holding.id,
+    rows.value.map(({ id, words, size, pictureHash, isMissing, livesWith }) => ({
+      id,
+      words: [...readWords(words)],
+      size: keptSize(before.get(id)?.size ?? null, size),
+      pictureHash,
+      isMissing,
+      livesWithId: others.value.find(each => label(each).toLowerCase() === livesWith.trim().toLowerCase())?.id ?? null,
+    })),
+  )
   notices.tell(belongingWords.piecesKept)
 }
 </script>
@@ -69,18 +96,62 @@ async function keep(): Promise<void> {
       <li v-for="row in rows" :key="row.id" class="mt-2 flex flex-wrap items-center gap-3" data-piece>
         <label class="grid h-14 w-11 shrink-0 cursor-pointer place-items-center border border-line focus-within:outline-3">
           <KImpression v-if="row.pictureHash" :hash="row.pictureHash" /><Camera v-else :size="18" class="text-quiet" aria-hidden="true" />
-          <input type="file" accept="image/*" class="sr-only" :aria-label="belongingWords.piecePhoto(row.words)" @change="takePhoto(row, $event)">
+          <input
+            type="file"
+            accept="image/*"
+            class="sr-only"
+            :aria-label="belongingWords.piecePhoto(row.words)"
+            @change="takePhoto(row, $event)"
+          />
         </label>
-        <input v-model="row.words" class="field min-w-40 flex-1" maxlength="2000" :aria-label="belongingWords.pieceWords" :placeholder="belongingWords.pieceWords">
-        <input v-model="row.size" class="field w-32 figures" maxlength="60" :aria-label="`${belongingWords.pieceSize}: ${row.words}`" :placeholder="belongingWords.pieceSize" :aria-invalid="isWrong(row)">
-        <label class="flex min-h-11 items-center gap-2"><input v-model="row.isMissing" type="checkbox" class="size-5">{{ belongingWords.missing }}</label>
-        <div class="min-w-48 flex-1"><KCombo v-model="row.livesWith" :label="`${belongingWords.livesWith}: ${row.words}`" :options="options" :placeholder="`${belongingWords.livesWith}: ${belongingWords.home}`" only-known /></div>
-        <button type="button" class="grid h-11 w-11 place-items-center text-quiet hover:bg-wash" :aria-label="belongingWords.dropPiece(row.words)" @click="rows = rows.filter(each => each.id !== row.id)"><X :size="18" aria-hidden="true" /></button>
+        <input
+          v-model="row.words"
+          class="field min-w-40 flex-1"
+          maxlength="2000"
+          :aria-label="belongingWords.pieceWords"
+          :placeholder="belongingWords.pieceWords"
+        />
+        <input
+          v-model="row.size"
+          class="field w-32 figures"
+          maxlength="60"
+          :aria-label="`${belongingWords.pieceSize}: ${row.words}`"
+          :placeholder="belongingWords.pieceSize"
+          :aria-invalid="isWrong(row)"
+        />
+        <label class="flex min-h-11 items-center gap-2"
+          ><input v-model="row.isMissing" type="checkbox" class="size-5" />{{ belongingWords.missing }}</label
+        >
+        <div class="min-w-48 flex-1">
+          <KCombo
+            v-model="row.livesWith"
+            :label="`${belongingWords.livesWith}: ${row.words}`"
+            :options="options"
+            :placeholder="`${belongingWords.livesWith}: ${belongingWords.home}`"
+            only-known
+          />
+        </div>
+        <button
+          type="button"
+          class="grid h-11 w-11 place-items-center text-quiet hover:bg-wash"
+          :aria-label="belongingWords.dropPiece(row.words)"
+          @click="rows = rows.filter(each => each.id !== row.id)"
+        >
+          <X :size="18" aria-hidden="true" />
+        </button>
       </li>
     </ul>
     <div class="mt-2 flex flex-wrap gap-3">
-      <button type="button" class="button" @click="rows = [...rows, { id: ulid(), words: '', size: '', pictureHash: null, isMissing: false, livesWith: '' }]"><Plus :size="18" aria-hidden="true" />{{ belongingWords.addPiece }}</button>
-      <button v-if="rows.length || holding.pieces.length" type="button" class="button" @click="keep"><Check :size="18" aria-hidden="true" />{{ belongingWords.keepPieces }}</button>
+      <button
+        type="button"
+        class="button"
+        @click="rows = [...rows, { id: ulid(), words: '', size: '', pictureHash: null, isMissing: false, livesWith: '' }]"
+      >
+        <Plus :size="18" aria-hidden="true" />{{ belongingWords.addPiece }}
+      </button>
+      <button v-if="rows.length || holding.pieces.length" type="button" class="button" @click="keep">
+        <Check :size="18" aria-hidden="true" />{{ belongingWords.keepPieces }}
+      </button>
     </div>
   </section>
 </template>

@@ -21,9 +21,15 @@ function toggle(text: string): void {
       <li v-for="group in joins" :key="group.preferred" class="border-t border-line pt-2">
         <p class="font-semibold">{{ group.preferred }}</p>
         <div class="flex flex-wrap gap-x-5">
-          <label v-for="spelling in group.spellings.filter(each => each.text !== group.preferred)" :key="spelling.text" class="flex min-h-11 items-center gap-2">
-            <input type="checkbox" class="h-5 w-5 accent-(--strong)" :checked="!isRefused(spelling.text)" @change="toggle(spelling.text)">
-            <span class="whitespace-pre">{{ importWords.spelling(spelling.text, spelling.count) }}</span><span class="hint">{{ importWords.joinReason[spelling.because] }}</span>
+          <label
+            v-for="spelling in group.spellings.filter(each => each.text !== group.preferred)"
+            :key="spelling.text"
+            class="flex min-h-11 items-center gap-2"
+          >
+            <input type="checkbox" class="h-5 w-5 accent-(--strong)" :checked="!isRefused(spelling.text)" @change="toggle(spelling.text)" />
+            <span class="whitespace-pre">{{ importWords.spelling(spelling.text, spelling.count) }}</span><span class="hint">{{
+              importWords.joinReason[spelling.because]
+            }}</span>
           </label>
         </div>
       </li>

@@ -15,16 +15,29 @@ const SHOWN_ROWS = 5
 function change(column: number, field: string): void {
   const taken = view.choices.columns.indexOf(field as ListField)
   // Two columns cannot be one field: the one that was it before goes to the notes.
-  emit('columns', view.choices.columns.map((each, at) => at === column ? field as ListField : at === taken && field !== 'notes' ? 'notes' : each))
+  emit(
+    'columns',
+    view.choices.columns.map((each, at) => (at === column ? (field as ListField) : at === taken && field !== 'notes' ? 'notes' : each)),
+  )
 }
 
 type Draft = Extract<PlannedRow, { outcome: 'taken' }>['draft']
 const READ: Readonly<Record<ListField, (draft: Draft) => string>> = {
-  number: draft => draft.numberWritten === null ? '' : String(draft.numberWritten), name: draft => draft.name, brand: draft => draft.brandText,
-  kind: draft => draft.kind && draft.kind.as !== 'keep' ? `${importWords.kindAs[draft.kind.as]}: ${draft.kind.name}` : '', category: draft => draft.categoryText,
-  themes: draft => draft.themeNames.join(' | '), size: draft => draft.size ? sizeText(draft.size) : '', words: draft => draft.words.join(' | '), searchWords: draft => draft.searchWords.join(' | '),
-  notes: draft => draft.notes, acquiredOn: draft => draft.acquiredOn ? partialDay(draft.acquiredOn) : '', price: draft => draft.price ? slipWords.money(draft.price.minor, draft.price.currency) : '',
-  used: draft => slipWords.useText(draft.isUsed, draft.useCount), matchingDie: draft => draft.hasMatchingDie === null ? '' : draft.hasMatchingDie ? importWords.yes : importWords.no, place: draft => draft.placeText,
+  number: draft => (draft.numberWritten === null ? '' : String(draft.numberWritten)),
+  name: draft => draft.name,
+  brand: draft => draft.brandText,
+  kind: draft => (draft.kind && draft.kind.as !== 'keep' ? `${importWords.kindAs[draft.kind.as]}: ${draft.kind.name}` : ''),
+  category: draft => draft.categoryText,
+  themes: draft => draft.themeNames.join(' | '),
+  size: draft => (draft.size ? sizeText(draft.size) : ''),
+  words: draft => draft.words.join(' | '),
+  searchWords: draft => draft.searchWords.join(' | '),
+  notes: draft => draft.notes,
+  acquiredOn: draft => (draft.acquiredOn ? partialDay(draft.acquiredOn) : ''),
+  price: draft => (draft.price ? slipWords.money(draft.price.minor, draft.price.currency) : ''),
+  used: draft => slipWords.useText(draft.isUsed, draft.useCount),
+  matchingDie: draft => (draft.hasMatchingDie === null ? '' : draft.hasMatchingDie ? importWords.yes : importWords.no),
+  place: draft => draft.placeText,
 }
 function readingOf(planned: PlannedRow, column: number): string {
   const field = view.choices.columns[column] ?? 'notes'
@@ -41,10 +54,17 @@ function readingOf(planned: PlannedRow, column: number): string {
           <tr class="bg-wash align-top">
             <th v-for="(heading, column) in view.headings" :key="column" scope="col" class="min-w-40 border-r border-line p-2 font-normal">
               <span class="block font-semibold">{{ heading || '·' }}</span>
-              <select class="field mt-1" :aria-label="heading" :value="view.choices.columns[column]" @change="change(column, ($event.target as HTMLSelectElement).value)">
+              <select
+                class="field mt-1"
+                :aria-label="heading"
+                :value="view.choices.columns[column]"
+                @change="change(column, ($event.target as HTMLSelectElement).value)"
+              >
                 <option v-for="field in LIST_FIELDS" :key="field" :value="field">{{ importWords.field[field] }}</option>
               </select>
-              <span v-if="view.guesses[column]?.field === view.choices.columns[column]" class="hint mt-1 block">{{ importWords.because[view.guesses[column]?.because ?? 'nothing'] }}</span>
+              <span v-if="view.guesses[column]?.field === view.choices.columns[column]" class="hint mt-1 block">{{
+                importWords.because[view.guesses[column]?.because ?? 'nothing']
+              }}</span>
             </th>
           </tr>
         </thead>
@@ -52,7 +72,9 @@ function readingOf(planned: PlannedRow, column: number): string {
           <tr v-for="({ cells, planned }, row) in view.preview.slice(0, SHOWN_ROWS)" :key="row" class="border-t border-line align-top">
             <td v-for="(cell, column) in cells" :key="column" class="max-w-60 border-r border-line p-2">
               <span class="block font-semibold wrap-anywhere" data-reading>{{ readingOf(planned, column) || '–' }}</span>
-              <span v-if="cell && cell !== readingOf(planned, column)" class="hint line-clamp-2 block wrap-anywhere">{{ importWords.asWritten }}: {{ cell }}</span>
+              <span v-if="cell && cell !== readingOf(planned, column)" class="hint line-clamp-2 block wrap-anywhere"
+                >{{ importWords.asWritten }}: {{ cell }}</span
+              >
             </td>
           </tr>
         </tbody>

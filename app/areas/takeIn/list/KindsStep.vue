@@ -10,12 +10,25 @@ const { view } = defineProps<{ view: ListView }>()
 const emit = defineEmits<{ kinds: [kinds: Readonly<Record<string, KindReading>>] }>()
 const catalogue = useCatalogue()
 
-interface Option { readonly key: string, readonly text: string, readonly reading: KindReading }
+interface Option {
+  readonly key: string
+  readonly text: string
+  readonly reading: KindReading
+}
 const options = computed((): readonly Option[] => [
-  ...[...catalogue.tables?.kinds.values() ?? []].map(({ name }): Option => ({ key: `kind/${name}`, text: name, reading: { as: 'kind', name } })),
-  ...[...catalogue.tables?.categories.values() ?? []].map(({ name }): Option => ({ key: `category/${name}`, text: name, reading: { as: 'category', name } })),
+  ...[...(catalogue.tables?.kinds.values() ?? [])].map(({ name }): Option => ({
+    key: `kind/${name}`,
+    text: name,
+    reading: { as: 'kind', name },
+  })),
+  ...[...(catalogue.tables?.categories.values() ?? [])].map(({ name }): Option => ({
+    key: `category/${name}`,
+    text: name,
+    reading: { as: 'category', name },
+  })),
 ])
-const keyOf = (reading: KindReading | undefined): string => !reading || reading.as === 'keep' ? 'keep' : reading.as === 'newKind' ? 'newKind' : `${reading.as}/${reading.name}`
+const keyOf = (reading: KindReading | undefined): string =>
+  !reading || reading.as === 'keep' ? 'keep' : reading.as === 'newKind' ? 'newKind' : `${reading.as}/${reading.name}`
 
 function choose(text: string, key: string): void {
   const found = options.value.find(option => option.key === key)
@@ -30,10 +43,24 @@ function choose(text: string, key: string): void {
     <ul class="mt-2 grid gap-x-6 sm:grid-cols-2">
       <li v-for="{ text, count } in view.facts.kinds" :key="text" class="flex items-center justify-between gap-3 border-t border-line py-1">
         <span>{{ importWords.spelling(text, count) }}</span>
-        <select class="field w-52" :aria-label="text" :value="keyOf(view.choices.kinds[text])" @change="choose(text, ($event.target as HTMLSelectElement).value)">
-          <optgroup :label="importWords.kindAs.kind"><option v-for="option in options.filter(each => each.reading.as === 'kind')" :key="option.key" :value="option.key">{{ option.text }}</option></optgroup>
-          <optgroup :label="importWords.kindAs.category"><option v-for="option in options.filter(each => each.reading.as === 'category')" :key="option.key" :value="option.key">{{ option.text }}</option></optgroup>
-          <option value="newKind">{{ importWords.kindAs.newKind }}</option><option value="keep">{{ importWords.kindAs.keep }}</option>
+        <select
+          class="field w-52"
+          :aria-label="text"
+          :value="keyOf(view.choices.kinds[text])"
+          @change="choose(text, ($event.target as HTMLSelectElement).value)"
+        >
+          <optgroup :label="importWords.kindAs.kind">
+            <option v-for="option in options.filter(each => each.reading.as === 'kind')" :key="option.key" :value="option.key">
+              {{ option.text }}
+            </option>
+          </optgroup>
+          <optgroup :label="importWords.kindAs.category">
+            <option v-for="option in options.filter(each => each.reading.as === 'category')" :key="option.key" :value="option.key">
+              {{ option.text }}
+            </option>
+          </optgroup>
+          <option value="newKind">{{ importWords.kindAs.newKind }}</option>
+          <option value="keep">{{ importWords.kindAs.keep }}</option>
         </select>
       </li>
     </ul>

@@ -14,7 +14,7 @@ interface Question {
   readonly title: string
   readonly why: string
   readonly texts: readonly Tally[]
-  readonly options: readonly { readonly text: string, readonly isChosen: boolean, readonly change: Partial<ImportChoices> }[]
+  readonly options: readonly { readonly text: string; readonly isChosen: boolean; readonly change: Partial<ImportChoices> }[]
 }
 const sum = (texts: readonly Tally[]): number => texts.reduce((total, each) => total + each.count, 0)
 
@@ -23,28 +23,47 @@ const questions = computed((): readonly Question[] => {
   const { sizes, dates, ticks } = facts
   const all: Question[] = [
     {
-      key: 'sizeUnit', title: importWords.sizeUnit(sum(sizes.unitless)), texts: sizes.unitless,
-      why: sizes.inInches + sizes.inCentimetres < 3 ? importWords.sizeUnitAsk : importWords.sizeUnitWhy(sizes.inInches, sizes.inCentimetres),
+      key: 'sizeUnit',
+      title: importWords.sizeUnit(sum(sizes.unitless)),
+      texts: sizes.unitless,
+      why:
+        sizes.inInches + sizes.inCentimetres < 3 ? importWords.sizeUnitAsk : importWords.sizeUnitWhy(sizes.inInches, sizes.inCentimetres),
       options: [
-        { text: importWords.inches, isChosen: choices.sizeUnit === 'in', change: { sizeUnit: 'in' } }, { text: importWords.centimetres, isChosen: choices.sizeUnit === 'cm', change: { sizeUnit: 'cm' } },
-        { text: importWords.millimetres, isChosen: choices.sizeUnit === 'mm', change: { sizeUnit: 'mm' } }, { text: importWords.keep, isChosen: choices.sizeUnit === null, change: { sizeUnit: null } },
+        { text: importWords.inches, isChosen: choices.sizeUnit === 'in', change: { sizeUnit: 'in' } },
+        { text: importWords.centimetres, isChosen: choices.sizeUnit === 'cm', change: { sizeUnit: 'cm' } },
+        { text: importWords.millimetres, isChosen: choices.sizeUnit === 'mm', change: { sizeUnit: 'mm' } },
+        { text: importWords.keep, isChosen: choices.sizeUnit === null, change: { sizeUnit: null } },
       ],
     },
     {
-      key: 'dateOrder', title: importWords.dateOrder(sum(dates.undecided)), texts: dates.undecided, why: importWords.dateOrderWhy(dates.monthFirst, dates.dayFirst),
+      key: 'dateOrder',
+      title: importWords.dateOrder(sum(dates.undecided)),
+      texts: dates.undecided,
+      why: importWords.dateOrderWhy(dates.monthFirst, dates.dayFirst),
       options: [
-        { text: importWords.monthFirst, isChosen: choices.dateOrder === 'monthFirst', change: { dateOrder: 'monthFirst' } }, { text: importWords.dayFirst, isChosen: choices.dateOrder === 'dayFirst', change: { dateOrder: 'dayFirst' } },
+        { text: importWords.monthFirst, isChosen: choices.dateOrder === 'monthFirst', change: { dateOrder: 'monthFirst' } },
+        { text: importWords.dayFirst, isChosen: choices.dateOrder === 'dayFirst', change: { dateOrder: 'dayFirst' } },
         { text: importWords.keep, isChosen: choices.dateOrder === null, change: { dateOrder: null } },
       ],
     },
     {
-      key: 'shortYears', title: importWords.shortYears(sum(dates.shortYears)), texts: dates.shortYears, why: importWords.shortYearsWhy(new Date().getFullYear()),
-      options: [{ text: importWords.readThem, isChosen: choices.shortYears, change: { shortYears: true } }, { text: importWords.keep, isChosen: !choices.shortYears, change: { shortYears: false } }],
+      key: 'shortYears',
+      title: importWords.shortYears(sum(dates.shortYears)),
+      texts: dates.shortYears,
+      why: importWords.shortYearsWhy(new Date().getFullYear()),
+      options: [
+        { text: importWords.readThem, isChosen: choices.shortYears, change: { shortYears: true } },
+        { text: importWords.keep, isChosen: !choices.shortYears, change: { shortYears: false } },
+      ],
     },
     {
-      key: 'ticks', title: importWords.ticks(sum(ticks)), texts: ticks, why: importWords.ticksWhy,
+      key: 'ticks',
+      title: importWords.ticks(sum(ticks)),
+      texts: ticks,
+      why: importWords.ticksWhy,
       options: [
-        { text: importWords.yes, isChosen: choices.tickMeans === true, change: { tickMeans: true } }, { text: importWords.no, isChosen: choices.tickMeans === false, change: { tickMeans: false } },
+        { text: importWords.yes, isChosen: choices.tickMeans === true, change: { tickMeans: true } },
+        { text: importWords.no, isChosen: choices.tickMeans === false, change: { tickMeans: false } },
         { text: importWords.keep, isChosen: choices.tickMeans === null, change: { tickMeans: null } },
       ],
     },
@@ -60,7 +79,13 @@ const questions = computed((): readonly Question[] => {
     <TextTallies :texts="question.texts" />
     <div class="flex flex-wrap gap-x-5">
       <label v-for="option in question.options" :key="option.text" class="flex min-h-11 items-center gap-2">
-        <input type="radio" class="h-5 w-5 accent-(--strong)" :name="question.key" :checked="option.isChosen" @change="emit('choose', option.change)">{{ option.text }}
+        <input
+          type="radio"
+          class="h-5 w-5 accent-(--strong)"
+          :name="question.key"
+          :checked="option.isChosen"
+          @change="emit('choose', option.change)"
+        />{{ option.text }}
       </label>
     </div>
   </fieldset>

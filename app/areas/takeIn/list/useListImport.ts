@@ -20,7 +20,9 @@ export function useListImport() {
   async function guarded<R>(work: (tell: (told: Progress) => void) => Promise<R>): Promise<R | null> {
     stopped.value = null
     try {
-      return await withProgress((told) => { progress.value = told }, work)
+      return await withProgress(told => {
+        progress.value = told
+      }, work)
     } catch (reason) {
       stopped.value = reason instanceof WorkStopped ? reason.code : 'crashed'
       // The stopped worker took the open list with it.

@@ -3,8 +3,21 @@ import type { ImportReport, ListField, TableReading } from '#core/exchange'
 import { counted, countedThat, figure } from '~/kit/grammar'
 
 const FIELDS: Readonly<Record<ListField, string>> = {
-  number: 'Number', name: 'Name', brand: 'Brand', kind: 'Kind', category: 'Category', themes: 'Themes', size: 'Size', words: 'Words on it', searchWords: 'Search words',
-  notes: 'Notes (kept as text)', acquiredOn: 'Date it came in', price: 'Price paid', used: 'Used', matchingDie: 'Matching die', place: 'Where it is',
+  number: 'Number',
+  name: 'Name',
+  brand: 'Brand',
+  kind: 'Kind',
+  category: 'Category',
+  themes: 'Themes',
+  size: 'Size',
+  words: 'Words on it',
+  searchWords: 'Search words',
+  notes: 'Notes (kept as text)',
+  acquiredOn: 'Date it came in',
+  price: 'Price paid',
+  used: 'Used',
+  matchingDie: 'Matching die',
+  place: 'Where it is',
 }
 type QuestionCode = ImportReport['questions'][number]['code']
 const QUESTIONS: Readonly<Record<QuestionCode, (count: number) => string>> = {
@@ -18,17 +31,24 @@ const QUESTIONS: Readonly<Record<QuestionCode, (count: number) => string>> = {
   kindUnread: count => `${counted(count, 'kind')} kept as text`,
   nameMissing: count => `${counted(count, 'row')} ${count === 1 ? 'has' : 'have'} no name`,
   numberClash: count => `${counted(count, 'number')} ${count === 1 ? 'is' : 'are'} taken`,
-  numberUnread: count => `${count === 1 ? '1 number is not a plain number; kept as an older number' : `${counted(count, 'number')} are not plain numbers; kept as older numbers`}`,
+  numberUnread: count =>
+    count === 1
+      ? '1 number is not a plain number; kept as an older number'
+      : `${counted(count, 'number')} are not plain numbers; kept as older numbers`,
   tooLong: count => `${counted(count, 'note')} ${count === 1 ? 'is' : 'are'} very long`,
 }
 const REASONS: Readonly<Record<JoinReason, string>> = {
-  sameLetters: 'same letters', sameStem: 'same but for a word like Press or Co.', initials: 'initials', nearSpelling: 'nearly the same spelling',
+  sameLetters: 'same letters',
+  sameStem: 'same but for a word like Press or Co.',
+  initials: 'initials',
+  nearSpelling: 'nearly the same spelling',
 }
 type Problem = Extract<TableReading, { ok: false }>['code']
 const PROBLEMS: Readonly<Record<Problem, string>> = {
   empty: 'The file is empty.',
   tooLarge: 'The file is over 64 MB. That is more than a list.',
-  notText: 'This is not a list: the file holds a picture, a spreadsheet\'s own format or something else. Save the list as CSV and bring that.',
+  notText:
+    "This is not a list: the file holds a picture, a spreadsheet's own format or something else. Save the list as CSV and bring that.",
   utf16: 'The file is saved as UTF-16. Please save it as CSV in UTF-8.',
   oneColumn: 'This is not a table: no comma, semicolon or tab divides its lines into columns.',
   noRows: 'There are headings but no rows below them.',
@@ -44,49 +64,82 @@ export const importWords = {
   reading: (done: number, total: number) => `Reading row ${figure(done)} of ${figure(total)}`,
   writing: (done: number, total: number) => `Taking in ${figure(done)} of ${figure(total)}`,
   fileFacts: (name: string, rows: number, columns: number, delimiter: string, encoding: string) =>
-    `${name}: ${counted(rows, 'row')}, ${counted(columns, 'column')}, divided by ${delimiter === ',' ? 'commas' : delimiter === ';' ? 'semicolons' : 'tabs'}, ${encoding === 'utf-8' ? 'UTF-8' : 'Windows-1252'}.`,
+    `${name}: ${counted(rows, 'row')}, ${counted(columns, 'column')}, divided by ` +
+    `${delimiter === ',' ? 'commas' : delimiter === ';' ? 'semicolons' : 'tabs'}, ${encoding === 'utf-8' ? 'UTF-8' : 'Windows-1252'}.`,
   problem: (code: Problem, line?: number) => `${PROBLEMS[code]}${line ? ` It begins near row ${line}.` : ''} Nothing was changed.`,
-  stepColumns: 'What each column is', stepBrands: 'Brands that look the same', stepKinds: 'Words for the kind', stepQuestions: 'What could mean two things', stepOpen: 'What stays open',
-  columnsHint: 'Guessed from the headings and from what the cells look like. Change any that is wrong; what has no field goes to the notes.',
+  stepColumns: 'What each column is',
+  stepBrands: 'Brands that look the same',
+  stepKinds: 'Words for the kind',
+  stepQuestions: 'What could mean two things',
+  stepOpen: 'What stays open',
+  columnsHint:
+    'Guessed from the headings and from what the cells look like. Change any that is wrong; what has no field goes to the notes.',
   field: FIELDS,
-  because: { heading: 'by its heading', content: 'by its cells', both: 'by heading and cells', nothing: 'no guess, so it is kept in the notes' },
-  previewTitle: 'The first rows, as they are read', asWritten: 'As written',
+  because: {
+    heading: 'by its heading',
+    content: 'by its cells',
+    both: 'by heading and cells',
+    nothing: 'no guess, so it is kept in the notes',
+  },
+  previewTitle: 'The first rows, as they are read',
+  asWritten: 'As written',
   brandsHint: 'Each line becomes one brand; the other spellings still find it. Take the tick off a spelling that is a brand of its own.',
   joinReason: REASONS,
   spelling: (text: string, count: number) => `${text} (${figure(count)})`,
   kindsHint: 'What the words in this column mean here.',
   kindAs: { kind: 'Kind', category: 'Category', newKind: 'New kind', keep: 'Keep as text' },
   sizeUnit: (count: number) => `${counted(count, 'size')} without a unit`,
-  sizeUnitWhy: (inches: number, centimetres: number) => centimetres > 0
-    ? `Of the sizes with a unit, ${figure(inches)} are in inches and ${figure(centimetres)} in centimetres, so these could be either.`
-    : inches === 1 ? 'The only size that has a unit is in inches.' : `All ${figure(inches)} sizes that have a unit are in inches.`,
+  sizeUnitWhy: (inches: number, centimetres: number) =>
+    centimetres > 0
+      ? `Of the sizes with a unit, ${figure(inches)} are in inches and ${figure(centimetres)} in centimetres, so these could be either.`
+      : inches === 1
+        ? 'The only size that has a unit is in inches.'
+        : `All ${figure(inches)} sizes that have a unit are in inches.`,
   sizeUnitAsk: 'Too few sizes have a unit to tell.',
-  inches: 'Inches', centimetres: 'Centimetres', millimetres: 'Millimetres', keep: 'Leave as text, ask me later',
+  inches: 'Inches',
+  centimetres: 'Centimetres',
+  millimetres: 'Millimetres',
+  keep: 'Leave as text, ask me later',
   dateOrder: (count: number) => `${counted(count, 'date')} like 3/4/2019`,
-  dateOrderWhy: (monthFirst: number, dayFirst: number) => monthFirst > 0 && dayFirst > 0
-    ? `${counted(monthFirst, 'other date')} can only have the month first, and ${figure(dayFirst)} only the day. The list is mixed.`
-    : monthFirst > 0 ? `${counted(monthFirst, 'other date')} can only have the month first, none the day.`
-      : dayFirst > 0 ? `${counted(dayFirst, 'other date')} can only have the day first, none the month.` : 'No date of the list has a day above 12, so the list does not say.',
-  monthFirst: 'Month first', dayFirst: 'Day first',
+  dateOrderWhy: (monthFirst: number, dayFirst: number) =>
+    monthFirst > 0 && dayFirst > 0
+      ? `${counted(monthFirst, 'other date')} can only have the month first, and ${figure(dayFirst)} only the day. The list is mixed.`
+      : monthFirst > 0
+        ? `${counted(monthFirst, 'other date')} can only have the month first, none the day.`
+        : dayFirst > 0
+          ? `${counted(dayFirst, 'other date')} can only have the day first, none the month.`
+          : 'No date of the list has a day above 12, so the list does not say.',
+  monthFirst: 'Month first',
+  dayFirst: 'Day first',
   shortYears: (count: number) => `${counted(count, 'date')} with a year of two figures`,
   shortYearsWhy: (year: number) => `Read as the latest such year that is not after ${year}.`,
-  yes: 'Yes', no: 'No', readThem: 'Read them so',
+  yes: 'Yes',
+  no: 'No',
+  readThem: 'Read them so',
   ticks: (count: number) => `${counted(count, 'x', 'x')} under Matching die`,
   ticksWhy: 'A tick to some, a cross to others.',
   questions: QUESTIONS,
-  textCount: (text: string, count: number) => count > 1 ? `${text} × ${count}` : text,
+  textCount: (text: string, count: number) => (count > 1 ? `${text} × ${count}` : text),
   moreTexts: (count: number) => `and ${figure(count)} more`,
   openHint: 'These texts stay on their sets as questions until you answer them. Nothing is lost.',
   noOpen: 'Everything could be read.',
-  places: (count: number) => `${countedThat(count, 'set', 'comes', 'come')} with a place as your list writes it. It is kept with the set until somebody has looked there.`,
-  repeated: (count: number) => `${countedThat(count, 'name', 'stands', 'stand')} more than once with the same brand. All rows are taken in.`,
+  places: (count: number) =>
+    `${countedThat(count, 'set', 'comes', 'come')} with a place as your list ` +
+    'writes it. It is kept with the set until somebody has looked there.',
+  repeated: (count: number) =>
+    `${countedThat(count, 'name', 'stands', 'stand')} more than once with the same brand. All rows are taken in.`,
   sums: (report: ImportReport) =>
-    `${counted(report.rows, 'row')}: ${figure(report.taken)} taken, ${figure(report.withQuestion)} taken with a question, ${figure(report.refused.length)} refused.`,
-  refused: (because: 'blankRow' | 'rowTooLong', rows: readonly number[]) => `Refused because ${because === 'blankRow' ? 'blank' : 'longer than any set could be described'}: row ${rows.slice(0, 20).join(', ')}${rows.length > 20 ? ' ...' : ''}.`,
+    `${counted(report.rows, 'row')}: ${figure(report.taken)} taken, ${figure(report.withQuestion)} ` +
+    `taken with a question, ${figure(report.refused.length)} refused.`,
+  refused: (because: 'blankRow' | 'rowTooLong', rows: readonly number[]) =>
+    `Refused because ${because === 'blankRow' ? 'blank' : 'longer than any set could be described'}: ` +
+    `row ${rows.slice(0, 20).join(', ')}${rows.length > 20 ? ' ...' : ''}.`,
   take: (count: number) => `Take in ${counted(count, 'set')}`,
   done: (count: number) => `${countedThat(count, 'set', 'is', 'are')} in. One undo takes ${count === 1 ? 'it' : 'all of them'} out again.`,
   doneTitle: 'The list is in',
-  look: 'Look at them', another: 'Bring in another list', placeThem: 'Give them places',
+  look: 'Look at them',
+  another: 'Bring in another list',
+  placeThem: 'Give them places',
   cancelled: 'Stopped. Nothing was taken in.',
   crashed: 'The reading broke off. Nothing was taken in; please try once more.',
 } as const

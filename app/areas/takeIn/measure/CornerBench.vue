@@ -13,7 +13,12 @@ const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const loupe = useTemplateRef<HTMLCanvasElement>('loupe')
 const chosen = shallowRef(0)
 const isDragging = shallowRef(false)
-const STEPS: Readonly<Record<string, Point>> = { ArrowLeft: { x: -1, y: 0 }, ArrowRight: { x: 1, y: 0 }, ArrowUp: { x: 0, y: -1 }, ArrowDown: { x: 0, y: 1 } }
+const STEPS: Readonly<Record<string, Point>> = {
+  ArrowLeft: { x: -1, y: 0 },
+  ArrowRight: { x: 1, y: 0 },
+  ArrowUp: { x: 0, y: -1 },
+  ArrowDown: { x: 0, y: 1 },
+}
 const outline = computed(() => corners.value.map(({ x, y }) => `${x},${y}`).join(' '))
 /** Handles keep their size on the screen, whatever the photo's. */
 const unit = computed(() => photo.widthPx / 100)
@@ -48,11 +53,13 @@ onMounted(drawLoupe)
 
 function moveTo(at: number, { x, y }: Point): void {
   const inside = { x: Math.min(photo.widthPx, Math.max(0, x)), y: Math.min(photo.heightPx, Math.max(0, y)) }
-  corners.value = corners.value.map((corner, index) => index === at ? inside : corner) as unknown as Quad
+  corners.value = corners.value.map((corner, index) => (index === at ? inside : corner)) as unknown as Quad
 }
 function pointed(event: PointerEvent): Point | null {
   const box = canvas.value?.getBoundingClientRect()
-  return box ? { x: ((event.clientX - box.left) / box.width) * photo.widthPx, y: ((event.clientY - box.top) / box.height) * photo.heightPx } : null
+  return box
+    ? { x: ((event.clientX - box.left) / box.width) * photo.widthPx, y: ((event.clientY - box.top) / box.height) * photo.heightPx }
+    : null
 }
 function grab(event: PointerEvent, at: number): void {
   chosen.value = at
@@ -76,18 +83,54 @@ function keyed(event: KeyboardEvent, at: number): void {
 <template>
   <div class="relative select-none">
     <canvas ref="canvas" class="block h-auto w-full border border-edge" aria-hidden="true" />
-    <svg class="absolute inset-0 h-full w-full touch-none" :viewBox="`0 0 ${photo.widthPx} ${photo.heightPx}`" @pointermove="drag" @pointerup="isDragging = false" @pointercancel="isDragging = false">
+    <svg
+      class="absolute inset-0 h-full w-full touch-none"
+      :viewBox="`0 0 ${photo.widthPx} ${photo.heightPx}`"
+      @pointermove="drag"
+      @pointerup="isDragging = false"
+      @pointercancel="isDragging = false"
+    >
       <polygon :points="outline" class="fill-ember/10 stroke-ember" :stroke-width="unit * 0.35" />
       <g
-        v-for="(corner, at) in corners" :key="at" role="slider" tabindex="0" :aria-label="measureWords.corner(at)" :aria-valuetext="`${Math.round(corner.x)}, ${Math.round(corner.y)}`" :aria-valuenow="Math.round(corner.x)" data-corner
-        class="cursor-grab outline-none [&:focus-visible>circle:last-child]:stroke-[8]" @pointerdown.prevent="grab($event, at); ($event.currentTarget as HTMLElement).focus()" @focus="chosen = at" @keydown="keyed($event, at)"
+        v-for="(corner, at) in corners"
+        :key="at"
+        role="slider"
+        tabindex="0"
+        :aria-label="measureWords.corner(at)"
+        :aria-valuetext="`${Math.round(corner.x)}, ${Math.round(corner.y)}`"
+        :aria-valuenow="Math.round(corner.x)"
+        data-corner
+        class="cursor-grab outline-none [&:focus-visible>circle:last-child]:stroke-[8]"
+        @pointerdown.prevent="
+          grab($event, at)
+          ;($event.currentTarget as HTMLElement).focus()
+        "
+        @focus="chosen = at"
+        @keydown="keyed($event, at)"
       >
         <circle :cx="corner.x" :cy="corner.y" :r="unit * 3.2" class="fill-transparent" />
-        <circle :cx="corner.x" :cy="corner.y" :r="unit * 1.3" class="fill-sheet/40 stroke-ember" :stroke-width="unit * (at === chosen ? 0.6 : 0.35)" />
+        <circle
+          :cx="corner.x"
+          :cy="corner.y"
+          :r="unit * 1.3"
+          class="fill-sheet/40 stroke-ember"
+          :stroke-width="unit * (at === chosen ? 0.6 : 0.35)"
+        />
       </g>
     </svg>
-    <figure class="pointer-events-none absolute" :class="corners[chosen]!.x > photo.widthPx / 2 ? 'left-2' : 'right-2'" :style="corners[chosen]!.y > photo.heightPx / 2 ? 'top: .5rem' : 'bottom: .5rem'">
-      <canvas ref="loupe" :width="LOUPE_PX" :height="LOUPE_PX" class="size-28 rounded-full border-3 border-sheet sm:size-40" :aria-label="measureWords.loupe" role="img" />
+    <figure
+      class="pointer-events-none absolute"
+      :class="corners[chosen]!.x > photo.widthPx / 2 ? 'left-2' : 'right-2'"
+      :style="corners[chosen]!.y > photo.heightPx / 2 ? 'top: .5rem' : 'bottom: .5rem'"
+    >
+      <canvas
+        ref="loupe"
+        :width="LOUPE_PX"
+        :height="LOUPE_PX"
+        class="size-28 rounded-full border-3 border-sheet sm:size-40"
+        :aria-label="measureWords.loupe"
+        role="img"
+      />
     </figure>
   </div>
 </template>

@@ -32,7 +32,9 @@ const choice = useTemplateRef<InstanceType<typeof ReferenceChoice>>('choice')
 const camera = useTemplateRef<HTMLInputElement>('camera')
 const keepsPieces = shallowRef(true)
 const keepsImpression = shallowRef(true)
-const holding = computed((): Holding | null => typeof route.query.set === 'string' ? catalogue.tables?.holdings.get(route.query.set) ?? null : null)
+const holding = computed((): Holding | null =>
+  typeof route.query.set === 'string' ? (catalogue.tables?.holdings.get(route.query.set) ?? null) : null,
+)
 let crew: ReturnType<typeof hireExchange> | null = null
 onScopeDispose(() => crew?.end())
 
@@ -42,8 +44,10 @@ async function open(file: Blob): Promise<void> {
 /** Another made photo each time. */
 async function standIn(): Promise<void> {
   const seed = Math.floor(performance.now()) % 100_000
-  const kind = seed % 2 === 0 ? 'A4' as const : 'card' as const
-  const answer = await fetch(`/api/camera?seed=${route.query.seed ?? seed}&reference=${route.query.reference ?? kind}&megapixels=3`).catch(() => null)
+  const kind = seed % 2 === 0 ? ('A4' as const) : ('card' as const)
+  const answer = await fetch(`/api/camera?seed=${route.query.seed ?? seed}&reference=${route.query.reference ?? kind}&megapixels=3`).catch(
+    () => null,
+  )
   if (!answer?.ok) return notices.tell(measureWords.cameraMissing, 'care')
   choice.value?.choose(route.query.reference === 'A4' || route.query.reference === 'card' ? route.query.reference : kind)
   const blob = await answer.blob()
@@ -54,16 +58,29 @@ function fromCamera(event: Event): void {
   if (file) void open(file)
 }
 async function split(at: number): Promise<void> {
-  if (!await bench.split(at)) notices.tell(measureWords.noSplit, 'care')
+  if (!(await bench.split(at))) notices.tell(measureWords.noSplit, 'care')
 }
 async function keep(): Promise<void> {
   const [found, set] = [measured.value, holding.value]
   if (!found || !set) return
   const size = { widthMm: Math.round(found.widthMm * 10) / 10, heightMm: Math.round(found.heightMm * 10) / 10 }
   crew ??= hireExchange()
-  const picture = keepsImpression.value ? await crew.run(api => api.addPicture(new File([found.impression], 'impression.png', { type: 'image/png' }))).catch(() => null) : null
-  const named = (piece: { widthMm: number, heightMm: number }): Piece => ({ id: ulid(), words: [], size: { widthMm: Math.round(piece.widthMm * 10) / 10, heightMm: Math.round(piece.heightMm * 10) / 10 }, pictureHash: null, isMissing: false, livesWithId: null })
-  await commands.measureSet(database(), set.id, { size, ...picture?.ok ? { pictureHash: picture.hash } : {}, ...keepsPieces.value ? { pieces: pieces.value.map(named) } : {} })
+  const picture = keepsImpression.value
+    ? await crew.run(api => api.addPicture(new File([found.impression], 'impression.png', { type: 'image/png' }))).catch(() => null)
+    : null
+  const named = (piece: { widthMm: number; heightMm: number }): Piece => ({
+    id: ulid(),
+    words: [],
+    size: { widthMm: Math.round(piece.widthMm * 10) / 10, heightMm: Math.round(piece.heightMm * 10) / 10 },
+    pictureHash: null,
+    isMissing: false,
+    livesWithId: null,
+  })
+  await commands.measureSet(database(), set.id, {
+    size,
+    ...(picture?.ok ? { pictureHash: picture.hash } : {}),
+    ...(keepsPieces.value ? { pieces: pieces.value.map(named) } : {}),
+  })
   notices.tell(measureWords.kept(set.name, sizeText(size)))
   // Where there is nothing to go back to, on to the set itself.
   if (window.history.state?.back) router.back()
@@ -74,19 +91,47 @@ async function keep(): Promise<void> {
 <template>
   <div class="mx-auto max-w-6xl p-4 sm:p-6">
     <div class="flex flex-wrap items-end justify-between gap-4">
-      <div class="max-w-3xl"><h1 class="text-[1.6rem]">{{ measureWords.title }}</h1><p class="text-quiet">{{ measureWords.lead }}</p></div>
-      <p v-if="holding" class="flex items-baseline gap-2"><KTicket :code="codeOf(holding)" /><span class="font-semibold">{{ holding.name }}</span></p>
+      <div class="max-w-3xl">
+        <h1 class="text-[1.6rem]">{{ measureWords.title }}</h1>
+        <p class="text-quiet">{{ measureWords.lead }}</p>
+      </div>
+      <p v-if="holding" class="flex items-baseline gap-2">
+        <KTicket :code="codeOf(holding)" /><span class="font-semibold">{{ holding.name }}</span>
+      </p>
       <p v-else class="text-ochre">{{ measureWords.noSet }}</p>
     </div>
     <ReferenceChoice ref="choice" v-model="reference" class="mt-4" />
     <div class="mt-3 flex flex-wrap items-center gap-3">
-      <KFile :label="photo ? measureWords.again : measureWords.photo" :hint="measureWords.photoHint" accept="image/*" :is-main="!photo" @file="open" />
-      <button type="button" class="button sm:hidden" @click="camera?.click()"><Camera :size="18" aria-hidden="true" />{{ measureWords.camera }}</button>
-      <input ref="camera" type="file" accept="image/*" capture="environment" class="sr-only" tabindex="-1" :aria-label="measureWords.camera" @change="fromCamera">
-      <button v-if="catalogue.settings.isDemo" type="button" class="button" :title="measureWords.standInHint" @click="standIn"><Aperture :size="18" aria-hidden="true" />{{ measureWords.standIn }}</button>
+      <KFile
+        :label="photo ? measureWords.again : measureWords.photo"
+        :hint="measureWords.photoHint"
+        accept="image/*"
+        :is-main="!photo"
+        @file="open"
+      />
+      <button type="button" class="button sm:hidden" @click="camera?.click()">
+        <Camera :size="18" aria-hidden="true" />{{ measureWords.camera }}
+      </button>
+      <input
+        ref="camera"
+        type="file"
+        accept="image/*"
+        capture="environment"
+        class="sr-only"
+        tabindex="-1"
+        :aria-label="measureWords.camera"
+        @change="fromCamera"
+      />
+      <button v-if="catalogue.settings.isDemo" type="button" class="button" :title="measureWords.standInHint" @click="standIn">
+        <Aperture :size="18" aria-hidden="true" />{{ measureWords.standIn }}
+      </button>
     </div>
-    <p v-if="busy" class="mt-3 flex items-center gap-3" role="status">{{ busy }} <button type="button" class="min-h-11 underline" @click="bench.cancel">{{ shellWords.cancel }}</button></p>
-    <p v-else-if="problem" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert" data-measure-problem>{{ problem }}</p>
+    <p v-if="busy" class="mt-3 flex items-center gap-3" role="status">
+      {{ busy }} <button type="button" class="min-h-11 underline" @click="bench.cancel">{{ shellWords.cancel }}</button>
+    </p>
+    <p v-else-if="problem" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert" data-measure-problem>
+      {{ problem }}
+    </p>
     <p v-if="photo?.scaledFrom" class="hint mt-2">{{ measureWords.scaled(photo.scaledFrom) }}</p>
     <div v-if="photo && corners" class="mt-4 grid gap-6" :class="measured ? 'md:grid-cols-[1fr_1.4fr]' : ''">
       <section :aria-label="measureWords.corners">
@@ -94,18 +139,30 @@ async function keep(): Promise<void> {
         <p class="hint">{{ measureWords.cornersLead }}</p>
         <CornerBench v-model:corners="corners" class="mt-2" :class="measured ? '' : 'max-w-xl'" :photo="photo" />
         <div class="mt-3 flex flex-wrap gap-3">
-          <button type="button" class="button-main" :disabled="!reference || busy !== ''" @click="reference && bench.measure(reference)"><Ruler :size="18" aria-hidden="true" />{{ measureWords.measure }}</button>
-          <button v-if="proposals.length > 1" type="button" class="button" @click="bench.nextProposal"><RefreshCw :size="18" aria-hidden="true" />{{ measureWords.otherProposal }}</button>
+          <button type="button" class="button-main" :disabled="!reference || busy !== ''" @click="reference && bench.measure(reference)">
+            <Ruler :size="18" aria-hidden="true" />{{ measureWords.measure }}
+          </button>
+          <button v-if="proposals.length > 1" type="button" class="button" @click="bench.nextProposal">
+            <RefreshCw :size="18" aria-hidden="true" />{{ measureWords.otherProposal }}
+          </button>
         </div>
       </section>
       <section v-if="measured" :aria-label="measureWords.sizeTitle">
         <h2 class="text-[1.15rem]">{{ measureWords.sizeTitle }}</h2>
-        <p class="font-title text-[1.4rem] font-semibold figures" data-measured>{{ measureWords.size(lengthText(measured.widthMm), lengthText(measured.heightMm), `${measured.plusMinusMm.toFixed(1)} mm`) }}</p>
+        <p class="font-title text-[1.4rem] font-semibold figures" data-measured>
+          {{ measureWords.size(lengthText(measured.widthMm), lengthText(measured.heightMm), `${measured.plusMinusMm.toFixed(1)} mm`) }}
+        </p>
         <p class="hint figures">{{ measured.widthMm.toFixed(1) }} x {{ measured.heightMm.toFixed(1) }} mm</p>
         <MeasuredPieces class="mt-3" :measured="measured" :pieces="pieces" @join="bench.join" @split="split" @drop="bench.drop" />
-        <label class="mt-3 flex min-h-11 items-center gap-3"><input v-model="keepsImpression" type="checkbox" class="size-5">{{ measureWords.keepImpression }}</label>
-        <label class="flex min-h-11 items-center gap-3"><input v-model="keepsPieces" type="checkbox" class="size-5">{{ measureWords.keepPieces }}</label>
-        <button type="button" class="button-main mt-2" :disabled="!holding" @click="keep"><Check :size="18" aria-hidden="true" />{{ measureWords.keep }}</button>
+        <label class="mt-3 flex min-h-11 items-center gap-3"
+          ><input v-model="keepsImpression" type="checkbox" class="size-5" />{{ measureWords.keepImpression }}</label
+        >
+        <label class="flex min-h-11 items-center gap-3"
+          ><input v-model="keepsPieces" type="checkbox" class="size-5" />{{ measureWords.keepPieces }}</label
+        >
+        <button type="button" class="button-main mt-2" :disabled="!holding" @click="keep">
+          <Check :size="18" aria-hidden="true" />{{ measureWords.keep }}
+        </button>
       </section>
     </div>
   </div>

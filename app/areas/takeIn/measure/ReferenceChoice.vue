@@ -10,7 +10,14 @@ import { useCatalogue } from '~/data/useCatalogue'
 const reference = defineModel<Reference | null>({ required: true })
 const catalogue = useCatalogue()
 const KINDS = ['card', 'A4', 'Letter', 'twelve', 'squares', 'own'] as const
-const form = reactive({ kind: 'card' as typeof KINDS[number], across: 10, down: 10, square: catalogue.settings.unit === 'in' ? '1 in' : '1 cm', own: '', isSheet: true })
+const form = reactive({
+  kind: 'card' as (typeof KINDS)[number],
+  across: 10,
+  down: 10,
+  square: catalogue.settings.unit === 'in' ? '1 in' : '1 cm',
+  own: '',
+  isSheet: true,
+})
 // ISO/IEC 7810 ID-1.
 const CARD = { widthMm: 85.6, heightMm: 53.98 }
 const TWELVE = { widthMm: 304.8, heightMm: 304.8 }
@@ -20,26 +27,53 @@ const own = computed(() => readSize(form.own, catalogue.settings.unit))
 const made = computed((): Reference | null => {
   if (form.kind === 'card') return { ...CARD, isSheet: false }
   if (form.kind === 'twelve') return { ...TWELVE, isSheet: true }
-  if (form.kind === 'squares') return square.value.ok && form.across >= 1 && form.down >= 1 ? { widthMm: square.value.mm * form.across, heightMm: square.value.mm * form.down, isSheet: true } : null
+  if (form.kind === 'squares')
+    return square.value.ok && form.across >= 1 && form.down >= 1
+      ? { widthMm: square.value.mm * form.across, heightMm: square.value.mm * form.down, isSheet: true }
+      : null
   if (form.kind === 'own') return own.value.ok ? { ...own.value.size, isSheet: form.isSheet } : null
   const size = NAMED_SIZES.get(form.kind.toLowerCase())?.size
   return size ? { ...size, isSheet: true } : null
 })
-watch(made, (now) => { reference.value = now }, { immediate: true })
-defineExpose({ choose: (kind: 'card' | 'A4') => { form.kind = kind } })
+watch(
+  made,
+  now => {
+    reference.value = now
+  },
+  { immediate: true },
+)
+defineExpose({
+  choose: (kind: 'card' | 'A4') => {
+    form.kind = kind
+  },
+})
 </script>
 
 <template>
   <div class="flex flex-wrap items-start gap-3">
-    <KField class="flex-1 basis-56" :label="measureWords.reference" for="reference"><select id="reference" v-model="form.kind" class="field"><option v-for="kind in KINDS" :key="kind" :value="kind">{{ measureWords.references[kind] }}</option></select></KField>
+    <KField class="flex-1 basis-56" :label="measureWords.reference" for="reference"
+      ><select id="reference" v-model="form.kind" class="field">
+        <option v-for="kind in KINDS" :key="kind" :value="kind">{{ measureWords.references[kind] }}</option>
+      </select></KField
+    >
     <template v-if="form.kind === 'squares'">
-      <KField class="w-28" :label="measureWords.squaresAcross" for="squares-across"><input id="squares-across" v-model.number="form.across" type="number" min="1" max="60" class="field figures"></KField>
-      <KField class="w-28" :label="measureWords.squaresDown" for="squares-down"><input id="squares-down" v-model.number="form.down" type="number" min="1" max="60" class="field figures"></KField>
-      <KField class="w-32" :label="measureWords.squareSide" for="square-side" :problem="square.ok ? '' : measureWords.lengthProblem"><input id="square-side" v-model="form.square" class="field figures" maxlength="20"></KField>
+      <KField class="w-28" :label="measureWords.squaresAcross" for="squares-across"
+        ><input id="squares-across" v-model.number="form.across" type="number" min="1" max="60" class="field figures"
+      /></KField>
+      <KField class="w-28" :label="measureWords.squaresDown" for="squares-down"
+        ><input id="squares-down" v-model.number="form.down" type="number" min="1" max="60" class="field figures"
+      /></KField>
+      <KField class="w-32" :label="measureWords.squareSide" for="square-side" :problem="square.ok ? '' : measureWords.lengthProblem"
+        ><input id="square-side" v-model="form.square" class="field figures" maxlength="20"
+      /></KField>
     </template>
     <template v-if="form.kind === 'own'">
-      <KField class="w-44" :label="measureWords.ownSize" for="own-size"><input id="own-size" v-model="form.own" class="field figures" maxlength="40"></KField>
-      <label class="mt-7 flex min-h-11 items-center gap-2"><input v-model="form.isSheet" type="checkbox" class="size-5">{{ measureWords.isSheet }}</label>
+      <KField class="w-44" :label="measureWords.ownSize" for="own-size"
+        ><input id="own-size" v-model="form.own" class="field figures" maxlength="40"
+      /></KField>
+      <label class="mt-7 flex min-h-11 items-center gap-2"
+        ><input v-model="form.isSheet" type="checkbox" class="size-5" />{{ measureWords.isSheet }}</label
+      >
     </template>
   </div>
 </template>

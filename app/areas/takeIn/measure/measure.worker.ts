@@ -1,5 +1,16 @@
 import { expose, transfer } from 'comlink'
-import { type GreyPicture, type Measured, type MeasuredPiece, type MeasureFault, measureSet, proposeCorners, type Quad, type Reference, splitPiece, type Mask } from '#core/measuring'
+import {
+  type GreyPicture,
+  type Measured,
+  type MeasuredPiece,
+  type MeasureFault,
+  measureSet,
+  proposeCorners,
+  type Quad,
+  type Reference,
+  splitPiece,
+  type Mask,
+} from '#core/measuring'
 import { MAX_PICTURE_BYTES } from '~/data/pictures'
 
 /** More than this says nothing more, and takes the memory of a phone. */
@@ -14,13 +25,13 @@ export interface OpenedPhoto {
   /** The photo as it is shown: corners are pixels of it. */
   readonly shown: ImageBitmap
 }
-export type PhotoOpening = OpenedPhoto | { readonly ok: false, readonly code: 'notAPicture' | 'tooLarge' }
+export type PhotoOpening = OpenedPhoto | { readonly ok: false; readonly code: 'notAPicture' | 'tooLarge' }
 /** As measured, with the impression as a PNG: black on white. */
 export type MeasuredPhoto = Omit<Measured, 'impression'> & { readonly impression: Blob }
-export type PhotoMeasurement = MeasuredPhoto | { readonly ok: false, readonly code: MeasureFault | 'noPhoto' }
+export type PhotoMeasurement = MeasuredPhoto | { readonly ok: false; readonly code: MeasureFault | 'noPhoto' }
 
 let photo: GreyPicture | null = null
-let last: { readonly impression: Mask, readonly pxPerMm: number } | null = null
+let last: { readonly impression: Mask; readonly pxPerMm: number } | null = null
 
 const api = {
   /** Reads a photo, upright and grey. A very large one is scaled first. */
@@ -42,7 +53,7 @@ const api = {
     return transfer({ ok: true, widthPx, heightPx, scaledFrom: scale < 1 ? Math.round(pixels / 1e6) : null, shown }, [shown])
   },
 
-  propose(reference: Reference): { readonly quads: readonly Quad[], readonly isCutOff: boolean } {
+  propose(reference: Reference): { readonly quads: readonly Quad[]; readonly isCutOff: boolean } {
     return photo ? proposeCorners(photo, reference) : { quads: [], isCutOff: false }
   },
 
@@ -52,7 +63,16 @@ const api = {
     if (!measured.ok) return measured
     last = measured
     const { widthMm, heightMm, plusMinusMm, pieces, pxPerMm } = measured
-    return { ok: true, corners: measured.corners, widthMm, heightMm, plusMinusMm, pieces, pxPerMm, impression: await pngOf(measured.impression) }
+    return {
+      ok: true,
+      corners: measured.corners,
+      widthMm,
+      heightMm,
+      plusMinusMm,
+      pieces,
+      pxPerMm,
+      impression: await pngOf(measured.impression),
+    }
   },
 
   split(piece: MeasuredPiece): readonly [MeasuredPiece, MeasuredPiece] | null {
@@ -66,7 +86,8 @@ function greyOf(context: OffscreenCanvasRenderingContext2D, widthPx: number, hei
   const grey = new Uint8Array(widthPx * heightPx)
   for (let top = 0; top < heightPx; top += STRIP_PX) {
     const { data } = context.getImageData(0, top, widthPx, Math.min(STRIP_PX, heightPx - top))
-    for (let at = 0; at < data.length / 4; at += 1) grey[top * widthPx + at] = (299 * (data[4 * at] ?? 0) + 587 * (data[4 * at + 1] ?? 0) + 114 * (data[4 * at + 2] ?? 0) + 500) / 1000
+    for (let at = 0; at < data.length / 4; at += 1)
+      grey[top * widthPx + at] = (299 * (data[4 * at] ?? 0) + 587 * (data[4 * at + 1] ?? 0) + 114 * (data[4 * at + 2] ?? 0) + 500) / 1000
   }
   return grey
 }

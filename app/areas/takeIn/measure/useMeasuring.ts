@@ -14,7 +14,8 @@ export function useMeasuring() {
   const busy = shallowRef('')
   const problem = shallowRef('')
   let crew: Crew<MeasureApi> | null = null
-  const worker = (): Crew<MeasureApi> => crew ??= hire<MeasureApi>(new Worker(new URL('./measure.worker.ts', import.meta.url), { type: 'module' }))
+  const worker = (): Crew<MeasureApi> =>
+    (crew ??= hire<MeasureApi>(new Worker(new URL('./measure.worker.ts', import.meta.url), { type: 'module' })))
   onScopeDispose(() => crew?.end())
 
   /** Runs one step; what breaks or is stopped leaves everything as it was. */
@@ -51,7 +52,12 @@ export function useMeasuring() {
     const found = await step(measureWords.looking, each => each.run(api => api.propose(reference)))
     proposals.value = found?.quads ?? []
     const [x, y] = [open.widthPx / 4, open.heightPx / 4]
-    corners.value = found?.quads[0] ?? [{ x, y }, { x: 3 * x, y }, { x: 3 * x, y: 3 * y }, { x, y: 3 * y }]
+    corners.value = found?.quads[0] ?? [
+      { x, y },
+      { x: 3 * x, y },
+      { x: 3 * x, y: 3 * y },
+      { x, y: 3 * y },
+    ]
     if (found?.quads.length === 0) problem.value = found.isCutOff ? measureWords.cutOff : measureWords.noProposal
     measured.value = null
   }
@@ -63,7 +69,9 @@ export function useMeasuring() {
   async function measure(reference: Reference): Promise<void> {
     const { value: asked } = corners
     if (!asked) return
-    const found = await step(measureWords.measuring, each => each.run(api => api.measure(asked.map(({ x, y }) => ({ x, y })) as unknown as Quad, reference)))
+    const found = await step(measureWords.measuring, each =>
+      each.run(api => api.measure(asked.map(({ x, y }) => ({ x, y })) as unknown as Quad, reference)),
+    )
     if (!found) return
     if (!found.ok) {
       measured.value = null
@@ -83,7 +91,9 @@ export function useMeasuring() {
     if (parts) pieces.value = [...pieces.value.slice(0, at), ...parts, ...pieces.value.slice(at + 1)]
     return parts !== null
   }
-  const drop = (marked: ReadonlySet<number>): void => { pieces.value = pieces.value.filter((_, at) => !marked.has(at)) }
+  const drop = (marked: ReadonlySet<number>): void => {
+    pieces.value = pieces.value.filter((_, at) => !marked.has(at))
+  }
 
   return { photo, corners, proposals, measured, pieces, busy, problem, cancel, open, propose, nextProposal, measure, join, split, drop }
 }

@@ -13,7 +13,10 @@ const catalogue = useCatalogue()
 const notices = useNotices()
 const texts = reactive<Record<Way, string>>({ ...catalogue.settings.marks })
 const problems = reactive<Partial<Record<Way, string>>>({})
-watch(() => catalogue.settings.marks, marks => Object.assign(texts, marks))
+watch(
+  () => catalogue.settings.marks,
+  marks => Object.assign(texts, marks),
+)
 
 async function keep(way: Way): Promise<void> {
   const meaning = await commands.setMark(database(), way, texts[way])
@@ -28,11 +31,26 @@ async function keep(way: Way): Promise<void> {
     <ul class="mt-3 border-t border-line">
       <li v-for="way in WAYS" :key="way" class="flex flex-wrap items-center gap-x-4 border-b border-line py-2">
         <label class="flex-1 basis-64 font-semibold" :for="`mark-${way}`">{{ slipWords.relation[way] }}</label>
-        <input :id="`mark-${way}`" v-model="texts[way]" class="field w-24 text-center font-bold" maxlength="4" autocomplete="off" :aria-describedby="problems[way] ? `problem-${way}` : undefined" @change="keep(way)">
+        <input
+          :id="`mark-${way}`"
+          v-model="texts[way]"
+          class="field w-24 text-center font-bold"
+          maxlength="4"
+          autocomplete="off"
+          :aria-describedby="problems[way] ? `problem-${way}` : undefined"
+          @change="keep(way)"
+        />
         <p v-if="problems[way]" :id="`problem-${way}`" class="w-full font-semibold text-berry" role="alert">{{ problems[way] }}</p>
       </li>
-      <li v-for="kind in [...catalogue.tables?.kinds.values() ?? []].filter(each => each.suffix)" :key="kind.id" class="flex items-center gap-4 border-b border-line py-2">
-        <NuxtLink class="flex-1 underline" :to="{ query: { list: 'kinds' } }">{{ nameWords.kindMark(kind.name) }}</NuxtLink><span class="w-24 text-center font-bold">{{ kind.suffix }}</span>
+      <li
+        v-for="kind in [...(catalogue.tables?.kinds.values() ?? [])].filter(each => each.suffix)"
+        :key="kind.id"
+        class="flex items-center gap-4 border-b border-line py-2"
+      >
+        <NuxtLink class="flex-1 underline" :to="{ query: { list: 'kinds' } }">{{ nameWords.kindMark(kind.name) }}</NuxtLink><span
+          class="w-24 text-center font-bold"
+          >{{ kind.suffix }}</span
+        >
       </li>
     </ul>
   </section>

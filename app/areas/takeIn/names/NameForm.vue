@@ -14,41 +14,104 @@ import { useNotices } from '~/shell/useNotices'
 import WouldMoveDialog from './WouldMoveDialog.vue'
 
 /** What is known of a brand, a category or a theme. */
-const { list, record } = defineProps<{ list: NameList, record: NameRecord }>()
+const { list, record } = defineProps<{ list: NameList; record: NameRecord }>()
 const emit = defineEmits<{ kept: [] }>()
 const catalogue = useCatalogue()
 const notices = useNotices()
 const problem = shallowRef('')
-const texts = reactive({ name: '', variants: '', abbreviation: '', hasOwnNumbering: false, isRetired: false, successorId: '', seeAlso: '', notes: '', sharesPage: false, family: 'stamp' as typeof KIND_FAMILIES[number], suffix: '', thickness: '', weight: '', isLightSensitive: false })
+const texts = reactive({
+  name: '',
+  variants: '',
+  abbreviation: '',
+  hasOwnNumbering: false,
+  isRetired: false,
+  successorId: '',
+  seeAlso: '',
+  notes: '',
+  sharesPage: false,
+  family: 'stamp' as (typeof KIND_FAMILIES)[number],
+  suffix: '',
+  thickness: '',
+  weight: '',
+  isLightSensitive: false,
+})
 /** Asked before it is kept, where the change would put sets out of the order of their zones. */
 const wouldMove = shallowRef<number | null>(null)
 const worker = useRoomWorker()
 const thickness = computed(() => readLength(texts.thickness, 'mm'))
-const weightG = computed(() => { const grams = Number.parseFloat(texts.weight.replace(',', '.')); return Number.isFinite(grams) && grams >= 0 && grams <= 20_000 ? grams : null })
-const others = computed(() => [...catalogue.tables?.[list].values() ?? []].filter(each => each.id !== record.id).toSorted((a, b) => a.name.localeCompare(b.name)))
-const asBrand = (): Brand => 'variants' in record ? record : blankBrand(record.id, record.name)
-const listed = (text: string): string[] => text.split(',').map(each => each.trim()).filter(Boolean)
+const weightG = computed(() => {
+  const grams = Number.parseFloat(texts.weight.replace(',', '.'))
+  return Number.isFinite(grams) && grams >= 0 && grams <= 20_000 ? grams : null
+})
+const others = computed(() =>
+  [...(catalogue.tables?.[list].values() ?? [])].filter(each => each.id !== record.id).toSorted((a, b) => a.name.localeCompare(b.name)),
+)
+const asBrand = (): Brand => ('variants' in record ? record : blankBrand(record.id, record.name))
+const listed = (text: string): string[] =>
+  text
+    .split(',')
+    .map(each => each.trim())
+    .filter(Boolean)
 
-watch(() => record, () => {
-  const brand = asBrand()
-  problem.value = ''
-  Object.assign(texts, {
-    name: record.name, variants: brand.variants.join(', '), abbreviation: brand.abbreviation ?? '', hasOwnNumbering: brand.hasOwnNumbering, isRetired: brand.isRetired, successorId: brand.successorId ?? '', notes: brand.notes,
-    sharesPage: 'sharesPage' in record && record.sharesPage,
-    ...'family' in record ? { family: record.family, suffix: record.suffix ?? '', thickness: `${record.typicalThicknessMm} mm`, weight: String(record.typicalWeightG), isLightSensitive: record.isLightSensitive } : {},
-    seeAlso: 'seeAlsoIds' in record ? record.seeAlsoIds.flatMap(id => others.value.find(each => each.id === id)?.name ?? []).join(', ') : '',
-  })
-}, { immediate: true })
+watch(
+  () => record,
+  () => {
+    const brand = asBrand()
+    problem.value = ''
+    Object.assign(texts, {
+      name: record.name,
+      variants: brand.variants.join(', '),
+      abbreviation: brand.abbreviation ?? '',
+      hasOwnNumbering: brand.hasOwnNumbering,
+      isRetired: brand.isRetired,
+      successorId: brand.successorId ?? '',
+      notes: brand.notes,
+      sharesPage: 'sharesPage' in record && record.sharesPage,
+      ...('family' in record
+        ? {
+            family: record.family,
+            suffix: record.suffix ?? '',
+            thickness: `${record.typicalThicknessMm} mm`,
+            weight: String(record.typicalWeightG),
+            isLightSensitive: record.isLightSensitive,
+          }
+        : {}),
+      seeAlso:
+        'seeAlsoIds' in record ? record.seeAlsoIds.flatMap(id => others.value.find(each => each.id === id)?.name ?? []).join(', ') : '',
+    })
+  },
+  { immediate: true },
+)
 
 /** The record as the form has it now. */
 function changed(): NameRecord {
   const name = texts.name.trim()
   if ('variants' in record) {
     const { hasOwnNumbering, isRetired, notes } = texts
-    return { ...record, name, variants: listed(texts.variants), abbreviation: texts.abbreviation.trim() || null, hasOwnNumbering, isRetired, successorId: texts.successorId || null, notes }
+    return {
+      ...record,
+      name,
+      variants: listed(texts.variants),
+      abbreviation: texts.abbreviation.trim() || null,
+      hasOwnNumbering,
+      isRetired,
+      successorId: texts.successorId || null,
+      notes,
+    }
   }
-  if ('family' in record) return { ...record, name, family: texts.family, suffix: texts.suffix.trim() || null, typicalThicknessMm: thickness.value.ok ? thickness.value.mm : record.typicalThicknessMm, typicalWeightG: weightG.value ?? record.typicalWeightG, isLightSensitive: texts.isLightSensitive }
-  const seeAlsoIds = listed(texts.seeAlso).flatMap(each => others.value.find(other => other.name.toLowerCase() === each.toLowerCase())?.id ?? [])
+  if ('family' in record)
+    return {
+      ...record,
+      name,
+      family: texts.family,
+      suffix: texts.suffix.trim() || null,
+      typicalThicknessMm: thickness.value.ok ? thickness.value.mm : record.typicalThicknessMm,
+      typicalWeightG: weightG.value ?? record.typicalWeightG,
+      isLightSensitive: texts.isLightSensitive,
+    }
+  const seeAlsoIds = listed(texts.seeAlso).flatMap(
+    each => others.value.find(other => other.name.toLowerCase() === each.toLowerCase())?.id ?? [],
+  )
   return 'sharesPage' in record ? { ...record, name, seeAlsoIds, sharesPage: texts.sharesPage } : { ...record, name, seeAlsoIds }
 }
 async function keep(): Promise<void> {
@@ -56,9 +119,10 @@ async function keep(): Promise<void> {
   if ('family' in record && weightG.value === null) return void (problem.value = nameWords.weightProblem)
   const after = changed()
   if ('variants' in after && !wordsFit(after.variants)) return void (problem.value = nameWords.variantTooLong)
-  const isFiledBy = after.name !== record.name || ('successorId' in after && 'successorId' in record && after.successorId !== record.successorId)
+  const isFiledBy =
+    after.name !== record.name || ('successorId' in after && 'successorId' in record && after.successorId !== record.successorId)
   const plain = JSON.parse(JSON.stringify(after)) as NameRecord
-  const count = isFiledBy ? await worker.run(api => api.wouldMove(list, [plain])) ?? 0 : 0
+  const count = isFiledBy ? ((await worker.run(api => api.wouldMove(list, [plain]))) ?? 0) : 0
   if (count > 0) wouldMove.value = count
   else await put()
 }
@@ -66,7 +130,13 @@ async function put(): Promise<void> {
   wouldMove.value = null
   const after = changed()
   const outcome = await commands.putName(database(), list, after)
-  problem.value = outcome.ok ? '' : outcome.code === 'nameTaken' ? nameWords.taken(outcome.by) : outcome.code === 'markTaken' ? nameWords.markTaken(texts.suffix, meaningOf(outcome.by)) : nameWords.problems[outcome.code]
+  problem.value = outcome.ok
+    ? ''
+    : outcome.code === 'nameTaken'
+      ? nameWords.taken(outcome.by)
+      : outcome.code === 'markTaken'
+        ? nameWords.markTaken(texts.suffix, meaningOf(outcome.by))
+        : nameWords.problems[outcome.code]
   if (!outcome.ok) return
   notices.tell(nameWords.kept(after.name))
   emit('kept')
@@ -76,26 +146,64 @@ async function put(): Promise<void> {
 <template>
   <WouldMoveDialog :count="wouldMove" @take="put" @leave="wouldMove = null" />
   <form class="grid gap-3 sm:grid-cols-2" novalidate @submit.prevent="keep">
-    <KField class="sm:col-span-2" :label="nameWords.name" for="name-name" :problem="problem"><input id="name-name" v-model="texts.name" class="field" maxlength="300" autocomplete="off"></KField>
+    <KField class="sm:col-span-2" :label="nameWords.name" for="name-name" :problem="problem"
+      ><input id="name-name" v-model="texts.name" class="field" maxlength="300" autocomplete="off"
+    /></KField>
     <template v-if="list === 'brands'">
-      <KField class="sm:col-span-2" :label="nameWords.variants" for="name-variants" :hint="nameWords.variantsHint"><input id="name-variants" v-model="texts.variants" class="field" maxlength="2000" autocomplete="off"></KField>
-      <KField :label="nameWords.abbreviation" for="name-short" :hint="nameWords.abbreviationHint"><input id="name-short" v-model="texts.abbreviation" class="field" maxlength="12" autocomplete="off"></KField>
+      <KField class="sm:col-span-2" :label="nameWords.variants" for="name-variants" :hint="nameWords.variantsHint"
+        ><input id="name-variants" v-model="texts.variants" class="field" maxlength="2000" autocomplete="off"
+      /></KField>
+      <KField :label="nameWords.abbreviation" for="name-short" :hint="nameWords.abbreviationHint"
+        ><input id="name-short" v-model="texts.abbreviation" class="field" maxlength="12" autocomplete="off"
+      /></KField>
       <KField :label="nameWords.successor" for="name-successor" :hint="nameWords.successorHint">
-        <select id="name-successor" v-model="texts.successorId" class="field"><option value="">{{ nameWords.nobody }}</option><option v-for="each in others" :key="each.id" :value="each.id">{{ each.name }}</option></select>
+        <select id="name-successor" v-model="texts.successorId" class="field">
+          <option value="">{{ nameWords.nobody }}</option>
+          <option v-for="each in others" :key="each.id" :value="each.id">{{ each.name }}</option>
+        </select>
       </KField>
-      <label class="flex min-h-11 items-center gap-3"><input v-model="texts.isRetired" type="checkbox" class="size-5">{{ nameWords.retired }}</label>
-      <label class="flex min-h-11 items-center gap-3"><input v-model="texts.hasOwnNumbering" type="checkbox" class="size-5">{{ nameWords.numbering }}</label>
-      <KField class="sm:col-span-2" :label="nameWords.notes" for="name-notes"><textarea id="name-notes" v-model="texts.notes" class="field" rows="2" maxlength="20000" /></KField>
+      <label class="flex min-h-11 items-center gap-3"
+        ><input v-model="texts.isRetired" type="checkbox" class="size-5" />{{ nameWords.retired }}</label
+      >
+      <label class="flex min-h-11 items-center gap-3"
+        ><input v-model="texts.hasOwnNumbering" type="checkbox" class="size-5" />{{ nameWords.numbering }}</label
+      >
+      <KField class="sm:col-span-2" :label="nameWords.notes" for="name-notes">
+        <textarea id="name-notes" v-model="texts.notes" class="field" rows="2" maxlength="20000" />
+      </KField>
     </template>
     <template v-else-if="list === 'kinds'">
-      <KField :label="nameWords.family" for="name-family"><select id="name-family" v-model="texts.family" class="field"><option v-for="each in KIND_FAMILIES" :key="each" :value="each">{{ nameWords.families[each] }}</option></select></KField>
-      <KField :label="nameWords.suffix" for="name-suffix" :hint="nameWords.suffixHint"><input id="name-suffix" v-model="texts.suffix" class="field" maxlength="4" autocomplete="off"></KField>
-      <KField :label="nameWords.thickness" for="name-thickness" :hint="nameWords.thicknessHint"><input id="name-thickness" v-model="texts.thickness" class="field figures" maxlength="20" autocomplete="off"></KField>
-      <KField :label="nameWords.weight" for="name-weight"><input id="name-weight" v-model="texts.weight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off"></KField>
-      <label class="flex min-h-11 items-center gap-3 sm:col-span-2"><input v-model="texts.isLightSensitive" type="checkbox" class="size-5">{{ nameWords.light }}</label>
+      <KField :label="nameWords.family" for="name-family"
+        ><select id="name-family" v-model="texts.family" class="field">
+          <option v-for="each in KIND_FAMILIES" :key="each" :value="each">{{ nameWords.families[each] }}</option>
+        </select></KField
+      >
+      <KField :label="nameWords.suffix" for="name-suffix" :hint="nameWords.suffixHint"
+        ><input id="name-suffix" v-model="texts.suffix" class="field" maxlength="4" autocomplete="off"
+      /></KField>
+      <KField :label="nameWords.thickness" for="name-thickness" :hint="nameWords.thicknessHint"
+        ><input id="name-thickness" v-model="texts.thickness" class="field figures" maxlength="20" autocomplete="off"
+      /></KField>
+      <KField :label="nameWords.weight" for="name-weight"
+        ><input id="name-weight" v-model="texts.weight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off"
+      /></KField>
+      <label class="flex min-h-11 items-center gap-3 sm:col-span-2"
+        ><input v-model="texts.isLightSensitive" type="checkbox" class="size-5" />{{ nameWords.light }}</label
+      >
     </template>
-    <label v-if="list === 'themes'" class="flex min-h-11 items-center gap-3 sm:col-span-2"><input v-model="texts.sharesPage" type="checkbox" class="size-5">{{ nameWords.sharesPage }}</label>
-    <KField v-if="list === 'themes' || list === 'categories'" class="sm:col-span-2" :label="nameWords.seeAlso" for="name-see" :hint="nameWords.seeAlsoHint"><input id="name-see" v-model="texts.seeAlso" class="field" maxlength="2000" autocomplete="off"></KField>
-    <div class="flex justify-end sm:col-span-2"><button type="submit" class="button-main"><Check :size="18" aria-hidden="true" />{{ nameWords.keep }}</button></div>
+    <label v-if="list === 'themes'" class="flex min-h-11 items-center gap-3 sm:col-span-2"
+      ><input v-model="texts.sharesPage" type="checkbox" class="size-5" />{{ nameWords.sharesPage }}</label
+    >
+    <KField
+      v-if="list === 'themes' || list === 'categories'"
+      class="sm:col-span-2"
+      :label="nameWords.seeAlso"
+      for="name-see"
+      :hint="nameWords.seeAlsoHint"
+      ><input id="name-see" v-model="texts.seeAlso" class="field" maxlength="2000" autocomplete="off"
+    /></KField>
+    <div class="flex justify-end sm:col-span-2">
+      <button type="submit" class="button-main"><Check :size="18" aria-hidden="true" />{{ nameWords.keep }}</button>
+    </div>
   </form>
 </template>

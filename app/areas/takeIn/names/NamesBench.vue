@@ -38,15 +38,15 @@ const wouldMove = shallowRef<number | null>(null)
 const worker = useRoomWorker()
 
 const records = computed((): readonly NameRecord[] => {
-  const all: readonly NameRecord[] = [...catalogue.tables?.[list.value].values() ?? []]
+  const all: readonly NameRecord[] = [...(catalogue.tables?.[list.value].values() ?? [])]
   const place = new Map(tried.value?.map((id, at) => [id, at]))
   if (tried.value) return all.toSorted((a, b) => (place.get(a.id) ?? Infinity) - (place.get(b.id) ?? Infinity))
-  return all.toSorted((a, b) => 'rank' in a && 'rank' in b ? a.rank - b.rank || (a.id < b.id ? -1 : 1) : a.name.localeCompare(b.name))
+  return all.toSorted((a, b) => ('rank' in a && 'rank' in b ? a.rank - b.rank || (a.id < b.id ? -1 : 1) : a.name.localeCompare(b.name)))
 })
 const setsOf = computed(() => {
   const sets = new Map<string, Holding[]>()
   for (const holding of catalogue.tables?.holdings.values() ?? []) {
-    for (const id of refersTo(list.value, holding)) sets.set(id, [...sets.get(id) ?? [], holding])
+    for (const id of refersTo(list.value, holding)) sets.set(id, [...(sets.get(id) ?? []), holding])
   }
   return sets
 })
@@ -69,8 +69,11 @@ function move(id: string, to: number): void {
 async function settle(): Promise<void> {
   const { value: ids } = tried
   if (!ids || list.value === 'brands') return
-  const [asked, plain] = [list.value, JSON.parse(JSON.stringify(records.value.map((record, rank) => ({ ...record, rank })))) as NameRecord[]]
-  const count = await worker.run(api => api.wouldMove(asked, plain)) ?? 0
+  const [asked, plain] = [
+    list.value,
+    JSON.parse(JSON.stringify(records.value.map((record, rank) => ({ ...record, rank })))) as NameRecord[],
+  ]
+  const count = (await worker.run(api => api.wouldMove(asked, plain))) ?? 0
   if (count > 0) wouldMove.value = count
   else await takeOrder()
 }
@@ -82,12 +85,22 @@ async function dropOrder(isTaken = false): Promise<void> {
   wouldMove.value = null
   // The list follows the database a moment later; until then it stays as it was set down.
   const ids = tried.value
-  if (isTaken && ids) await until(() => [...catalogue.tables?.[list.value].values() ?? []].toSorted((a, b) => 'rank' in a && 'rank' in b ? a.rank - b.rank : 0).map(each => each.id).join() === ids.join()).toBeTruthy({ timeout: 1500 })
+  if (isTaken && ids)
+    await until(
+      () =>
+        [...(catalogue.tables?.[list.value].values() ?? [])]
+          .toSorted((a, b) => ('rank' in a && 'rank' in b ? a.rank - b.rank : 0))
+          .map(each => each.id)
+          .join() === ids.join(),
+    ).toBeTruthy({ timeout: 1500 })
   tried.value = null
 }
 function dropped(id: string, frontOf: string): void {
   const others = records.value.filter(record => record.id !== id)
-  move(id, others.findIndex(record => record.id === frontOf))
+  move(
+    id,
+    others.findIndex(record => record.id === frontOf),
+  )
   void settle()
 }
 /** m picks a name up, arrows carry it, Enter or Escape sets it down; without, arrows walk. */
@@ -104,8 +117,7 @@ async function keyed(event: KeyboardEvent): Promise<void> {
     carriedId.value = null
     if (event.key === 'Enter') void settle()
     else tried.value = null
-  }
-  else if (step && carriedId.value) move(record.id, Math.min(records.value.length - 1, at + step))
+  } else if (step && carriedId.value) move(record.id, Math.min(records.value.length - 1, at + step))
   else if (!step) return
   event.preventDefault()
   await nextTick()
@@ -117,28 +129,67 @@ async function keyed(event: KeyboardEvent): Promise<void> {
 <template>
   <div class="mx-auto max-w-6xl p-4 sm:p-6">
     <div class="flex flex-wrap items-end justify-between gap-4">
-      <div><h1 class="text-[1.6rem]">{{ nameWords.title }}</h1><p class="text-quiet">{{ nameWords.lead }}</p></div>
-      <button v-if="!isMarks" type="button" class="button-main" @click="make"><Plus :size="18" aria-hidden="true" />{{ nameWords.make[list] }}</button>
+      <div>
+        <h1 class="text-[1.6rem]">{{ nameWords.title }}</h1>
+        <p class="text-quiet">{{ nameWords.lead }}</p>
+      </div>
+      <button v-if="!isMarks" type="button" class="button-main" @click="make">
+        <Plus :size="18" aria-hidden="true" />{{ nameWords.make[list] }}
+      </button>
     </div>
     <nav class="mt-4 flex overflow-x-auto overflow-y-hidden border-b-3 border-line" :aria-label="nameWords.listsLabel">
-      <NuxtLink v-for="each in TABS" :key="each" :to="{ query: { list: each } }" replace class="flex min-h-11 items-center border-b-3 px-3 font-semibold sm:px-4" :class="each === (isMarks ? 'marks' : list) ? 'border-strong' : 'border-transparent text-quiet'" :aria-current="each === (isMarks ? 'marks' : list) ? 'page' : undefined" @click="openId = null; fresh = null">{{ nameWords.lists[each] }}</NuxtLink>
+      <NuxtLink
+        v-for="each in TABS"
+        :key="each"
+        :to="{ query: { list: each } }"
+        replace
+        class="flex min-h-11 items-center border-b-3 px-3 font-semibold sm:px-4"
+        :class="each === (isMarks ? 'marks' : list) ? 'border-strong' : 'border-transparent text-quiet'"
+        :aria-current="each === (isMarks ? 'marks' : list) ? 'page' : undefined"
+        @click="
+          openId = null
+          fresh = null
+        "
+        >{{ nameWords.lists[each] }}</NuxtLink
+      >
     </nav>
     <WouldMoveDialog :count="wouldMove" @take="takeOrder" @leave="dropOrder()" />
     <MarksForm v-if="isMarks" class="mt-4" />
     <template v-else>
       <p class="hint mt-2">{{ isOrdered ? nameWords.orderHint : nameWords.brandHint }}</p>
-      <template v-if="list === 'themes'"><SharedPages class="mt-2" :sets-of="id => setsOf.get(id)?.length ?? 0" /><StartThemes class="mt-2" :is-open="records.length < 4" /></template>
+      <template v-if="list === 'themes'"
+        ><SharedPages class="mt-2" :sets-of="id => setsOf.get(id)?.length ?? 0" /><StartThemes class="mt-2" :is-open="records.length < 4"
+      /></template>
       <div class="mt-3 grid gap-6 md:grid-cols-[1fr_1.2fr]">
         <p v-if="records.length === 0" class="py-8 text-quiet">{{ nameWords.empty[list] }}</p>
         <ul v-else class="content-start border-t border-line" @keydown="keyed">
           <NameRow
-            v-for="record in records" :id="record.id" :key="record.id" :name="record.name" :sets="setsOf.get(record.id)?.length ?? 0" :is-open="record.id === openId" :is-ordered="isOrdered"
-            :is-carried="record.id === carriedId" @open="open(record.id)" @dropped="dropped($event, record.id)"
+            v-for="record in records"
+            :id="record.id"
+            :key="record.id"
+            :name="record.name"
+            :sets="setsOf.get(record.id)?.length ?? 0"
+            :is-open="record.id === openId"
+            :is-ordered="isOrdered"
+            :is-carried="record.id === carriedId"
+            @open="open(record.id)"
+            @dropped="dropped($event, record.id)"
           />
         </ul>
-        <section v-if="opened" class="panel content-start md:sticky md:top-4 md:self-start" :aria-label="opened.name || nameWords.make[list]">
+        <section
+          v-if="opened"
+          class="panel content-start md:sticky md:top-4 md:self-start"
+          :aria-label="opened.name || nameWords.make[list]"
+        >
           <NameForm :list="list" :record="opened" @kept="fresh = null" />
-          <JoinAndSplit v-if="!fresh" class="mt-4" :list="list" :record="opened" :sets="setsOf.get(opened.id) ?? []" @joined="openId = $event" />
+          <JoinAndSplit
+            v-if="!fresh"
+            class="mt-4"
+            :list="list"
+            :record="opened"
+            :sets="setsOf.get(opened.id) ?? []"
+            @joined="openId = $event"
+          />
         </section>
       </div>
     </template>

@@ -8,12 +8,14 @@ import { useCatalogue } from '~/data/useCatalogue'
 /** Themes with one set may share a page of the index under their letter; those that have grown get one of their own. */
 const { setsOf } = defineProps<{ setsOf: (id: string) => number }>()
 const catalogue = useCatalogue()
-const advice = computed(() => adviseOnPages([...catalogue.tables?.themes.values() ?? []], setsOf))
+const advice = computed(() => adviseOnPages([...(catalogue.tables?.themes.values() ?? [])], setsOf))
 const nameOf = (id: string): string => catalogue.tables?.themes.get(id)?.name ?? ''
-const proposals = computed(() => [
-  { key: 'share', ids: advice.value.toShare, says: nameWords.toShare, act: nameWords.shareNow, sharesPage: true },
-  { key: 'own', ids: advice.value.toOwn, says: nameWords.toOwn, act: nameWords.ownNow, sharesPage: false },
-].filter(each => each.ids.length > 0))
+const proposals = computed(() =>
+  [
+    { key: 'share', ids: advice.value.toShare, says: nameWords.toShare, act: nameWords.shareNow, sharesPage: true },
+    { key: 'own', ids: advice.value.toOwn, says: nameWords.toOwn, act: nameWords.ownNow, sharesPage: false },
+  ].filter(each => each.ids.length > 0),
+)
 </script>
 
 <template>

@@ -19,8 +19,13 @@ async function add(school: ThemeSchool): Promise<void> {
     <p class="hint">{{ nameWords.startThemesLead }}</p>
     <ul class="grid gap-x-6 pb-3 sm:grid-cols-2">
       <li v-for="school in THEME_SCHOOLS" :key="school" class="mt-3 flex items-start gap-3">
-        <div class="min-w-0 flex-1"><h3 class="font-semibold">{{ nameWords.schools[school] }}</h3><p class="hint">{{ START_THEMES[school].join(', ') }}</p></div>
-        <button type="button" class="button" :aria-label="nameWords.addSchool(nameWords.schools[school])" @click="add(school)"><Plus :size="18" aria-hidden="true" />{{ nameWords.add }}</button>
+        <div class="min-w-0 flex-1">
+          <h3 class="font-semibold">{{ nameWords.schools[school] }}</h3>
+          <p class="hint">{{ START_THEMES[school].join(', ') }}</p>
+        </div>
+        <button type="button" class="button" :aria-label="nameWords.addSchool(nameWords.schools[school])" @click="add(school)">
+          <Plus :size="18" aria-hidden="true" />{{ nameWords.add }}
+        </button>
       </li>
     </ul>
   </details>

@@ -12,8 +12,14 @@ export function useReorder(element: Readonly<ShallowRef<HTMLElement | null>>, id
     release = combine(
       draggable({ element: found, getInitialData: () => ({ rowId: id() }) }),
       dropTargetForElements({
-        element: found, canDrop: ({ source }) => typeof source.data.rowId === 'string' && source.data.rowId !== id(),
-        onDragEnter: () => { isOver.value = true }, onDragLeave: () => { isOver.value = false },
+        element: found,
+        canDrop: ({ source }) => typeof source.data.rowId === 'string' && source.data.rowId !== id(),
+        onDragEnter: () => {
+          isOver.value = true
+        },
+        onDragLeave: () => {
+          isOver.value = false
+        },
         onDrop: ({ source }) => {
           isOver.value = false
           dropped(String(source.data.rowId))

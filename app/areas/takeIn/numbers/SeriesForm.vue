@@ -21,22 +21,41 @@ const notices = useNotices()
 const { lookUp } = useDescribe()
 const form = reactive<Series>({ ...series })
 const isTried = shallowRef(false)
-watch(() => series.id, () => {
-  Object.assign(form, series)
-  isTried.value = false
-})
-const kinds = computed(() => [...catalogue.tables?.kinds.values() ?? []])
+watch(
+  () => series.id,
+  () => {
+    Object.assign(form, series)
+    isTried.value = false
+  },
+)
+const kinds = computed(() => [...(catalogue.tables?.kinds.values() ?? [])])
 /** A set of the first brand, in a cell where the room has cells: enough for every school to show how it writes. */
 const sampleSource = computed(() => {
   const [brand = null] = catalogue.tables?.brands.values() ?? []
   const containers = catalogue.containers.map(row => row.container)
   const container = (form.countsBy === 'cell' ? containers.find(each => each.cells) : undefined) ?? containers[0]
-  return numberSource(form, [form], { brand, place: container ? { container, cell: container.cells && { page: 2, cell: 3, side: 'front' } } : null, written: form.countsBy === 'maker' ? `CL${SAMPLE}` : '' }, () => '')
+  return numberSource(
+    form,
+    [form],
+    {
+      brand,
+      place: container ? { container, cell: container.cells && { page: 2, cell: 3, side: 'front' } } : null,
+      written: form.countsBy === 'maker' ? `CL${SAMPLE}` : '',
+    },
+    () => '',
+  )
 })
-const samples = computed(() => [null, kinds.value.find(kind => kind.suffix) ?? null].map(kind => ({ kind, code: writeCode(sampleSource.value.series, sampleSource.value.wanted ?? SAMPLE, kind) })))
-const clash = computed(() => [...catalogue.tables?.series.values() ?? []].find(other => other.id !== series.id && mayClash(other, form)))
-const problem = computed(() => clash.value ? numberWords.clash(clash.value.name) : isTried.value && form.name.trim() === '' ? numberWords.nameMissing : '')
-const stale = computed(() => staleLabels([...catalogue.tables?.holdings.values() ?? []], series, form, id => lookUp('kinds', id)))
+const samples = computed(() =>
+  [null, kinds.value.find(kind => kind.suffix) ?? null].map(kind => ({
+    kind,
+    code: writeCode(sampleSource.value.series, sampleSource.value.wanted ?? SAMPLE, kind),
+  })),
+)
+const clash = computed(() => [...(catalogue.tables?.series.values() ?? [])].find(other => other.id !== series.id && mayClash(other, form)))
+const problem = computed(() =>
+  clash.value ? numberWords.clash(clash.value.name) : isTried.value && form.name.trim() === '' ? numberWords.nameMissing : '',
+)
+const stale = computed(() => staleLabels([...(catalogue.tables?.holdings.values() ?? [])], series, form, id => lookUp('kinds', id)))
 
 async function keep(): Promise<void> {
   isTried.value = true
@@ -49,17 +68,55 @@ async function keep(): Promise<void> {
 
 <template>
   <form class="grid gap-3 sm:grid-cols-2" novalidate @submit.prevent="keep">
-    <KField class="sm:col-span-2" :label="numberWords.name" for="series-name" :problem="problem"><input id="series-name" v-model="form.name" class="field" maxlength="300" autocomplete="off"></KField>
-    <KField :label="numberWords.prefix" for="series-prefix" :hint="numberWords.prefixHint"><input id="series-prefix" v-model="form.prefix" class="field" maxlength="24" autocomplete="off"></KField>
-    <KField :label="numberWords.padding" for="series-padding" :hint="numberWords.paddingHint"><input id="series-padding" v-model.number="form.padding" type="number" min="0" max="8" class="field figures"></KField>
-    <label class="flex min-h-11 items-center gap-3 sm:col-span-2"><input type="checkbox" class="size-5" :checked="form.suffixBy === 'kind'" @change="form.suffixBy = form.suffixBy === 'kind' ? 'none' : 'kind'"><span>{{ numberWords.suffix }}<span class="hint block">{{ numberWords.suffixHint }}</span></span></label>
-    <KField v-if="!series.partOf" class="sm:col-span-2" :label="numberWords.countsBy" for="series-counts" :hint="numberWords.countsByHint[form.countsBy]"><select id="series-counts" v-model="form.countsBy" class="field"><option v-for="each in NUMBER_SCHOOLS" :key="each" :value="each">{{ numberWords.schools[each] }}</option></select></KField>
-    <label v-if="!series.partOf" class="flex min-h-11 items-center gap-3 sm:col-span-2"><input v-model="form.isRunning" type="checkbox" class="size-5" :disabled="series.isRunning">{{ numberWords.runs }}</label>
-    <div class="sm:col-span-2"><p class="label">{{ numberWords.sample }}</p><p class="flex flex-wrap gap-3" data-sample><KTicket v-for="{ kind, code } in samples" :key="`${kind?.id} ${codeText(code)}`" :code="code" /></p></div>
-    <div v-if="stale.length" class="border-l-4 border-ochre bg-wash p-3 sm:col-span-2" data-stale>
-      <p class="font-semibold figures">{{ numberWords.stale(stale.length) }}</p><p class="hint">{{ numberWords.staleLead }}</p>
-      <ul class="mt-1 max-h-40 overflow-y-auto figures"><li v-for="each in stale.slice(0, SHOWN)" :key="each.id">{{ numberWords.staleRow(each.was, each.becomes) }}</li></ul>
+    <KField class="sm:col-span-2" :label="numberWords.name" for="series-name" :problem="problem"
+      ><input id="series-name" v-model="form.name" class="field" maxlength="300" autocomplete="off"
+    /></KField>
+    <KField :label="numberWords.prefix" for="series-prefix" :hint="numberWords.prefixHint"
+      ><input id="series-prefix" v-model="form.prefix" class="field" maxlength="24" autocomplete="off"
+    /></KField>
+    <KField :label="numberWords.padding" for="series-padding" :hint="numberWords.paddingHint"
+      ><input id="series-padding" v-model.number="form.padding" type="number" min="0" max="8" class="field figures"
+    /></KField>
+    <label class="flex min-h-11 items-center gap-3 sm:col-span-2"
+      ><input
+        type="checkbox"
+        class="size-5"
+        :checked="form.suffixBy === 'kind'"
+        @change="form.suffixBy = form.suffixBy === 'kind' ? 'none' : 'kind'"
+      /><span
+        >{{ numberWords.suffix }}<span class="hint block">{{ numberWords.suffixHint }}</span></span
+      ></label
+    >
+    <KField
+      v-if="!series.partOf"
+      class="sm:col-span-2"
+      :label="numberWords.countsBy"
+      for="series-counts"
+      :hint="numberWords.countsByHint[form.countsBy]"
+      ><select id="series-counts" v-model="form.countsBy" class="field">
+        <option v-for="each in NUMBER_SCHOOLS" :key="each" :value="each">{{ numberWords.schools[each] }}</option>
+      </select></KField
+    >
+    <label v-if="!series.partOf" class="flex min-h-11 items-center gap-3 sm:col-span-2"
+      ><input v-model="form.isRunning" type="checkbox" class="size-5" :disabled="series.isRunning" />{{ numberWords.runs }}</label
+    >
+    <div class="sm:col-span-2">
+      <p class="label">{{ numberWords.sample }}</p>
+      <p class="flex flex-wrap gap-3" data-sample>
+        <KTicket v-for="{ kind, code } in samples" :key="`${kind?.id} ${codeText(code)}`" :code="code" />
+      </p>
     </div>
-    <div class="flex justify-end sm:col-span-2"><button type="submit" class="button-main" :disabled="Boolean(clash)"><Check :size="18" aria-hidden="true" />{{ numberWords.keep }}</button></div>
+    <div v-if="stale.length" class="border-l-4 border-ochre bg-wash p-3 sm:col-span-2" data-stale>
+      <p class="font-semibold figures">{{ numberWords.stale(stale.length) }}</p>
+      <p class="hint">{{ numberWords.staleLead }}</p>
+      <ul class="mt-1 max-h-40 overflow-y-auto figures">
+        <li v-for="each in stale.slice(0, SHOWN)" :key="each.id">{{ numberWords.staleRow(each.was, each.becomes) }}</li>
+      </ul>
+    </div>
+    <div class="flex justify-end sm:col-span-2">
+      <button type="submit" class="button-main" :disabled="Boolean(clash)">
+        <Check :size="18" aria-hidden="true" />{{ numberWords.keep }}
+      </button>
+    </div>
   </form>
 </template>

@@ -37,10 +37,29 @@ function fromCamera(event: Event): void {
     <div class="flex items-start gap-3">
       <div class="mat small-mat h-32 w-26 border border-mat-line p-2" :aria-busy="isBusy"><KImpression :hash="hash" /></div>
       <div class="flex flex-col items-start gap-2">
-        <KFile v-if="!isShown" :label="takeInWords.photoFile" :hint="takeInWords.photoDrop" accept="image/png,image/jpeg,image/webp,image/gif,image/avif" @file="take" />
-        <button v-if="!isShown" type="button" class="button sm:hidden" @click="camera?.click()"><Camera :size="18" aria-hidden="true" />{{ takeInWords.photoCamera }}</button>
-        <input ref="camera" type="file" accept="image/*" capture="environment" class="sr-only" tabindex="-1" :aria-label="takeInWords.photoCamera" @change="fromCamera">
-        <button v-if="hash" type="button" class="button" @click="hash = null"><Trash2 :size="18" aria-hidden="true" />{{ takeInWords.photoRemove }}</button>
+        <KFile
+          v-if="!isShown"
+          :label="takeInWords.photoFile"
+          :hint="takeInWords.photoDrop"
+          accept="image/png,image/jpeg,image/webp,image/gif,image/avif"
+          @file="take"
+        />
+        <button v-if="!isShown" type="button" class="button sm:hidden" @click="camera?.click()">
+          <Camera :size="18" aria-hidden="true" />{{ takeInWords.photoCamera }}
+        </button>
+        <input
+          ref="camera"
+          type="file"
+          accept="image/*"
+          capture="environment"
+          class="sr-only"
+          tabindex="-1"
+          :aria-label="takeInWords.photoCamera"
+          @change="fromCamera"
+        />
+        <button v-if="hash" type="button" class="button" @click="hash = null">
+          <Trash2 :size="18" aria-hidden="true" />{{ takeInWords.photoRemove }}
+        </button>
         <p v-if="problem" class="max-w-64 text-[0.88rem] font-semibold text-berry" role="alert">{{ problem }}</p>
       </div>
     </div>

@@ -16,27 +16,42 @@ import SuggestionLine from '~/areas/takeIn/advice/SuggestionLine.vue'
 import ThemesField from './ThemesField.vue'
 
 /** The fields of one strip: what carries over stands beside the name, so that Enter on the name may be all. */
-const { draft, isTried, isClassing = false } = defineProps<{ draft: ReturnType<typeof useDraft>, isTried: boolean, /** In the catalogue already: it has its number. */ isKnown?: boolean, /** Only what classes the set. */ isClassing?: boolean }>()
+const {
+  draft,
+  isTried,
+  isClassing = false,
+} = defineProps<{
+  draft: ReturnType<typeof useDraft>
+  isTried: boolean
+  /** In the catalogue already: it has its number. */ isKnown?: boolean
+  /** Only what classes the set. */ isClassing?: boolean
+}>()
 const { texts, size, date, isFuture, price, brandId } = draft
 const catalogue = useCatalogue()
 const { sizeText, lookUp } = useDescribe()
 const nameField = useTemplateRef<HTMLInputElement>('nameField')
 
-const names = (table: 'brands' | 'categories' | 'themes'): readonly string[] => [...catalogue.tables?.[table].values() ?? []].map(record => record.name).toSorted((a, b) => a.localeCompare(b))
-const kinds = computed(() => [...catalogue.tables?.kinds.values() ?? []].sort((a, b) => a.rank - b.rank))
-const sizeHint = computed(() => size.value.ok ? takeInWords.sizeRead(sizeText(size.value.size), size.value.unitFrom === 'assumed') : '')
+const names = (table: 'brands' | 'categories' | 'themes'): readonly string[] =>
+  [...(catalogue.tables?.[table].values() ?? [])].map(record => record.name).toSorted((a, b) => a.localeCompare(b))
+const kinds = computed(() => [...(catalogue.tables?.kinds.values() ?? [])].sort((a, b) => a.rank - b.rank))
+const sizeHint = computed(() => (size.value.ok ? takeInWords.sizeRead(sizeText(size.value.size), size.value.unitFrom === 'assumed') : ''))
 /** Chosen of two: written in millimetres, so that nothing is rounded. */
-const exactSize = ({ widthMm, heightMm }: { widthMm: number, heightMm: number }): string => `${widthMm} x ${heightMm} mm`
-const sizeProblem = computed(() => !size.value.ok && size.value.code !== 'empty' ? takeInWords.sizeProblem[size.value.code] : '')
-const nameProblem = computed(() => texts.name.trim().length > LIMITS.name ? pileWords.nameTooLong : isTried && texts.name.trim() === '' ? takeInWords.nameMissing : '')
-const dateProblem = computed(() => texts.acquiredOn.trim() === '' ? '' : isFuture.value ? pileWords.dateFuture : date.value.ok ? '' : pileWords.dateProblem)
-const priceProblem = computed(() => texts.price.trim() !== '' && !price.value ? pileWords.priceProblem : '')
+const exactSize = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): string => `${widthMm} x ${heightMm} mm`
+const sizeProblem = computed(() => (!size.value.ok && size.value.code !== 'empty' ? takeInWords.sizeProblem[size.value.code] : ''))
+const nameProblem = computed(() =>
+  texts.name.trim().length > LIMITS.name ? pileWords.nameTooLong : isTried && texts.name.trim() === '' ? takeInWords.nameMissing : '',
+)
+const dateProblem = computed(() =>
+  texts.acquiredOn.trim() === '' ? '' : isFuture.value ? pileWords.dateFuture : date.value.ok ? '' : pileWords.dateProblem,
+)
+const priceProblem = computed(() => (texts.price.trim() !== '' && !price.value ? pileWords.priceProblem : ''))
 
 const words = computed(() => readWords(texts.words))
-const wordsProblem = computed(() => wordsFit(words.value) ? '' : pileWords.wordsTooMany)
+const wordsProblem = computed(() => (wordsFit(words.value) ? '' : pileWords.wordsTooMany))
 const suggestions = useSuggestions(() => ({ name: texts.name, words: words.value, brandId: brandId.value }))
 const suggested = computed(() => ({
-  kind: texts.kindId ? [] : suggestions.of('kind'), category: texts.category ? [] : suggestions.of('category'),
+  kind: texts.kindId ? [] : suggestions.of('kind'),
+  category: texts.category ? [] : suggestions.of('category'),
   theme: suggestions.of('theme').filter(each => !texts.themes.includes(each.name)),
 }))
 function take({ field, id, name }: NamedSuggestion): void {
@@ -57,45 +72,114 @@ async function takeFirst(event: KeyboardEvent, field: NamedSuggestion['field']):
 /** A brand that is not on the list, and is spelt nearly like one that is. */
 const nearBrand = computed(() => {
   const isKnown = brandId.value !== null || texts.brand.trim() === ''
-  return isKnown ? null : lookUp('brands', brandsLike(texts.brand, [...catalogue.tables?.brands.values() ?? []])[0]?.id) ?? null
+  return isKnown ? null : (lookUp('brands', brandsLike(texts.brand, [...(catalogue.tables?.brands.values() ?? [])])[0]?.id) ?? null)
 })
-const firstProblem = computed(() => nameProblem.value || texts.name.trim() === '' ? 'take-name' : sizeProblem.value ? 'take-size' : wordsProblem.value ? 'take-words' : dateProblem.value ? 'take-date' : priceProblem.value ? 'take-price' : null)
+const firstProblem = computed(() =>
+  nameProblem.value || texts.name.trim() === ''
+    ? 'take-name'
+    : sizeProblem.value
+      ? 'take-size'
+      : wordsProblem.value
+        ? 'take-words'
+        : dateProblem.value
+          ? 'take-date'
+          : priceProblem.value
+            ? 'take-price'
+            : null,
+)
 defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
 </script>
 
 <template>
   <div class="grid content-start gap-x-4 gap-y-3 sm:grid-cols-2 lg:grid-cols-6">
-    <KField v-if="!isClassing" class="sm:col-span-2 lg:col-span-6" :label="takeInWords.name" for="take-name" :problem="nameProblem"><input id="take-name" ref="nameField" v-model="texts.name" class="field text-[1.15rem]" dir="auto" maxlength="4000" autocomplete="off" :aria-invalid="nameProblem !== ''"></KField>
+    <KField v-if="!isClassing" class="sm:col-span-2 lg:col-span-6" :label="takeInWords.name" for="take-name" :problem="nameProblem"
+      ><input
+        id="take-name"
+        ref="nameField"
+        v-model="texts.name"
+        class="field text-[1.15rem]"
+        dir="auto"
+        maxlength="4000"
+        autocomplete="off"
+        :aria-invalid="nameProblem !== ''"
+    /></KField>
     <div v-if="!isClassing" class="lg:col-span-2">
-      <KField :label="takeInWords.brand" for="take-brand"><KCombo id="take-brand" v-model="texts.brand" :label="takeInWords.brand" :options="names('brands')" /></KField>
-      <p v-if="nearBrand" class="mt-1 flex flex-wrap items-center gap-x-2" role="status">{{ pileWords.sameBrand(nearBrand.name) }}<button type="button" class="min-h-9 underline" @click="texts.brand = nearBrand.name">{{ pileWords.sameBrandYes(nearBrand.name) }}</button></p>
+      <KField :label="takeInWords.brand" for="take-brand"
+        ><KCombo id="take-brand" v-model="texts.brand" :label="takeInWords.brand" :options="names('brands')"
+      /></KField>
+      <p v-if="nearBrand" class="mt-1 flex flex-wrap items-center gap-x-2" role="status">
+        {{ pileWords.sameBrand(nearBrand.name)
+        }}<button type="button" class="min-h-9 underline" @click="texts.brand = nearBrand.name">
+          {{ pileWords.sameBrandYes(nearBrand.name) }}
+        </button>
+      </p>
     </div>
     <div class="lg:col-span-2" @keydown.capture="takeFirst($event, 'kind')">
       <KField :label="takeInWords.kind" for="take-kind">
-        <select id="take-kind" v-model="texts.kindId" class="field"><option value="">{{ takeInWords.none }}</option><option v-for="each in kinds" :key="each.id" :value="each.id">{{ each.name }}</option></select>
+        <select id="take-kind" v-model="texts.kindId" class="field">
+          <option value="">{{ takeInWords.none }}</option>
+          <option v-for="each in kinds" :key="each.id" :value="each.id">{{ each.name }}</option>
+        </select>
       </KField>
       <SuggestionLine :suggestions="suggested.kind" @take="take" />
     </div>
     <div v-if="!isClassing" class="lg:col-span-2">
-      <KField :label="takeInWords.size" for="take-size" :hint="sizeHint" :problem="sizeProblem"><input id="take-size" v-model="texts.size" class="field figures" maxlength="80" autocomplete="off" :aria-invalid="sizeProblem !== ''"></KField>
-      <p v-if="!size.ok && size.code === 'twoSizes'" class="mt-1 flex flex-wrap gap-2"><button v-for="each in size.sizes" :key="each.widthMm" type="button" class="button" @click="texts.size = exactSize(each)">{{ takeInWords.eitherSize(sizeText(each), exactSize(each)) }}</button></p>
+      <KField :label="takeInWords.size" for="take-size" :hint="sizeHint" :problem="sizeProblem"
+        ><input
+          id="take-size"
+          v-model="texts.size"
+          class="field figures"
+          maxlength="80"
+          autocomplete="off"
+          :aria-invalid="sizeProblem !== ''"
+      /></KField>
+      <p v-if="!size.ok && size.code === 'twoSizes'" class="mt-1 flex flex-wrap gap-2">
+        <button v-for="each in size.sizes" :key="each.widthMm" type="button" class="button" @click="texts.size = exactSize(each)">
+          {{ takeInWords.eitherSize(sizeText(each), exactSize(each)) }}
+        </button>
+      </p>
     </div>
-    <KField :class="isClassing ? 'order-last sm:col-span-2 lg:col-span-6' : 'sm:col-span-2 lg:col-span-6'" :label="takeInWords.words" for="take-words" :hint="takeInWords.wordsHint" :problem="wordsProblem"><input id="take-words" v-model="texts.words" class="field" dir="auto" maxlength="4000" autocomplete="off"></KField>
+    <KField
+      :class="isClassing ? 'order-last sm:col-span-2 lg:col-span-6' : 'sm:col-span-2 lg:col-span-6'"
+      :label="takeInWords.words"
+      for="take-words"
+      :hint="takeInWords.wordsHint"
+      :problem="wordsProblem"
+      ><input id="take-words" v-model="texts.words" class="field" dir="auto" maxlength="4000" autocomplete="off"
+    /></KField>
     <div :class="isClassing ? 'lg:col-span-2' : 'lg:col-span-3'" @keydown.capture="takeFirst($event, 'theme')">
-      <KField :label="takeInWords.themes" for="take-themes" :hint="takeInWords.themesHint"><ThemesField v-model:themes="texts.themes" v-model:typed="texts.theme" :options="names('themes')" /></KField>
+      <KField :label="takeInWords.themes" for="take-themes" :hint="takeInWords.themesHint"
+        ><ThemesField v-model:themes="texts.themes" v-model:typed="texts.theme" :options="names('themes')"
+      /></KField>
       <SuggestionLine :suggestions="suggested.theme" @take="take" />
     </div>
     <div :class="isClassing ? 'lg:col-span-2' : 'lg:col-span-3'" @keydown.capture="takeFirst($event, 'category')">
-      <KField :label="takeInWords.category" for="take-category"><KCombo id="take-category" v-model="texts.category" :label="takeInWords.category" :options="names('categories')" /></KField>
+      <KField :label="takeInWords.category" for="take-category"
+        ><KCombo id="take-category" v-model="texts.category" :label="takeInWords.category" :options="names('categories')"
+      /></KField>
       <SuggestionLine :suggestions="suggested.category" @take="take" />
     </div>
     <template v-if="!isClassing">
-      <KField v-if="!isKnown" class="lg:col-span-2" :label="pileWords.written" for="take-written" :hint="pileWords.writtenHint"><input id="take-written" v-model="texts.written" class="field figures" maxlength="80" autocomplete="off"></KField>
-      <KField class="lg:col-span-2" :label="pileWords.date" for="take-date" :problem="dateProblem"><input id="take-date" v-model="texts.acquiredOn" class="field figures" maxlength="40" autocomplete="off"></KField>
-      <KField class="lg:col-span-2" :label="pileWords.price" for="take-price" :problem="priceProblem"><input id="take-price" v-model="texts.price" class="field figures" maxlength="40" autocomplete="off"></KField>
+      <KField v-if="!isKnown" class="lg:col-span-2" :label="pileWords.written" for="take-written" :hint="pileWords.writtenHint"
+        ><input id="take-written" v-model="texts.written" class="field figures" maxlength="80" autocomplete="off"
+      /></KField>
+      <KField class="lg:col-span-2" :label="pileWords.date" for="take-date" :problem="dateProblem"
+        ><input id="take-date" v-model="texts.acquiredOn" class="field figures" maxlength="40" autocomplete="off"
+      /></KField>
+      <KField class="lg:col-span-2" :label="pileWords.price" for="take-price" :problem="priceProblem"
+        ><input id="take-price" v-model="texts.price" class="field figures" maxlength="40" autocomplete="off"
+      /></KField>
     </template>
-    <SearchWords v-model="texts.searchWords" :class="isClassing ? 'order-last sm:col-span-2 lg:col-span-6' : 'lg:col-span-2'" :from="[texts.name, ...words]" />
-    <KField v-if="!isClassing" class="sm:col-span-2 lg:col-span-6" :label="takeInWords.notes" for="take-notes"><textarea id="take-notes" v-model="texts.notes" class="field" dir="auto" rows="2" maxlength="20000" /></KField>
-    <p v-if="suggestions.named.value.length" class="hint sm:col-span-2 lg:col-span-6" :class="isClassing ? '' : 'hidden'">{{ pileWords.acceptHint }}</p>
+    <SearchWords
+      v-model="texts.searchWords"
+      :class="isClassing ? 'order-last sm:col-span-2 lg:col-span-6' : 'lg:col-span-2'"
+      :from="[texts.name, ...words]"
+    />
+    <KField v-if="!isClassing" class="sm:col-span-2 lg:col-span-6" :label="takeInWords.notes" for="take-notes">
+      <textarea id="take-notes" v-model="texts.notes" class="field" dir="auto" rows="2" maxlength="20000" />
+    </KField>
+    <p v-if="suggestions.named.value.length" class="hint sm:col-span-2 lg:col-span-6" :class="isClassing ? '' : 'hidden'">
+      {{ pileWords.acceptHint }}
+    </p>
   </div>
 </template>

@@ -46,7 +46,7 @@ const next = computed(() => {
   const brand = lookUp('brands', draft.brandId.value) ?? (texts.brand.trim() ? { name: texts.brand.trim(), abbreviation: null } : null)
   return nextCode({ brand, place: proposal.value?.ok ? proposal.value.point : null, written: texts.written }, texts.kindId || null)
 })
-const editing = computed(() => typeof route.query.set === 'string' ? catalogue.tables?.holdings.get(route.query.set) ?? null : null)
+const editing = computed(() => (typeof route.query.set === 'string' ? (catalogue.tables?.holdings.get(route.query.set) ?? null) : null))
 const draft = useDraft(() => editing.value)
 const { texts, facts, proposal, openId } = draft
 const fields = useTemplateRef<InstanceType<typeof StripFields>>('fields')
@@ -55,10 +55,18 @@ const isBeginning = computed(() => catalogue.settings.collection === null && !ca
 const isTried = shallowRef(false)
 const isRestored = shallowRef(false)
 const isBusy = shallowRef(false)
-onMounted(() => { if (!isBeginning.value) fields.value?.focusName() })
+onMounted(() => {
+  if (!isBeginning.value) fields.value?.focusName()
+})
 
 /** What was left open the last time is open again. */
-watch(() => pile.isRead && !editing.value, async (isReady) => { isRestored.value = isReady && await draft.restore() }, { immediate: true })
+watch(
+  () => pile.isRead && !editing.value,
+  async isReady => {
+    isRestored.value = isReady && (await draft.restore())
+  },
+  { immediate: true },
+)
 
 async function save(isAllTheWay: boolean): Promise<void> {
   isTried.value = true
@@ -84,16 +92,36 @@ async function capture(isAllTheWay: boolean): Promise<void> {
   const { written } = texts
   const strips = pile.drafts.filter(each => each.id !== openId.value)
   draft.next()
-  const holding = await commands.takeIn(database(), taken, { place, state: isAllTheWay ? 'toFile' : stateOnCapture(taken, pile.used), draftId, written })
+  const holding = await commands.takeIn(database(), taken, {
+    place,
+    state: isAllTheWay ? 'toFile' : stateOnCapture(taken, pile.used),
+    draftId,
+    written,
+  })
   if (pile.pack && draftId) pile.pack = afterCapture(pile.pack, draftId, holding.id)
   const stage = stageOf(holding)
-  notices.tell(stage && !isAllTheWay ? pileWords.captured(String(holding.number), holding.name, pileWords.stages[stage]) : takeInWords.saved(String(holding.number), holding.name, place && found ? proposalText(found) : placeWords.none))
+  notices.tell(
+    stage && !isAllTheWay
+      ? pileWords.captured(String(holding.number), holding.name, pileWords.stages[stage])
+      : takeInWords.saved(String(holding.number), holding.name, place && found ? proposalText(found) : placeWords.none),
+  )
   isTried.value = false
   isRestored.value = false
   // The pile comes first: what carries over goes with the next strip that is still to be named.
   const inPack = new Set(pile.pack?.ids)
   const waiting = strips.find(each => inPack.has(each.id)) ?? (pile.pack ? undefined : strips.find(each => each.texts.name === ''))
-  if (waiting) draft.openStrip({ ...waiting, texts: { ...waiting.texts, brand: waiting.texts.brand || texts.brand, kindId: waiting.texts.kindId || texts.kindId, size: waiting.texts.size || texts.size, acquiredOn: waiting.texts.acquiredOn || texts.acquiredOn, price: waiting.texts.price || texts.price } })
+  if (waiting)
+    draft.openStrip({
+      ...waiting,
+      texts: {
+        ...waiting.texts,
+        brand: waiting.texts.brand || texts.brand,
+        kindId: waiting.texts.kindId || texts.kindId,
+        size: waiting.texts.size || texts.size,
+        acquiredOn: waiting.texts.acquiredOn || texts.acquiredOn,
+        price: waiting.texts.price || texts.price,
+      },
+    })
   await nextTick()
   fields.value?.focusName()
 }
@@ -111,7 +139,13 @@ async function takePhotos(hashes: readonly string[]): Promise<void> {
   if (rest.length > 0) {
     await draft.keepNow()
     const from = nextRank(pile.drafts) + 1
-    await commands.addDrafts(database(), rest.map((hash, at) => ({ ...blankDraft({ id: ulid(), rank: from + at, createdAt: new Date().toISOString() }), pictureHash: hash ?? null })))
+    await commands.addDrafts(
+      database(),
+      rest.map((hash, at) => ({
+        ...blankDraft({ id: ulid(), rank: from + at, createdAt: new Date().toISOString() }),
+        pictureHash: hash ?? null,
+      })),
+    )
   }
   fields.value?.focusName()
 }
@@ -121,38 +155,62 @@ useSettleKey(() => void save(true))
 <template>
   <div class="mx-auto max-w-6xl p-4 sm:p-6">
     <StageBar v-if="!editing" current="capture" />
-    <div v-if="!editing && isBeginning" class="mt-4 border-l-4 border-ridge-4 bg-wash px-4 py-2" data-beginning><CollectionChoice /><p class="hint">{{ pileWords.howLead }}</p></div>
+    <div v-if="!editing && isBeginning" class="mt-4 border-l-4 border-ridge-4 bg-wash px-4 py-2" data-beginning>
+      <CollectionChoice />
+      <p class="hint">{{ pileWords.howLead }}</p>
+    </div>
     <div class="mt-4 flex flex-wrap items-end justify-between gap-4">
       <div>
         <h1 class="text-[1.6rem]">{{ editing ? takeInWords.editTitle(code(editing)) : takeInWords.title }}</h1>
         <p class="text-quiet">{{ editing ? takeInWords.lead : pileWords.carried }}</p>
       </div>
       <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <p v-if="!editing" class="text-right"><span class="hint block">{{ takeInWords.nextNumber }}</span><KTicket :code="next" size="large" /></p>
+        <p v-if="!editing" class="text-right">
+          <span class="hint block">{{ takeInWords.nextNumber }}</span><KTicket :code="next" size="large" />
+        </p>
         <KTicket v-else :code="codeOf(editing)" size="large" />
-        <NuxtLink v-if="editing" :to="`/take-in/measure?set=${editing.id}`" class="button"><Ruler :size="18" aria-hidden="true" />{{ holderWords.measure }}</NuxtLink>
+        <NuxtLink v-if="editing" :to="`/take-in/measure?set=${editing.id}`" class="button"
+          ><Ruler :size="18" aria-hidden="true" />{{ holderWords.measure }}</NuxtLink
+        >
         <NuxtLink v-if="!editing" to="/take-in/names" class="button"><Tags :size="18" aria-hidden="true" />{{ nameWords.button }}</NuxtLink>
-        <NuxtLink v-if="!editing" to="/take-in/numbers" class="button"><Hash :size="18" aria-hidden="true" />{{ numberWords.button }}</NuxtLink>
-        <NuxtLink v-if="!editing" to="/take-in/list" class="button"><FileSpreadsheet :size="18" aria-hidden="true" />{{ takeInWords.list }}</NuxtLink>
+        <NuxtLink v-if="!editing" to="/take-in/numbers" class="button"
+          ><Hash :size="18" aria-hidden="true" />{{ numberWords.button }}</NuxtLink
+        >
+        <NuxtLink v-if="!editing" to="/take-in/list" class="button"
+          ><FileSpreadsheet :size="18" aria-hidden="true" />{{ takeInWords.list }}</NuxtLink
+        >
       </div>
     </div>
-    <p v-if="isRestored" class="mt-3 flex flex-wrap items-center gap-3 bg-wash px-3 py-1">{{ takeInWords.draftKept }}<button type="button" class="min-h-11 underline" @click="startOver">{{ takeInWords.discard }}</button></p>
+    <p v-if="isRestored" class="mt-3 flex flex-wrap items-center gap-3 bg-wash px-3 py-1">
+      {{ takeInWords.draftKept }}<button type="button" class="min-h-11 underline" @click="startOver">{{ takeInWords.discard }}</button>
+    </p>
     <PhotosDrop v-if="!editing" class="mt-4" @photos="takePhotos" />
     <form class="mt-4 grid gap-x-6 gap-y-4 md:grid-cols-[1fr_19rem]" novalidate @submit.prevent="save(editing !== null)">
       <StripFields ref="fields" :draft="draft" :is-tried="isTried" :is-known="editing !== null" />
       <div class="grid content-start gap-4">
-        <LookAlikes :name="texts.name" :brand-id="draft.brandId.value" :picture-hash="texts.pictureHash" :except-id="editing?.id ?? openId" />
+        <LookAlikes
+          :name="texts.name"
+          :brand-id="draft.brandId.value"
+          :picture-hash="texts.pictureHash"
+          :except-id="editing?.id ?? openId"
+        />
         <PhotoField v-model="texts.pictureHash" :is-shown="!editing" />
         <PlaceProposal v-if="!editing" :proposal="proposal" />
       </div>
-      <div class="sticky bottom-0 z-20 flex flex-wrap items-center justify-end gap-x-3 gap-y-2 border-t border-line bg-sheet py-3 md:col-span-2">
+      <div class="action-row md:col-span-2">
         <template v-if="editing">
-          <button type="submit" class="button-main" :disabled="isBusy"><Check :size="18" aria-hidden="true" />{{ takeInWords.saveEdit }}</button>
+          <button type="submit" class="button-main" :disabled="isBusy">
+            <Check :size="18" aria-hidden="true" />{{ takeInWords.saveEdit }}
+          </button>
           <NuxtLink to="/" class="button">{{ shellWords.cancel }}</NuxtLink>
         </template>
         <template v-else>
-          <button type="submit" class="button-main" :disabled="isBusy"><CornerDownLeft :size="18" aria-hidden="true" />{{ pileWords.next }}</button><span class="hint hidden sm:inline">{{ pileWords.nextHint }}</span>
-          <button type="button" class="button" :disabled="isBusy" @click="save(true)"><Check :size="18" aria-hidden="true" />{{ takeInWords.save }}</button><span class="hint hidden sm:inline">{{ takeInWords.saveHint }}</span>
+          <button type="submit" class="button-main" :disabled="isBusy">
+            <CornerDownLeft :size="18" aria-hidden="true" />{{ pileWords.next }}</button
+          ><span class="hint hidden sm:inline">{{ pileWords.nextHint }}</span>
+          <button type="button" class="button" :disabled="isBusy" @click="save(true)">
+            <Check :size="18" aria-hidden="true" />{{ takeInWords.save }}</button
+          ><span class="hint hidden sm:inline">{{ takeInWords.saveHint }}</span>
         </template>
       </div>
     </form>

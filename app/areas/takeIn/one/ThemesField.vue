@@ -31,10 +31,31 @@ function keyed(event: KeyboardEvent): void {
 <template>
   <div>
     <ol v-if="themes.length" class="mb-1 flex flex-wrap gap-1">
-      <li v-for="(theme, index) in themes" :key="theme" class="flex items-center border border-edge pl-3" :class="index === 0 ? 'bg-wash font-semibold' : ''">
-        {{ theme }}<button type="button" class="grid h-10 w-9 place-items-center" :aria-label="takeInWords.removeTheme(theme)" @click="themes = themes.filter(each => each !== theme)"><X :size="16" aria-hidden="true" /></button>
+      <li
+        v-for="(theme, index) in themes"
+        :key="theme"
+        class="flex items-center border border-edge pl-3"
+        :class="index === 0 ? 'bg-wash font-semibold' : ''"
+      >
+        {{ theme
+        }}<button
+          type="button"
+          class="grid h-10 w-9 place-items-center"
+          :aria-label="takeInWords.removeTheme(theme)"
+          @click="themes = themes.filter(each => each !== theme)"
+        >
+          <X :size="16" aria-hidden="true" />
+        </button>
       </li>
     </ol>
-    <div @keydown.capture="keyed"><KCombo id="take-themes" v-model="typed" :label="takeInWords.themes" :options="options.filter(option => !themes.includes(option))" @chosen="add" /></div>
+    <div @keydown.capture="keyed">
+      <KCombo
+        id="take-themes"
+        v-model="typed"
+        :label="takeInWords.themes"
+        :options="options.filter(option => !themes.includes(option))"
+        @chosen="add"
+      />
+    </div>
   </div>
 </template>

@@ -35,10 +35,19 @@ export function useDraft(editing: () => Holding | null) {
 
   function textsOf(holding: Holding): Texts {
     return {
-      ...emptyTexts(), name: holding.name, brand: lookUp('brands', holding.brandId)?.name ?? '', kindId: holding.kindId ?? '', category: lookUp('categories', holding.categoryId)?.name ?? '',
-      themes: holding.themeIds.flatMap(id => lookUp('themes', id)?.name ?? []), size: holding.size ? sizeText(holding.size) : '',
-      words: holding.words.map(word => /[,;|]/.test(word) ? `"${word}"` : word).join(', '), searchWords: [...holding.searchWords],
-      acquiredOn: holding.acquiredOn ?? '', price: holding.price ? writePrice(holding.price) : '', notes: holding.notes, pictureHash: holding.pictureHash,
+      ...emptyTexts(),
+      name: holding.name,
+      brand: lookUp('brands', holding.brandId)?.name ?? '',
+      kindId: holding.kindId ?? '',
+      category: lookUp('categories', holding.categoryId)?.name ?? '',
+      themes: holding.themeIds.flatMap(id => lookUp('themes', id)?.name ?? []),
+      size: holding.size ? sizeText(holding.size) : '',
+      words: holding.words.map(word => (/[,;|]/.test(word) ? `"${word}"` : word)).join(', '),
+      searchWords: [...holding.searchWords],
+      acquiredOn: holding.acquiredOn ?? '',
+      price: holding.price ? writePrice(holding.price) : '',
+      notes: holding.notes,
+      pictureHash: holding.pictureHash,
     }
   }
   function show(id: string | null, fresh: Texts): void {
@@ -46,7 +55,13 @@ export function useDraft(editing: () => Holding | null) {
     begunWith = JSON.stringify(fresh)
     Object.assign(texts, fresh)
   }
-  watch(editing, (holding) => { if (holding) show(null, textsOf(holding)) }, { immediate: true })
+  watch(
+    editing,
+    holding => {
+      if (holding) show(null, textsOf(holding))
+    },
+    { immediate: true },
+  )
 
   function openStrip(draft: Draft): void {
     void keepNow()
@@ -71,7 +86,7 @@ export function useDraft(editing: () => Holding | null) {
     const known = pile.drafts.find(draft => draft.id === openId.value)
     openId.value ??= ulid()
     const blank = blankDraft({ id: openId.value, rank: nextRank(pile.drafts), createdAt: new Date().toISOString() })
-    await commands.keepDraft(database(), { ...known ?? blank, texts: written, pictureHash })
+    await commands.keepDraft(database(), { ...(known ?? blank), texts: written, pictureHash })
   }
   const keep = useDebounceFn(keepNow, KEEP_AFTER_MS)
   watch(texts, () => void keep(), { deep: true })
@@ -80,11 +95,20 @@ export function useDraft(editing: () => Holding | null) {
   const date = computed(() => readDate(texts.acquiredOn, { order: null, shortYears: false, thisYear: new Date().getFullYear() }))
   const isFuture = computed(() => date.value.ok && date.value.date > new Date().toISOString().slice(0, date.value.date.length))
   const price = computed(() => readPrice(texts.price, catalogue.settings.currency))
-  const themeNames = computed(() => [...texts.themes, ...texts.theme.trim() ? [texts.theme.trim()] : []])
+  const themeNames = computed(() => [...texts.themes, ...(texts.theme.trim() ? [texts.theme.trim()] : [])])
   const facts = computed((): HoldingFacts => ({
-    name: texts.name.trim(), brandName: texts.brand.trim(), kindId: texts.kindId || null, categoryName: texts.category.trim(), themeNames: themeNames.value,
-    size: keptSize(), words: readWords(texts.words), searchWords: texts.searchWords, acquiredOn: date.value.ok && !isFuture.value ? date.value.date : null,
-    price: price.value ? { ...price.value } : null, notes: texts.notes, pictureHash: texts.pictureHash,
+    name: texts.name.trim(),
+    brandName: texts.brand.trim(),
+    kindId: texts.kindId || null,
+    categoryName: texts.category.trim(),
+    themeNames: themeNames.value,
+    size: keptSize(),
+    words: readWords(texts.words),
+    searchWords: texts.searchWords,
+    acquiredOn: date.value.ok && !isFuture.value ? date.value.date : null,
+    price: price.value ? { ...price.value } : null,
+    notes: texts.notes,
+    pictureHash: texts.pictureHash,
   }))
   /** A size that was not touched stays exactly what it was, not what its rounded text would read as. */
   function keptSize(): Holding['size'] {
@@ -92,10 +116,16 @@ export function useDraft(editing: () => Holding | null) {
     if (before && texts.size === sizeText(before)) return before
     return size.value.ok ? { ...size.value.size } : null
   }
-  const named = (records: Iterable<{ id: string, name: string }> | undefined, name: string): string | null =>
-    [...records ?? []].find(record => record.name.toLowerCase() === name.trim().toLowerCase())?.id ?? null
-  const brandId = computed(() => named(catalogue.tables?.brands.values(), texts.brand)
-    ?? [...catalogue.tables?.brands.values() ?? []].find(brand => brand.variants.some(variant => variant.toLowerCase() === texts.brand.trim().toLowerCase()))?.id ?? null)
+  const named = (records: Iterable<{ id: string; name: string }> | undefined, name: string): string | null =>
+    [...(records ?? [])].find(record => record.name.toLowerCase() === name.trim().toLowerCase())?.id ?? null
+  const brandId = computed(
+    () =>
+      named(catalogue.tables?.brands.values(), texts.brand) ??
+      [...(catalogue.tables?.brands.values() ?? [])].find(brand =>
+        brand.variants.some(variant => variant.toLowerCase() === texts.brand.trim().toLowerCase()),
+      )?.id ??
+      null,
+  )
 
   /** The set as it would be, for the filing rule: names that exist become their records. */
   const proposal = computed(() => {
@@ -103,11 +133,29 @@ export function useDraft(editing: () => Holding | null) {
     if (!tables || (!texts.kindId && themeNames.value.length === 0 && !texts.brand)) return null
     const trial: Holding = {
       ...blankHolding({ id: '', number: Math.max(1, ...catalogue.nextNumbers.values()), seriesId: '', name: texts.name, createdAt: '' }),
-      kindId: texts.kindId || null, brandId: brandId.value, categoryId: named(tables.categories.values(), texts.category),
-      themeIds: themeNames.value.flatMap(name => named(tables.themes.values(), name) ?? []), size: size.value.ok ? { ...size.value.size } : null,
+      kindId: texts.kindId || null,
+      brandId: brandId.value,
+      categoryId: named(tables.categories.values(), texts.category),
+      themeIds: themeNames.value.flatMap(name => named(tables.themes.values(), name) ?? []),
+      size: size.value.ok ? { ...size.value.size } : null,
     }
     return proposePlace(trial, catalogue.facts)
   })
 
-  return { texts, openId, facts, size, date, isFuture, price, brandId, proposal, openStrip, restore, next, keepNow, clear: () => show(null, emptyTexts()) }
+  return {
+    texts,
+    openId,
+    facts,
+    size,
+    date,
+    isFuture,
+    price,
+    brandId,
+    proposal,
+    openStrip,
+    restore,
+    next,
+    keepNow,
+    clear: () => show(null, emptyTexts()),
+  }
 }

@@ -6,16 +6,29 @@ import { useEventListener } from '@vueuse/core'
  */
 export function useSettleKey(settle: () => void, plainToo = false): void {
   const isOverlaid = (): boolean => document.querySelector('[role="dialog"]') !== null
-  useEventListener(window, 'keydown', (event) => {
-    if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || isOverlaid()) return
-    event.preventDefault()
-    event.stopPropagation()
-    settle()
-  }, { capture: true })
+  useEventListener(
+    window,
+    'keydown',
+    event => {
+      if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || isOverlaid()) return
+      event.preventDefault()
+      event.stopPropagation()
+      settle()
+    },
+    { capture: true },
+  )
   if (!plainToo) return
-  useEventListener(window, 'keydown', (event) => {
+  useEventListener(window, 'keydown', event => {
     const target = event.target instanceof HTMLElement ? event.target : null
-    if (event.key !== 'Enter' || event.ctrlKey || event.metaKey || event.defaultPrevented || isOverlaid() || target?.matches('button, a, textarea')) return
+    if (
+      event.key !== 'Enter' ||
+      event.ctrlKey ||
+      event.metaKey ||
+      event.defaultPrevented ||
+      isOverlaid() ||
+      target?.matches('button, a, textarea')
+    )
+      return
     event.preventDefault()
     settle()
   })

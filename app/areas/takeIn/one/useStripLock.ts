@@ -8,7 +8,14 @@ export function useStripLock() {
   function hold(id: string | null): void {
     letGo()
     letGo = () => undefined
-    if (id) void navigator.locks.request(nameOf(id), () => new Promise<void>((resolve) => { letGo = resolve }))
+    if (id)
+      void navigator.locks.request(
+        nameOf(id),
+        () =>
+          new Promise<void>(resolve => {
+            letGo = resolve
+          }),
+      )
   }
   onScopeDispose(() => letGo())
 

@@ -26,7 +26,8 @@ const standing = computed(() => catalogue.room.placements.get(holding.id) ?? nul
 const forNow = computed(() => catalogue.room.rows.get(catalogue.settings.forNowContainerId ?? '') ?? null)
 
 async function put({ container, lane, order, cell }: InsertionPoint, sentence: string): Promise<void> {
-  if (!await commands.placeHolding(database(), holding.id, { containerId: container.id, lane, order, cell })) return notices.tell(placeWords.placeGone, 'care')
+  if (!(await commands.placeHolding(database(), holding.id, { containerId: container.id, lane, order, cell })))
+    return notices.tell(placeWords.placeGone, 'care')
   notices.tell(sentence)
   emit('done')
 }
@@ -52,6 +53,10 @@ defineExpose({ finish })
     <PlaceProposal v-else :proposal="proposal" :holding="holding" />
     <p v-if="holding.placeText" class="mt-2 text-quiet">{{ placeWords.listSays(holding.placeText) }}</p>
     <p class="mt-3 border-l-4 border-ochre bg-wash px-3 py-2">{{ pileWords.fileCaution }}</p>
-    <p class="mt-3"><button type="button" class="button" :disabled="!forNow" @click="standForNow">{{ forNow ? pileWords.forNow(forNow.container.name) : pileWords.forNow(pileWords.forNowNone) }}</button></p>
+    <p class="mt-3">
+      <button type="button" class="button" :disabled="!forNow" @click="standForNow">
+        {{ forNow ? pileWords.forNow(forNow.container.name) : pileWords.forNow(pileWords.forNowNone) }}
+      </button>
+    </p>
   </div>
 </template>

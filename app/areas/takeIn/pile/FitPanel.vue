@@ -28,9 +28,9 @@ const kind = computed(() => lookUp('kinds', holding.kindId))
 const size = shallowRef('')
 const reading = computed(() => readSize(size.value, catalogue.settings.unit))
 /** The set as it is, or as large as has just been typed. */
-const trial = computed((): Holding => holding.size || !reading.value.ok ? holding : { ...holding, size: { ...reading.value.size } })
+const trial = computed((): Holding => (holding.size || !reading.value.ok ? holding : { ...holding, size: { ...reading.value.size } }))
 const { types, fitHabits, contents, container, advice, cutsOf, cutText } = useFit(trial)
-const sizeProblem = computed(() => !reading.value.ok && reading.value.code !== 'empty' ? takeInWords.sizeProblem[reading.value.code] : '')
+const sizeProblem = computed(() => (!reading.value.ok && reading.value.code !== 'empty' ? takeInWords.sizeProblem[reading.value.code] : ''))
 
 /** The latest decision for a set of this kind, where no size says better. */
 const usual = computed((): HolderKind | null => {
@@ -45,32 +45,57 @@ const STANDS_FROM_MM = 20
 const isBlock = computed(() => kind.value?.family === 'stamp' && kind.value.typicalThicknessMm >= STANDS_FROM_MM)
 const chosenKind = shallowRef<HolderKind>('pocket')
 const chosenTypeId = shallowRef('')
-const choices = computed(() => isBlock.value ? [] : advice.value?.choices ?? [])
+const choices = computed(() => (isBlock.value ? [] : (advice.value?.choices ?? [])))
 const listed = computed(() => {
   const first = choices.value.slice(0, SHOWN)
   const chosen = choices.value.find(({ type }) => type.id === chosenTypeId.value)
   return chosen && !first.includes(chosen) ? [...first, chosen] : first
 })
 const choice = computed(() => choices.value.find(({ type }) => type.id === chosenTypeId.value) ?? null)
-watch(() => holding.id, () => {
-  chosenKind.value = holding.sitsIn ?? usual.value ?? (isBlock.value ? 'none' : 'pocket')
-  size.value = ''
-}, { immediate: true })
-watch([() => holding.id, choices], () => {
-  if (!choices.value.some(({ type }) => type.id === chosenTypeId.value)) chosenTypeId.value = holding.holderTypeId ?? choices.value[0]?.type.id ?? ''
-}, { immediate: true })
+watch(
+  () => holding.id,
+  () => {
+    chosenKind.value = holding.sitsIn ?? usual.value ?? (isBlock.value ? 'none' : 'pocket')
+    size.value = ''
+  },
+  { immediate: true },
+)
+watch(
+  [() => holding.id, choices],
+  () => {
+    if (!choices.value.some(({ type }) => type.id === chosenTypeId.value))
+      chosenTypeId.value = holding.holderTypeId ?? choices.value[0]?.type.id ?? ''
+  },
+  { immediate: true },
+)
 /** Nothing that has a size of its own takes it. */
 const isTooBig = computed(() => choices.value.length > 0 && choices.value.every(({ type }) => type.inner === null))
 /** What does not take it, the nearest miss first. */
-const refused = computed(() => [...advice.value?.refused ?? []].sort((a, b) => a.why.needMm - a.why.haveMm - (b.why.needMm - b.why.haveMm)).slice(0, SHOWN))
+const refused = computed(() =>
+  [...(advice.value?.refused ?? [])].sort((a, b) => a.why.needMm - a.why.haveMm - (b.why.needMm - b.why.haveMm)).slice(0, SHOWN),
+)
 const PLAIN: readonly string[] = ['loose', 'fits', 'snug']
 /** Where the chosen one takes it only in some other way: the next size that takes it plainly. */
-const nextUp = computed(() => choice.value && contents.value && choice.value.type.inner && !PLAIN.includes(choice.value.answer.way) ? nextSizesUp(contents.value, choice.value.type, types.value, fitHabits.value)[0] ?? null : null)
+const nextUp = computed(() =>
+  choice.value && contents.value && choice.value.type.inner && !PLAIN.includes(choice.value.answer.way)
+    ? (nextSizesUp(contents.value, choice.value.type, types.value, fitHabits.value)[0] ?? null)
+    : null,
+)
 const cuts = computed(() => cutsOf(trial.value, choice.value?.type))
 
 async function finish(): Promise<void> {
   if (!holding.size && reading.value.ok) await commands.measureSet(database(), holding.id, { size: { ...reading.value.size } })
-  await commands.finishStage(database(), holding.id, { stage: 'fit', sitsIn: choice.value?.type.type ?? chosenKind.value, holderTypeId: choice.value?.type.id ?? null, isCutInTwo: choice.value?.answer.way === 'cutInTwo' }, pile.used)
+  await commands.finishStage(
+    database(),
+    holding.id,
+    {
+      stage: 'fit',
+      sitsIn: choice.value?.type.type ?? chosenKind.value,
+      holderTypeId: choice.value?.type.id ?? null,
+      isCutInTwo: choice.value?.answer.way === 'cutInTwo',
+    },
+    pile.used,
+  )
   emit('done')
 }
 defineExpose({ finish })
@@ -80,29 +105,68 @@ defineExpose({ finish })
   <div>
     <h2 class="text-[1.15rem]">{{ holderWords.ask }}</h2>
     <div v-if="!holding.size && !isBlock" class="mt-2 flex flex-wrap items-start gap-3">
-      <KField class="flex-1 basis-56" :label="holderWords.sizeAsk" for="fit-size" :hint="holderWords.sizeHint" :problem="sizeProblem"><input id="fit-size" v-model="size" class="field figures" maxlength="80" autocomplete="off"></KField>
-      <NuxtLink :to="`/take-in/measure?set=${holding.id}`" class="button mt-7"><Ruler :size="18" aria-hidden="true" />{{ holderWords.measure }}</NuxtLink>
+      <KField class="flex-1 basis-56" :label="holderWords.sizeAsk" for="fit-size" :hint="holderWords.sizeHint" :problem="sizeProblem"
+        ><input id="fit-size" v-model="size" class="field figures" maxlength="80" autocomplete="off"
+      /></KField>
+      <NuxtLink :to="`/take-in/measure?set=${holding.id}`" class="button mt-7"
+        ><Ruler :size="18" aria-hidden="true" />{{ holderWords.measure }}</NuxtLink
+      >
     </div>
     <div v-if="choices.length" class="mt-2 grid gap-4 lg:grid-cols-[1fr_20rem]">
       <fieldset>
         <legend class="sr-only">{{ holderWords.ask }}</legend>
         <p v-if="contents" class="hint">{{ holderWords.thick(lengthText(contents.thicknessMm), contents.layers) }}</p>
         <p v-if="isTooBig" class="mt-1 border-l-4 border-ochre bg-wash px-3 py-2 font-semibold" data-too-big>{{ holderWords.tooBig }}</p>
-        <label v-for="each in listed" :key="each.type.id" class="flex min-h-11 items-start gap-3 border-b border-line px-2 py-2 hover:bg-wash" :class="chosenTypeId === each.type.id ? 'bg-wash' : ''">
-          <input v-model="chosenTypeId" type="radio" name="holder-type" class="mt-0.5 size-5" :value="each.type.id">
-          <span class="leading-snug"><span class="font-semibold">{{ each.type.name }}</span>: {{ holderWords.way[each.answer.way].toLowerCase() }}<span class="hint block">{{ each.type.inner ? holderWords.answer(each.answer, lengthText) : holderWords.anySize }}. {{ container ? holderWords.container(each.container, container.name, lengthText) : '' }}</span></span>
+        <label
+          v-for="each in listed"
+          :key="each.type.id"
+          class="flex min-h-11 items-start gap-3 border-b border-line px-2 py-2 hover:bg-wash"
+          :class="chosenTypeId === each.type.id ? 'bg-wash' : ''"
+        >
+          <input v-model="chosenTypeId" type="radio" name="holder-type" class="mt-0.5 size-5" :value="each.type.id" />
+          <span class="leading-snug"
+            ><span class="font-semibold">{{ each.type.name }}</span
+            >: {{ holderWords.way[each.answer.way].toLowerCase()
+            }}<span class="hint block"
+              >{{ each.type.inner ? holderWords.answer(each.answer, lengthText) : holderWords.anySize }}.
+              {{ container ? holderWords.container(each.container, container.name, lengthText) : '' }}</span
+            ></span
+          >
         </label>
-        <KField class="mt-2" :label="holderWords.others" for="fit-other"><select id="fit-other" v-model="chosenTypeId" class="field"><option v-for="each in choices" :key="each.type.id" :value="each.type.id">{{ each.type.name }}: {{ holderWords.way[each.answer.way].toLowerCase() }}</option><option value="">{{ holderWords.anyHolder }}</option></select></KField>
+        <KField class="mt-2" :label="holderWords.others" for="fit-other"
+          ><select id="fit-other" v-model="chosenTypeId" class="field">
+            <option v-for="each in choices" :key="each.type.id" :value="each.type.id">
+              {{ each.type.name }}: {{ holderWords.way[each.answer.way].toLowerCase() }}
+            </option>
+            <option value="">{{ holderWords.anyHolder }}</option>
+          </select></KField
+        >
         <p v-if="nextUp" class="mt-2">{{ holderWords.nextUp(nextUp.name) }}</p>
-        <details v-if="refused.length" class="mt-2" :open="isTooBig"><summary class="min-h-11 content-center">{{ holderWords.refused(advice?.refused.length ?? 0) }}</summary><ul><li v-for="each in refused" :key="each.type.id" class="border-t border-line py-1 figures"><span class="font-semibold">{{ each.type.name }}</span>: {{ holderWords.whyNot(each.why, lengthText) }}</li></ul></details>
+        <details v-if="refused.length" class="mt-2" :open="isTooBig">
+          <summary class="min-h-11 content-center">{{ holderWords.refused(advice?.refused.length ?? 0) }}</summary>
+          <ul>
+            <li v-for="each in refused" :key="each.type.id" class="border-t border-line py-1 figures">
+              <span class="font-semibold">{{ each.type.name }}</span>: {{ holderWords.whyNot(each.why, lengthText) }}
+            </li>
+          </ul>
+        </details>
       </fieldset>
       <div v-if="choice">
         <FitDrawing v-if="choice.type.inner" :type="choice.type" :answer="choice.answer" />
-        <p v-if="choice.answer.isIrreversible" class="border-l-4 border-berry bg-wash px-3 py-2 font-semibold text-berry" role="alert">{{ holderWords.irreversible }} <span class="block font-normal text-night">{{ holderWords.blade }}</span></p>
+        <p v-if="choice.answer.isIrreversible" class="border-l-4 border-berry bg-wash px-3 py-2 font-semibold text-berry" role="alert">
+          {{ holderWords.irreversible }} <span class="block font-normal text-night">{{ holderWords.blade }}</span>
+        </p>
         <div v-if="cuts.length" class="mt-2" data-cuts>
           <h3 class="font-semibold">{{ holderWords.cuts }}</h3>
-          <ul><li v-for="cut in cuts" :key="cut.of" class="figures">{{ holderWords.cut[cut.of] }}: <strong>{{ cutText(cut) }}</strong></li></ul>
-          <p class="hint">{{ holderWords.cutsDown }} {{ holderWords.blade }}<template v-if="cuts.some(cut => cut.of === 'magnet')"> {{ holderWords.magnet }}</template></p>
+          <ul>
+            <li v-for="cut in cuts" :key="cut.of" class="figures">
+              {{ holderWords.cut[cut.of] }}: <strong>{{ cutText(cut) }}</strong>
+            </li>
+          </ul>
+          <p class="hint">
+            {{ holderWords.cutsDown }} {{ holderWords.blade
+            }}<template v-if="cuts.some(cut => cut.of === 'magnet')"> {{ holderWords.magnet }}</template>
+          </p>
         </div>
       </div>
     </div>
@@ -110,8 +174,13 @@ defineExpose({ finish })
       <legend class="sr-only">{{ pileWords.fitAsk }}</legend>
       <p v-if="usual && kind" class="hint">{{ pileWords.fitUsual(kind.name) }}</p>
       <div class="grid gap-x-4 sm:grid-cols-2">
-        <label v-for="type in HOLDER_TYPES" :key="type" class="flex min-h-11 items-center gap-3 px-2 hover:bg-wash" :class="chosenKind === type ? 'bg-wash font-semibold' : ''">
-          <input v-model="chosenKind" type="radio" name="sits-in" class="size-5" :value="type">{{ pileWords.fitHolder[type] }}
+        <label
+          v-for="type in HOLDER_TYPES"
+          :key="type"
+          class="flex min-h-11 items-center gap-3 px-2 hover:bg-wash"
+          :class="chosenKind === type ? 'bg-wash font-semibold' : ''"
+        >
+          <input v-model="chosenKind" type="radio" name="sits-in" class="size-5" :value="type" />{{ pileWords.fitHolder[type] }}
         </label>
       </div>
     </fieldset>

@@ -16,9 +16,9 @@ const settings = computed(() => catalogue.settings)
 type Change = Parameters<typeof commands.changeSettings>[1]
 const change = (to: Change): void => void commands.changeSettings(database(), to)
 
-function toggle(stage: typeof OPTIONAL_STAGES[number]): void {
+function toggle(stage: (typeof OPTIONAL_STAGES)[number]): void {
   const { stages } = settings.value
-  change({ stages: OPTIONAL_STAGES.filter(each => each === stage ? !stages.includes(each) : stages.includes(each)) })
+  change({ stages: OPTIONAL_STAGES.filter(each => (each === stage ? !stages.includes(each) : stages.includes(each))) })
 }
 </script>
 
@@ -28,13 +28,34 @@ function toggle(stage: typeof OPTIONAL_STAGES[number]): void {
     <CollectionChoice class="mt-4" />
     <fieldset class="mt-4">
       <legend class="label">{{ pileWords.stagesUsed }}</legend>
-      <label v-for="stage in OPTIONAL_STAGES" :key="stage" class="flex min-h-11 items-center gap-3"><input type="checkbox" class="size-5" :checked="settings.stages.includes(stage)" @change="toggle(stage)">{{ pileWords.stages[stage] }} <span class="hint">{{ pileWords.stageHint[stage] }}</span></label>
+      <label v-for="stage in OPTIONAL_STAGES" :key="stage" class="flex min-h-11 items-center gap-3"
+        ><input type="checkbox" class="size-5" :checked="settings.stages.includes(stage)" @change="toggle(stage)" />{{
+          pileWords.stages[stage]
+        }}
+        <span class="hint">{{ pileWords.stageHint[stage] }}</span></label
+      >
     </fieldset>
-    <label class="mt-4 flex min-h-11 items-center gap-3"><input type="checkbox" class="size-5" :checked="settings.keepsOriginals" @change="change({ keepsOriginals: !settings.keepsOriginals })"><span>{{ pileWords.originals }}<span class="hint block">{{ pileWords.originalsHint }}</span></span></label>
+    <label class="mt-4 flex min-h-11 items-center gap-3"
+      ><input
+        type="checkbox"
+        class="size-5"
+        :checked="settings.keepsOriginals"
+        @change="change({ keepsOriginals: !settings.keepsOriginals })"
+      /><span
+        >{{ pileWords.originals }}<span class="hint block">{{ pileWords.originalsHint }}</span></span
+      ></label
+    >
     <KField class="mt-4" :label="pileWords.forNowPlace" for="for-now" :hint="pileWords.forNowLead">
-      <select id="for-now" class="field" :value="settings.forNowContainerId ?? ''" @change="change({ forNowContainerId: ($event.target as HTMLSelectElement).value || null })">
+      <select
+        id="for-now"
+        class="field"
+        :value="settings.forNowContainerId ?? ''"
+        @change="change({ forNowContainerId: ($event.target as HTMLSelectElement).value || null })"
+      >
         <option value="">{{ takeInWords.none }}</option>
-        <option v-for="{ container } in catalogue.containers.filter(row => !row.container.cells)" :key="container.id" :value="container.id">{{ container.name }}</option>
+        <option v-for="{ container } in catalogue.containers.filter(row => !row.container.cells)" :key="container.id" :value="container.id">
+          {{ container.name }}
+        </option>
       </select>
     </KField>
   </KDialog>

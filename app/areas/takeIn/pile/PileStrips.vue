@@ -21,10 +21,15 @@ const notices = useNotices()
 const others = computed(() => pile.drafts.filter(draft => draft.id !== openId))
 const shown = shallowRef(A_FRAME)
 function showMore(): void {
-  if (shown.value < Math.min(SHOWN, others.value.length)) requestAnimationFrame(() => { shown.value += A_FRAME; showMore() })
+  if (shown.value < Math.min(SHOWN, others.value.length))
+    requestAnimationFrame(() => {
+      shown.value += A_FRAME
+      showMore()
+    })
 }
 watch(() => others.value.length, showMore, { immediate: true })
-const facts = ({ texts }: Draft): string => [texts.brand, catalogue.tables?.kinds.get(texts.kindId)?.name, texts.size].filter(Boolean).join(', ')
+const facts = ({ texts }: Draft): string =>
+  [texts.brand, catalogue.tables?.kinds.get(texts.kindId)?.name, texts.size].filter(Boolean).join(', ')
 
 async function drop(draft: Draft): Promise<void> {
   pile.leaveOut(draft.id)
@@ -39,11 +44,28 @@ async function drop(draft: Draft): Promise<void> {
     <p class="hint">{{ pileWords.pileLead }}</p>
     <ul class="mt-2 grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
       <li v-for="draft in others.slice(0, shown)" :key="draft.id" class="flex items-stretch border border-line">
-        <button type="button" class="flex min-w-0 flex-1 items-center gap-3 p-2 text-left hover:bg-wash" data-strip @click="emit('open', draft)">
+        <button
+          type="button"
+          class="flex min-w-0 flex-1 items-center gap-3 p-2 text-left hover:bg-wash"
+          data-strip
+          @click="emit('open', draft)"
+        >
           <span class="h-14 w-11 shrink-0"><KImpression :hash="draft.pictureHash" /></span>
-          <span class="min-w-0"><span class="block truncate font-semibold" :class="draft.texts.name ? '' : 'text-quiet'">{{ draft.texts.name || pileWords.unnamed }}</span><span class="hint block truncate">{{ facts(draft) }}</span></span>
+          <span class="min-w-0"
+            ><span class="block truncate font-semibold" :class="draft.texts.name ? '' : 'text-quiet'">{{
+              draft.texts.name || pileWords.unnamed
+            }}</span
+            ><span class="hint block truncate">{{ facts(draft) }}</span></span
+          >
         </button>
-        <button type="button" class="grid w-11 place-items-center text-quiet hover:bg-wash" :aria-label="pileWords.drop(draft.texts.name)" @click="drop(draft)"><X :size="18" aria-hidden="true" /></button>
+        <button
+          type="button"
+          class="grid w-11 place-items-center text-quiet hover:bg-wash"
+          :aria-label="pileWords.drop(draft.texts.name)"
+          @click="drop(draft)"
+        >
+          <X :size="18" aria-hidden="true" />
+        </button>
       </li>
     </ul>
     <p v-if="others.length > SHOWN" class="hint mt-2 figures">{{ pileWords.moreStrips(others.length - SHOWN) }}</p>

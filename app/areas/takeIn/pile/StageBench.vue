@@ -37,7 +37,9 @@ const skipped = shallowRef<ReadonlySet<string>>(new Set())
 const doneHere = shallowRef(0)
 const isBusy = shallowRef(false)
 
-const single = computed((): Holding | null => typeof route.query.set === 'string' ? catalogue.tables?.holdings.get(route.query.set) ?? null : null)
+const single = computed((): Holding | null =>
+  typeof route.query.set === 'string' ? (catalogue.tables?.holdings.get(route.query.set) ?? null) : null,
+)
 const asked = computed((): WorkStage => {
   const stage = single.value ? stageOf(single.value) : route.query.stage
   return stage === 'fit' || stage === 'label' || stage === 'file' ? stage : 'class'
@@ -50,10 +52,13 @@ const queue = computed((): readonly Holding[] => {
   return [...all.filter(holding => !skipped.value.has(holding.id)), ...later]
 })
 const current = computed(() => queue.value[0] ?? null)
-watch(() => route.query.stage, () => {
-  skipped.value = new Set()
-  doneHere.value = 0
-})
+watch(
+  () => route.query.stage,
+  () => {
+    skipped.value = new Set()
+    doneHere.value = 0
+  },
+)
 
 function skip(): void {
   if (current.value) skipped.value = new Set([...skipped.value].filter(id => id !== current.value?.id)).add(current.value.id)
@@ -91,15 +96,25 @@ useSettleKey(() => void finish(), true)
     <div v-else class="mt-5 grid gap-6 md:grid-cols-[17rem_1fr]" data-work>
       <div>
         <div class="mat small-mat h-40 border border-mat-line p-3 md:h-72"><KImpression :hash="current.pictureHash" is-full /></div>
-        <p class="mt-2 flex items-baseline gap-2"><KTicket :code="codeOf(current)" /><span class="font-semibold" data-working>{{ current.name }}</span></p>
+        <p class="mt-2 flex items-baseline gap-2">
+          <KTicket :code="codeOf(current)" /><span class="font-semibold" data-working>{{ current.name }}</span>
+        </p>
         <p class="hint figures">{{ pileWords.left(doneHere + 1, doneHere + queue.length) }}</p>
-        <label v-if="!single" class="mt-2 flex min-h-11 items-center gap-3"><input v-model="isAllTheWay" type="checkbox" class="size-5"><span class="leading-tight">{{ pileWords.allTheWay }}<span class="hint block">{{ pileWords.allTheWayHint }}</span></span></label>
+        <label v-if="!single" class="mt-2 flex min-h-11 items-center gap-3"
+          ><input v-model="isAllTheWay" type="checkbox" class="size-5" /><span class="leading-tight"
+            >{{ pileWords.allTheWay }}<span class="hint block">{{ pileWords.allTheWayHint }}</span></span
+          ></label
+        >
       </div>
       <div class="grid content-between gap-4">
         <component :is="PANELS[asked]" ref="panel" :key="current.id" :holding="current" @done="done(current)" />
         <div class="sticky bottom-0 z-20 flex flex-wrap items-center justify-end gap-3 border-t border-line bg-sheet py-3">
-          <button v-if="queue.length > 1" type="button" class="button" @click="skip"><SkipForward :size="18" aria-hidden="true" />{{ pileWords.skip }}</button>
-          <button type="button" class="button-main" data-settle :disabled="isBusy" @click="finish"><Check :size="18" aria-hidden="true" />{{ pileWords.done[asked] }}</button><span class="hint hidden sm:inline">{{ pileWords.nextHint }}</span>
+          <button v-if="queue.length > 1" type="button" class="button" @click="skip">
+            <SkipForward :size="18" aria-hidden="true" />{{ pileWords.skip }}
+          </button>
+          <button type="button" class="button-main" data-settle :disabled="isBusy" @click="finish">
+            <Check :size="18" aria-hidden="true" />{{ pileWords.done[asked] }}</button
+          ><span class="hint hidden sm:inline">{{ pileWords.nextHint }}</span>
         </div>
       </div>
     </div>

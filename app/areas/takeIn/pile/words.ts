@@ -5,19 +5,38 @@ import { counted, figure } from '~/kit/grammar'
 
 const STAGE_NAMES: Readonly<Record<Stage, string>> = { capture: 'Capture', class: 'Class', fit: 'Fit', label: 'Label', file: 'File' }
 const HOLDER_NAMES: Readonly<Record<HolderKind, string>> = {
-  pocket: 'a pocket', sleeve: 'a sleeve', case: 'a case', celledPage: 'a cell of a page', bag: 'a bag', ring: 'a ring', trayCell: 'a cell of a tray', box: 'a box', none: 'nothing, it stands as it is',
+  pocket: 'a pocket',
+  sleeve: 'a sleeve',
+  case: 'a case',
+  celledPage: 'a cell of a page',
+  bag: 'a bag',
+  ring: 'a ring',
+  trayCell: 'a cell of a tray',
+  box: 'a box',
+  none: 'nothing, it stands as it is',
 }
-const seconds = (count: number): string => count < 90 ? `${Math.round(count)} s` : `${Math.floor(count / 60)} min ${Math.round(count % 60)} s`
+const seconds = (count: number): string =>
+  count < 90 ? `${Math.round(count)} s` : `${Math.floor(count / 60)} min ${Math.round(count % 60)} s`
+
+const firstFew = (names: readonly string[]): string => `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' ...' : ''}`
 
 export const pileWords = {
   stages: STAGE_NAMES,
   stagesLabel: 'Stages of the pile',
-  stageHint: { capture: 'photo, name, brand', class: 'kind, category, themes', fit: 'what it sits in', label: 'number on the thing', file: 'into its place' } satisfies Record<Stage, string>,
+  stageHint: {
+    capture: 'photo, name, brand',
+    class: 'kind, category, themes',
+    fit: 'what it sits in',
+    label: 'number on the thing',
+    file: 'into its place',
+  } satisfies Record<Stage, string>,
   seconds,
   // Photos
-  photos: 'Choose photos', photosHint: 'or drop or paste any number of them: each becomes a strip',
+  photos: 'Choose photos',
+  photosHint: 'or drop or paste any number of them: each becomes a strip',
   photosBusy: 'Reading photos',
-  photosIn: (taken: number, refused: readonly string[]) => `${counted(taken, 'photo')} on the pile.${refused.length > 0 ? ` Not a picture, or too large: ${refused.slice(0, 3).join(', ')}${refused.length > 3 ? ' ...' : ''}.` : ''}`,
+  photosIn: (taken: number, refused: readonly string[]) =>
+    `${counted(taken, 'photo')} on the pile.${refused.length > 0 ? ` Not a picture, or too large: ${firstFew(refused)}.` : ''}`,
   // Strips
   pileTitle: (count: number) => `${counted(count, 'strip')} on the pile`,
   pileLead: 'They have no number yet. Open one to name it.',
@@ -25,34 +44,51 @@ export const pileWords = {
   unnamed: 'No name yet',
   drop: (name: string) => `Take ${name || 'this strip'} off the pile`,
   dropped: 'The strip is off the pile. Undo brings it back.',
-  next: 'Next one', nextHint: 'Enter',
+  next: 'Next one',
+  nextHint: 'Enter',
   captured: (code: string, name: string, stage: string) => `${code} ${name} is in. It waits at ${stage}.`,
   carried: 'Brand, kind, size, date and price carry over until you change them.',
-  wordsTooMany: 'There is room for 400 words or phrases, each of 300 letters. The rest can go to the notes.', themesFull: 'A set has room for 40 themes. Take one off first.',
+  wordsTooMany: 'There is room for 400 words or phrases, each of 300 letters. The rest can go to the notes.',
+  themesFull: 'A set has room for 40 themes. Take one off first.',
   nameTooLong: 'A name has room for 300 letters. The rest can go to the notes.',
-  written: 'Number on it already', writtenHint: 'Taken over if it is free; otherwise kept as another number of it',
-  date: 'Came in on', dateProblem: 'Write the date like 2026-11-23 or 23 Nov 2026.', dateFuture: 'That day is still to come.',
-  price: 'Price', priceProblem: 'Write the price like 12.50 or 12,50 EUR.',
+  written: 'Number on it already',
+  writtenHint: 'Taken over if it is free; otherwise kept as another number of it',
+  date: 'Came in on',
+  dateProblem: 'Write the date like 2026-11-23 or 23 Nov 2026.',
+  dateFuture: 'That day is still to come.',
+  price: 'Price',
+  priceProblem: 'Write the price like 12.50 or 12,50 EUR.',
   more: 'More',
   // Brands
-  sameBrand: (name: string) => `The same as ${name}?`, sameBrandYes: (name: string) => `Yes, ${name}`,
+  sameBrand: (name: string) => `The same as ${name}?`,
+  sameBrandYes: (name: string) => `Yes, ${name}`,
   // Look-alikes
   ownIt: 'Own it already?',
-  verdict: { same: 'Looks the same', edition: 'Another edition of it, perhaps', similar: 'Only similar' } satisfies Record<LookAlikeVerdict, string>,
-  byPicture: 'by its picture', byName: 'by its name', inPile: 'on this pile',
+  verdict: { same: 'Looks the same', edition: 'Another edition of it, perhaps', similar: 'Only similar' } satisfies Record<
+    LookAlikeVerdict,
+    string
+  >,
+  byPicture: 'by its picture',
+  byName: 'by its name',
+  inPile: 'on this pile',
   // Suggestions
   suggested: (name: string, because: readonly string[], examples: number) =>
-    `${name}, for ${because.join(', ')} (${examples === 0 ? 'by the meaning of the word' : `learnt from ${counted(examples, 'set')} of yours`})`,
+    `${name}, for ${because.join(', ')} ` +
+    `(${examples === 0 ? 'by the meaning of the word' : `learnt from ${counted(examples, 'set')} of yours`})`,
   brandWord: (name: string) => `brand ${name}`,
   accept: (name: string) => `Take ${name}`,
   acceptHint: 'Arrow right in the empty field takes the suggestion',
   field: { kind: 'Kind', category: 'Category', theme: 'Theme' } satisfies Record<ClassField, string>,
   nothingSuggested: 'Nothing in the name or the words speaks for a class yet.',
   // Search words
-  searchWords: 'Search words', searchWordsHint: 'Not on the set, but you might look for it by them',
-  suggestWords: 'Suggest search words', noSearchWords: 'The lexicon knows none of these words.',
+  searchWords: 'Search words',
+  searchWordsHint: 'Not on the set, but you might look for it by them',
+  suggestWords: 'Suggest search words',
+  noSearchWords: 'The lexicon knows none of these words.',
   lexicon: 'Meanings from WordNet 3.1, Princeton University.',
-  wider: 'is a kind of', narrower: 'kinds of it', synonyms: 'also called',
+  wider: 'is a kind of',
+  narrower: 'kinds of it',
+  synonyms: 'also called',
   removeWord: (word: string) => `Take the search word ${word} off`,
   // Working through
   work: (stage: Stage, count: number) => `${STAGE_NAMES[stage]}: ${counted(count, 'set')}`,
@@ -61,27 +97,42 @@ export const pileWords = {
   none: (stage: Stage) => `Nothing waits at ${STAGE_NAMES[stage]}.`,
   noneLead: 'Sets come here from Capture. Choose another stage above, or capture some.',
   toCapture: 'To Capture',
-  done: { class: 'Keep this class', fit: 'It sits in this', label: 'It is labelled', file: 'It stands there' } satisfies Record<Exclude<Stage, 'capture'>, string>,
-  skip: 'Not now', allTheWay: 'One set all the way', allTheWayHint: 'After this stage, the same set goes on to its next one',
-  fitAsk: 'What does it sit in?', fitHolder: HOLDER_NAMES, fitUsual: (kind: string) => `You chose this for the last ${kind}`,
-  labelAsk: 'Write or stick this on it', labelHint: 'The number is the set\'s for ever. Whatever stands on it already can stay: it is kept as another number of it.',
-  adhesiveCaution: 'Keep adhesive labels off the stamps themselves: some degrade in contact. Follow the maker\'s instructions.',
+  done: { class: 'Keep this class', fit: 'It sits in this', label: 'It is labelled', file: 'It stands there' } satisfies Record<
+    Exclude<Stage, 'capture'>,
+    string
+  >,
+  skip: 'Not now',
+  allTheWay: 'One set all the way',
+  allTheWayHint: 'After this stage, the same set goes on to its next one',
+  fitAsk: 'What does it sit in?',
+  fitHolder: HOLDER_NAMES,
+  fitUsual: (kind: string) => `You chose this for the last ${kind}`,
+  labelAsk: 'Write or stick this on it',
+  labelHint: "The number is the set's for ever. Whatever stands on it already can stay: it is kept as another number of it.",
+  adhesiveCaution: "Keep adhesive labels off the stamps themselves: some degrade in contact. Follow the maker's instructions.",
   fileCaution: 'Do not climb with a full bin, and keep heavy ones low.',
   blockCaution: 'Wooden blocks fall hard: stack them low and flat.',
   bladeCaution: 'Steel dies have sharp edges: hold them by the foam or the rim.',
-  forNow: (place: string) => `For now: ${place}`, forNowNone: 'No place chosen', forNowDone: (name: string, place: string) => `${name} stands in ${place} for now.`,
-  inPack: (count: number) => `You are working through a pack: ${counted(count, 'set')}. Others wait until it is done.`, leavePack: 'Leave the pack',
+  forNow: (place: string) => `For now: ${place}`,
+  forNowNone: 'No place chosen',
+  forNowDone: (name: string, place: string) => `${name} stands in ${place} for now.`,
+  inPack: (count: number) => `You are working through a pack: ${counted(count, 'set')}. Others wait until it is done.`,
+  leavePack: 'Leave the pack',
   packDone: 'The pack is done: every set of it is in its place.',
   // Ten minutes
-  tenMinutes: 'Some minutes', minutes: 'How many minutes do you have?', minutesLead: 'You get as many sets as you can bring all the way to their place in that time.',
-  packNone: 'Not one set can be finished in that time. Give it a little longer.', packEmpty: 'Nothing waits. Capture some sets first.',
+  tenMinutes: 'Some minutes',
+  minutes: 'How many minutes do you have?',
+  minutesLead: 'You get as many sets as you can bring all the way to their place in that time.',
+  packNone: 'Not one set can be finished in that time. Give it a little longer.',
+  packEmpty: 'Nothing waits. Capture some sets first.',
   pack: (sets: number, time: number) => `${counted(sets, 'set')}, about ${seconds(time)}, every one ends at its place.`,
   packStage: (stage: Stage, count: number) => `${STAGE_NAMES[stage]} ${counted(count, 'set')}`,
   paceMeasured: (time: number, on: number) => `${seconds(time)} a set, your own pace over ${counted(on, 'step')}`,
   paceAssumed: (time: number) => `${seconds(time)} a set, assumed: you have not done enough of it yet`,
   start: 'Start',
   // How I work
-  how: 'How I work', howLead: 'It can be changed at any time; nothing that is filed moves.',
+  how: 'How I work',
+  howLead: 'It can be changed at any time; nothing that is filed moves.',
   collection: 'How many sets do you have, or will you?',
   collections: { few: 'Few, up to fifty', some: 'Some hundreds', many: 'A thousand and more' },
   collectionSays: {
@@ -89,6 +140,9 @@ export const pileWords = {
     some: 'The full method: a number, a holder and a label each. A growing collection pays later for starting small.',
     many: 'The full method, in batches: one stage through the whole pile at a time.',
   },
-  stagesUsed: 'Stages between Capture and File', originals: 'Keep photos byte for byte as they came', originalsHint: 'Otherwise they are turned upright and scaled to 2400 pixels',
-  forNowPlace: 'Place for now', forNowLead: 'Where sets stand until there is time to file them',
+  stagesUsed: 'Stages between Capture and File',
+  originals: 'Keep photos byte for byte as they came',
+  originalsHint: 'Otherwise they are turned upright and scaled to 2400 pixels',
+  forNowPlace: 'Place for now',
+  forNowLead: 'Where sets stand until there is time to file them',
 } as const

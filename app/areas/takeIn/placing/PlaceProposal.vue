@@ -12,7 +12,7 @@ import { placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** Where a set goes by its zone's rule, between which two neighbours, and why. */
-const { proposal, holding = null } = defineProps<{ proposal: InsertionProposal | null, holding?: Holding | null }>()
+const { proposal, holding = null } = defineProps<{ proposal: InsertionProposal | null; holding?: Holding | null }>()
 const catalogue = useCatalogue()
 const { proposalText, lookUp } = useDescribe()
 const fills = useFills()
@@ -26,7 +26,9 @@ const reason = computed(() => {
 const overMm = computed(() => {
   if (!proposal?.ok || proposal.point.cell) return 0
   const fill = fills.value.get(proposal.point.container.id)
-  const more = holding ? thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, id => catalogue.tables?.kinds.get(id), catalogue.learnt).mm : 5
+  const more = holding
+    ? thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, id => catalogue.tables?.kinds.get(id), catalogue.learnt).mm
+    : 5
   return fill ? fill.usedMm + more - fill.lengthMm : 0
 })
 /** The zone holds as many as its owner wants in it already. */
@@ -41,19 +43,27 @@ const missingTab = computed(() => {
   if (!proposal?.ok || proposal.point.cell || !holding) return ''
   const tab = tabOf(holding, proposal.zone.filingRule)
   const titles = { brand: 'brands', theme: 'themes', category: 'categories', kind: 'kinds' } as const
-  return tab && proposal.point.section?.standsFor?.id !== tab.id ? lookUp(titles[tab.by], tab.id)?.name ?? '' : ''
+  return tab && proposal.point.section?.standsFor?.id !== tab.id ? (lookUp(titles[tab.by], tab.id)?.name ?? '') : ''
 })
 </script>
 
 <template>
   <section class="border-l-4 border-ember bg-wash p-4" :aria-label="placeWords.proposed">
-    <h2 class="flex items-center gap-2 text-[1.05rem]"><MapPin :size="18" class="text-ember" aria-hidden="true" />{{ placeWords.proposed }}</h2>
+    <h2 class="flex items-center gap-2 text-[1.05rem]">
+      <MapPin :size="18" class="text-ember" aria-hidden="true" />{{ placeWords.proposed }}
+    </h2>
     <p v-if="!proposal" class="mt-1 text-quiet">{{ takeInWords.proposeFirst }}</p>
     <template v-else>
       <p class="mt-1" data-proposal>{{ proposalText(proposal) }}</p>
-      <p v-if="reason" class="hint mt-1">{{ reason }} <template v-if="missingTab">{{ placeWords.noTab(missingTab) }}</template></p>
-      <p v-if="capWarning" class="mt-2 flex items-center gap-2 font-semibold text-ochre" data-cap><TriangleAlert :size="18" aria-hidden="true" />{{ capWarning }}</p>
-      <p v-if="overMm > 0 && proposal.ok" class="mt-2 flex items-center gap-2 font-semibold text-ochre"><TriangleAlert :size="18" aria-hidden="true" />{{ placeWords.tooFull(proposal.point.container.name, overMm) }}</p>
+      <p v-if="reason" class="hint mt-1">
+        {{ reason }} <template v-if="missingTab">{{ placeWords.noTab(missingTab) }}</template>
+      </p>
+      <p v-if="capWarning" class="mt-2 flex items-center gap-2 font-semibold text-ochre" data-cap>
+        <TriangleAlert :size="18" aria-hidden="true" />{{ capWarning }}
+      </p>
+      <p v-if="overMm > 0 && proposal.ok" class="mt-2 flex items-center gap-2 font-semibold text-ochre">
+        <TriangleAlert :size="18" aria-hidden="true" />{{ placeWords.tooFull(proposal.point.container.name, overMm) }}
+      </p>
     </template>
   </section>
 </template>

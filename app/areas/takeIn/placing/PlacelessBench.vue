@@ -18,7 +18,7 @@ const SHOWN = 60
 const catalogue = useCatalogue()
 const notices = useNotices()
 const { codeOf, proposalText } = useDescribe()
-const busy = shallowRef<{ done: number, total: number } | null>(null)
+const busy = shallowRef<{ done: number; total: number } | null>(null)
 let isStopped = false
 
 const waiting = computed(() => catalogue.placeless.toSorted((a, b) => a.number - b.number))
@@ -40,10 +40,15 @@ async function placeAll(): Promise<void> {
   isStopped = false
   const all = waiting.value
   const total = all.length
-  const done = await commands.placeMany(database(), all, () => catalogue.facts, (count) => {
-    busy.value = { done: count, total }
-    return !isStopped
-  })
+  const done = await commands.placeMany(
+    database(),
+    all,
+    () => catalogue.facts,
+    count => {
+      busy.value = { done: count, total }
+      return !isStopped
+    },
+  )
   busy.value = null
   notices.tell(takeInWords.placedMany(done))
 }
@@ -52,15 +57,33 @@ async function placeAll(): Promise<void> {
 <template>
   <div class="mx-auto max-w-4xl p-4 sm:p-6">
     <div class="flex flex-wrap items-center justify-between gap-3">
-      <div><h1 class="text-[1.6rem]">{{ takeInWords.placelessTitle }}</h1><p class="text-quiet">{{ takeInWords.placelessLead(waiting.length) }}</p></div>
-      <button v-if="waiting.length > 1 && !busy" type="button" class="button-main" @click="placeAll"><Check :size="18" aria-hidden="true" />{{ takeInWords.placeAll }}</button>
+      <div>
+        <h1 class="text-[1.6rem]">{{ takeInWords.placelessTitle }}</h1>
+        <p class="text-quiet">{{ takeInWords.placelessLead(waiting.length) }}</p>
+      </div>
+      <button v-if="waiting.length > 1 && !busy" type="button" class="button-main" @click="placeAll">
+        <Check :size="18" aria-hidden="true" />{{ takeInWords.placeAll }}
+      </button>
     </div>
-    <KProgress v-if="busy" class="mt-4" :text="takeInWords.placedMany(busy.done)" :done="busy.done" :total="busy.total" @cancel="isStopped = true" />
+    <KProgress
+      v-if="busy"
+      class="mt-4"
+      :text="takeInWords.placedMany(busy.done)"
+      :done="busy.done"
+      :total="busy.total"
+      @cancel="isStopped = true"
+    />
     <ul class="mt-4">
-      <li v-for="{ holding, proposal } in shown" :key="holding.id" class="flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line py-2">
+      <li
+        v-for="{ holding, proposal } in shown"
+        :key="holding.id"
+        class="flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line py-2"
+      >
         <span class="h-14 w-11 shrink-0"><KImpression :hash="holding.pictureHash" /></span>
         <div class="min-w-0 flex-1 basis-60">
-          <p class="flex flex-wrap items-baseline gap-x-2"><KTicket :code="codeOf(holding)" size="small" /><span class="font-semibold">{{ holding.name }}</span></p>
+          <p class="flex flex-wrap items-baseline gap-x-2">
+            <KTicket :code="codeOf(holding)" size="small" /><span class="font-semibold">{{ holding.name }}</span>
+          </p>
           <p v-if="holding.placeText" class="hint">{{ placeWords.listSays(holding.placeText) }}</p>
           <p>{{ proposalText(proposal) }}</p>
         </div>

@@ -6,7 +6,7 @@ import { changeHolding, transact } from '../../transact'
 
 /** Says that two sets go together. */
 export async function addRelation(db: YondercrestDb, wanted: Omit<Relation, 'id'>): Promise<RelationFault | null> {
-  return transact(db, 'addRelation', {}, async (desk) => {
+  return transact(db, 'addRelation', {}, async desk => {
     const fault = faultOf(wanted, await db.records('relations').toArray())
     const ends = await db.records('holdings').bulkGet([wanted.fromId, wanted.toId])
     if (!fault && !ends.includes(undefined)) await desk.put('relations', [{ id: ulid(), ...wanted }])
@@ -23,6 +23,6 @@ export async function keepPieces(db: YondercrestDb, holdingId: string, pieces: r
   await changeHolding(db, 'keepPieces', holdingId, async () => {
     const hosts = await db.records('holdings').bulkGet(pieces.flatMap(piece => piece.livesWithId ?? []))
     // A set that has gone meanwhile is no home.
-    return { pieces: pieces.map(piece => hosts.some(host => host?.id === piece.livesWithId) ? piece : { ...piece, livesWithId: null }) }
+    return { pieces: pieces.map(piece => (hosts.some(host => host?.id === piece.livesWithId) ? piece : { ...piece, livesWithId: null })) }
   })
 }

@@ -3,7 +3,8 @@ import { type Container, type HolderType, type Holding, LIMITS, nextRank, START_
 import type { YondercrestDb } from '../../database'
 import { changeHolding, transact } from '../../transact'
 
-export type HolderTypeOutcome = { readonly ok: true } | { readonly ok: false, readonly code: 'nameMissing' | 'nameTaken' | 'inUse', readonly count: number }
+export type HolderTypeOutcome =
+  { readonly ok: true } | { readonly ok: false; readonly code: 'nameMissing' | 'nameTaken' | 'inUse'; readonly count: number }
 
 /** Puts a type of holder, new or changed, into the list. No two are called the same. */
 export async function putHolderType(db: YondercrestDb, type: HolderType): Promise<HolderTypeOutcome> {
@@ -22,11 +23,23 @@ export async function putHolderType(db: YondercrestDb, type: HolderType): Promis
 export async function removeHolderType(db: YondercrestDb, id: string): Promise<HolderTypeOutcome> {
   const type = await db.records('holderTypes').get(id)
   return transact(db, 'changeHolderType', { name: type?.name }, async (desk): Promise<HolderTypeOutcome> => {
-    const holders = await db.records('holders').filter(holder => holder.holderTypeId === id).count()
-    const holdings = await db.records('holdings').filter(holding => holding.holderTypeId === id).count()
+    const holders = await db
+      .records('holders')
+      .filter(holder => holder.holderTypeId === id)
+      .count()
+    const holdings = await db
+      .records('holdings')
+      .filter(holding => holding.holderTypeId === id)
+      .count()
     if (holders + holdings > 0) return { ok: false, code: 'inUse', count: Math.max(holders, holdings) }
-    const named = await db.records('holderTypes').filter(each => each.replacedById === id).toArray()
-    await desk.put('holderTypes', named.map(each => ({ ...each, replacedById: null })))
+    const named = await db
+      .records('holderTypes')
+      .filter(each => each.replacedById === id)
+      .toArray()
+    await desk.put(
+      'holderTypes',
+      named.map(each => ({ ...each, replacedById: null })),
+    )
     await desk.remove('holderTypes', [id])
     return { ok: true }
   })
@@ -34,14 +47,22 @@ export async function removeHolderType(db: YondercrestDb, id: string): Promise<H
 
 /** Adds the common sizes that the list does not have yet. Returns how many came. */
 export async function addStartHolders(db: YondercrestDb): Promise<number> {
-  return transact(db, 'addStartHolders', count => ({ count }), async (desk) => {
-    const known = await db.records('holderTypes').toArray()
-    const names = new Set(known.map(type => type.name.toLowerCase()))
-    const from = nextRank(known)
-    const fresh = START_HOLDER_TYPES.filter(type => !names.has(type.name.toLowerCase()))
-    await desk.put('holderTypes', fresh.map((type, at) => ({ ...type, id: ulid(), rank: from + at })))
-    return fresh.length
-  })
+  return transact(
+    db,
+    'addStartHolders',
+    count => ({ count }),
+    async desk => {
+      const known = await db.records('holderTypes').toArray()
+      const names = new Set(known.map(type => type.name.toLowerCase()))
+      const from = nextRank(known)
+      const fresh = START_HOLDER_TYPES.filter(type => !names.has(type.name.toLowerCase()))
+      await desk.put(
+        'holderTypes',
+        fresh.map((type, at) => ({ ...type, id: ulid(), rank: from + at })),
+      )
+      return fresh.length
+    },
+  )
 }
 
 /**
@@ -49,26 +70,45 @@ export async function addStartHolders(db: YondercrestDb): Promise<number> {
  * alone in it, goes.
  */
 export async function shareHolder(db: YondercrestDb, holdingId: string, holderId: string): Promise<void> {
-  await transact(db, 'shareHolder', (holding: Holding | undefined) => ({ name: holding?.name, number: holding?.number }), async (desk) => {
-    const holding = await db.records('holdings').get(holdingId)
-    const target = await db.records('holders').get(holderId)
-    if (!holding || !target || target.holdingIds.includes(holdingId)) return holding
-    const before = await db.records('holders').where('holdingIds').equals(holdingId).toArray()
-    const left = before.map(holder => ({ ...holder, holdingIds: holder.holdingIds.filter(id => id !== holdingId) }))
-    await desk.put('holders', [...left.filter(holder => holder.holdingIds.length > 0), { ...target, holdingIds: [...target.holdingIds, holdingId] }])
-    await desk.remove('holders', left.filter(holder => holder.holdingIds.length === 0).map(holder => holder.id))
-    await desk.put('holdings', [{ ...holding, sitsIn: target.type, holderTypeId: target.holderTypeId }])
-    return holding
-  })
+  await transact(
+    db,
+    'shareHolder',
+    (holding: Holding | undefined) => ({ name: holding?.name, number: holding?.number }),
+    async desk => {
+      const holding = await db.records('holdings').get(holdingId)
+      const target = await db.records('holders').get(holderId)
+      if (!holding || !target || target.holdingIds.includes(holdingId)) return holding
+      const before = await db.records('holders').where('holdingIds').equals(holdingId).toArray()
+      const left = before.map(holder => ({ ...holder, holdingIds: holder.holdingIds.filter(id => id !== holdingId) }))
+      await desk.put('holders', [
+        ...left.filter(holder => holder.holdingIds.length > 0),
+        { ...target, holdingIds: [...target.holdingIds, holdingId] },
+      ])
+      await desk.remove(
+        'holders',
+        left.filter(holder => holder.holdingIds.length === 0).map(holder => holder.id),
+      )
+      await desk.put('holdings', [{ ...holding, sitsIn: target.type, holderTypeId: target.holderTypeId }])
+      return holding
+    },
+  )
 }
 
 /** Adds empty pages at the end of a binder. */
 export async function addPages(db: YondercrestDb, containerId: string, pages: number): Promise<void> {
-  await transact(db, 'addPages', (container: Container | undefined) => ({ name: container?.name, count: pages }), async (desk) => {
-    const container = await db.records('containers').get(containerId)
-    if (container?.cells) await desk.put('containers', [{ ...container, cells: { ...container.cells, pages: Math.min(LIMITS.pages, container.cells.pages + pages) } }])
-    return container
-  })
+  await transact(
+    db,
+    'addPages',
+    (container: Container | undefined) => ({ name: container?.name, count: pages }),
+    async desk => {
+      const container = await db.records('containers').get(containerId)
+      if (container?.cells)
+        await desk.put('containers', [
+          { ...container, cells: { ...container.cells, pages: Math.min(LIMITS.pages, container.cells.pages + pages) } },
+        ])
+      return container
+    },
+  )
 }
 
 /** Says that a set has gone sticky, or has not: it harms what lies beside it. */
@@ -77,6 +117,10 @@ export async function setSticky(db: YondercrestDb, holdingId: string, isSticky: 
 }
 
 /** Keeps what was measured of a set: its size, its impression, its pieces. What is left out stays as it is. */
-export async function measureSet(db: YondercrestDb, holdingId: string, measured: Partial<Pick<Holding, 'size' | 'pictureHash' | 'pieces' | 'thicknessMm'>>): Promise<void> {
+export async function measureSet(
+  db: YondercrestDb,
+  holdingId: string,
+  measured: Partial<Pick<Holding, 'size' | 'pictureHash' | 'pieces' | 'thicknessMm'>>,
+): Promise<void> {
   await changeHolding(db, 'measureSet', holdingId, measured)
 }

@@ -18,5 +18,5 @@ export async function runningSeries(db: YondercrestDb): Promise<RecordOf<'series
 /** The number that the next new set of each series will most likely get; another tab may be quicker. */
 export async function nextNumbers(db: YondercrestDb): Promise<ReadonlyMap<string, number>> {
   const ids = await db.records('series').toCollection().primaryKeys()
-  return new Map(await Promise.all(ids.map(async id => [id, await highestGiven(db, id) + 1] as const)))
+  return new Map(await Promise.all(ids.map(async id => [id, (await highestGiven(db, id)) + 1] as const)))
 }

@@ -9,10 +9,14 @@ type Place = Pick<Holder, 'containerId' | 'cell'>
  */
 export async function freePlaces(db: YondercrestDb, places: readonly Place[]): Promise<(place: Place, holderId: string | null) => boolean> {
   const ids = [...new Set(places.map(place => place.containerId))]
-  const containers = new Map((await db.records('containers').bulkGet(ids)).flatMap(container => container ? [[container.id, container]] : []))
+  const containers = new Map(
+    (await db.records('containers').bulkGet(ids)).flatMap(container => (container ? [[container.id, container]] : [])),
+  )
   const celled = ids.filter(id => containers.get(id)?.cells)
   const keyOf = ({ containerId, cell }: Place): string => `${containerId} ${cell?.page} ${cell?.cell} ${cell?.side}`
-  const taken = new Map((await db.records('holders').where('containerId').anyOf(celled).toArray()).map(holder => [keyOf(holder), holder.id]))
+  const taken = new Map(
+    (await db.records('holders').where('containerId').anyOf(celled).toArray()).map(holder => [keyOf(holder), holder.id]),
+  )
   return (place, holderId) => {
     const container = containers.get(place.containerId)
     if (!container || (container.cells === null) !== (place.cell === null)) return false

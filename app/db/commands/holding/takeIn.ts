@@ -46,64 +46,113 @@ export interface Captured {
  * strip it was typed in goes in the same step, and comes back when the step is undone. A number that stands on the thing
  * already is taken over where it is free, and is kept as another number of it where it is not.
  */
-export async function takeIn(db: YondercrestDb, facts: HoldingFacts, { place: wanted, state, draftId, written }: Captured): Promise<Holding> {
-  return transact(db, 'takeIn', holding => ({ name: holding.name, number: holding.number }), async (desk) => {
-    const id = ulid()
-    const names = await resolveNames(desk, facts)
-    // A place that another tab has taken meanwhile is none: the set waits for another.
-    const place = wanted && (await freePlaces(db, [wanted]))(wanted, null) ? wanted : null
-    const { line, isWritten } = await giveNumber(desk, id, facts, names.brandId, place, written)
-    const holding: Holding = {
-      ...blankHolding({ id, number: line.number, seriesId: line.seriesId, name: facts.name, createdAt: line.at }), ...names,
-      aliases: written.trim() === '' || isWritten ? [] : [{ text: written.trim().slice(0, 300), from: 'writtenOnIt', reading: null }],
-      state: place ? 'filed' : state,
-    }
-    await desk.put('holdings', [holding])
-    await desk.register([line])
-    if (place) await putInPlace(desk, holding, place)
-    if (draftId) await desk.remove('drafts', [draftId])
-    return holding
-  })
+export async function takeIn(
+  db: YondercrestDb,
+  facts: HoldingFacts,
+  { place: wanted, state, draftId, written }: Captured,
+): Promise<Holding> {
+  return transact(
+    db,
+    'takeIn',
+    holding => ({ name: holding.name, number: holding.number }),
+    async desk => {
+      const id = ulid()
+      const names = await resolveNames(desk, facts)
+      // A place that another tab has taken meanwhile is none: the set waits for another.
+      const place = wanted && (await freePlaces(db, [wanted]))(wanted, null) ? wanted : null
+      const { line, isWritten } = await giveNumber(desk, id, facts, names.brandId, place, written)
+      const holding: Holding = {
+        ...blankHolding({ id, number: line.number, seriesId: line.seriesId, name: facts.name, createdAt: line.at }),
+        ...names,
+        aliases: written.trim() === '' || isWritten ? [] : [{ text: written.trim().slice(0, 300), from: 'writtenOnIt', reading: null }],
+        state: place ? 'filed' : state,
+      }
+      await desk.put('holdings', [holding])
+      await desk.register([line])
+      if (place) await putInPlace(desk, holding, place)
+      if (draftId) await desk.remove('drafts', [draftId])
+      return holding
+    },
+  )
 }
 
 /**
  * Gives one number, by the school of the running series. Where only one number would do (a cell, the maker's own) and
  * that was given before, the running series gives its next one.
  */
-async function giveNumber(desk: Desk, holdingId: string, facts: HoldingFacts, brandId: string | null, place: PlaceChoice | null, written: string): Promise<{ line: RegisterLine, isWritten: boolean }> {
+async function giveNumber(
+  desk: Desk,
+  holdingId: string,
+  facts: HoldingFacts,
+  brandId: string | null,
+  place: PlaceChoice | null,
+  written: string,
+): Promise<{ line: RegisterLine; isWritten: boolean }> {
   const { db } = desk
   const running = await runningSeries(db)
   const container = place ? await db.records('containers').get(place.containerId) : undefined
-  const source = numberSource(running, await db.records('series').toArray(), {
-    brand: brandId ? await db.records('brands').get(brandId) ?? null : null, place: place && container ? { container, cell: place.cell } : null, written,
-  }, ulid)
+  const source = numberSource(
+    running,
+    await db.records('series').toArray(),
+    {
+      brand: brandId ? ((await db.records('brands').get(brandId)) ?? null) : null,
+      place: place && container ? { container, cell: place.cell } : null,
+      written,
+    },
+    ulid,
+  )
   const givenTo = givenToText(facts.name, facts.brandName)
   const giveFrom = async (series: Series, wanted: number | null): Promise<GivenNumber | undefined> => {
     const before = wanted === null ? undefined : await db.records('register').get(registerId(series.id, wanted))
-    const isLiving = before !== undefined && await db.records('holdings').get(before.holdingId) !== undefined
-    return giveNumbers([{ holdingId, givenTo, written: wanted }], () => before, () => isLiving, await highestGiven(db, series.id))[0]
+    const isLiving = before !== undefined && (await db.records('holdings').get(before.holdingId)) !== undefined
+    return giveNumbers(
+      [{ holdingId, givenTo, written: wanted }],
+      () => before,
+      () => isLiving,
+      await highestGiven(db, series.id),
+    )[0]
   }
   let [{ series }, given] = [source, await giveFrom(source.series, source.wanted)]
   if (given?.clash && series.id !== running.id) [series, given] = [running, await giveFrom(running, null)]
   else if (source.isNew) await desk.putForGood(series)
   const number = given?.number ?? 1
-  const line: RegisterLine = { id: registerId(series.id, number), seriesId: series.id, number, holdingId, givenTo, how: given?.how ?? 'issued', at: new Date().toISOString() }
+  const line: RegisterLine = {
+    id: registerId(series.id, number),
+    seriesId: series.id,
+    number,
+    holdingId,
+    givenTo,
+    how: given?.how ?? 'issued',
+    at: new Date().toISOString(),
+  }
   return { line, isWritten: source.isWritten && given?.how === 'adopted' && series.id === source.series.id }
 }
 
 /** Changes what is known of a set. Its number and its place stay: identity, class and place are three things. */
 export async function editHolding(db: YondercrestDb, id: string, facts: HoldingFacts): Promise<Holding | null> {
-  return transact(db, 'editHolding', holding => ({ name: holding?.name, number: holding?.number }), async (desk) => {
-    const before = await db.records('holdings').get(id)
-    if (!before) return null
-    const after: Holding = { ...before, ...await resolveNames(desk, facts) }
-    await desk.put('holdings', [after])
-    return after
-  })
+  return transact(
+    db,
+    'editHolding',
+    holding => ({ name: holding?.name, number: holding?.number }),
+    async desk => {
+      const before = await db.records('holdings').get(id)
+      if (!before) return null
+      const after: Holding = { ...before, ...(await resolveNames(desk, facts)) }
+      await desk.put('holdings', [after])
+      return after
+    },
+  )
 }
 
 export function newHolder(holding: Pick<Holding, 'id' | 'sitsIn' | 'holderTypeId'>, place: PlaceChoice): Holder {
-  return { id: ulid(), holderTypeId: holding.holderTypeId, type: place.cell ? 'celledPage' : holding.sitsIn ?? 'pocket', ...place, apartBecause: null, holdingIds: [holding.id] }
+  return {
+    id: ulid(),
+    holderTypeId: holding.holderTypeId,
+    type: place.cell ? 'celledPage' : (holding.sitsIn ?? 'pocket'),
+    ...place,
+    apartBecause: null,
+    holdingIds: [holding.id],
+  }
 }
 
 /**
@@ -118,12 +167,30 @@ export async function putInPlace(desk: Desk, holding: Holding, place: PlaceChoic
   const container = await desk.db.records('containers').get(place.containerId)
   if (!container) return
   const inIt = await desk.db.records('holders').where('containerId').equals(container.id).toArray()
-  const row = arrangeContainer(container, inIt.filter(each => each.id !== second?.id), await desk.db.records('sections').where('containerId').equals(container.id).toArray())
+  const row = arrangeContainer(
+    container,
+    inIt.filter(each => each.id !== second?.id),
+    await desk.db.records('sections').where('containerId').equals(container.id).toArray(),
+  )
   const beside = besideFirstHalf(row, front)
-  if (beside) await desk.put('holders', [{ ...second ?? { ...front, id: ulid(), holdingIds: [holding.id] }, ...place, ...beside }])
+  if (beside) await desk.put('holders', [{ ...(second ?? { ...front, id: ulid(), holdingIds: [holding.id] }), ...place, ...beside }])
 }
 
-type Resolved = Pick<Holding, 'name' | 'brandId' | 'kindId' | 'categoryId' | 'themeIds' | 'size' | 'words' | 'searchWords' | 'acquiredOn' | 'price' | 'notes' | 'pictureHash'>
+type Resolved = Pick<
+  Holding,
+  | 'name'
+  | 'brandId'
+  | 'kindId'
+  | 'categoryId'
+  | 'themeIds'
+  | 'size'
+  | 'words'
+  | 'searchWords'
+  | 'acquiredOn'
+  | 'price'
+  | 'notes'
+  | 'pictureHash'
+>
 
 export async function resolveNames(desk: Desk, facts: HoldingFacts): Promise<Resolved> {
   const { name, kindId, size, words, searchWords, acquiredOn, price, notes, pictureHash } = facts
@@ -133,7 +200,20 @@ export async function resolveNames(desk: Desk, facts: HoldingFacts): Promise<Res
   for (const theme of facts.themeNames) themeIds.push(await themeNamed(desk, theme))
   // A kind that another tab has joined into one meanwhile is not known.
   const kind = kindId ? await desk.db.records('kinds').get(kindId) : undefined
-  return { name, kindId: kind?.id ?? null, size, words: [...words], searchWords: [...searchWords], acquiredOn, price, notes, pictureHash, brandId, categoryId, themeIds: [...new Set(themeIds)] }
+  return {
+    name,
+    kindId: kind?.id ?? null,
+    size,
+    words: [...words],
+    searchWords: [...searchWords],
+    acquiredOn,
+    price,
+    notes,
+    pictureHash,
+    brandId,
+    categoryId,
+    themeIds: [...new Set(themeIds)],
+  }
 }
 
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase()

@@ -1,20 +1,36 @@
 import { ulid } from 'ulid'
 import { type Brand, type Kind, nextRank, START_THEMES, type Theme, type ThemeSchool, newTheme, type Way } from '#core/catalog'
-import { joinNames as planJoin, legendOf, type LegendLine, type NameChange, type NameGround, type NameList, type NameRecord, refersTo, reordered, secondMeaning, spelledBy, splitName as planSplit } from '#core/classing'
+import {
+  joinNames as planJoin,
+  legendOf,
+  type LegendLine,
+  type NameChange,
+  type NameGround,
+  type NameList,
+  type NameRecord,
+  refersTo,
+  reordered,
+  secondMeaning,
+  spelledBy,
+  splitName as planSplit,
+} from '#core/classing'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
 
 export type NameOutcome =
-  | { readonly ok: true, readonly sets: number }
+  | { readonly ok: true; readonly sets: number }
   /** Another entry of the list is written, or may be written, like this. */
-  | { readonly ok: false, readonly code: 'nameTaken', readonly by: string }
+  | { readonly ok: false; readonly code: 'nameTaken'; readonly by: string }
   /** The mark of a kind means something else already. */
-  | { readonly ok: false, readonly code: 'markTaken', readonly by: LegendLine }
-  | { readonly ok: false, readonly code: 'nameMissing' | 'gone' }
+  | { readonly ok: false; readonly code: 'markTaken'; readonly by: LegendLine }
+  | { readonly ok: false; readonly code: 'nameMissing' | 'gone' }
 
 async function groundOf(db: YondercrestDb, list: NameList): Promise<NameGround> {
   const [records, holdings, sections, zones] = await Promise.all([
-    db.anyRecords(list).toArray(), db.records('holdings').toArray(), db.records('sections').toArray(), db.records('zones').toArray(),
+    db.anyRecords(list).toArray(),
+    db.records('holdings').toArray(),
+    db.records('sections').toArray(),
+    db.records('zones').toArray(),
   ])
   return { records: records as unknown as readonly NameRecord[], holdings, sections, zones }
 }
@@ -36,8 +52,11 @@ export async function putName(db: YondercrestDb, list: NameList, record: NameRec
     if (by) return { ok: false, code: 'nameTaken', by }
     const meaning = 'suffix' in record && record.suffix ? secondMeaning(record.suffix, record.id, await legend(db)) : null
     if (meaning) return { ok: false, code: 'markTaken', by: meaning }
-    const successorId = 'successorId' in record && record.successorId && await db.records('brands').get(record.successorId) ? record.successorId : null
-    await desk.put(list, [{ ...record, ...'successorId' in record ? { successorId } : {}, name: record.name.trim() } as Brand & Theme & Kind])
+    const successorId =
+      'successorId' in record && record.successorId && (await db.records('brands').get(record.successorId)) ? record.successorId : null
+    await desk.put(list, [
+      { ...record, ...('successorId' in record ? { successorId } : {}), name: record.name.trim() } as Brand & Theme & Kind,
+    ])
     return { ok: true, sets: holdings.filter(holding => refersTo(list, holding).includes(record.id)).length }
   })
 }
@@ -59,8 +78,8 @@ export async function setMark(db: YondercrestDb, way: Way, mark: string): Promis
 
 /** Keeps the owner's own order: the ranks follow the ids as given. */
 export async function orderNames(db: YondercrestDb, list: Exclude<NameList, 'brands'>, ids: readonly string[]): Promise<void> {
-  await transact(db, 'orderNames', { count: ids.length }, async (desk) => {
-    const records = await db.anyRecords(list).toArray() as unknown as (Theme & Kind)[]
+  await transact(db, 'orderNames', { count: ids.length }, async desk => {
+    const records = (await db.anyRecords(list).toArray()) as unknown as (Theme & Kind)[]
     await desk.put(list, reordered(records, ids))
   })
 }
@@ -74,14 +93,24 @@ export async function joinNames(db: YondercrestDb, list: NameList, fromId: strin
 }
 
 /** Splits sets off an entry into a new one of their own. */
-export async function splitName(db: YondercrestDb, list: NameList, fromId: string, name: string, holdingIds: readonly string[]): Promise<NameOutcome> {
+export async function splitName(
+  db: YondercrestDb,
+  list: NameList,
+  fromId: string,
+  name: string,
+  holdingIds: readonly string[],
+): Promise<NameOutcome> {
   return transact(db, 'splitName', { name }, async (desk): Promise<NameOutcome> => {
     const ground = await groundOf(db, list)
     const from = ground.records.find(record => record.id === fromId)
     if (!from) return { ok: false, code: 'gone' }
     if (name.trim() === '') return { ok: false, code: 'nameMissing' }
     // A spelling of the brand itself may become the new brand's name; its own name may not.
-    const by = spelledBy(ground.records.map(record => record === from ? { ...record, variants: [] } : record), null, [name])
+    const by = spelledBy(
+      ground.records.map(record => (record === from ? { ...record, variants: [] } : record)),
+      null,
+      [name],
+    )
     if (by) return { ok: false, code: 'nameTaken', by }
     const change = planSplit(list, fromId, { id: ulid(), name }, holdingIds, ground)
     return change ? apply(desk, list, change) : { ok: false, code: 'gone' }
@@ -90,19 +119,30 @@ export async function splitName(db: YondercrestDb, list: NameList, fromId: strin
 
 /** Lets themes share a page under their first letter, or gives each one of its own. */
 export async function sharePages(db: YondercrestDb, ids: readonly string[], sharesPage: boolean): Promise<void> {
-  await transact(db, 'sharePages', { count: ids.length }, async (desk) => {
+  await transact(db, 'sharePages', { count: ids.length }, async desk => {
     const themes = await db.records('themes').bulkGet([...ids])
-    await desk.put('themes', themes.flatMap(theme => theme ? [{ ...theme, sharesPage }] : []))
+    await desk.put(
+      'themes',
+      themes.flatMap(theme => (theme ? [{ ...theme, sharesPage }] : [])),
+    )
   })
 }
 
 /** Adds the themes of a school that the list does not have yet. Returns how many came. */
 export async function addStartThemes(db: YondercrestDb, school: ThemeSchool): Promise<number> {
-  return transact(db, 'addStartThemes', count => ({ count }), async (desk) => {
-    const known = await db.records('themes').toArray()
-    const from = nextRank(known)
-    const fresh = START_THEMES[school].filter(name => spelledBy(known, null, [name]) === null)
-    await desk.put('themes', fresh.map((name, at) => ({ ...newTheme(ulid(), name, []), rank: from + at })))
-    return fresh.length
-  })
+  return transact(
+    db,
+    'addStartThemes',
+    count => ({ count }),
+    async desk => {
+      const known = await db.records('themes').toArray()
+      const from = nextRank(known)
+      const fresh = START_THEMES[school].filter(name => spelledBy(known, null, [name]) === null)
+      await desk.put(
+        'themes',
+        fresh.map((name, at) => ({ ...newTheme(ulid(), name, []), rank: from + at })),
+      )
+      return fresh.length
+    },
+  )
 }

@@ -6,8 +6,8 @@ import { transact } from '../../transact'
 export type SeriesOutcome =
   | { readonly ok: true }
   /** The two could print one code for two sets. */
-  | { readonly ok: false, readonly code: 'seriesClash', readonly by: string }
-  | { readonly ok: false, readonly code: 'nameMissing' }
+  | { readonly ok: false; readonly code: 'seriesClash'; readonly by: string }
+  | { readonly ok: false; readonly code: 'nameMissing' }
 
 /**
  * Puts a series, new or written otherwise, into the register. Which set a number means never changes by it. One series
@@ -20,27 +20,47 @@ export async function putSeries(db: YondercrestDb, series: Series): Promise<Seri
     const clash = others.find(other => mayClash(other, series))
     if (clash) return { ok: false, code: 'seriesClash', by: clash.name }
     const isOnlyOne = !others.some(other => other.isRunning)
-    await desk.put('series', [{ ...series, name: series.name.trim(), prefix: series.prefix.trim(), isRunning: series.isRunning || isOnlyOne }])
+    await desk.put('series', [
+      { ...series, name: series.name.trim(), prefix: series.prefix.trim(), isRunning: series.isRunning || isOnlyOne },
+    ])
     // The series below it are written like it, but for what stands in front.
     const below = others.filter(other => other.partOf?.seriesId === series.id)
-    await desk.put('series', below.map(each => ({ ...each, padding: series.padding, suffixBy: series.suffixBy })))
-    if (series.isRunning) await desk.put('series', others.filter(other => other.isRunning).map(other => ({ ...other, isRunning: false })))
+    await desk.put(
+      'series',
+      below.map(each => ({ ...each, padding: series.padding, suffixBy: series.suffixBy })),
+    )
+    if (series.isRunning)
+      await desk.put(
+        'series',
+        others.filter(other => other.isRunning).map(other => ({ ...other, isRunning: false })),
+      )
     return { ok: true }
   })
 }
 
 /** What the labels of these sets say is what their record says: they were written or printed anew. */
 export async function renewLabels(db: YondercrestDb, labels: ReadonlyMap<string, string>): Promise<void> {
-  await transact(db, 'renewLabels', { count: labels.size }, async (desk) => {
+  await transact(db, 'renewLabels', { count: labels.size }, async desk => {
     const holdings = await db.records('holdings').bulkGet([...labels.keys()])
-    await desk.put('holdings', holdings.flatMap(holding => holding ? [{ ...holding, labelText: labels.get(holding.id) ?? null }] : []))
+    await desk.put(
+      'holdings',
+      holdings.flatMap(holding => (holding ? [{ ...holding, labelText: labels.get(holding.id) ?? null }] : [])),
+    )
   })
 }
 
 /** Says which of its two readings a code on a thing has. It is kept as it was written. */
-export async function readCode(db: YondercrestDb, holdingId: string, text: string, reading: Holding['aliases'][number]['reading']): Promise<void> {
-  await transact(db, 'readCode', { name: text }, async (desk) => {
+export async function readCode(
+  db: YondercrestDb,
+  holdingId: string,
+  text: string,
+  reading: Holding['aliases'][number]['reading'],
+): Promise<void> {
+  await transact(db, 'readCode', { name: text }, async desk => {
     const holding = await db.records('holdings').get(holdingId)
-    if (holding) await desk.put('holdings', [{ ...holding, aliases: holding.aliases.map(alias => alias.text === text ? { ...alias, reading } : alias) }])
+    if (holding)
+      await desk.put('holdings', [
+        { ...holding, aliases: holding.aliases.map(alias => (alias.text === text ? { ...alias, reading } : alias)) },
+      ])
   })
 }

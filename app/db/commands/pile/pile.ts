@@ -22,34 +22,59 @@ export async function keepDraft(db: YondercrestDb, draft: Draft): Promise<void> 
 
 /** What a stage settles about a set. */
 export type StageChange =
-  | { readonly stage: 'class', readonly facts: HoldingFacts }
-  | { readonly stage: 'fit', readonly sitsIn: Holding['sitsIn'], readonly holderTypeId: string | null, /** It was cut in two for it, for good. */ readonly isCutInTwo?: boolean }
-  | { readonly stage: 'label', readonly labelText: string }
+  | { readonly stage: 'class'; readonly facts: HoldingFacts }
+  | {
+      readonly stage: 'fit'
+      readonly sitsIn: Holding['sitsIn']
+      readonly holderTypeId: string | null
+      /** It was cut in two for it, for good. */ readonly isCutInTwo?: boolean
+    }
+  | { readonly stage: 'label'; readonly labelText: string }
   /** It stands where it stands already: beside the set whose holder it shares. */
   | { readonly stage: 'file' }
 
-const COMMAND: Readonly<Record<StageChange['stage'], CommandName>> = { class: 'classSet', fit: 'fitSet', label: 'labelSet', file: 'placeHolding' }
+const COMMAND: Readonly<Record<StageChange['stage'], CommandName>> = {
+  class: 'classSet',
+  fit: 'fitSet',
+  label: 'labelSet',
+  file: 'placeHolding',
+}
 
 /**
  * Settles a stage of a set and sends it on to the next one. A set that waits elsewhere, or is filed already, is changed
  * all the same and stays where it is. Returns the set as it is now, or null when it is gone.
  */
 export async function finishStage(db: YondercrestDb, id: string, change: StageChange, used: readonly Stage[]): Promise<Holding | null> {
-  return transact(db, COMMAND[change.stage], holding => ({ name: holding?.name, number: holding?.number }), async (desk) => {
-    const before = await db.records('holdings').get(id)
-    if (!before) return null
-    const settled = await settledBy(desk, change)
-    const after: Holding = { ...before, ...settled, state: stageOf(before) === change.stage ? stateAfter(change.stage, used) : before.state }
-    await desk.put('holdings', [after])
-    if (change.stage !== 'fit') return after
-    const holder = await db.records('holders').where('holdingIds').equals(id).first()
-    if (holder && !holder.cell && change.sitsIn && holder.holdingIds.length === 1) await desk.put('holders', [{ ...holder, type: change.sitsIn, holderTypeId: after.holderTypeId }])
-    return after
-  })
+  return transact(
+    db,
+    COMMAND[change.stage],
+    holding => ({ name: holding?.name, number: holding?.number }),
+    async desk => {
+      const before = await db.records('holdings').get(id)
+      if (!before) return null
+      const settled = await settledBy(desk, change)
+      const after: Holding = {
+        ...before,
+        ...settled,
+        state: stageOf(before) === change.stage ? stateAfter(change.stage, used) : before.state,
+      }
+      await desk.put('holdings', [after])
+      if (change.stage !== 'fit') return after
+      const holder = await db.records('holders').where('holdingIds').equals(id).first()
+      if (holder && !holder.cell && change.sitsIn && holder.holdingIds.length === 1)
+        await desk.put('holders', [{ ...holder, type: change.sitsIn, holderTypeId: after.holderTypeId }])
+      return after
+    },
+  )
 }
 
 async function settledBy(desk: Desk, change: StageChange): Promise<Partial<Holding>> {
   if (change.stage === 'class') return resolveNames(desk, change.facts)
-  if (change.stage === 'fit') return { sitsIn: change.sitsIn, holderTypeId: change.holderTypeId && await desk.db.records('holderTypes').get(change.holderTypeId) ? change.holderTypeId : null, ...change.isCutInTwo ? { isCutInTwo: true } : {} }
+  if (change.stage === 'fit')
+    return {
+      sitsIn: change.sitsIn,
+      holderTypeId: change.holderTypeId && (await desk.db.records('holderTypes').get(change.holderTypeId)) ? change.holderTypeId : null,
+      ...(change.isCutInTwo ? { isCutInTwo: true } : {}),
+    }
   return change.stage === 'label' ? { labelText: change.labelText } : {}
 }

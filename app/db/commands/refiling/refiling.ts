@@ -22,31 +22,68 @@ const PAUSE_MINUTES = 5
 const laneKey = (containerId: string, lane: number): string => `${containerId}/${lane}`
 
 export type BeginOutcome =
-  | { readonly ok: true, readonly id: string }
+  | { readonly ok: true; readonly id: string }
   /** One at a time: the room would be walked through by two plans. */
-  | { readonly ok: false, readonly code: 'underWay' }
+  | { readonly ok: false; readonly code: 'underWay' }
   /** The zone, or every container it was to go into, is no longer there. */
-  | { readonly ok: false, readonly code: 'gone' }
+  | { readonly ok: false; readonly code: 'gone' }
 
 /**
  * Begins a re-filing: the zone files by the new rule from now on, and a patch of table becomes a place with an address,
  * as things will lie there. Nothing is moved yet.
  */
-export async function beginRefiling(db: YondercrestDb, { zone, rule, lanes, tableMm, armfulMm, tableName, name }: RefilingWish): Promise<BeginOutcome> {
+export async function beginRefiling(
+  db: YondercrestDb,
+  { zone, rule, lanes, tableMm, armfulMm, tableName, name }: RefilingWish,
+): Promise<BeginOutcome> {
   return transact(db, 'beginRefiling', { name }, async (desk): Promise<BeginOutcome> => {
-    if (await openRefilings(db).count() > 0) return { ok: false, code: 'underWay' }
+    if ((await openRefilings(db).count()) > 0) return { ok: false, code: 'underWay' }
     const [present, containers] = [await db.records('zones').get(zone.id), await db.records('containers').toArray()]
     const first = containers.find(each => lanes.some(lane => lane.containerId === each.id))
     if (!present || !first) return { ok: false, code: 'gone' }
     const [id, tableContainerId] = [ulid(), ulid()]
     const taken = new Set(containers.map(each => each.code.toLowerCase()))
-    const code = ['T', ...Array.from({ length: 99 }, (_, at) => `T${at + 2}`)].find(each => !taken.has(each.toLowerCase())) ?? tableContainerId.slice(-8)
-    await desk.put('containers', [{ ...first, id: tableContainerId, zoneId: zone.id, name: tableName, code, type: 'basket', lanes: 1, lengthMm: tableMm, inner: null, cells: null, rank: 1000, emptyWeightG: null, isTable: true }])
+    const code =
+      ['T', ...Array.from({ length: 99 }, (_, at) => `T${at + 2}`)].find(each => !taken.has(each.toLowerCase())) ??
+      tableContainerId.slice(-8)
+    await desk.put('containers', [
+      {
+        ...first,
+        id: tableContainerId,
+        zoneId: zone.id,
+        name: tableName,
+        code,
+        type: 'basket',
+        lanes: 1,
+        lengthMm: tableMm,
+        inner: null,
+        cells: null,
+        rank: 1000,
+        emptyWeightG: null,
+        isTable: true,
+      },
+    ])
     await desk.put('zones', [{ ...present, filingRule: rule }])
-    await desk.put('refilings', [{
-      id, name, state: 'open', startedAt: new Date().toISOString(), endedAt: null, zoneId: zone.id, ruleBefore: present.filingRule, rule,
-      lanes: lanes.map(lane => ({ ...lane, holderIds: [...lane.holderIds], tabs: [...lane.tabs] })), tableMm, tableContainerId, armfulMm, stepsDone: 0, liftsDone: 0, minutesWorked: 0, lastStepAt: null,
-    }])
+    await desk.put('refilings', [
+      {
+        id,
+        name,
+        state: 'open',
+        startedAt: new Date().toISOString(),
+        endedAt: null,
+        zoneId: zone.id,
+        ruleBefore: present.filingRule,
+        rule,
+        lanes: lanes.map(lane => ({ ...lane, holderIds: [...lane.holderIds], tabs: [...lane.tabs] })),
+        tableMm,
+        tableContainerId,
+        armfulMm,
+        stepsDone: 0,
+        liftsDone: 0,
+        minutesWorked: 0,
+        lastStepAt: null,
+      },
+    ])
     return { ok: true, id }
   })
 }
@@ -54,9 +91,12 @@ export async function beginRefiling(db: YondercrestDb, { zone, rule, lanes, tabl
 /** The one that is under way, if any. */
 export const openRefilings = (db: YondercrestDb) => db.records('refilings').where('state').equals('open')
 
-/** One step done: what was carried has its new address then and only then. False where the room has changed and the step no longer holds. */
+/**
+ * One step done: what was carried has its new address then and only then. False where the room has changed and the step no
+ * longer holds.
+ */
 export async function doRefilingStep(db: YondercrestDb, refilingId: string, step: Step): Promise<boolean> {
-  return transact(db, 'doRefilingStep', { count: idsOf(step).length }, async (desk) => {
+  return transact(db, 'doRefilingStep', { count: idsOf(step).length }, async desk => {
     const refiling = await db.records('refilings').get(refilingId)
     const ids = idsOf(step)
     const holders = (await db.records('holders').bulkGet([...ids])).flatMap(holder => holder ?? [])
@@ -71,16 +111,26 @@ export async function doRefilingStep(db: YondercrestDb, refilingId: string, step
     let standing = (await db.records('holders').where('containerId').equals(containerId).toArray()).filter(holder => !lifted.has(holder.id))
     for (const part of step.parts) {
       const row = arrangeContainer(container, standing, sections)
-      const behindId = containerId === refiling.tableContainerId ? row.placements.at(-1)?.holder.id ?? null : part.behindId
+      const behindId = containerId === refiling.tableContainerId ? (row.placements.at(-1)?.holder.id ?? null) : part.behindId
       // What it was to go behind has left the lane meanwhile, or the lane itself is no more.
-      if (behindId !== null && !row.lanes[Number(lane) - 1]?.some(entry => entry.type === 'holder' && entry.placement.holder.id === behindId)) return false
-      const plan = planMove(part.ids.flatMap(id => holders.find(holder => holder.id === id) ?? []), { type: 'row', containerId, lane: Number(lane), behindId }, new Map([[containerId, row]]))
+      if (
+        behindId !== null &&
+        !row.lanes[Number(lane) - 1]?.some(entry => entry.type === 'holder' && entry.placement.holder.id === behindId)
+      )
+        return false
+      const plan = planMove(
+        part.ids.flatMap(id => holders.find(holder => holder.id === id) ?? []),
+        { type: 'row', containerId, lane: Number(lane), behindId },
+        new Map([[containerId, row]]),
+      )
       if (!plan.ok) return false
       setDown.push(...plan.holders)
       standing = [...standing, ...plan.holders]
     }
     await desk.put('holders', setDown)
-    await desk.put('refilings', [{ ...refiling, stepsDone: refiling.stepsDone + 1, liftsDone: refiling.liftsDone + ids.length, ...workedSince(refiling) }])
+    await desk.put('refilings', [
+      { ...refiling, stepsDone: refiling.stepsDone + 1, liftsDone: refiling.liftsDone + ids.length, ...workedSince(refiling) },
+    ])
     return true
   })
 }
@@ -93,7 +143,7 @@ function workedSince({ startedAt, lastStepAt, minutesWorked }: Refiling): Pick<R
 
 /** The last step: the dividers of the lanes are put as the aim has them, and the patch of table is a table again. */
 export async function finishRefiling(db: YondercrestDb, refilingId: string, lanes: readonly LaneTarget[]): Promise<boolean> {
-  return endRefiling(db, 'finishRefiling', refilingId, 'done', async (desk) => {
+  return endRefiling(db, 'finishRefiling', refilingId, 'done', async desk => {
     for (const lane of lanes) await putTabs(desk, lane)
   })
 }
@@ -107,16 +157,27 @@ export async function leaveRefiling(db: YondercrestDb, refilingId: string, keeps
 }
 
 /** Ends one that is open and whose table is bare; false, and nothing changed, where it is not. */
-async function endRefiling(db: YondercrestDb, command: CommandName, id: string, state: 'done' | 'left', last: (desk: Desk, refiling: Refiling) => Promise<void>): Promise<boolean> {
-  const ended = await transact(db, command, (refiling: Refiling | null) => ({ name: refiling?.name }), async (desk) => {
-    const refiling = await db.records('refilings').get(id)
-    const table = refiling && await rowOf(db, refiling.tableContainerId)
-    if (!refiling || refiling.state !== 'open' || (table && table.placements.length > 0)) return null
-    await last(desk, refiling)
-    if (table) await clearAway(desk, table)
-    await desk.put('refilings', [{ ...refiling, state, endedAt: new Date().toISOString() }])
-    return refiling
-  })
+async function endRefiling(
+  db: YondercrestDb,
+  command: CommandName,
+  id: string,
+  state: 'done' | 'left',
+  last: (desk: Desk, refiling: Refiling) => Promise<void>,
+): Promise<boolean> {
+  const ended = await transact(
+    db,
+    command,
+    (refiling: Refiling | null) => ({ name: refiling?.name }),
+    async desk => {
+      const refiling = await db.records('refilings').get(id)
+      const table = refiling && (await rowOf(db, refiling.tableContainerId))
+      if (!refiling || refiling.state !== 'open' || (table && table.placements.length > 0)) return null
+      await last(desk, refiling)
+      if (table) await clearAway(desk, table)
+      await desk.put('refilings', [{ ...refiling, state, endedAt: new Date().toISOString() }])
+      return refiling
+    },
+  )
   return ended !== null
 }
 
@@ -124,8 +185,13 @@ async function endRefiling(db: YondercrestDb, command: CommandName, id: string, 
 async function putTabs(desk: Desk, { containerId, lane, tabs }: LaneTarget): Promise<void> {
   const row = await rowOf(desk.db, containerId)
   const entries = row?.lanes[lane - 1] ?? []
-  await desk.remove('sections', entries.flatMap(entry => entry.type === 'section' ? [entry.section.id] : []))
-  const standing: { readonly order: string, readonly id: string | null }[] = entries.flatMap(entry => entry.type === 'holder' ? [{ order: entry.order, id: entry.placement.holder.id }] : [])
+  await desk.remove(
+    'sections',
+    entries.flatMap(entry => (entry.type === 'section' ? [entry.section.id] : [])),
+  )
+  const standing: { readonly order: string; readonly id: string | null }[] = entries.flatMap(entry =>
+    entry.type === 'holder' ? [{ order: entry.order, id: entry.placement.holder.id }] : [],
+  )
   const sections = tabs.flatMap(({ beforeHolderId, ...tab }): Section[] => {
     const at = standing.findIndex(entry => entry.id === beforeHolderId)
     if (at < 0) return []

@@ -6,22 +6,31 @@ import { type Desk, transact } from '../../transact'
 
 export type RoomOutcome =
   | { readonly ok: true }
-  | { readonly ok: false, readonly code: 'codeTaken', readonly by: string }
-  | { readonly ok: false, readonly code: 'notEmpty', readonly count: number }
-  | { readonly ok: false, readonly code: 'cellsRunOut', readonly free: number, readonly needed: number }
-  | { readonly ok: false, readonly code: 'gone' }
+  | { readonly ok: false; readonly code: 'codeTaken'; readonly by: string }
+  | { readonly ok: false; readonly code: 'notEmpty'; readonly count: number }
+  | { readonly ok: false; readonly code: 'cellsRunOut'; readonly free: number; readonly needed: number }
+  | { readonly ok: false; readonly code: 'gone' }
   /** A re-filing under way needs it. */
-  | { readonly ok: false, readonly code: 'inUse' }
+  | { readonly ok: false; readonly code: 'inUse' }
 
 /** Puts furniture into the room, or changes it. */
-export async function putFixture(db: YondercrestDb, fixture: Pick<Fixture, 'name' | 'type' | 'shelves'> & Partial<Fixture>): Promise<string> {
-  return transact(db, 'changeFixture', { name: fixture.name }, async (desk) => {
+export async function putFixture(
+  db: YondercrestDb,
+  fixture: Pick<Fixture, 'name' | 'type' | 'shelves'> & Partial<Fixture>,
+): Promise<string> {
+  return transact(db, 'changeFixture', { name: fixture.name }, async desk => {
     const all = await db.records('fixtures').toArray()
     const id = fixture.id ?? ulid()
     await desk.put('fixtures', [{ rank: nextRank(all), ...PLAIN_FIXTURE, ...fixture, id }])
     // What stood on a shelf that is no longer there stands on the lowest one.
-    const low = await db.records('containers').filter(each => each.fixtureId === id && each.shelf > fixture.shelves).toArray()
-    await desk.put('containers', low.map(each => ({ ...each, shelf: fixture.shelves })))
+    const low = await db
+      .records('containers')
+      .filter(each => each.fixtureId === id && each.shelf > fixture.shelves)
+      .toArray()
+    await desk.put(
+      'containers',
+      low.map(each => ({ ...each, shelf: fixture.shelves })),
+    )
     return id
   })
 }
@@ -30,7 +39,10 @@ export async function putFixture(db: YondercrestDb, fixture: Pick<Fixture, 'name
 export async function removeFixture(db: YondercrestDb, id: string): Promise<RoomOutcome> {
   const fixture = await db.records('fixtures').get(id)
   return transact(db, 'changeFixture', { name: fixture?.name }, async (desk): Promise<RoomOutcome> => {
-    const count = await db.records('containers').filter(each => each.fixtureId === id).count()
+    const count = await db
+      .records('containers')
+      .filter(each => each.fixtureId === id)
+      .count()
     if (count > 0) return { ok: false, code: 'notEmpty', count }
     await desk.remove('fixtures', [id])
     return { ok: true }
@@ -40,15 +52,25 @@ export async function removeFixture(db: YondercrestDb, id: string): Promise<Room
 /** Changes what a container is, what it is called and where it stands. Its sets stay in it. */
 export async function changeContainer(db: YondercrestDb, container: Container): Promise<RoomOutcome> {
   return transact(db, 'changeContainer', { name: container.name }, async (desk): Promise<RoomOutcome> => {
-    const places = [await db.records('containers').get(container.id), await db.records('zones').get(container.zoneId), await db.records('fixtures').get(container.fixtureId)]
+    const places = [
+      await db.records('containers').get(container.id),
+      await db.records('zones').get(container.zoneId),
+      await db.records('fixtures').get(container.fixtureId),
+    ]
     if (places.includes(undefined)) return { ok: false, code: 'gone' }
     if (container.isTable) return { ok: false, code: 'inUse' }
-    const taken = (await db.records('containers').toArray()).find(other => other.id !== container.id && other.code.toLowerCase() === container.code.toLowerCase())
+    const taken = (await db.records('containers').toArray()).find(
+      other => other.id !== container.id && other.code.toLowerCase() === container.code.toLowerCase(),
+    )
     if (taken) return { ok: false, code: 'codeTaken', by: taken.name }
     // Who stands in a cell that would be no more, or in a row that becomes pages, has to be moved first.
     const inIt = await db.records('holders').where('containerId').equals(container.id).toArray()
     const { cells } = container
-    const homeless = inIt.filter(({ cell }) => cells ? !cell || cell.page > cells.pages || cell.cell > cells.rows * cells.columns || (cell.side === 'back' && !cells.isTwoSided) : cell !== null)
+    const homeless = inIt.filter(({ cell }) =>
+      cells
+        ? !cell || cell.page > cells.pages || cell.cell > cells.rows * cells.columns || (cell.side === 'back' && !cells.isTwoSided)
+        : cell !== null,
+    )
     if (homeless.length > 0) return { ok: false, code: 'notEmpty', count: homeless.length }
     await desk.put('containers', [container])
     return { ok: true }
@@ -58,12 +80,15 @@ export async function changeContainer(db: YondercrestDb, container: Container): 
 /** So many more like it on the same shelf, empty, named on from it. */
 export async function copyContainer(db: YondercrestDb, id: string, count: number): Promise<number> {
   const named = await db.records('containers').get(id)
-  return transact(db, 'copyContainer', { name: named?.name, count }, async (desk) => {
+  return transact(db, 'copyContainer', { name: named?.name, count }, async desk => {
     const original = await db.records('containers').get(id)
     if (!original || original.isTable) return 0
     const all = await db.records('containers').toArray()
     const rank = nextRank(all.filter(each => each.fixtureId === original.fixtureId && each.shelf === original.shelf))
-    await desk.put('containers', copyNames(original, all, count).map((names, at) => ({ ...original, ...names, id: ulid(), rank: rank + at })))
+    await desk.put(
+      'containers',
+      copyNames(original, all, count).map((names, at) => ({ ...original, ...names, id: ulid(), rank: rank + at })),
+    )
     return count
   })
 }
@@ -105,14 +130,22 @@ export async function removeContainer(db: YondercrestDb, id: string): Promise<Ro
 export async function rowOf(db: YondercrestDb, id: string): Promise<ContainerRow | null> {
   const container = await db.records('containers').get(id)
   if (!container) return null
-  const [holders, sections] = [await db.records('holders').where('containerId').equals(id).toArray(), await db.records('sections').where('containerId').equals(id).toArray()]
+  const [holders, sections] = [
+    await db.records('holders').where('containerId').equals(id).toArray(),
+    await db.records('sections').where('containerId').equals(id).toArray(),
+  ]
   return arrangeContainer(container, holders, sections)
 }
 
 async function leavePlaceless(desk: Desk, row: ContainerRow): Promise<void> {
   const ids = row.placements.flatMap(({ holder }) => holder.holdingIds)
-  await desk.remove('holders', row.placements.map(({ holder }) => holder.id))
-  const holdings = (await desk.db.records('holdings').bulkGet(ids)).flatMap(holding => holding?.state === 'filed' ? [{ ...holding, state: 'toFile' as const }] : [])
+  await desk.remove(
+    'holders',
+    row.placements.map(({ holder }) => holder.id),
+  )
+  const holdings = (await desk.db.records('holdings').bulkGet(ids)).flatMap(holding =>
+    holding?.state === 'filed' ? [{ ...holding, state: 'toFile' as const }] : [],
+  )
   await desk.put('holdings', holdings)
 }
 
@@ -121,7 +154,10 @@ export async function clearAway(desk: Desk, row: ContainerRow): Promise<void> {
   const { id } = row.container
   const [settings] = await desk.db.records('settings').toArray()
   if (settings?.forNowContainerId === id) await desk.put('settings', [{ ...settings, forNowContainerId: null }])
-  await desk.remove('sections', row.lanes.flat().flatMap(entry => entry.type === 'section' ? [entry.section.id] : []))
+  await desk.remove(
+    'sections',
+    row.lanes.flat().flatMap(entry => (entry.type === 'section' ? [entry.section.id] : [])),
+  )
   await desk.remove('measuredLengths', await desk.db.records('measuredLengths').where('containerId').equals(id).primaryKeys())
   await desk.remove('containers', [id])
 }

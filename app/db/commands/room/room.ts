@@ -11,17 +11,17 @@ export interface NewContainer {
   readonly lengthMm: number
   readonly cells: Container['cells']
   readonly inner: Container['inner']
-  readonly fixture: { readonly id: string } | { readonly name: string, readonly shelves: number }
+  readonly fixture: { readonly id: string } | { readonly name: string; readonly shelves: number }
   readonly shelf: number
   readonly zoneId: string
   readonly emptyWeightG: Container['emptyWeightG']
 }
 
 export type AddContainerOutcome =
-  | { readonly ok: true, readonly id: string }
-  | { readonly ok: false, readonly code: 'codeTaken', readonly by: string }
+  | { readonly ok: true; readonly id: string }
+  | { readonly ok: false; readonly code: 'codeTaken'; readonly by: string }
   /** Its zone or its furniture is no longer there. */
-  | { readonly ok: false, readonly code: 'gone' }
+  | { readonly ok: false; readonly code: 'gone' }
 
 /** Adds a container, and its fixture where that is new. Two containers never share a code: an address names one place. */
 export async function addContainer(db: YondercrestDb, wanted: NewContainer): Promise<AddContainerOutcome> {
@@ -29,17 +29,37 @@ export async function addContainer(db: YondercrestDb, wanted: NewContainer): Pro
     const all = await db.records('containers').toArray()
     const taken = all.find(container => container.code.toLowerCase() === wanted.code.toLowerCase())
     if (taken) return { ok: false, code: 'codeTaken', by: taken.name }
-    const isGone = !await db.records('zones').get(wanted.zoneId) || ('id' in wanted.fixture && !await db.records('fixtures').get(wanted.fixture.id))
+    const isGone =
+      !(await db.records('zones').get(wanted.zoneId)) || ('id' in wanted.fixture && !(await db.records('fixtures').get(wanted.fixture.id)))
     if (isGone) return { ok: false, code: 'gone' }
     const fixtureId = 'id' in wanted.fixture ? wanted.fixture.id : ulid()
     if (!('id' in wanted.fixture)) {
       const rank = nextRank(await db.records('fixtures').toArray())
-      await desk.put('fixtures', [{ id: fixtureId, name: wanted.fixture.name, type: 'bookcase', shelves: wanted.fixture.shelves, rank, ...PLAIN_FIXTURE }])
+      await desk.put('fixtures', [
+        { id: fixtureId, name: wanted.fixture.name, type: 'bookcase', shelves: wanted.fixture.shelves, rank, ...PLAIN_FIXTURE },
+      ])
     }
     const { name, code, type, lanes, lengthMm, cells, inner, shelf, zoneId, emptyWeightG } = wanted
     const onShelf = all.filter(container => container.fixtureId === fixtureId && container.shelf === shelf)
     const id = ulid()
-    await desk.put('containers', [{ id, fixtureId, shelf, rank: nextRank(onShelf), name, code, type, lanes, lengthMm, inner, cells, zoneId, emptyWeightG, isTable: false }])
+    await desk.put('containers', [
+      {
+        id,
+        fixtureId,
+        shelf,
+        rank: nextRank(onShelf),
+        name,
+        code,
+        type,
+        lanes,
+        lengthMm,
+        inner,
+        cells,
+        zoneId,
+        emptyWeightG,
+        isTable: false,
+      },
+    ])
     return { ok: true, id }
   })
 }
@@ -47,7 +67,7 @@ export async function addContainer(db: YondercrestDb, wanted: NewContainer): Pro
 /** Puts a divider into a row. */
 export async function addSection(db: YondercrestDb, section: Omit<Section, 'id'>): Promise<string> {
   const id = ulid()
-  await transact(db, 'addSection', { name: section.title }, async (desk) => {
+  await transact(db, 'addSection', { name: section.title }, async desk => {
     if (await db.records('containers').get(section.containerId)) await desk.put('sections', [{ ...section, id }])
   })
   return id
@@ -55,8 +75,8 @@ export async function addSection(db: YondercrestDb, section: Omit<Section, 'id'>
 
 /** Writes another title on a divider, moves it, or (null) takes it out; the holders stay where they are. */
 export async function editSection(db: YondercrestDb, section: Section, after: Section | null): Promise<void> {
-  await transact(db, 'editSection', { name: section.title }, async (desk) => {
-    if (!await db.records('sections').get(section.id)) return
+  await transact(db, 'editSection', { name: section.title }, async desk => {
+    if (!(await db.records('sections').get(section.id))) return
     await (after ? desk.put('sections', [after]) : desk.remove('sections', [section.id]))
   })
 }

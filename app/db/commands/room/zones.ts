@@ -8,20 +8,34 @@ import { openRefilings } from '../refiling/refiling'
 /** A new zone: files by theme, then brand, until its rule is changed. */
 export async function addZone(db: YondercrestDb, name: string): Promise<string> {
   const id = ulid()
-  await transact(db, 'changeZone', { name }, async (desk) => {
+  await transact(db, 'changeZone', { name }, async desk => {
     const rank = nextRank(await db.records('zones').toArray())
-    await desk.put('zones', [{
-      id, name, rank, filingRule: { keys: [{ by: 'theme', order: 'alphabetical' }, { by: 'brand', order: 'alphabetical' }, { by: 'name', order: 'alphabetical' }] },
-      takesKindIds: [], growthReserve: 0.1, capHoldings: null, habits: START_HABITS,
-    }])
+    await desk.put('zones', [
+      {
+        id,
+        name,
+        rank,
+        filingRule: {
+          keys: [
+            { by: 'theme', order: 'alphabetical' },
+            { by: 'brand', order: 'alphabetical' },
+            { by: 'name', order: 'alphabetical' },
+          ],
+        },
+        takesKindIds: [],
+        growthReserve: 0.1,
+        capHoldings: null,
+        habits: START_HABITS,
+      },
+    ])
   })
   return id
 }
 
 /** Changes how a zone files. Nothing is moved by it: new sets go by the new rule, views show what stands otherwise. */
 export async function changeZone(db: YondercrestDb, zone: Zone): Promise<void> {
-  await transact(db, 'changeZone', { name: zone.name }, async (desk) => {
-    if (!await db.records('zones').get(zone.id)) return
+  await transact(db, 'changeZone', { name: zone.name }, async desk => {
+    if (!(await db.records('zones').get(zone.id))) return
     const kinds = new Set(await db.records('kinds').toCollection().primaryKeys())
     await desk.put('zones', [{ ...zone, takesKindIds: zone.takesKindIds.filter(id => kinds.has(id)) }])
   })
@@ -31,10 +45,21 @@ export async function changeZone(db: YondercrestDb, zone: Zone): Promise<void> {
 export async function removeZone(db: YondercrestDb, id: string, intoId: string): Promise<RoomOutcome> {
   const zone = await db.records('zones').get(id)
   return transact(db, 'changeZone', { name: zone?.name }, async (desk): Promise<RoomOutcome> => {
-    if (id === intoId || !await db.records('zones').get(intoId)) return { ok: false, code: 'gone' }
-    if (await openRefilings(db).filter(each => each.zoneId === id).count() > 0) return { ok: false, code: 'inUse' }
-    const containers = await db.records('containers').filter(each => each.zoneId === id).toArray()
-    await desk.put('containers', containers.map(each => ({ ...each, zoneId: intoId })))
+    if (id === intoId || !(await db.records('zones').get(intoId))) return { ok: false, code: 'gone' }
+    if (
+      (await openRefilings(db)
+        .filter(each => each.zoneId === id)
+        .count()) > 0
+    )
+      return { ok: false, code: 'inUse' }
+    const containers = await db
+      .records('containers')
+      .filter(each => each.zoneId === id)
+      .toArray()
+    await desk.put(
+      'containers',
+      containers.map(each => ({ ...each, zoneId: intoId })),
+    )
     await desk.remove('zones', [id])
     return { ok: true }
   })
@@ -43,9 +68,14 @@ export async function removeZone(db: YondercrestDb, id: string, intoId: string):
 /** Keeps the filled length of a lane as measured, with what stood there; an earlier measure of the same lane goes. */
 export async function measureLength(db: YondercrestDb, measured: Omit<MeasuredLength, 'id' | 'at'>): Promise<void> {
   const container = await db.records('containers').get(measured.containerId)
-  await transact(db, 'measureLength', { name: container?.name }, async (desk) => {
-    if (!await db.records('containers').get(measured.containerId)) return
-    const before = await db.records('measuredLengths').where('containerId').equals(measured.containerId).filter(each => each.lane === measured.lane).primaryKeys()
+  await transact(db, 'measureLength', { name: container?.name }, async desk => {
+    if (!(await db.records('containers').get(measured.containerId))) return
+    const before = await db
+      .records('measuredLengths')
+      .where('containerId')
+      .equals(measured.containerId)
+      .filter(each => each.lane === measured.lane)
+      .primaryKeys()
     await desk.remove('measuredLengths', before)
     await desk.put('measuredLengths', [{ ...measured, id: ulid(), at: new Date().toISOString() }])
   })
@@ -58,7 +88,7 @@ export async function forgetLength(db: YondercrestDb, id: string): Promise<void>
 
 /** Says why a holder stands outside of the filing rule; null: it files by the rule again. */
 export async function keepApart(db: YondercrestDb, holderId: string, because: string | null): Promise<void> {
-  await transact(db, 'keepApart', {}, async (desk) => {
+  await transact(db, 'keepApart', {}, async desk => {
     const holder = await db.records('holders').get(holderId)
     if (holder) await desk.put('holders', [{ ...holder, apartBecause: because }])
   })

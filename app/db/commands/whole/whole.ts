@@ -8,31 +8,40 @@ import { highestGiven, runningSeries } from '../holding/numbers'
 
 /** Reads the whole catalogue in one moment. Lists are ordered by id, so that equal catalogues read equal. */
 export async function readCatalogue(db: YondercrestDb): Promise<CatalogueData> {
-  return db.transaction('r', TABLE_NAMES.map(name => db.table(name)), async () => {
-    const data = emptyCatalogue() as Record<string, unknown[]>
-    for (const table of TABLE_NAMES) data[table] = await db.anyRecords(table).orderBy(':id').toArray()
-    return data as unknown as CatalogueData
-  })
+  return db.transaction(
+    'r',
+    TABLE_NAMES.map(name => db.table(name)),
+    async () => {
+      const data = emptyCatalogue() as Record<string, unknown[]>
+      for (const table of TABLE_NAMES) data[table] = await db.anyRecords(table).orderBy(':id').toArray()
+      return data as unknown as CatalogueData
+    },
+  )
 }
 
 async function replaceAll(desk: Desk, data: CatalogueData): Promise<void> {
   // Table beside table: each would otherwise wait for the answers of the one before.
-  await Promise.all(TABLE_NAMES.map(async (table) => {
-    const incoming = data[table] as readonly RecordOf<typeof table>[]
-    const kept = new Set(incoming.map(record => record.id))
-    const stale = (await desk.db.anyRecords(table).toCollection().primaryKeys()).filter(id => !kept.has(id))
-    if (stale.length > 0) await desk.remove(table, stale)
-    if (incoming.length > 0) await desk.put(table, incoming)
-  }))
+  await Promise.all(
+    TABLE_NAMES.map(async table => {
+      const incoming = data[table] as readonly RecordOf<typeof table>[]
+      const kept = new Set(incoming.map(record => record.id))
+      const stale = (await desk.db.anyRecords(table).toCollection().primaryKeys()).filter(id => !kept.has(id))
+      if (stale.length > 0) await desk.remove(table, stale)
+      if (incoming.length > 0) await desk.put(table, incoming)
+    }),
+  )
 }
 
 /** Puts a whole catalogue in the place of the present one: one undoable step. Pictures are added first and stay. */
 export async function replaceCatalogue(
-  db: YondercrestDb, command: 'restoreArchive' | 'loadDemo', data: CatalogueData,
-  pictures: readonly PictureRecord[], thumbs: readonly ThumbRecord[],
+  db: YondercrestDb,
+  command: 'restoreArchive' | 'loadDemo',
+  data: CatalogueData,
+  pictures: readonly PictureRecord[],
+  thumbs: readonly ThumbRecord[],
 ): Promise<void> {
   const name = data.settings[0]?.roomName ?? ''
-  await transact(db, command, { name, count: data.holdings.length }, async (desk) => {
+  await transact(db, command, { name, count: data.holdings.length }, async desk => {
     await Promise.all([replaceAll(desk, data), db.pictures.bulkPut([...pictures]), db.thumbs.bulkPut([...thumbs])])
   })
 }
@@ -47,29 +56,53 @@ export async function startEmpty(db: YondercrestDb): Promise<void> {
  * free. `onProgress` is told how many sets are written; the transaction ends only after the last.
  */
 export async function importList(
-  db: YondercrestDb, rows: readonly PlannedRow[], joins: readonly SpellingGroup[], refusedSpellings: readonly string[],
-  fileName: string, onProgress: (done: number, total: number) => void,
+  db: YondercrestDb,
+  rows: readonly PlannedRow[],
+  joins: readonly SpellingGroup[],
+  refusedSpellings: readonly string[],
+  fileName: string,
+  onProgress: (done: number, total: number) => void,
 ): Promise<number> {
-  return transact(db, 'importList', count => ({ name: fileName, count }), async (desk) => {
-    const series = await runningSeries(db)
-    const lines = new Map((await db.records('register').where('[seriesId+number]').between([series.id, 0], [series.id, Infinity]).toArray())
-      .map(line => [line.number, line]))
-    const living = new Set(await db.records('holdings').toCollection().primaryKeys())
-    const records = makeRecords(rows, joins, refusedSpellings, {
-      brands: await db.records('brands').toArray(), kinds: await db.records('kinds').toArray(),
-      categories: await db.records('categories').toArray(), themes: await db.records('themes').toArray(),
-      seriesId: series.id, highestGiven: await highestGiven(db, series.id),
-      lineOf: number => lines.get(number), isLiving: id => living.has(id),
-    }, ulid, new Date().toISOString())
-    for (const table of ['brands', 'kinds', 'categories', 'themes'] as const) await desk.put(table, records[table])
-    const CHUNK = 500
-    for (let at = 0; at < records.holdings.length; at += CHUNK) {
-      await desk.put('holdings', records.holdings.slice(at, at + CHUNK))
-      onProgress(Math.min(at + CHUNK, records.holdings.length), records.holdings.length)
-    }
-    await desk.register(records.register)
-    return records.holdings.length
-  })
+  return transact(
+    db,
+    'importList',
+    count => ({ name: fileName, count }),
+    async desk => {
+      const series = await runningSeries(db)
+      const lines = new Map(
+        (await db.records('register').where('[seriesId+number]').between([series.id, 0], [series.id, Infinity]).toArray()).map(line => [
+          line.number,
+          line,
+        ]),
+      )
+      const living = new Set(await db.records('holdings').toCollection().primaryKeys())
+      const records = makeRecords(
+        rows,
+        joins,
+        refusedSpellings,
+        {
+          brands: await db.records('brands').toArray(),
+          kinds: await db.records('kinds').toArray(),
+          categories: await db.records('categories').toArray(),
+          themes: await db.records('themes').toArray(),
+          seriesId: series.id,
+          highestGiven: await highestGiven(db, series.id),
+          lineOf: number => lines.get(number),
+          isLiving: id => living.has(id),
+        },
+        ulid,
+        new Date().toISOString(),
+      )
+      for (const table of ['brands', 'kinds', 'categories', 'themes'] as const) await desk.put(table, records[table])
+      const CHUNK = 500
+      for (let at = 0; at < records.holdings.length; at += CHUNK) {
+        await desk.put('holdings', records.holdings.slice(at, at + CHUNK))
+        onProgress(Math.min(at + CHUNK, records.holdings.length), records.holdings.length)
+      }
+      await desk.register(records.register)
+      return records.holdings.length
+    },
+  )
 }
 
 /** Keeps a picture, its thumbnail and its fingerprint. Pictures are only ever added: what names them is their content. */
