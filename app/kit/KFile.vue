@@ -30,7 +30,8 @@ function dropped(event: DragEvent): void {
     @drop.prevent="dropped"
   >
     <button type="button" :class="isMain ? 'button-main' : 'button'" @click="input?.click()">
-      <FileUp :size="18" aria-hidden="true" />{{ label }}
+      <FileUp :size="18" aria-hidden="true" />
+      {{ label }}
     </button>
     <span v-if="hint" class="hint">{{ hint }}</span>
     <input

@@ -12,7 +12,7 @@ const url = usePicture(
 
 <template>
   <img v-if="url" :src="url" alt="" class="impression h-full w-full" draggable="false" />
-  <span v-else class="grid h-full w-full place-items-center border border-dashed border-edge bg-paper text-ridge-3"
-    ><ImageOff v-if="!hash" :size="18" aria-hidden="true"
-  /></span>
+  <span v-else class="grid h-full w-full place-items-center border border-dashed border-edge bg-paper text-ridge-3">
+    <ImageOff v-if="!hash" :size="18" aria-hidden="true" />
+  </span>
 </template>

@@ -6,7 +6,8 @@ defineProps<{ code: Code; size?: 'small' | 'large' }>()
 </script>
 
 <template>
-  <span class="ticket" :class="size === 'large' ? 'text-[1.7rem]' : size === 'small' ? 'text-[0.95rem]' : 'text-[1.1rem]'"
-    >{{ code.figure }}<small v-if="code.suffix">{{ code.suffix }}</small></span
-  >
+  <span class="ticket" :class="size === 'large' ? 'text-[1.7rem]' : size === 'small' ? 'text-[0.95rem]' : 'text-[1.1rem]'">
+    {{ code.figure }}
+    <small v-if="code.suffix">{{ code.suffix }}</small>
+  </span>
 </template>

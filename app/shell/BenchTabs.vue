@@ -28,7 +28,8 @@ const open = computed(() => areas.find(({ path }) => (path === '/' ? route.path 
       class="flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 text-[0.85rem]"
       :class="open === area ? 'border-t-3 border-strong font-bold' : 'border-t-3 border-transparent text-quiet'"
     >
-      <component :is="icon" :size="20" aria-hidden="true" />{{ label }}
+      <component :is="icon" :size="20" aria-hidden="true" />
+      {{ label }}
     </NuxtLink>
   </nav>
   <!-- Divider tabs, each a little lower in the row than the one before would be on a real divider: staggered left to right. -->
@@ -42,7 +43,8 @@ const open = computed(() => areas.find(({ path }) => (path === '/' ? route.path 
       :style="{ marginLeft: at ? '1.1rem' : '0' }"
       :class="open === area ? 'bg-sheet font-bold' : 'mt-1.5 bg-ridge-1 text-night hover:bg-ridge-2'"
     >
-      <component :is="icon" :size="18" aria-hidden="true" />{{ label }}
+      <component :is="icon" :size="18" aria-hidden="true" />
+      {{ label }}
     </NuxtLink>
   </nav>
 </template>

@@ -61,8 +61,9 @@ const copyLine = computed(() =>
 <template>
   <header class="flex min-h-14 flex-wrap items-center gap-x-3 gap-y-1 px-3 py-1.5 sm:flex-nowrap sm:px-5">
     <NuxtLink to="/" class="order-1 flex min-h-11 items-center gap-2 font-title text-[1.15rem] font-bold" @click="type('')">
-      <RidgeMark /><span class="hidden md:inline">{{ shellWords.name }}</span
-      ><span class="sr-only md:hidden">{{ shellWords.name }}</span>
+      <RidgeMark />
+      <span class="hidden md:inline">{{ shellWords.name }}</span>
+      <span class="sr-only md:hidden">{{ shellWords.name }}</span>
     </NuxtLink>
     <form class="relative order-3 w-full sm:order-2 sm:w-auto sm:max-w-[46rem] sm:flex-1" role="search" @submit.prevent="toMat">
       <Search class="pointer-events-none absolute top-1/2 left-3 -translate-y-1/2 text-quiet" :size="20" aria-hidden="true" />
@@ -98,10 +99,11 @@ const copyLine = computed(() =>
         class="head-button text-ochre"
         :title="shellWords.placeless(catalogue.placeless.length)"
       >
-        <MapPinOff :size="18" aria-hidden="true" /><span class="figures"
-          ><span class="hidden xl:inline">{{ shellWords.placeless(catalogue.placeless.length) }}</span
-          ><span class="xl:hidden">{{ catalogue.placeless.length }}</span></span
-        >
+        <MapPinOff :size="18" aria-hidden="true" />
+        <span class="figures">
+          <span class="hidden xl:inline">{{ shellWords.placeless(catalogue.placeless.length) }}</span>
+          <span class="xl:hidden">{{ catalogue.placeless.length }}</span>
+        </span>
       </NuxtLink>
       <button
         type="button"
@@ -109,14 +111,14 @@ const copyLine = computed(() =>
         :aria-label="shellWords.unitSwitch(unit)"
         @click="commands.changeSettings(database(), { unit: unit === 'in' ? 'cm' : 'in' })"
       >
-        <Ruler :size="18" aria-hidden="true" /><span>{{ unit }}</span>
+        <Ruler :size="18" aria-hidden="true" />
+        <span>{{ unit }}</span>
       </button>
       <StepsMenu />
       <NuxtLink to="/copies" class="head-button" :title="copyLine">
-        <Archive :size="18" aria-hidden="true" /><span class="hidden max-w-44 truncate text-left text-[0.82rem] lg:inline">{{
-          copyLine
-        }}</span
-        ><span class="sr-only lg:hidden">{{ shellWords.copies }}</span>
+        <Archive :size="18" aria-hidden="true" />
+        <span class="hidden max-w-44 truncate text-left text-[0.82rem] lg:inline">{{ copyLine }}</span>
+        <span class="sr-only lg:hidden">{{ shellWords.copies }}</span>
       </NuxtLink>
       <button
         type="button"

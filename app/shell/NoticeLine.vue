@@ -11,12 +11,9 @@ const notices = useNotices()
       v-if="notices.text"
       class="pointer-events-auto flex max-w-[60ch] items-center gap-2 rounded-[3px] border border-edge bg-sheet px-4 py-2 shadow-md"
     >
-      <Check v-if="notices.tone === 'done'" class="shrink-0 text-moss" :size="20" aria-hidden="true" /><TriangleAlert
-        v-else
-        class="shrink-0 text-ochre"
-        :size="20"
-        aria-hidden="true"
-      />{{ notices.text }}
+      <Check v-if="notices.tone === 'done'" class="shrink-0 text-moss" :size="20" aria-hidden="true" />
+      <TriangleAlert v-else class="shrink-0 text-ochre" :size="20" aria-hidden="true" />
+      {{ notices.text }}
     </p>
   </div>
 </template>

@@ -59,8 +59,9 @@ const FILLS = ['var(--ridge-5)', 'var(--ridge-4)', 'var(--ridge-3)', 'var(--ridg
         :y="floor - block.height - 14.5"
         text-anchor="middle"
         class="fill-on-strong figures text-[0.82rem] font-bold"
-        >{{ hits }}</text
       >
+        {{ hits }}
+      </text>
     </g>
   </g>
 </template>

@@ -20,13 +20,14 @@ const SHOWN = 30
       :title="done[0] ? stepWords.what(done[0]) : shellWords.noSteps"
       @click="undo"
     >
-      <Undo2 :size="18" aria-hidden="true" /><span class="hidden lg:inline">{{ shellWords.undo }}</span
-      ><span class="sr-only lg:hidden">{{ shellWords.undo }}</span>
+      <Undo2 :size="18" aria-hidden="true" />
+      <span class="hidden lg:inline">{{ shellWords.undo }}</span>
+      <span class="sr-only lg:hidden">{{ shellWords.undo }}</span>
     </button>
     <Popover v-slot="{ close }">
-      <PopoverButton class="grid h-11 w-7 place-items-center rounded-[3px] hover:bg-wash" :aria-label="shellWords.steps"
-        ><ChevronDown :size="16" aria-hidden="true"
-      /></PopoverButton>
+      <PopoverButton class="grid h-11 w-7 place-items-center rounded-[3px] hover:bg-wash" :aria-label="shellWords.steps">
+        <ChevronDown :size="16" aria-hidden="true" />
+      </PopoverButton>
       <PopoverPanel class="absolute right-0 z-40 mt-1 w-[22rem] max-w-[92vw] border border-edge bg-sheet p-3 shadow-md">
         <div class="flex items-start justify-between gap-3">
           <div>
@@ -34,7 +35,8 @@ const SHOWN = 30
             <p class="hint">{{ done.length ? shellWords.stepsHint : shellWords.noSteps }}</p>
           </div>
           <button type="button" class="button px-3" :disabled="undone.length === 0" @click="redo">
-            <Redo2 :size="18" aria-hidden="true" />{{ shellWords.redo }}
+            <Redo2 :size="18" aria-hidden="true" />
+            {{ shellWords.redo }}
           </button>
         </div>
         <ol class="mt-2 max-h-80 overflow-y-auto">
@@ -44,7 +46,8 @@ const SHOWN = 30
               class="flex min-h-11 flex-1 items-center justify-between gap-3 py-1 text-left hover:bg-wash"
               @click="undoTo(step.seq).then(() => close())"
             >
-              <span>{{ stepWords.what(step) }}</span><span class="hint shrink-0">{{ moment(step.at) }}</span>
+              <span>{{ stepWords.what(step) }}</span>
+              <span class="hint shrink-0">{{ moment(step.at) }}</span>
             </button>
           </li>
         </ol>

@@ -43,10 +43,10 @@ const ways = [
           @click="way.act()"
         >
           <component :is="way.icon" class="mt-0.5 shrink-0 text-ridge-4" :size="26" aria-hidden="true" />
-          <span
-            ><span class="block font-title text-[1.12rem] font-semibold">{{ way.title }}</span
-            ><span class="hint">{{ way.hint }}</span></span
-          >
+          <span>
+            <span class="block font-title text-[1.12rem] font-semibold">{{ way.title }}</span>
+            <span class="hint">{{ way.hint }}</span>
+          </span>
         </button>
       </li>
     </ol>

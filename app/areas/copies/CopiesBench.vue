@@ -84,7 +84,8 @@ async function saveThenGoOn(): Promise<void> {
         <h2 class="text-[1.15rem]">{{ copyWords.saveTitle }}</h2>
         <p class="hint mb-3">{{ copyWords.saveHint }}</p>
         <button type="button" class="button-main" :disabled="copies.progress !== null" @click="save">
-          <Archive :size="18" aria-hidden="true" />{{ copyWords.save }}
+          <Archive :size="18" aria-hidden="true" />
+          {{ copyWords.save }}
         </button>
       </section>
       <section>
@@ -96,7 +97,8 @@ async function saveThenGoOn(): Promise<void> {
         <h2 class="text-[1.15rem]">{{ copyWords.listTitle }}</h2>
         <p class="hint mb-3">{{ copyWords.listHint }}</p>
         <button type="button" class="button" @click="guarded(copies.saveList)">
-          <FileSpreadsheet :size="18" aria-hidden="true" />{{ copyWords.list }}
+          <FileSpreadsheet :size="18" aria-hidden="true" />
+          {{ copyWords.list }}
         </button>
       </section>
       <section>
@@ -104,11 +106,15 @@ async function saveThenGoOn(): Promise<void> {
         <div class="mt-2 grid gap-3">
           <div class="flex flex-wrap items-center gap-3">
             <button type="button" class="button" :disabled="copies.progress !== null" @click="begin(empty)">
-              {{ copyWords.startEmpty }}</button><span class="hint">{{ copyWords.startEmptyHint }}</span>
+              {{ copyWords.startEmpty }}
+            </button>
+            <span class="hint">{{ copyWords.startEmptyHint }}</span>
           </div>
           <div class="flex flex-wrap items-center gap-3">
             <button type="button" class="button" :disabled="copies.progress !== null" @click="begin(demo)">
-              {{ copyWords.demo }}</button><span class="hint">{{ copyWords.demoHint }}</span>
+              {{ copyWords.demo }}
+            </button>
+            <span class="hint">{{ copyWords.demoHint }}</span>
           </div>
         </div>
       </section>
@@ -116,10 +122,10 @@ async function saveThenGoOn(): Promise<void> {
     </div>
     <KDialog :open="waiting !== null" :title="copyWords.guardTitle" @close="waiting = null">
       <p class="mt-2">{{ copyWords.guard(copies.unsaved) }}</p>
-      <template #actions
-        ><button type="button" class="button" @click="waiting = null">{{ shellWords.cancel }}</button
-        ><button type="button" class="button-main" @click="saveThenGoOn">{{ copyWords.guardButton }}</button></template
-      >
+      <template #actions>
+        <button type="button" class="button" @click="waiting = null">{{ shellWords.cancel }}</button>
+        <button type="button" class="button-main" @click="saveThenGoOn">{{ copyWords.guardButton }}</button>
+      </template>
     </KDialog>
   </div>
 </template>

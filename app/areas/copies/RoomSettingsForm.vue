@@ -22,16 +22,16 @@ function rename(event: Event): void {
   <section class="border-t border-line pt-5">
     <h2 class="text-[1.15rem]">{{ copyWords.settingsTitle }}</h2>
     <div class="mt-3 grid gap-4 sm:grid-cols-3">
-      <KField class="sm:col-span-2" :label="copyWords.roomName" for="room-name"
-        ><input id="room-name" class="field" maxlength="300" :value="catalogue.settings.roomName" @change="rename"
-      /></KField>
-      <KField :label="copyWords.currency" for="room-currency"
-        ><select id="room-currency" class="field" :value="catalogue.settings.currency" @change="change({ currency: valueOf($event) })">
+      <KField class="sm:col-span-2" :label="copyWords.roomName" for="room-name">
+        <input id="room-name" class="field" maxlength="300" :value="catalogue.settings.roomName" @change="rename" />
+      </KField>
+      <KField :label="copyWords.currency" for="room-currency">
+        <select id="room-currency" class="field" :value="catalogue.settings.currency" @change="change({ currency: valueOf($event) })">
           <option v-for="code in CURRENCIES" :key="code" :value="code">{{ code }}</option>
-        </select></KField
-      >
-      <KField :label="copyWords.units" for="room-unit"
-        ><select
+        </select>
+      </KField>
+      <KField :label="copyWords.units" for="room-unit">
+        <select
           id="room-unit"
           class="field"
           :value="catalogue.settings.unit"
@@ -39,20 +39,20 @@ function rename(event: Event): void {
         >
           <option value="in">{{ shellWords.unit.in }}</option>
           <option value="cm">{{ shellWords.unit.cm }}</option>
-        </select></KField
-      >
-      <KField :label="copyWords.ticks" for="room-ticks"
-        ><select
+        </select>
+      </KField>
+      <KField :label="copyWords.ticks" for="room-ticks">
+        <select
           id="room-ticks"
           class="field"
           :value="catalogue.settings.trimmerTicks"
           @change="change({ trimmerTicks: TICKS.find(each => String(each) === valueOf($event)) ?? 16 })"
         >
           <option v-for="ticks in TICKS" :key="ticks" :value="ticks">{{ copyWords.tick(ticks) }}</option>
-        </select></KField
-      >
-      <KField :label="copyWords.reduced" for="room-fractions"
-        ><select
+        </select>
+      </KField>
+      <KField :label="copyWords.reduced" for="room-fractions">
+        <select
           id="room-fractions"
           class="field"
           :value="String(catalogue.settings.reducedFractions)"
@@ -60,8 +60,8 @@ function rename(event: Event): void {
         >
           <option value="true">{{ copyWords.reducedYes }}</option>
           <option value="false">{{ copyWords.reducedNo }}</option>
-        </select></KField
-      >
+        </select>
+      </KField>
     </div>
   </section>
 </template>

@@ -24,7 +24,9 @@ const WAYS = [
       :to="to"
       class="inline-flex min-h-11 shrink-0 items-center gap-1.5 border-b-3 border-transparent font-semibold hover:border-edge"
       active-class="border-strong!"
-      ><component :is="icon" :size="18" aria-hidden="true" />{{ text }}</NuxtLink
     >
+      <component :is="icon" :size="18" aria-hidden="true" />
+      {{ text }}
+    </NuxtLink>
   </nav>
 </template>

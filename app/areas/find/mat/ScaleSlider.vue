@@ -30,17 +30,18 @@ async function keep(): Promise<void> {
 
 <template>
   <div class="flex flex-wrap items-center gap-2">
-    <label class="flex min-h-11 items-center gap-2"
-      ><span class="hint">{{ findWords.scale }}</span
-      ><input v-model.number="scale" type="range" min="0.5" max="6" step="0.01" class="w-32 accent-(--strong)"
-    /></label>
+    <label class="flex min-h-11 items-center gap-2">
+      <span class="hint">{{ findWords.scale }}</span>
+      <input v-model.number="scale" type="range" min="0.5" max="6" step="0.01" class="w-32 accent-(--strong)" />
+    </label>
     <button
       type="button"
       class="button px-3"
       :aria-pressed="Math.abs(scale - lifeSize) < 0.02"
       @click="catalogue.settings.pxPerMm ? (scale = lifeSize) : openCalibration()"
     >
-      <Ruler :size="18" aria-hidden="true" />{{ findWords.lifeSize }}
+      <Ruler :size="18" aria-hidden="true" />
+      {{ findWords.lifeSize }}
     </button>
     <button v-if="catalogue.settings.pxPerMm" type="button" class="hint min-h-11 underline" @click="openCalibration">
       {{ findWords.calibrate }}
@@ -62,10 +63,10 @@ async function keep(): Promise<void> {
           :style="{ width: `${CARD_MM.width * trial}px`, height: `${CARD_MM.height * trial}px` }"
         />
       </div>
-      <template #actions
-        ><button type="button" class="button" @click="isOpen = false">{{ shellWords.cancel }}</button
-        ><button type="button" class="button-main" @click="keep">{{ findWords.calibrateDone }}</button></template
-      >
+      <template #actions>
+        <button type="button" class="button" @click="isOpen = false">{{ shellWords.cancel }}</button>
+        <button type="button" class="button-main" @click="keep">{{ findWords.calibrateDone }}</button>
+      </template>
     </KDialog>
   </div>
 </template>

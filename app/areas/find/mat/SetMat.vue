@@ -125,13 +125,14 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
           >
             <KImpression :hash="holding.pictureHash" :is-full="spot.pictureHeight > THUMB_PX" />
           </span>
-          <span class="mt-1 flex items-baseline gap-2 overflow-hidden whitespace-nowrap"
-            ><KTicket :code="codeOf(holding)" size="small" /><span class="hint truncate figures">{{ addressOf(holding) ?? '' }}</span></span
-          >
+          <span class="mt-1 flex items-baseline gap-2 overflow-hidden whitespace-nowrap">
+            <KTicket :code="codeOf(holding)" size="small" />
+            <span class="hint truncate figures">{{ addressOf(holding) ?? '' }}</span>
+          </span>
           <span class="line-clamp-2 block text-[0.88rem] leading-tight font-semibold">{{ holding.name }}</span>
-          <span class="hint block truncate leading-tight">{{
-            reasons.get(holding.id) ?? (holding.size ? '' : findWords.sizeUnknown)
-          }}</span>
+          <span class="hint block truncate leading-tight">
+            {{ reasons.get(holding.id) ?? (holding.size ? '' : findWords.sizeUnknown) }}
+          </span>
         </button>
       </li>
     </ul>

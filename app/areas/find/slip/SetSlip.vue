@@ -114,9 +114,8 @@ function showPlace(): void {
       <div class="min-w-0">
         <p v-if="loan" class="mb-2 font-semibold text-ochre">{{ placeWords.out(loan.to, partialDay(loan.outAt)) }}</p>
         <p class="flex items-center gap-1.5 font-semibold">
-          <MapPin :size="18" class="shrink-0 text-ember" aria-hidden="true" /><span class="figures">{{
-            addressOf(holding) ?? placeWords.none
-          }}</span>
+          <MapPin :size="18" class="shrink-0 text-ember" aria-hidden="true" />
+          <span class="figures">{{ addressOf(holding) ?? placeWords.none }}</span>
         </p>
         <p class="mt-1" data-place>{{ placeOf(holding) }}</p>
         <p v-if="placement?.holder.apartBecause" class="mt-1 text-ochre">{{ roomWords.isApart(placement.holder.apartBecause) }}</p>
@@ -127,20 +126,21 @@ function showPlace(): void {
       <SlipNeighbour :label="placeWords.behind" :placement="near.behind" :none="placeWords.lastInRow" @open="emit('open', $event)" />
     </dl>
     <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 border-t border-line pt-3">
-      <template v-for="[label, text] in facts" :key="label"
-        ><dt class="hint">{{ label }}</dt>
-        <dd class="whitespace-pre-line wrap-anywhere">{{ text }}</dd></template
-      >
-      <template v-for="{ other, text, mark } in goesWith" :key="`${other.id} ${text}`"
-        ><dt class="hint">
-          <span v-if="mark" class="mr-1 border border-line px-1 font-bold text-night">{{ mark }}</span>{{ text }}
+      <template v-for="[label, text] in facts" :key="label">
+        <dt class="hint">{{ label }}</dt>
+        <dd class="whitespace-pre-line wrap-anywhere">{{ text }}</dd>
+      </template>
+      <template v-for="{ other, text, mark } in goesWith" :key="`${other.id} ${text}`">
+        <dt class="hint">
+          <span v-if="mark" class="mr-1 border border-line px-1 font-bold text-night">{{ mark }}</span>
+          {{ text }}
         </dt>
         <dd>
           <button type="button" class="text-left underline" @click="emit('open', other)">
             {{ code(other) }} {{ other.name }}, {{ addressOf(other) ?? placeWords.none }}
           </button>
-        </dd></template
-      >
+        </dd>
+      </template>
     </dl>
     <div v-if="holding.questions.length" class="mt-3 border-t border-line pt-3">
       <h3 class="text-[1rem]">{{ slipWords.questions }}</h3>
@@ -152,24 +152,29 @@ function showPlace(): void {
     </div>
     <div class="mt-4 flex flex-wrap gap-2">
       <button v-if="placement" type="button" class="button" @click="showPlace">
-        <MapPin :size="18" aria-hidden="true" />{{ slipWords.place }}
+        <MapPin :size="18" aria-hidden="true" />
+        {{ slipWords.place }}
       </button>
       <button v-else type="button" class="button" @click="router.push('/take-in/placeless')">
-        <MapPin :size="18" aria-hidden="true" />{{ slipWords.propose }}
+        <MapPin :size="18" aria-hidden="true" />
+        {{ slipWords.propose }}
       </button>
       <button type="button" class="button" @click="router.push({ path: '/take-in', query: { set: holding.id } })">
-        <PencilLine :size="18" aria-hidden="true" />{{ slipWords.edit }}
+        <PencilLine :size="18" aria-hidden="true" />
+        {{ slipWords.edit }}
       </button>
-      <label class="flex min-h-11 items-center gap-2"
-        ><input
+      <label class="flex min-h-11 items-center gap-2">
+        <input
           type="checkbox"
           class="size-5"
           :checked="holding.isSticky"
           @change="commands.setSticky(database(), holding.id, !holding.isSticky)"
-        />{{ roomWords.isSticky }}</label
-      >
+        />
+        {{ roomWords.isSticky }}
+      </label>
       <button type="button" class="button text-berry" @click="remove">
-        <Trash2 :size="18" aria-hidden="true" />{{ slipWords.remove }}
+        <Trash2 :size="18" aria-hidden="true" />
+        {{ slipWords.remove }}
       </button>
     </div>
   </aside>

@@ -24,8 +24,8 @@ const holding = computed(() => (placement ? catalogue.tables?.holdings.get(place
         class="flex min-h-11 w-full items-center gap-2 text-left hover:underline"
         @click="emit('open', holding)"
       >
-        <span class="h-10 w-8 shrink-0"><KImpression :hash="holding.pictureHash" /></span
-        ><span class="min-w-0 leading-tight">{{ numberAndName(holding) }}</span>
+        <span class="h-10 w-8 shrink-0"><KImpression :hash="holding.pictureHash" /></span>
+        <span class="min-w-0 leading-tight">{{ numberAndName(holding) }}</span>
       </button>
       <span v-else>{{ none }}</span>
     </dd>

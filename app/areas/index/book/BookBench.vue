@@ -34,24 +34,27 @@ function toggle(part: IndexPartName): void {
       <form v-else class="mt-5 grid gap-5" @submit.prevent="make(catalogue.settings.paper, chosen)">
         <fieldset>
           <legend class="label">{{ indexWords.partsTitle }}</legend>
-          <label v-for="part in INDEX_PART_NAMES" :key="part" class="flex min-h-11 items-center gap-3"
-            ><input type="checkbox" class="h-5 w-5 accent-(--strong)" :checked="chosen.includes(part)" @change="toggle(part)" /><span
-              >{{ indexWords.parts[part] }} <span class="hint">{{ indexWords.partHints[part] }}</span></span
-            ></label
-          >
+          <label v-for="part in INDEX_PART_NAMES" :key="part" class="flex min-h-11 items-center gap-3">
+            <input type="checkbox" class="h-5 w-5 accent-(--strong)" :checked="chosen.includes(part)" @change="toggle(part)" />
+            <span>
+              {{ indexWords.parts[part] }}
+              <span class="hint">{{ indexWords.partHints[part] }}</span>
+            </span>
+          </label>
         </fieldset>
         <fieldset>
           <legend class="label">{{ indexWords.paper }}</legend>
           <div class="flex gap-5">
-            <label v-for="paper in papers" :key="paper" class="flex min-h-11 items-center gap-2"
-              ><input
+            <label v-for="paper in papers" :key="paper" class="flex min-h-11 items-center gap-2">
+              <input
                 type="radio"
                 name="paper"
                 class="h-5 w-5 accent-(--strong)"
                 :checked="catalogue.settings.paper === paper"
                 @change="commands.changeSettings(database(), { paper })"
-              />{{ indexWords[paper] }}</label
-            >
+              />
+              {{ indexWords[paper] }}
+            </label>
           </div>
         </fieldset>
         <KProgress
@@ -63,7 +66,8 @@ function toggle(part: IndexPartName): void {
         />
         <div v-else>
           <button type="submit" class="button-main" :disabled="chosen.length === 0">
-            <BookOpenText :size="18" aria-hidden="true" />{{ indexWords.make }}
+            <BookOpenText :size="18" aria-hidden="true" />
+            {{ indexWords.make }}
           </button>
           <p v-if="chosen.length === 0" class="hint mt-1">{{ indexWords.onePart }}</p>
         </div>
@@ -72,10 +76,13 @@ function toggle(part: IndexPartName): void {
           <p class="font-semibold figures" data-ready>{{ indexWords.ready(result.pages, result.sets) }}</p>
           <div class="mt-2 flex flex-wrap gap-2">
             <button type="button" class="button" @click="offerFile(result.blob, indexWords.fileName(catalogue.settings.roomName))">
-              <Download :size="18" aria-hidden="true" />{{ indexWords.save }}</button
-            ><a class="button" :href="result.url" target="_blank" rel="noopener"
-              ><ExternalLink :size="18" aria-hidden="true" />{{ indexWords.open }}</a
-            >
+              <Download :size="18" aria-hidden="true" />
+              {{ indexWords.save }}
+            </button>
+            <a class="button" :href="result.url" target="_blank" rel="noopener">
+              <ExternalLink :size="18" aria-hidden="true" />
+              {{ indexWords.open }}
+            </a>
           </div>
         </div>
       </form>

@@ -210,101 +210,107 @@ async function add(): Promise<void> {
 <template>
   <KDialog :open="open" :title="container ? roomWords.changeTitle(container.name) : storeroomWords.addTitle" wide @close="emit('close')">
     <form id="container-form" class="mt-3 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="add">
-      <KField v-if="!container" class="sm:col-span-2" :label="roomWords.beginFrom" for="new-shape"
-        ><select id="new-shape" v-model="form.shape" class="field" @change="begin(form.shape)">
+      <KField v-if="!container" class="sm:col-span-2" :label="roomWords.beginFrom" for="new-shape">
+        <select id="new-shape" v-model="form.shape" class="field" @change="begin(form.shape)">
           <option value="">{{ roomWords.ownShape }}</option>
           <option v-for="{ id } in CONTAINER_SHAPES" :key="id" :value="id">{{ roomWords.shapes[id] }}</option>
-        </select></KField
-      >
-      <KField :label="storeroomWords.type" for="new-type"
-        ><select id="new-type" v-model="form.type" class="field">
+        </select>
+      </KField>
+      <KField :label="storeroomWords.type" for="new-type">
+        <select id="new-type" v-model="form.type" class="field">
           <option v-for="(text, type) in storeroomWords.types" :key="type" :value="type">{{ text }}</option>
-        </select></KField
-      >
-      <KField :label="storeroomWords.name" for="new-name" :problem="isTried && !form.name.trim() ? storeroomWords.needed : ''"
-        ><input id="new-name" v-model="form.name" class="field" maxlength="80"
-      /></KField>
+        </select>
+      </KField>
+      <KField :label="storeroomWords.name" for="new-name" :problem="isTried && !form.name.trim() ? storeroomWords.needed : ''">
+        <input id="new-name" v-model="form.name" class="field" maxlength="80" />
+      </KField>
       <KField
         :label="storeroomWords.code"
         for="new-code"
         :hint="storeroomWords.codeHint"
         :problem="problem || (isTried && !form.code.trim() ? storeroomWords.needed : '')"
-        ><input id="new-code" v-model="form.code" class="field" maxlength="12" @input="problem = ''"
-      /></KField>
-      <KField :label="storeroomWords.zone_" for="new-zone"
-        ><select id="new-zone" v-model="form.zoneId" class="field">
-          <option v-for="zone in zones" :key="zone.id" :value="zone.id">{{ zone.name }}</option>
-        </select></KField
       >
-      <KField :label="storeroomWords.fixture" for="new-fixture"
-        ><select id="new-fixture" v-model="form.fixtureId" class="field">
+        <input id="new-code" v-model="form.code" class="field" maxlength="12" @input="problem = ''" />
+      </KField>
+      <KField :label="storeroomWords.zone_" for="new-zone">
+        <select id="new-zone" v-model="form.zoneId" class="field">
+          <option v-for="zone in zones" :key="zone.id" :value="zone.id">{{ zone.name }}</option>
+        </select>
+      </KField>
+      <KField :label="storeroomWords.fixture" for="new-fixture">
+        <select id="new-fixture" v-model="form.fixtureId" class="field">
           <option v-for="fixture in fixtures" :key="fixture.id" :value="fixture.id">{{ fixture.name }}</option>
           <option v-if="!container" :value="NEW">{{ storeroomWords.newFixture }}</option>
-        </select></KField
-      >
+        </select>
+      </KField>
       <KField
         v-if="form.fixtureId === NEW"
         :label="storeroomWords.newFixtureName"
         for="new-fixture-name"
         :problem="isTried && !form.fixtureName.trim() ? storeroomWords.needed : ''"
-        ><input id="new-fixture-name" v-model="form.fixtureName" class="field" maxlength="80"
-      /></KField>
-      <KField :label="storeroomWords.shelf" for="new-shelf" :problem="countProblem('shelf')"
-        ><input id="new-shelf" v-model.number="form.shelf" type="number" min="1" :max="most.shelf" class="field figures"
-      /></KField>
+      >
+        <input id="new-fixture-name" v-model="form.fixtureName" class="field" maxlength="80" />
+      </KField>
+      <KField :label="storeroomWords.shelf" for="new-shelf" :problem="countProblem('shelf')">
+        <input id="new-shelf" v-model.number="form.shelf" type="number" min="1" :max="most.shelf" class="field figures" />
+      </KField>
       <KField
         :label="storeroomWords.length"
         for="new-length"
         :problem="form.length && lengthMm === null ? storeroomWords.lengthProblem : ''"
-        ><input id="new-length" v-model="form.length" class="field figures" maxlength="20"
-      /></KField>
+      >
+        <input id="new-length" v-model="form.length" class="field figures" maxlength="20" />
+      </KField>
       <KField
         v-if="!hasCells"
         :label="storeroomWords.inner"
         for="new-inner"
         :hint="storeroomWords.innerHint"
         :problem="isUnread(form.inner) ? storeroomWords.sizeProblem : ''"
-        ><input id="new-inner" v-model="form.inner" class="field figures" maxlength="40"
-      /></KField>
+      >
+        <input id="new-inner" v-model="form.inner" class="field figures" maxlength="40" />
+      </KField>
       <template v-if="hasCells">
         <KField
           :label="storeroomWords.cellSize"
           for="new-cell"
           :hint="storeroomWords.cellSizeHint"
           :problem="isUnread(form.cellSize) ? storeroomWords.sizeProblem : ''"
-          ><input id="new-cell" v-model="form.cellSize" class="field figures" maxlength="40"
-        /></KField>
-        <KField :label="storeroomWords.reuse" for="new-reuse"
-          ><select id="new-reuse" v-model="form.reuse" class="field">
+        >
+          <input id="new-cell" v-model="form.cellSize" class="field figures" maxlength="40" />
+        </KField>
+        <KField :label="storeroomWords.reuse" for="new-reuse">
+          <select id="new-reuse" v-model="form.reuse" class="field">
             <option v-for="each in CELL_REUSES" :key="each" :value="each">{{ storeroomWords.reuses[each] }}</option>
-          </select></KField
-        >
-        <KField :label="storeroomWords.rows" for="new-rows" :problem="countProblem('rows')"
-          ><input id="new-rows" v-model.number="form.rows" type="number" min="1" :max="most.rows" class="field figures"
-        /></KField>
-        <KField :label="storeroomWords.columns" for="new-columns" :problem="countProblem('columns')"
-          ><input id="new-columns" v-model.number="form.columns" type="number" min="1" :max="most.columns" class="field figures"
-        /></KField>
-        <KField :label="storeroomWords.pages" for="new-pages" :problem="countProblem('pages')"
-          ><input id="new-pages" v-model.number="form.pages" type="number" min="1" :max="most.pages" class="field figures"
-        /></KField>
-        <label class="flex min-h-11 items-center gap-2 self-end"
-          ><input v-model="form.isTwoSided" type="checkbox" class="h-5 w-5 accent-(--strong)" />{{ storeroomWords.bothSides }}</label
-        >
+          </select>
+        </KField>
+        <KField :label="storeroomWords.rows" for="new-rows" :problem="countProblem('rows')">
+          <input id="new-rows" v-model.number="form.rows" type="number" min="1" :max="most.rows" class="field figures" />
+        </KField>
+        <KField :label="storeroomWords.columns" for="new-columns" :problem="countProblem('columns')">
+          <input id="new-columns" v-model.number="form.columns" type="number" min="1" :max="most.columns" class="field figures" />
+        </KField>
+        <KField :label="storeroomWords.pages" for="new-pages" :problem="countProblem('pages')">
+          <input id="new-pages" v-model.number="form.pages" type="number" min="1" :max="most.pages" class="field figures" />
+        </KField>
+        <label class="flex min-h-11 items-center gap-2 self-end">
+          <input v-model="form.isTwoSided" type="checkbox" class="h-5 w-5 accent-(--strong)" />
+          {{ storeroomWords.bothSides }}
+        </label>
       </template>
-      <KField v-else :label="storeroomWords.lanes" for="new-lanes" :problem="countProblem('lanes')"
-        ><input id="new-lanes" v-model.number="form.lanes" type="number" min="1" :max="most.lanes" class="field figures"
-      /></KField>
-      <KField :label="roomWords.emptyWeight" for="new-weight" :hint="roomWords.emptyWeightHint"
-        ><input id="new-weight" v-model="form.emptyWeight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off"
-      /></KField>
+      <KField v-else :label="storeroomWords.lanes" for="new-lanes" :problem="countProblem('lanes')">
+        <input id="new-lanes" v-model.number="form.lanes" type="number" min="1" :max="most.lanes" class="field figures" />
+      </KField>
+      <KField :label="roomWords.emptyWeight" for="new-weight" :hint="roomWords.emptyWeightHint">
+        <input id="new-weight" v-model="form.emptyWeight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off" />
+      </KField>
     </form>
     <p class="hint mt-4">{{ storeroomWords.liftCaution }}</p>
-    <template #actions
-      ><button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button
-      ><button type="submit" form="container-form" class="button-main">
+    <template #actions>
+      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button>
+      <button type="submit" form="container-form" class="button-main">
         {{ container ? roomWords.keep : storeroomWords.addContainer }}
-      </button></template
-    >
+      </button>
+    </template>
   </KDialog>
 </template>

@@ -78,37 +78,36 @@ async function remove(): Promise<void> {
 <template>
   <KDialog :open="open" :title="fixture ? roomWords.changeTitle(fixture.name) : roomWords.newFurniture" @close="emit('close')">
     <form id="fixture-form" class="mt-3 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="keep">
-      <KField :label="storeroomWords.name" for="fixture-name" :problem="problem"
-        ><input id="fixture-name" v-model="form.name" class="field" maxlength="80" @input="problem = ''"
-      /></KField>
-      <KField :label="roomWords.fixtureType" for="fixture-type"
-        ><select id="fixture-type" v-model="form.type" class="field">
+      <KField :label="storeroomWords.name" for="fixture-name" :problem="problem">
+        <input id="fixture-name" v-model="form.name" class="field" maxlength="80" @input="problem = ''" />
+      </KField>
+      <KField :label="roomWords.fixtureType" for="fixture-type">
+        <select id="fixture-type" v-model="form.type" class="field">
           <option v-for="type in FIXTURE_TYPES" :key="type" :value="type">{{ storeroomWords.fixtureTypes[type] }}</option>
-        </select></KField
-      >
-      <KField :label="roomWords.shelves" for="fixture-shelves" :problem="shelvesProblem"
-        ><input id="fixture-shelves" v-model.number="form.shelves" type="number" min="1" :max="LIMITS.shelves" class="field figures"
-      /></KField>
-      <label class="flex min-h-11 items-center gap-3 self-end"
-        ><input v-model="form.isSunlit" type="checkbox" class="size-5" />{{ roomWords.sunlit }}</label
-      >
+        </select>
+      </KField>
+      <KField :label="roomWords.shelves" for="fixture-shelves" :problem="shelvesProblem">
+        <input id="fixture-shelves" v-model.number="form.shelves" type="number" min="1" :max="LIMITS.shelves" class="field figures" />
+      </KField>
+      <label class="flex min-h-11 items-center gap-3 self-end">
+        <input v-model="form.isSunlit" type="checkbox" class="size-5" />
+        {{ roomWords.sunlit }}
+      </label>
       <KField
         class="sm:col-span-2"
         :label="roomWords.heights"
         for="fixture-heights"
         :hint="roomWords.heightsHint"
         :problem="heightsMm === 'unread' ? roomWords.heightsProblem(form.shelves) : ''"
-        ><input id="fixture-heights" v-model="form.heights" class="field figures" maxlength="400" autocomplete="off"
-      /></KField>
+      >
+        <input id="fixture-heights" v-model="form.heights" class="field figures" maxlength="400" autocomplete="off" />
+      </KField>
     </form>
     <p class="hint mt-3">{{ roomWords.fixFall }}</p>
     <template #actions>
       <button v-if="fixture" type="button" class="button mr-auto text-berry" @click="remove">{{ roomWords.remove }}</button>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button
-        type="submit"
-        form="fixture-form"
-        class="button-main"
-      >
+      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button>
+      <button type="submit" form="fixture-form" class="button-main">
         {{ roomWords.keep }}
       </button>
     </template>

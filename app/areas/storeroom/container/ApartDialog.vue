@@ -29,8 +29,8 @@ async function keep(reason: string | null): Promise<void> {
 <template>
   <KDialog :open="holder !== null" :title="roomWords.apartTitle" @close="emit('close')">
     <p class="hint mt-1">{{ roomWords.apartLead }}</p>
-    <KField class="mt-3" :label="roomWords.apartWhy" for="apart-why" :problem="problem"
-      ><input
+    <KField class="mt-3" :label="roomWords.apartWhy" for="apart-why" :problem="problem">
+      <input
         id="apart-why"
         v-model="because"
         class="field"
@@ -39,14 +39,12 @@ async function keep(reason: string | null): Promise<void> {
         :placeholder="roomWords.apartExample"
         @input="problem = ''"
         @keydown.enter="keep(because.trim())"
-    /></KField>
+      />
+    </KField>
     <template #actions>
       <button v-if="holder?.apartBecause" type="button" class="button mr-auto" @click="keep(null)">{{ roomWords.fileAgain }}</button>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button
-        type="button"
-        class="button-main"
-        @click="keep(because.trim())"
-      >
+      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button>
+      <button type="button" class="button-main" @click="keep(because.trim())">
         {{ roomWords.keep }}
       </button>
     </template>

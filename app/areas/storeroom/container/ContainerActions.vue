@@ -71,24 +71,30 @@ async function measure(): Promise<void> {
 <template>
   <div class="contents">
     <button type="button" class="button px-3" @click="dialog = 'change'">
-      <Pencil :size="18" aria-hidden="true" />{{ roomWords.change }}
+      <Pencil :size="18" aria-hidden="true" />
+      {{ roomWords.change }}
     </button>
-    <button type="button" class="button px-3" @click="dialog = 'copy'"><Copy :size="18" aria-hidden="true" />{{ roomWords.copy }}</button>
+    <button type="button" class="button px-3" @click="dialog = 'copy'">
+      <Copy :size="18" aria-hidden="true" />
+      {{ roomWords.copy }}
+    </button>
     <button v-if="!row.container.cells" type="button" class="button px-3" @click="dialog = 'measure'">
-      <Ruler :size="18" aria-hidden="true" />{{ roomWords.measure }}
+      <Ruler :size="18" aria-hidden="true" />
+      {{ roomWords.measure }}
     </button>
     <button type="button" class="button px-3" @click="dialog = 'empty'">
-      <PackageOpen :size="18" aria-hidden="true" />{{ roomWords.emptyOut }}
+      <PackageOpen :size="18" aria-hidden="true" />
+      {{ roomWords.emptyOut }}
     </button>
     <ContainerDialog :container="row.container" :open="dialog === 'change'" @close="dialog = null" />
     <KDialog :open="dialog === 'copy'" :title="roomWords.copyTitle(row.container.name)" @close="dialog = null">
-      <KField class="mt-3" :label="roomWords.copies" for="copy-count"
-        ><input id="copy-count" v-model.number="count" type="number" min="1" max="40" class="field figures" @keydown.enter="copy"
-      /></KField>
-      <template #actions
-        ><button type="button" class="button" @click="dialog = null">{{ shellWords.cancel }}</button
-        ><button type="button" class="button-main" @click="copy">{{ roomWords.copy }}</button></template
-      >
+      <KField class="mt-3" :label="roomWords.copies" for="copy-count">
+        <input id="copy-count" v-model.number="count" type="number" min="1" max="40" class="field figures" @keydown.enter="copy" />
+      </KField>
+      <template #actions>
+        <button type="button" class="button" @click="dialog = null">{{ shellWords.cancel }}</button>
+        <button type="button" class="button-main" @click="copy">{{ roomWords.copy }}</button>
+      </template>
     </KDialog>
     <KDialog :open="dialog === 'empty'" :title="roomWords.emptyTitle(row.container.name)" @close="dialog = null">
       <p class="mt-2">{{ roomWords.emptyLead(sets) }}</p>
@@ -97,28 +103,29 @@ async function measure(): Promise<void> {
           <option value="">{{ roomWords.placeless }}</option>
           <option v-for="each in others" :key="each.id" :value="each.id">{{ roomWords.into(each.name) }}</option>
         </select>
-        <label class="mt-2 flex min-h-11 items-center gap-3"
-          ><input v-model="removes" type="checkbox" class="size-5" />{{ roomWords.alsoRemove }}</label
-        >
+        <label class="mt-2 flex min-h-11 items-center gap-3">
+          <input v-model="removes" type="checkbox" class="size-5" />
+          {{ roomWords.alsoRemove }}
+        </label>
       </template>
       <p v-if="problem" class="mt-2 font-semibold text-berry" role="alert">{{ problem }}</p>
-      <template #actions
-        ><button type="button" class="button" @click="dialog = null">{{ shellWords.cancel }}</button
-        ><button type="button" class="button-main" @click="empty">
+      <template #actions>
+        <button type="button" class="button" @click="dialog = null">{{ shellWords.cancel }}</button>
+        <button type="button" class="button-main" @click="empty">
           {{ sets === 0 ? roomWords.doRemove : roomWords.doEmpty }}
-        </button></template
-      >
+        </button>
+      </template>
     </KDialog>
     <KDialog :open="dialog === 'measure'" :title="roomWords.measure" @close="dialog = null">
       <p class="hint mt-1">{{ roomWords.measureLead }}</p>
       <div class="mt-3 grid gap-4 sm:grid-cols-2">
-        <KField v-if="row.container.lanes > 1" :label="roomWords.lane" for="measure-lane"
-          ><select id="measure-lane" v-model.number="lane" class="field">
+        <KField v-if="row.container.lanes > 1" :label="roomWords.lane" for="measure-lane">
+          <select id="measure-lane" v-model.number="lane" class="field">
             <option v-for="each in row.container.lanes" :key="each" :value="each">{{ laneName(each, row.container.lanes) }}</option>
-          </select></KField
-        >
-        <KField :label="roomWords.filled" for="measure-filled" :problem="problem"
-          ><input
+          </select>
+        </KField>
+        <KField :label="roomWords.filled" for="measure-filled" :problem="problem">
+          <input
             id="measure-filled"
             v-model="filled"
             class="field figures"
@@ -126,12 +133,13 @@ async function measure(): Promise<void> {
             autocomplete="off"
             @input="problem = ''"
             @keydown.enter="measure"
-        /></KField>
+          />
+        </KField>
       </div>
-      <template #actions
-        ><button type="button" class="button" @click="dialog = null">{{ shellWords.cancel }}</button
-        ><button type="button" class="button-main" @click="measure">{{ roomWords.keepLength }}</button></template
-      >
+      <template #actions>
+        <button type="button" class="button" @click="dialog = null">{{ shellWords.cancel }}</button>
+        <button type="button" class="button-main" @click="measure">{{ roomWords.keepLength }}</button>
+      </template>
     </KDialog>
   </div>
 </template>

@@ -43,37 +43,49 @@ const view = shallowRef('')
 const isRuleOpen = shallowRef(false)
 const tab = shallowRef<{ lane: number; section: Section | null } | null>(null)
 const keys = computed(() => placeWords.joinKeys(zone.value?.filingRule.keys.map(key => placeWords.keys[key.by]) ?? []))
+/** Where it stands, what is in it, how full and how long it is. */
+const inShort = computed(() => {
+  const { container, placements } = row.value ?? { container: null, placements: [] }
+  if (!container) return ''
+  const facts = [
+    storeroomWords.sets(placements.length),
+    ...(fill.value ? [storeroomWords.full(Math.round(fill.value.share * 100), fill.value.isMeasured)] : []),
+    ...(container.cells ? [] : [lengthText(container.lengthMm)]),
+  ]
+  return `${containerWay(lookUp('fixtures', container.fixtureId), container)}. ${facts.join(', ')}${outlook.value ? ':' : ''}`
+})
 </script>
 
 <template>
   <div class="mx-auto max-w-5xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"
-      ><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink
-    >
+    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline">
+      <ArrowLeft :size="18" aria-hidden="true" />
+      {{ storeroomWords.title }}
+    </NuxtLink>
     <p v-if="!row" class="py-10">{{ storeroomWords.pick }}</p>
     <template v-else>
       <h1 class="text-[1.6rem]">{{ row.container.name }}</h1>
       <p class="text-quiet figures">
-        {{ containerWay(lookUp('fixtures', row.container.fixtureId), row.container) }}. {{ storeroomWords.sets(row.placements.length)
-        }}<template v-if="fill">, {{ storeroomWords.full(Math.round(fill.share * 100), fill.isMeasured) }}</template
-        ><template v-if="!row.container.cells">, {{ lengthText(row.container.lengthMm) }}</template
-        ><template v-if="outlook"
-          >:
-          <span :class="outlook.state === 'over' ? 'font-semibold text-berry' : outlook.state === 'room' ? '' : 'text-ochre'" data-outlook
-            >{{ roomWords.outlook(outlook, lengthText) }}, {{ roomWords.lastsFor(outlook) }}</span
-          ></template
-        >
+        {{ inShort }}
+        <template v-if="outlook">
+          <span :class="outlook.state === 'over' ? 'font-semibold text-berry' : outlook.state === 'room' ? '' : 'text-ochre'" data-outlook>
+            {{ roomWords.outlook(outlook, lengthText) }}, {{ roomWords.lastsFor(outlook) }}
+          </span>
+        </template>
       </p>
       <p v-if="zone && !row.container.isTable" class="text-quiet">
-        {{ storeroomWords.zone(zone.name, keys) }}. <span class="figures" data-out-of-order>{{ roomWords.outOfOrder(misplaced) }}</span>
+        {{ storeroomWords.zone(zone.name, keys) }}.
+        <span class="figures" data-out-of-order>{{ roomWords.outOfOrder(misplaced) }}</span>
       </p>
       <div class="mt-3 flex flex-wrap gap-2">
         <template v-if="!row.container.isTable">
           <button v-if="zone" type="button" class="button px-3" @click="isRuleOpen = true">
-            <SlidersHorizontal :size="18" aria-hidden="true" />{{ storeroomWords.changeRule }}
+            <SlidersHorizontal :size="18" aria-hidden="true" />
+            {{ storeroomWords.changeRule }}
           </button>
           <button v-if="!row.container.cells" type="button" class="button px-3" @click="tab = { lane: 1, section: null }">
-            <Plus :size="18" aria-hidden="true" />{{ storeroomWords.addTab }}
+            <Plus :size="18" aria-hidden="true" />
+            {{ storeroomWords.addTab }}
           </button>
           <ContainerActions :row="row" />
         </template>

@@ -43,32 +43,35 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
     @focus="emit('focus')"
   >
     <span v-if="isOver || isDropMark" class="absolute inset-x-0 -bottom-[2px] z-10 h-[3px] bg-ember" />
-    <span role="gridcell" class="flex items-center"
-      ><input
+    <span role="gridcell" class="flex items-center">
+      <input
         type="checkbox"
         tabindex="-1"
         class="h-5 w-5 accent-(--strong)"
         :checked="carry.marked.has(placement.holder.id)"
         :aria-label="storeroomWords.select(first?.name ?? '')"
         @change="carry.toggle(placement.holder.id)"
-    /></span>
+      />
+    </span>
     <GripVertical :size="18" class="shrink-0 cursor-grab text-ridge-3" aria-hidden="true" />
-    <span role="gridcell" class="w-8 shrink-0 text-right text-[0.88rem] text-quiet figures">{{
-      storeroomWords.position(placement.position)
-    }}</span>
+    <span role="gridcell" class="w-8 shrink-0 text-right text-[0.88rem] text-quiet figures">
+      {{ storeroomWords.position(placement.position) }}
+    </span>
     <span v-if="first" class="h-13 w-11 shrink-0"><KImpression :hash="first.pictureHash" /></span>
     <span role="gridcell" class="min-w-0 flex-1">
-      <span v-for="holding in holdings" :key="holding.id" class="flex items-baseline gap-2 whitespace-nowrap"
-        ><KTicket :code="codeOf(holding)" size="small" /><span class="truncate font-semibold">{{ holding.name }}</span></span
-      >
-      <span v-if="placement.holder.apartBecause" class="block truncate text-[0.88rem] text-ochre">{{
-        roomWords.isApart(placement.holder.apartBecause)
-      }}</span><span v-else-if="first" class="hint block truncate">{{
-        [lookUp('brands', first.brandId)?.name, lookUp('themes', first.themeIds[0])?.name].filter(Boolean).join(', ')
-      }}</span>
+      <span v-for="holding in holdings" :key="holding.id" class="flex items-baseline gap-2 whitespace-nowrap">
+        <KTicket :code="codeOf(holding)" size="small" />
+        <span class="truncate font-semibold">{{ holding.name }}</span>
+      </span>
+      <span v-if="placement.holder.apartBecause" class="block truncate text-[0.88rem] text-ochre">
+        {{ roomWords.isApart(placement.holder.apartBecause) }}
+      </span>
+      <span v-else-if="first" class="hint block truncate">
+        {{ [lookUp('brands', first.brandId)?.name, lookUp('themes', first.themeIds[0])?.name].filter(Boolean).join(', ') }}
+      </span>
     </span>
-    <span role="gridcell" class="shrink-0"
-      ><button
+    <span role="gridcell" class="shrink-0">
+      <button
         type="button"
         tabindex="-1"
         class="grid h-11 w-11 place-items-center hover:bg-wash"
@@ -79,13 +82,15 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
         :title="placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : roomWords.apart"
         @click.stop="emit('apart')"
       >
-        <Pin :size="17" aria-hidden="true" /></button
-    ></span>
+        <Pin :size="17" aria-hidden="true" />
+      </button>
+    </span>
     <span
       role="gridcell"
       class="shrink-0 text-right font-title font-semibold figures"
       :aria-label="`${address(placement)} ${first ? numberAndName(first) : ''}`"
-      >{{ address(placement) }}</span
     >
+      {{ address(placement) }}
+    </span>
   </div>
 </template>

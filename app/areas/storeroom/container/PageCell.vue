@@ -67,9 +67,10 @@ function keyed(event: KeyboardEvent): void {
     @click="press"
     @keydown="keyed"
   >
-    <span class="flex items-center justify-between gap-1"
-      ><KTicket v-if="holding" :code="codeOf(holding)" size="small" /><span class="hint figures">{{ address }}</span></span
-    >
+    <span class="flex items-center justify-between gap-1">
+      <KTicket v-if="holding" :code="codeOf(holding)" size="small" />
+      <span class="hint figures">{{ address }}</span>
+    </span>
     <span v-if="holding" class="mt-1 block h-14"><KImpression :hash="holding.pictureHash" /></span>
     <span v-if="holding" class="mt-0.5 line-clamp-2 text-[0.85rem] leading-tight">{{ holding.name }}</span>
   </button>

@@ -67,16 +67,13 @@ async function takeOut(): Promise<void> {
       :label="storeroomWords.tabText"
       for="tab-text"
       :hint="section ? storeroomWords.tabStandsHint : storeroomWords.tabPlace"
-      ><KCombo id="tab-text" v-model="title" :label="storeroomWords.tabText" :options="records.map(record => record.name)"
-    /></KField>
+    >
+      <KCombo id="tab-text" v-model="title" :label="storeroomWords.tabText" :options="records.map(record => record.name)" />
+    </KField>
     <template #actions>
       <button v-if="section" type="button" class="button mr-auto text-berry" @click="takeOut">{{ storeroomWords.removeTab }}</button>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button><button
-        type="button"
-        class="button-main"
-        :disabled="title.trim() === ''"
-        @click="keep"
-      >
+      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button>
+      <button type="button" class="button-main" :disabled="title.trim() === ''" @click="keep">
         {{ storeroomWords.save }}
       </button>
     </template>

@@ -29,8 +29,9 @@ const isOver = useHolderDrop(row, () => ({ type: 'row', containerId: section.con
       :aria-label="storeroomWords.tab(section.title)"
       @click="emit('edit')"
     >
-      {{ section.title }}<span class="text-[0.85rem] figures">{{ count }}</span
-      ><PencilLine :size="14" aria-hidden="true" />
+      {{ section.title }}
+      <span class="text-[0.85rem] figures">{{ count }}</span>
+      <PencilLine :size="14" aria-hidden="true" />
     </button>
   </div>
 </template>

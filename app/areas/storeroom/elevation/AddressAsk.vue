@@ -40,6 +40,9 @@ function go(): void {
       />
       <p v-if="problem" class="mt-1 text-[0.88rem] font-semibold text-berry" role="alert">{{ problem }}</p>
     </div>
-    <button type="submit" class="button"><MapPin :size="18" aria-hidden="true" />{{ roomWords.goAddress }}</button>
+    <button type="submit" class="button">
+      <MapPin :size="18" aria-hidden="true" />
+      {{ roomWords.goAddress }}
+    </button>
   </form>
 </template>

@@ -90,32 +90,35 @@ const fixtures = computed(() =>
             :style="{ left: px(xMm), bottom: px(bottomMm), width: px(width), height: px(height) }"
             :aria-label="`${container.name}: ${storeroomWords.sets(placements.length)}, ${storeroomWords.full(full, true)}`"
           >
-            <span class="absolute inset-y-0 right-0 w-1.5 border-l border-edge bg-sheet" aria-hidden="true"
-              ><span
+            <span class="absolute inset-y-0 right-0 w-1.5 border-l border-edge bg-sheet" aria-hidden="true">
+              <span
                 class="absolute inset-x-0 bottom-0"
                 :class="full > 100 ? 'bg-berry' : 'bg-ridge-4'"
                 :style="{ height: `${Math.min(100, full)}%` }"
-            /></span>
+              />
+            </span>
             <span
               class="absolute inset-y-0 right-1.5 left-0 overflow-hidden px-1 py-0.5 text-[0.85rem] text-night"
               :class="isUpright ? 'flex items-center px-0 [writing-mode:vertical-rl]' : isLow ? 'flex items-baseline gap-1.5' : ''"
             >
-              <span class="font-title font-semibold" :class="isUpright || isLow ? 'whitespace-nowrap' : 'line-clamp-2'">{{
-                container.name
-              }}</span>
+              <span class="font-title font-semibold" :class="isUpright || isLow ? 'whitespace-nowrap' : 'line-clamp-2'">
+                {{ container.name }}
+              </span>
               <span
                 v-if="!isUpright"
                 class="flex flex-wrap gap-x-1.5 whitespace-nowrap figures"
                 :class="full > 100 ? 'font-semibold text-berry' : ''"
-                ><span v-if="!isLow">{{ storeroomWords.sets(placements.length) }}</span
-                ><span>{{ full }} %</span></span
               >
+                <span v-if="!isLow">{{ storeroomWords.sets(placements.length) }}</span>
+                <span>{{ full }} %</span>
+              </span>
             </span>
             <span
               v-if="find.pins.get(container.id)"
               class="absolute right-2 bottom-0.5 rounded-full bg-ember px-1.5 text-[0.85rem] text-on-strong figures"
-              >{{ find.pins.get(container.id) }}</span
             >
+              {{ find.pins.get(container.id) }}
+            </span>
           </NuxtLink>
         </div>
       </div>
@@ -125,10 +128,9 @@ const fixtures = computed(() =>
           class="inline-flex min-h-11 items-center gap-1.5 text-[1.02rem] font-semibold hover:underline"
           @click="emit('furniture', fixture)"
         >
-          {{ fixture.name }}<Sun v-if="fixture.isSunlit" :size="16" class="text-ochre" :aria-label="roomWords.sunlit" /><PencilLine
-            :size="15"
-            aria-hidden="true"
-          />
+          {{ fixture.name }}
+          <Sun v-if="fixture.isSunlit" :size="16" class="text-ochre" :aria-label="roomWords.sunlit" />
+          <PencilLine :size="15" aria-hidden="true" />
         </button>
       </h2>
     </section>

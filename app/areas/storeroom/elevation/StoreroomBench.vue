@@ -20,6 +20,15 @@ const isAdding = shallowRef(false)
 const isFurnishing = shallowRef(false)
 const fixture = shallowRef<Fixture | null>(null)
 const refiling = computed(() => [...(catalogue.tables?.refilings.values() ?? [])].find(each => each.state === 'open') ?? null)
+
+function furnish(changed: Fixture | null): void {
+  fixture.value = changed
+  isFurnishing.value = true
+}
+function open(containerId: string): void {
+  isAdding.value = false
+  void router.push(`/storeroom/${containerId}`)
+}
 </script>
 
 <template>
@@ -31,21 +40,17 @@ const refiling = computed(() => [...(catalogue.tables?.refilings.values() ?? [])
       </div>
       <AddressAsk />
       <div class="flex flex-wrap gap-2">
-        <NuxtLink v-if="catalogue.placeless.length" to="/take-in/placeless" class="button text-ochre"
-          ><MapPinOff :size="18" aria-hidden="true" />{{ storeroomWords.placeless(catalogue.placeless.length) }}</NuxtLink
-        >
-        <button
-          type="button"
-          class="button"
-          @click="
-            fixture = null
-            isFurnishing = true
-          "
-        >
-          <Armchair :size="18" aria-hidden="true" />{{ roomWords.newFurniture }}
+        <NuxtLink v-if="catalogue.placeless.length" to="/take-in/placeless" class="button text-ochre">
+          <MapPinOff :size="18" aria-hidden="true" />
+          {{ storeroomWords.placeless(catalogue.placeless.length) }}
+        </NuxtLink>
+        <button type="button" class="button" @click="furnish(null)">
+          <Armchair :size="18" aria-hidden="true" />
+          {{ roomWords.newFurniture }}
         </button>
         <button type="button" class="button-main" @click="isAdding = true">
-          <Plus :size="18" aria-hidden="true" />{{ storeroomWords.addContainer }}
+          <Plus :size="18" aria-hidden="true" />
+          {{ storeroomWords.addContainer }}
         </button>
       </div>
     </div>
@@ -54,24 +59,12 @@ const refiling = computed(() => [...(catalogue.tables?.refilings.values() ?? [])
       v-if="refiling"
       to="/storeroom/refile"
       class="mt-3 flex min-h-11 items-center gap-2 border-l-4 border-ember bg-wash px-3 font-semibold"
-      ><Shuffle :size="18" aria-hidden="true" />{{ refileWords.open }}: {{ refiling.name }}.
-      {{ refileWords.progress(refiling.stepsDone, refiling.liftsDone) }}</NuxtLink
     >
-    <RoomElevation
-      class="mt-6"
-      @furniture="
-        fixture = $event
-        isFurnishing = true
-      "
-    />
+      <Shuffle :size="18" aria-hidden="true" />
+      {{ refileWords.open }}: {{ refiling.name }}. {{ refileWords.progress(refiling.stepsDone, refiling.liftsDone) }}
+    </NuxtLink>
+    <RoomElevation class="mt-6" @furniture="furnish" />
     <FixtureDialog :fixture="fixture" :open="isFurnishing" @close="isFurnishing = false" />
-    <ContainerDialog
-      :open="isAdding"
-      @close="isAdding = false"
-      @added="
-        isAdding = false
-        router.push(`/storeroom/${$event}`)
-      "
-    />
+    <ContainerDialog :open="isAdding" @close="isAdding = false" @added="open" />
   </div>
 </template>

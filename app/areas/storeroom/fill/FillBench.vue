@@ -71,14 +71,18 @@ const nameOf = (id: string): string => {
   const holding = catalogue.tables?.holdings.get(id)
   return holding ? numberAndName(holding) : ''
 }
+/** The lane that was measured: its container, and which of its lanes where it has more. */
+const laneText = ({ container, lane }: (typeof measured.value)[number]): string =>
+  !container ? '' : container.lanes > 1 ? `${container.name}, ${laneName(lane, container.lanes)}` : container.name
 const HOURS = [1, 2, 8] as const
 </script>
 
 <template>
   <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"
-      ><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink
-    >
+    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline">
+      <ArrowLeft :size="18" aria-hidden="true" />
+      {{ storeroomWords.title }}
+    </NuxtLink>
     <h1 class="text-[1.6rem]">{{ roomWords.fillTitle }}</h1>
     <p class="text-quiet">{{ roomWords.fillLead }}</p>
     <StoreroomNav class="mt-2" />
@@ -92,11 +96,12 @@ const HOURS = [1, 2, 8] as const
       <div class="flex flex-wrap items-baseline justify-between gap-x-4 border-b-2 border-ridge-5 pb-1">
         <h2 class="text-[1.15rem]">{{ zone.name }}</h2>
         <p class="figures">
-          <span v-if="cap.state !== 'none'" class="mr-4 font-semibold" :class="cap.state === 'under' ? '' : 'text-berry'">{{
-            roomWords.cap(cap.count, cap.cap)
-          }}</span><template v-if="outlook.lengthMm > 0"
-            >{{ lengthText(outlook.freeMm) }} {{ roomWords.free.toLowerCase() }}, {{ roomWords.lastsFor(outlook) }}</template
-          >
+          <span v-if="cap.state !== 'none'" class="mr-4 font-semibold" :class="cap.state === 'under' ? '' : 'text-berry'">
+            {{ roomWords.cap(cap.count, cap.cap) }}
+          </span>
+          <template v-if="outlook.lengthMm > 0">
+            {{ lengthText(outlook.freeMm) }} {{ roomWords.free.toLowerCase() }}, {{ roomWords.lastsFor(outlook) }}
+          </template>
         </p>
       </div>
       <ul>
@@ -105,9 +110,9 @@ const HOURS = [1, 2, 8] as const
           :key="each.row.container.id"
           class="grid grid-cols-[7rem_1fr] items-center gap-x-3 border-b border-line py-1.5 sm:grid-cols-[9rem_14rem_1fr]"
         >
-          <NuxtLink :to="`/storeroom/${each.row.container.id}`" class="inline-flex min-h-11 items-center font-semibold hover:underline">{{
-            each.row.container.name
-          }}</NuxtLink>
+          <NuxtLink :to="`/storeroom/${each.row.container.id}`" class="inline-flex min-h-11 items-center font-semibold hover:underline">
+            {{ each.row.container.name }}
+          </NuxtLink>
           <span class="relative h-4 border border-edge bg-sheet" aria-hidden="true">
             <span
               class="absolute inset-y-0 left-0"
@@ -120,15 +125,17 @@ const HOURS = [1, 2, 8] as const
               :style="{ left: `${(1 - zone.growthReserve) * 100}%` }"
             />
           </span>
-          <span class="col-span-2 text-[0.94rem] figures sm:col-span-1"
-            ><span class="font-semibold">{{ storeroomWords.full(Math.round(each.share * 100), true) }}</span
-            ><template v-if="!each.row.container.cells"
-              >:
-              <span :class="each.outlook.state === 'over' ? 'text-berry' : each.outlook.state === 'room' ? '' : 'text-ochre'">{{
-                roomWords.outlook(each.outlook, lengthText)
-              }}</span>, {{ roomWords.lastsFor(each.outlook) }}</template
-            ></span
-          >
+          <span class="col-span-2 text-[0.94rem] figures sm:col-span-1">
+            <span class="font-semibold">
+              {{ storeroomWords.full(Math.round(each.share * 100), true) }}{{ each.row.container.cells ? '' : ':' }}
+            </span>
+            <template v-if="!each.row.container.cells">
+              <span :class="each.outlook.state === 'over' ? 'text-berry' : each.outlook.state === 'room' ? '' : 'text-ochre'">
+                {{ roomWords.outlook(each.outlook, lengthText) }},
+              </span>
+              {{ roomWords.lastsFor(each.outlook) }}
+            </template>
+          </span>
         </li>
       </ul>
     </section>
@@ -138,22 +145,16 @@ const HOURS = [1, 2, 8] as const
         <h2 class="text-[1.15rem]">{{ roomWords.learntTitle }}</h2>
         <ul class="mt-2 border-t border-line" data-thickness>
           <li v-for="each in thicknesses" :key="each.key" class="border-b border-line py-1.5 leading-snug">
-            <span class="font-semibold">{{ each.name }}</span><span
-              class="block figures"
-              :class="each.isLearnt ? 'text-moss' : 'text-quiet'"
-              >{{ each.text }}</span
-            >
+            <span class="font-semibold">{{ each.name }}</span>
+            <span class="block figures" :class="each.isLearnt ? 'text-moss' : 'text-quiet'">{{ each.text }}</span>
           </li>
         </ul>
         <h3 class="mt-4 font-semibold">{{ roomWords.measuredLanes }}</h3>
         <p v-if="measured.length === 0" class="hint">{{ roomWords.noLanes }} {{ roomWords.measureLead }}</p>
         <ul>
           <li v-for="each in measured" :key="each.id" class="flex items-center justify-between gap-3 border-b border-line">
-            <span class="figures"
-              >{{ each.container?.name
-              }}<template v-if="(each.container?.lanes ?? 1) > 1">, {{ laneName(each.lane, each.container?.lanes ?? 1) }}</template
-              >: {{ lengthText(each.filledMm) }}</span
-            ><button
+            <span class="figures">{{ laneText(each) }}: {{ lengthText(each.filledMm) }}</span>
+            <button
               type="button"
               class="head-button"
               :aria-label="`${roomWords.forget}: ${each.container?.name}`"
@@ -174,19 +175,23 @@ const HOURS = [1, 2, 8] as const
             :key="lift.container.id"
             class="border-b border-line py-1.5 figures"
           >
-            <span class="font-semibold">{{ lift.container.name }}</span>: {{ roomWords.lift(lift)
-            }}<span v-if="isTooHeavy" class="block font-semibold text-berry"
-              >{{ roomWords.tooHeavy }}<template v-if="lift.betterShelf">; {{ roomWords.better(lift.betterShelf) }}</template></span
-            ><span v-else-if="isHigh" class="block text-ochre">{{ roomWords.high }}</span>
-            <span class="hint block"
-              >{{ roomWords.multipliers(lift) }}<template v-if="!isShelfMeasured">; {{ roomWords.usualShelf }}</template></span
-            >
+            <span class="font-semibold">{{ lift.container.name }}:</span>
+            {{ roomWords.lift(lift) }}
+            <span v-if="isTooHeavy" class="block font-semibold text-berry">
+              {{ roomWords.tooHeavy }}
+              <template v-if="lift.betterShelf">; {{ roomWords.better(lift.betterShelf) }}</template>
+            </span>
+            <span v-else-if="isHigh" class="block text-ochre">{{ roomWords.high }}</span>
+            <span class="hint block">
+              {{ roomWords.multipliers(lift) }}
+              <template v-if="!isShelfMeasured">; {{ roomWords.usualShelf }}</template>
+            </span>
           </li>
         </ul>
         <h3 class="mt-4 font-semibold">{{ roomWords.inputs }}</h3>
         <div class="mt-1 grid grid-cols-2 gap-3">
-          <KField :label="`${roomWords.reach} (cm)`" for="lift-reach"
-            ><input
+          <KField :label="`${roomWords.reach} (cm)`" for="lift-reach">
+            <input
               id="lift-reach"
               type="number"
               min="25"
@@ -194,9 +199,10 @@ const HOURS = [1, 2, 8] as const
               class="field figures"
               :value="lifting.reachMm / 10"
               @change="setLifting({ reachMm: number($event, 25, 63) * 10 })"
-          /></KField>
-          <KField :label="`${roomWords.carryTo} (cm)`" for="lift-to"
-            ><input
+            />
+          </KField>
+          <KField :label="`${roomWords.carryTo} (cm)`" for="lift-to">
+            <input
               id="lift-to"
               type="number"
               min="0"
@@ -204,9 +210,10 @@ const HOURS = [1, 2, 8] as const
               class="field figures"
               :value="lifting.carryToMm / 10"
               @change="setLifting({ carryToMm: number($event, 0, 175) * 10 })"
-          /></KField>
-          <KField :label="roomWords.twist" for="lift-twist"
-            ><input
+            />
+          </KField>
+          <KField :label="roomWords.twist" for="lift-twist">
+            <input
               id="lift-twist"
               type="number"
               min="0"
@@ -214,9 +221,10 @@ const HOURS = [1, 2, 8] as const
               class="field figures"
               :value="lifting.twistDeg"
               @change="setLifting({ twistDeg: number($event, 0, 135) })"
-          /></KField>
-          <KField :label="roomWords.perMinute" for="lift-rate"
-            ><input
+            />
+          </KField>
+          <KField :label="roomWords.perMinute" for="lift-rate">
+            <input
               id="lift-rate"
               type="number"
               min="0.2"
@@ -225,27 +233,28 @@ const HOURS = [1, 2, 8] as const
               class="field figures"
               :value="lifting.perMinute"
               @change="setLifting({ perMinute: number($event, 0.2, 15) })"
-          /></KField>
-          <KField :label="roomWords.hours" for="lift-hours"
-            ><select
+            />
+          </KField>
+          <KField :label="roomWords.hours" for="lift-hours">
+            <select
               id="lift-hours"
               class="field"
               :value="lifting.hours"
               @change="setLifting({ hours: HOURS.find(each => String(each) === ($event.target as HTMLSelectElement).value) ?? 1 })"
             >
               <option v-for="each in HOURS" :key="each" :value="each">{{ roomWords.hoursOf[each] }}</option>
-            </select></KField
-          >
-          <KField :label="roomWords.grip" for="lift-grip"
-            ><select
+            </select>
+          </KField>
+          <KField :label="roomWords.grip" for="lift-grip">
+            <select
               id="lift-grip"
               class="field"
               :value="lifting.grip"
               @change="setLifting({ grip: GRIPS.find(each => each === ($event.target as HTMLSelectElement).value) ?? 'fair' })"
             >
               <option v-for="each in GRIPS" :key="each" :value="each">{{ roomWords.grips[each] }}</option>
-            </select></KField
-          >
+            </select>
+          </KField>
         </div>
       </section>
     </div>

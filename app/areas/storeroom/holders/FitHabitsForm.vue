@@ -53,11 +53,10 @@ function toggleHabit(zone: Zone, habit: (typeof HABITS)[number]): void {
       <ol class="mt-2 border-t border-line">
         <li v-for="(way, at) in order" :key="way" class="flex items-center gap-2 border-b border-line">
           <span class="min-w-0 flex-1" :class="never.includes(way) ? 'text-quiet line-through' : ''">{{ holderWords.way[way] }}</span>
-          <label class="flex min-h-11 items-center gap-2"
-            ><input type="checkbox" class="size-5" :checked="never.includes(way)" @change="toggleNever(way)" />{{
-              holderWords.never
-            }}</label
-          >
+          <label class="flex min-h-11 items-center gap-2">
+            <input type="checkbox" class="size-5" :checked="never.includes(way)" @change="toggleNever(way)" />
+            {{ holderWords.never }}
+          </label>
           <button
             type="button"
             class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40"
@@ -84,11 +83,10 @@ function toggleHabit(zone: Zone, habit: (typeof HABITS)[number]): void {
       <fieldset v-for="zone in zones" :key="zone.id" class="mt-3 border-t border-line pt-1">
         <legend class="float-left w-full font-semibold">{{ zone.name }}</legend>
         <div class="flex clear-both flex-wrap gap-x-4">
-          <label v-for="habit in HABITS" :key="habit" class="flex min-h-11 items-center gap-2"
-            ><input type="checkbox" class="size-5" :checked="isOn(zone, habit)" @change="toggleHabit(zone, habit)" />{{
-              holderWords.zoneHabits[habit]
-            }}</label
-          >
+          <label v-for="habit in HABITS" :key="habit" class="flex min-h-11 items-center gap-2">
+            <input type="checkbox" class="size-5" :checked="isOn(zone, habit)" @change="toggleHabit(zone, habit)" />
+            {{ holderWords.zoneHabits[habit] }}
+          </label>
         </div>
       </fieldset>
       <p class="hint mt-3">{{ holderWords.magnet }}</p>

@@ -158,82 +158,86 @@ async function remove(): Promise<void> {
 
 <template>
   <form class="grid gap-3 sm:grid-cols-2" novalidate @submit.prevent="keep">
-    <KField class="sm:col-span-2" :label="holderWords.name" for="holder-name" :problem="problem"
-      ><input id="holder-name" v-model="texts.name" class="field" maxlength="300" autocomplete="off"
-    /></KField>
-    <KField :label="holderWords.type" for="holder-type"
-      ><select id="holder-type" v-model="texts.type" class="field">
+    <KField class="sm:col-span-2" :label="holderWords.name" for="holder-name" :problem="problem">
+      <input id="holder-name" v-model="texts.name" class="field" maxlength="300" autocomplete="off" />
+    </KField>
+    <KField :label="holderWords.type" for="holder-type">
+      <select id="holder-type" v-model="texts.type" class="field">
         <option v-for="each in HOLDER_TYPES" :key="each" :value="each">{{ holderWords.types[each] }}</option>
-      </select></KField
-    >
-    <KField :label="holderWords.inner" for="holder-inner" :hint="holderWords.innerHint"
-      ><input id="holder-inner" v-model="texts.inner" class="field figures" maxlength="60" autocomplete="off"
-    /></KField>
+      </select>
+    </KField>
+    <KField :label="holderWords.inner" for="holder-inner" :hint="holderWords.innerHint">
+      <input id="holder-inner" v-model="texts.inner" class="field figures" maxlength="60" autocomplete="off" />
+    </KField>
     <template v-if="texts.type === 'celledPage'">
-      <KField :label="holderWords.cells" for="holder-rows"
-        ><span class="flex gap-2"
-          ><input id="holder-rows" v-model.number="texts.rows" type="number" min="1" max="12" class="field figures" /><input
-            v-model.number="texts.columns"
-            type="number"
-            min="1"
-            max="12"
-            class="field figures"
-            :aria-label="storeroomWords.columns" /></span
-      ></KField>
-      <label class="flex min-h-11 items-center gap-3 self-end"
-        ><input v-model="texts.isTwoSided" type="checkbox" class="size-5" />{{ holderWords.bothSides }}</label
-      >
+      <KField :label="holderWords.cells" for="holder-rows">
+        <span class="flex gap-2">
+          <input id="holder-rows" v-model.number="texts.rows" type="number" min="1" max="12" class="field figures" />
+          <input v-model.number="texts.columns" type="number" min="1" max="12" class="field figures" :aria-label="storeroomWords.columns" />
+        </span>
+      </KField>
+      <label class="flex min-h-11 items-center gap-3 self-end">
+        <input v-model="texts.isTwoSided" type="checkbox" class="size-5" />
+        {{ holderWords.bothSides }}
+      </label>
     </template>
-    <KField :label="holderWords.closure" for="holder-closure"
-      ><select id="holder-closure" v-model="texts.closure" class="field">
+    <KField :label="holderWords.closure" for="holder-closure">
+      <select id="holder-closure" v-model="texts.closure" class="field">
         <option v-for="each in CLOSURES" :key="each" :value="each">{{ holderWords.closures[each] }}</option>
-      </select></KField
-    >
-    <KField :label="holderWords.maxThickness" for="holder-max"
-      ><input id="holder-max" v-model="texts.maxThickness" class="field figures" maxlength="30" autocomplete="off"
-    /></KField>
-    <KField :label="holderWords.film" for="holder-film"
-      ><input id="holder-film" v-model="texts.film" class="field figures" maxlength="30" autocomplete="off"
-    /></KField>
-    <KField :label="holderWords.bulk" for="holder-bulk"
-      ><input id="holder-bulk" v-model="texts.bulk" class="field figures" maxlength="30" autocomplete="off"
-    /></KField>
-    <KField :label="holderWords.emptyThickness" for="holder-empty"
-      ><input id="holder-empty" v-model="texts.emptyThickness" class="field figures" maxlength="30" autocomplete="off"
-    /></KField>
-    <KField :label="holderWords.weight" for="holder-weight"
-      ><input id="holder-weight" v-model="texts.weight" class="field figures" maxlength="12" inputmode="decimal" autocomplete="off"
-    /></KField>
-    <KField :label="holderWords.stock" for="holder-stock"
-      ><input id="holder-stock" v-model.number="texts.stock" type="number" min="0" class="field figures"
-    /></KField>
-    <KField :label="holderWords.packs" for="holder-packs" :hint="holderWords.packsHint"
-      ><input id="holder-packs" v-model="texts.packs" class="field figures" maxlength="300" autocomplete="off"
-    /></KField>
+      </select>
+    </KField>
+    <KField :label="holderWords.maxThickness" for="holder-max">
+      <input id="holder-max" v-model="texts.maxThickness" class="field figures" maxlength="30" autocomplete="off" />
+    </KField>
+    <KField :label="holderWords.film" for="holder-film">
+      <input id="holder-film" v-model="texts.film" class="field figures" maxlength="30" autocomplete="off" />
+    </KField>
+    <KField :label="holderWords.bulk" for="holder-bulk">
+      <input id="holder-bulk" v-model="texts.bulk" class="field figures" maxlength="30" autocomplete="off" />
+    </KField>
+    <KField :label="holderWords.emptyThickness" for="holder-empty">
+      <input id="holder-empty" v-model="texts.emptyThickness" class="field figures" maxlength="30" autocomplete="off" />
+    </KField>
+    <KField :label="holderWords.weight" for="holder-weight">
+      <input id="holder-weight" v-model="texts.weight" class="field figures" maxlength="12" inputmode="decimal" autocomplete="off" />
+    </KField>
+    <KField :label="holderWords.stock" for="holder-stock">
+      <input id="holder-stock" v-model.number="texts.stock" type="number" min="0" class="field figures" />
+    </KField>
+    <KField :label="holderWords.packs" for="holder-packs" :hint="holderWords.packsHint">
+      <input id="holder-packs" v-model="texts.packs" class="field figures" maxlength="300" autocomplete="off" />
+    </KField>
     <fieldset class="sm:col-span-2">
       <legend class="label">
-        {{ holderWords.standsIn }}: <span class="font-normal">{{ texts.standsIn.length ? '' : holderWords.anywhere }}</span>
+        {{ holderWords.standsIn }}:
+        <span class="font-normal">{{ texts.standsIn.length ? '' : holderWords.anywhere }}</span>
       </legend>
       <div class="flex flex-wrap gap-x-4">
-        <label v-for="each in CONTAINER_TYPES" :key="each" class="flex min-h-11 items-center gap-2"
-          ><input v-model="texts.standsIn" type="checkbox" class="size-5" :value="each" />{{ storeroomWords.types[each] }}</label
-        >
+        <label v-for="each in CONTAINER_TYPES" :key="each" class="flex min-h-11 items-center gap-2">
+          <input v-model="texts.standsIn" type="checkbox" class="size-5" :value="each" />
+          {{ storeroomWords.types[each] }}
+        </label>
       </div>
     </fieldset>
-    <label class="flex min-h-11 items-center gap-3 self-end"
-      ><input v-model="texts.isRetired" type="checkbox" class="size-5" />{{ holderWords.retired }}</label
-    >
-    <KField :label="holderWords.replacedBy" for="holder-replaced"
-      ><select id="holder-replaced" v-model="texts.replacedById" class="field">
+    <label class="flex min-h-11 items-center gap-3 self-end">
+      <input v-model="texts.isRetired" type="checkbox" class="size-5" />
+      {{ holderWords.retired }}
+    </label>
+    <KField :label="holderWords.replacedBy" for="holder-replaced">
+      <select id="holder-replaced" v-model="texts.replacedById" class="field">
         <option value="">{{ holderWords.nothing }}</option>
         <option v-for="each in others" :key="each.id" :value="each.id">{{ each.name }}</option>
-      </select></KField
-    >
+      </select>
+    </KField>
     <div class="flex flex-wrap justify-end gap-2 sm:col-span-2">
       <button v-if="!isNew" type="button" class="button text-berry" @click="remove">
-        <Trash2 :size="18" aria-hidden="true" />{{ holderWords.remove }}
+        <Trash2 :size="18" aria-hidden="true" />
+        {{ holderWords.remove }}
       </button>
-      <button type="submit" class="button-main"><Check :size="18" aria-hidden="true" />{{ holderWords.keep }}</button>
+      <button type="submit" class="button-main">
+        <Check :size="18" aria-hidden="true" />
+        {{ holderWords.keep }}
+      </button>
     </div>
   </form>
 </template>

@@ -53,7 +53,10 @@ async function begin(): Promise<void> {
       </div>
       <div class="flex flex-wrap gap-2">
         <button type="button" class="button" @click="begin">{{ holderWords.begin }}</button>
-        <button type="button" class="button-main" @click="make"><Plus :size="18" aria-hidden="true" />{{ holderWords.make }}</button>
+        <button type="button" class="button-main" @click="make">
+          <Plus :size="18" aria-hidden="true" />
+          {{ holderWords.make }}
+        </button>
       </div>
     </div>
     <p v-if="!opened" class="py-8 text-quiet">{{ holderWords.empty }}</p>
@@ -67,10 +70,10 @@ async function begin(): Promise<void> {
             :aria-expanded="opened?.id === type.id"
             @click="open(type.id)"
           >
-            <span :class="type.isRetired ? 'line-through' : ''">{{ type.name }}</span><span class="hint block font-normal figures"
-              >{{ type.inner ? `${sizeText(type.inner)}, ` : ''
-              }}{{ holderWords.inUseBy(usedBy.get(type.id) ?? 0, type.stockOnHand) }}</span
-            >
+            <span :class="type.isRetired ? 'line-through' : ''">{{ type.name }}</span>
+            <span class="hint block font-normal figures">
+              {{ type.inner ? `${sizeText(type.inner)}, ` : '' }}{{ holderWords.inUseBy(usedBy.get(type.id) ?? 0, type.stockOnHand) }}
+            </span>
           </button>
         </li>
       </ul>

@@ -50,12 +50,13 @@ const some = (ids: readonly string[]): string => `${ids.slice(0, NAMES).map(name
       </p>
       <ul class="figures">
         <li v-for="way in FIT_WAYS.filter(each => found?.report.byWay.has(each))" :key="way" class="border-t border-line py-1">
-          <span class="font-semibold">{{ found.report.byWay.get(way)?.length }}</span> {{ holderWords.way[way]
-          }}<span v-if="!PLAIN.some(each => each === way)" class="hint block">{{ some(found.report.byWay.get(way) ?? []) }}</span>
+          <span class="font-semibold">{{ found.report.byWay.get(way)?.length }}</span>
+          {{ holderWords.way[way] }}
+          <span v-if="!PLAIN.some(each => each === way)" class="hint block">{{ some(found.report.byWay.get(way) ?? []) }}</span>
         </li>
         <li class="border-t border-line py-1">
-          {{ holderWords.without(found.report.without.length)
-          }}<span class="hint block">{{ some(found.report.without.map(each => each.id)) }}</span>
+          {{ holderWords.without(found.report.without.length) }}
+          <span class="hint block">{{ some(found.report.without.map(each => each.id)) }}</span>
         </li>
       </ul>
       <p class="figures">{{ holderWords.needed(found.report.holders, type.stockOnHand, found.report.toGet) }}</p>
@@ -66,12 +67,12 @@ const some = (ids: readonly string[]): string => `${ids.slice(0, NAMES).map(name
         <ul>
           <li v-for="each in found.replacements.slice(0, SHOWN)" :key="each.type.id" class="border-t border-line py-1">
             <span class="font-semibold">{{ each.type.name }}</span>
-            <span class="hint">{{
-              holderWords.larger(holderWords.signed(each.widerMm, lengthText), holderWords.signed(each.tallerMm, lengthText))
-            }}</span>
-            <span class="block">{{
-              each.noLonger.length ? holderWords.noLonger(each.noLonger.length, some(each.noLonger)) : holderWords.nobody
-            }}</span>
+            <span class="hint">
+              {{ holderWords.larger(holderWords.signed(each.widerMm, lengthText), holderWords.signed(each.tallerMm, lengthText)) }}
+            </span>
+            <span class="block">
+              {{ each.noLonger.length ? holderWords.noLonger(each.noLonger.length, some(each.noLonger)) : holderWords.nobody }}
+            </span>
           </li>
         </ul>
       </template>

@@ -66,12 +66,14 @@ async function share(holderId: string): Promise<void> {
     <h3 class="font-semibold">{{ holderWords.share }}</h3>
     <ul>
       <li v-for="{ holder, others } in found" :key="holder.id" class="flex flex-wrap items-center gap-3 py-1">
-        <span class="min-w-0 flex-1 basis-56">{{
-          holderWords.shareWith(
-            others.map(other => `${code(other)} ${other.name}`).join(', '),
-            others[0] ? (addressOf(others[0]) ?? '') : '',
-          )
-        }}</span>
+        <span class="min-w-0 flex-1 basis-56">
+          {{
+            holderWords.shareWith(
+              others.map(other => `${code(other)} ${other.name}`).join(', '),
+              others[0] ? (addressOf(others[0]) ?? '') : '',
+            )
+          }}
+        </span>
         <button type="button" class="button" @click="share(holder.id)">{{ holderWords.shareNow }}</button>
       </li>
     </ul>

@@ -14,8 +14,8 @@ const by = computed(() => FILING_KEYS.find(each => each === view.value) ?? null)
 
 <template>
   <div>
-    <label class="flex flex-wrap items-center gap-2"
-      ><span class="hint">{{ roomWords.view }}</span>
+    <label class="flex flex-wrap items-center gap-2">
+      <span class="hint">{{ roomWords.view }}</span>
       <select v-model="view" class="field w-auto" data-order-view>
         <option value="">{{ roomWords.standing }}</option>
         <option v-for="each in FILING_KEYS" :key="each" :value="each">{{ placeWords.keys[each] }}</option>

@@ -78,10 +78,9 @@ const drawn = computed(() =>
         :to="`/storeroom/${line.entry.placement.container.id}?set=${line.entry.holding.id}`"
         class="flex h-full min-w-0 flex-1 items-center gap-3 hover:bg-wash"
       >
-        <KTicket :code="codeOf(line.entry.holding)" size="small" /><span class="min-w-0 flex-1 truncate font-semibold">{{
-          line.entry.holding.name
-        }}</span
-        ><span class="font-title font-semibold figures">{{ address(line.entry.placement) }}</span>
+        <KTicket :code="codeOf(line.entry.holding)" size="small" />
+        <span class="min-w-0 flex-1 truncate font-semibold">{{ line.entry.holding.name }}</span>
+        <span class="font-title font-semibold figures">{{ address(line.entry.placement) }}</span>
       </NuxtLink>
     </li>
   </ol>

@@ -33,24 +33,25 @@ const textOf = (event: Event): string => (event.target as HTMLSelectElement).val
 
 <template>
   <div class="mx-auto max-w-5xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"
-      ><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink
-    >
+    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline">
+      <ArrowLeft :size="18" aria-hidden="true" />
+      {{ storeroomWords.title }}
+    </NuxtLink>
     <h1 class="text-[1.6rem]">{{ roomWords.ordersTitle }}</h1>
     <p class="text-quiet">{{ roomWords.ordersLead }}</p>
     <StoreroomNav class="mt-2" />
     <div class="mt-4 grid gap-4 sm:grid-cols-2">
-      <KField :label="roomWords.ordersOf" for="orders-zone"
-        ><select id="orders-zone" class="field" :value="zoneId ?? ''" @change="show({ zone: textOf($event) })">
+      <KField :label="roomWords.ordersOf" for="orders-zone">
+        <select id="orders-zone" class="field" :value="zoneId ?? ''" @change="show({ zone: textOf($event) })">
           <option value="">{{ roomWords.wholeRoom }}</option>
           <option v-for="zone in zones" :key="zone.id" :value="zone.id">{{ zone.name }}</option>
-        </select></KField
-      >
-      <KField :label="roomWords.view" for="orders-by"
-        ><select id="orders-by" class="field" :value="by" @change="show({ by: textOf($event) })">
+        </select>
+      </KField>
+      <KField :label="roomWords.view" for="orders-by">
+        <select id="orders-by" class="field" :value="by" @change="show({ by: textOf($event) })">
           <option v-for="each in FILING_KEYS" :key="each" :value="each">{{ placeWords.keys[each] }}</option>
-        </select></KField
-      >
+        </select>
+      </KField>
     </div>
     <p v-if="sets === 0" class="py-8 text-quiet">{{ roomWords.ordersEmpty }}</p>
     <template v-else>

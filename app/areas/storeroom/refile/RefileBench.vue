@@ -71,9 +71,10 @@ const minutes = computed(() =>
 
 <template>
   <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"
-      ><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink
-    >
+    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline">
+      <ArrowLeft :size="18" aria-hidden="true" />
+      {{ storeroomWords.title }}
+    </NuxtLink>
     <h1 class="text-[1.6rem]">{{ refileWords.title }}</h1>
     <p class="text-quiet">{{ refileWords.lead }}</p>
     <StoreroomNav class="mt-2" />
@@ -88,14 +89,18 @@ const minutes = computed(() =>
         @changed="proposal = null"
       />
       <p v-if="isBusy" class="mt-4 flex items-center gap-3" role="status">
-        {{ refileWords.working }} <button type="button" class="min-h-11 underline" @click="worker.cancel()">{{ shellWords.cancel }}</button>
+        {{ refileWords.working }}
+        <button type="button" class="min-h-11 underline" @click="worker.cancel()">{{ shellWords.cancel }}</button>
       </p>
       <p v-else-if="problemText" class="mt-4 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert">{{ problemText }}</p>
       <div v-else-if="proposal?.ok" data-refiling-answer class="mt-6 border-t-2 border-ridge-5 pt-4">
         <RefilingPreview :proposal="proposal" :lane-text="laneText" :minutes="minutes" />
         <div class="mt-4 flex flex-wrap items-center gap-3">
-          <button type="button" class="button-main" @click="begin"><Play :size="18" aria-hidden="true" />{{ refileWords.begin }}</button
-          ><span class="hint">{{ refileWords.beginHint }}</span>
+          <button type="button" class="button-main" @click="begin">
+            <Play :size="18" aria-hidden="true" />
+            {{ refileWords.begin }}
+          </button>
+          <span class="hint">{{ refileWords.beginHint }}</span>
         </div>
       </div>
     </template>

@@ -81,13 +81,13 @@ function ask(): void {
 
 <template>
   <form class="grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="ask">
-    <KField :label="refileWords.zone" for="refile-zone"
-      ><select id="refile-zone" class="field" :value="form.zoneId" @change="begin(($event.target as HTMLSelectElement).value)">
+    <KField :label="refileWords.zone" for="refile-zone">
+      <select id="refile-zone" class="field" :value="form.zoneId" @change="begin(($event.target as HTMLSelectElement).value)">
         <option v-for="each in zones" :key="each.id" :value="each.id">
           {{ each.name }} ({{ placeWords.joinKeys(each.filingRule.keys.map(key => placeWords.keys[key.by])) }})
         </option>
-      </select></KField
-    >
+      </select>
+    </KField>
     <div>
       <p class="label">{{ refileWords.rule }}</p>
       <RuleKeys v-model="form.keys" />
@@ -96,9 +96,10 @@ function ask(): void {
       <legend class="label">{{ refileWords.into }}</legend>
       <ol class="grid gap-x-6 sm:grid-cols-2">
         <li v-for="(each, at) in form.containers" :key="each.id" class="flex items-center gap-1 border-b border-line">
-          <label class="flex min-h-11 flex-1 items-center gap-3"
-            ><input v-model="each.isUsed" type="checkbox" class="size-5" />{{ nameOf(each.id) }}</label
-          >
+          <label class="flex min-h-11 flex-1 items-center gap-3">
+            <input v-model="each.isUsed" type="checkbox" class="size-5" />
+            {{ nameOf(each.id) }}
+          </label>
           <button
             type="button"
             class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40"
@@ -123,31 +124,33 @@ function ask(): void {
     <fieldset class="sm:col-span-2">
       <legend class="label">{{ refileWords.aims }}</legend>
       <div class="grid gap-3 sm:grid-cols-4">
-        <KField v-for="aim in AIMS" :key="aim" :label="refileWords.aim[aim]" :for="`aim-${aim}`"
-          ><select :id="`aim-${aim}`" v-model.number="form.aims[aim]" class="field">
+        <KField v-for="aim in AIMS" :key="aim" :label="refileWords.aim[aim]" :for="`aim-${aim}`">
+          <select :id="`aim-${aim}`" v-model.number="form.aims[aim]" class="field">
             <option v-for="(weight, at) in WEIGHTS" :key="weight" :value="weight">{{ refileWords.weight[at] }}</option>
             <option v-if="!WEIGHTS.some(each => each === form.aims[aim])" :value="form.aims[aim]">{{ refileWords.weight[2] }}</option>
-          </select></KField
-        >
+          </select>
+        </KField>
       </div>
-      <label class="mt-2 flex min-h-11 items-center gap-3"
-        ><input v-model="form.isEven" type="checkbox" class="size-5" />{{ refileWords.evenFirst }}</label
-      >
+      <label class="mt-2 flex min-h-11 items-center gap-3">
+        <input v-model="form.isEven" type="checkbox" class="size-5" />
+        {{ refileWords.evenFirst }}
+      </label>
     </fieldset>
     <div class="grid grid-cols-3 gap-3 sm:col-span-2">
-      <KField :label="refileWords.reserve" for="refile-reserve"
-        ><input id="refile-reserve" v-model.number="form.reserve" type="number" min="0" max="90" class="field figures"
-      /></KField>
-      <KField :label="refileWords.table" for="refile-table" :problem="tableMm === null ? refileWords.lengthProblem : ''"
-        ><input id="refile-table" v-model="form.table" class="field figures" maxlength="20" autocomplete="off"
-      /></KField>
-      <KField :label="refileWords.armful" for="refile-armful" :problem="armfulMm === null ? refileWords.lengthProblem : ''"
-        ><input id="refile-armful" v-model="form.armful" class="field figures" maxlength="20" autocomplete="off"
-      /></KField>
+      <KField :label="refileWords.reserve" for="refile-reserve">
+        <input id="refile-reserve" v-model.number="form.reserve" type="number" min="0" max="90" class="field figures" />
+      </KField>
+      <KField :label="refileWords.table" for="refile-table" :problem="tableMm === null ? refileWords.lengthProblem : ''">
+        <input id="refile-table" v-model="form.table" class="field figures" maxlength="20" autocomplete="off" />
+      </KField>
+      <KField :label="refileWords.armful" for="refile-armful" :problem="armfulMm === null ? refileWords.lengthProblem : ''">
+        <input id="refile-armful" v-model="form.armful" class="field figures" maxlength="20" autocomplete="off" />
+      </KField>
     </div>
     <div class="sm:col-span-2">
       <button type="submit" class="button-main" :disabled="!isReady || isBusy">
-        <Calculator :size="18" aria-hidden="true" />{{ refileWords.propose }}
+        <Calculator :size="18" aria-hidden="true" />
+        {{ refileWords.propose }}
       </button>
     </div>
   </form>

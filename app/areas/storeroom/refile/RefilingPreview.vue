@@ -63,14 +63,16 @@ const newTabs = computed(() =>
         <tr v-for="lane in lanes" :key="lane.key" class="border-t border-line">
           <th class="py-1 pr-3 text-left font-semibold" scope="row">{{ laneText(lane.key) }}</th>
           <td v-for="(share, at) in [lane.before, lane.after]" :key="at" class="pr-3">
-            <span class="flex items-center gap-2"
-              ><span class="relative h-3.5 flex-1 border border-edge bg-sheet" aria-hidden="true"
-                ><span
+            <span class="flex items-center gap-2">
+              <span class="relative h-3.5 flex-1 border border-edge bg-sheet" aria-hidden="true">
+                <span
                   class="absolute inset-y-0 left-0"
                   :class="share > 1 ? 'bg-berry' : at === 0 ? 'bg-ridge-2' : 'bg-ridge-4'"
-                  :style="{ width: `${Math.min(100, share * 100)}%` }" /></span
-              ><span class="w-14 text-right">{{ Math.round(share * 100) }} %</span></span
-            >
+                  :style="{ width: `${Math.min(100, share * 100)}%` }"
+                />
+              </span>
+              <span class="w-14 text-right">{{ Math.round(share * 100) }} %</span>
+            </span>
           </td>
         </tr>
       </tbody>
@@ -93,12 +95,13 @@ const newTabs = computed(() =>
       <ul>
         <li v-for="{ lane, tab } in newTabs" :key="`${lane}/${tab.standsFor.id}`" class="flex items-center gap-3 border-t border-line py-1">
           <span class="h-4 w-8 shrink-0" :style="{ background: `var(--tab-${tab.colour})` }" aria-hidden="true" />
-          <span class="figures"
-            ><span class="font-semibold">{{ laneText(lane) }}</span
-            >, {{ refileWords.tab(tab.title, refileWords.position[tab.position] ?? '', lengthText(tab.heightMm)) }},
+          <span class="figures">
+            <span class="font-semibold">{{ laneText(lane) }},</span>
+            {{ refileWords.tab(tab.title, refileWords.position[tab.position] ?? '', lengthText(tab.heightMm)) }},
             {{ tab.blank ? refileWords.blank(sizeText(tab.blank), lengthText(tab.cutDownMm)) : refileWords.noBlank
-            }}<span v-if="tab.fault" class="font-semibold text-ochre">; {{ refileWords.tabFault[tab.fault] }}</span></span
-          >
+            }}{{ tab.fault ? ';' : '' }}
+            <span v-if="tab.fault" class="font-semibold text-ochre">{{ refileWords.tabFault[tab.fault] }}</span>
+          </span>
         </li>
       </ul>
     </details>

@@ -57,19 +57,20 @@ async function leave(keepsRule: boolean): Promise<void> {
     <h2 class="text-[1.2rem]">{{ refileWords.open }}: {{ refiling.name }}</h2>
     <p class="figures" data-refiling-progress>
       {{ refileWords.progress(refiling.stepsDone, refiling.liftsDone) }}
-      <template v-if="plan?.ok"
-        >{{ refileWords.left(plan.steps.length, plan.move) }}
-        <template v-if="plan.lifts > 0">{{
-          refileWords.minutes(minutesFor(plan.lifts, plan.steps.length).minutes, minutesFor(plan.lifts, plan.steps.length).isOwnPace)
-        }}</template></template
-      >
+      <template v-if="plan?.ok">
+        {{ refileWords.left(plan.steps.length, plan.move) }}
+        <template v-if="plan.lifts > 0">
+          {{ refileWords.minutes(minutesFor(plan.lifts, plan.steps.length).minutes, minutesFor(plan.lifts, plan.steps.length).isOwnPace) }}
+        </template>
+      </template>
     </p>
     <p class="mt-2 border-l-4 border-ochre bg-wash px-3 py-2">{{ refileWords.caution }}</p>
     <p v-if="plan && !plan.ok" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert">
       {{ refileWords.problem(plan, mm => `${Math.round(mm)} mm`, plan.code === 'laneTooShort' ? laneText(plan.lane) : '') }}
     </p>
     <p v-if="freshness === 'failed'" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert">
-      {{ refileWords.notWorkedOut }} <button type="button" class="min-h-11 underline" @click="workOut">{{ refileWords.again }}</button>
+      {{ refileWords.notWorkedOut }}
+      <button type="button" class="min-h-11 underline" @click="workOut">{{ refileWords.again }}</button>
     </p>
     <ol class="mt-4">
       <li
@@ -92,14 +93,14 @@ async function leave(keepsRule: boolean): Promise<void> {
         />
         <div class="leading-snug max-sm:col-start-2">
           <p class="font-semibold figures">
-            {{ refileWords.step(laneText(step.from), laneText(step.to), idsOf(step).length)
-            }}<template v-if="isOntoTable(step)">, {{ refileWords.onTable }}</template>
+            {{ refileWords.step(laneText(step.from), laneText(step.to), idsOf(step).length, isOntoTable(step)) }}
           </p>
           <ul class="text-[0.92rem]">
             <li v-for="part in step.parts.slice(0, at === 0 ? step.parts.length : 2)" :key="part.ids[0]">
-              <span class="text-night">{{ names(part.ids) }}</span><span v-if="!isOntoTable(step)" class="text-quiet"
-                >, {{ part.behindId === null ? refileWords.front : refileWords.behind(holderText(part.behindId)) }}</span
-              >
+              <span class="text-night">{{ names(part.ids) }}{{ isOntoTable(step) ? '' : ',' }}</span>
+              <span v-if="!isOntoTable(step)" class="text-quiet">
+                {{ part.behindId === null ? refileWords.front : refileWords.behind(holderText(part.behindId)) }}
+              </span>
             </li>
           </ul>
           <p v-if="at > 0 && step.parts.length > 2" class="hint">{{ refileWords.moreParts(step.parts.length - 2) }}</p>
@@ -112,7 +113,8 @@ async function leave(keepsRule: boolean): Promise<void> {
           data-tick
           @click="tick(step)"
         >
-          <Check :size="18" aria-hidden="true" />{{ refileWords.done }}
+          <Check :size="18" aria-hidden="true" />
+          {{ refileWords.done }}
         </button>
       </li>
     </ol>
@@ -124,7 +126,8 @@ async function leave(keepsRule: boolean): Promise<void> {
     <p v-if="plan?.ok && steps.length === 0" class="mt-3 font-semibold text-moss">{{ refileWords.allDone }}</p>
     <div class="mt-4 flex flex-wrap gap-3">
       <button v-if="plan?.ok && steps.length === 0 && isEmptyTable" type="button" class="button-main" @click="finish">
-        <Check :size="18" aria-hidden="true" />{{ refileWords.finish }}
+        <Check :size="18" aria-hidden="true" />
+        {{ refileWords.finish }}
       </button>
       <button type="button" class="button" @click="isLeaving = true">{{ refileWords.leave }}</button>
     </div>
@@ -132,10 +135,10 @@ async function leave(keepsRule: boolean): Promise<void> {
       <p class="mt-2">{{ isEmptyTable ? refileWords.leaveLead : refileWords.tableFirst }}</p>
       <template #actions>
         <button type="button" class="button" @click="isLeaving = false">{{ shellWords.cancel }}</button>
-        <template v-if="isEmptyTable"
-          ><button type="button" class="button" @click="leave(false)">{{ refileWords.oldRule }}</button
-          ><button type="button" class="button-main" @click="leave(true)">{{ refileWords.keepRule }}</button></template
-        >
+        <template v-if="isEmptyTable">
+          <button type="button" class="button" @click="leave(false)">{{ refileWords.oldRule }}</button>
+          <button type="button" class="button-main" @click="leave(true)">{{ refileWords.keepRule }}</button>
+        </template>
       </template>
     </KDialog>
   </section>

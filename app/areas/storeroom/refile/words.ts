@@ -86,10 +86,10 @@ export const refileWords = {
   open: 'Under way',
   progress: (done: number, lifts: number) => `${counted(done, 'step')} done, ${counted(lifts, 'holder')} lifted.`,
   left: (steps: number, move: number) => `${counted(steps, 'step')} left, ${counted(move, 'holder')} to lift.`,
-  step: (from: string, to: string, count: number) => `${counted(count, 'holder')} from ${from} to ${to}`,
+  step: (from: string, to: string, count: number, isOntoTable: boolean) =>
+    `${counted(count, 'holder')} from ${from} to ${to}${isOntoTable ? ', onto the table' : ''}`,
   behind: (name: string) => `directly behind ${name}`,
   front: 'to the very front',
-  onTable: 'onto the table',
   moreParts: (count: number) => `and ${counted(count, 'more place')}`,
   first: 'First',
   last: 'last',

@@ -109,19 +109,20 @@ const deciding = computed(() => {
 
 <template>
   <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"
-      ><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink
-    >
+    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline">
+      <ArrowLeft :size="18" aria-hidden="true" />
+      {{ storeroomWords.title }}
+    </NuxtLink>
     <h1 class="text-[1.6rem]">{{ waysWords.title }}</h1>
     <p class="text-quiet">{{ waysWords.lead }}</p>
     <StoreroomNav class="mt-2" />
     <p v-if="zones.length === 0" class="py-8">{{ waysWords.empty }}</p>
     <form v-else class="mt-4 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="compare">
-      <KField :label="waysWords.zone" for="ways-zone"
-        ><select id="ways-zone" v-model="form.zoneId" class="field">
+      <KField :label="waysWords.zone" for="ways-zone">
+        <select id="ways-zone" v-model="form.zoneId" class="field">
           <option v-for="each in zones" :key="each.id" :value="each.id">{{ each.name }}</option>
-        </select></KField
-      >
+        </select>
+      </KField>
       <fieldset>
         <legend class="label">{{ waysWords.habits }}</legend>
         <div class="flex flex-wrap gap-2">
@@ -141,8 +142,8 @@ const deciding = computed(() => {
       <details class="sm:col-span-2">
         <summary class="min-h-11 content-center font-semibold">{{ waysWords.decides }}</summary>
         <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
-          <KField v-for="known in KNOWN" :key="known" :label="waysWords.habit[known]" :for="`habit-${known}`"
-            ><input
+          <KField v-for="known in KNOWN" :key="known" :label="waysWords.habit[known]" :for="`habit-${known}`">
+            <input
               :id="`habit-${known}`"
               type="number"
               min="0"
@@ -150,33 +151,32 @@ const deciding = computed(() => {
               class="field figures"
               :value="form.habits[known]"
               @input="form.habits = { ...form.habits, [known]: Math.max(0, Number(($event.target as HTMLInputElement).value) || 0) }"
-          /></KField>
-          <KField :label="waysWords.finds" for="ways-finds"
-            ><input id="ways-finds" v-model.number="form.findsPerYear" type="number" min="0" max="100000" class="field figures"
-          /></KField>
-          <KField :label="waysWords.arrivals" for="ways-new"
-            ><input id="ways-new" v-model.number="form.newPerYear" type="number" min="0" max="100000" class="field figures"
-          /></KField>
-          <KField :label="waysWords.open" for="ways-open"
-            ><input id="ways-open" v-model.number="form.secondsToOpen" type="number" min="0" max="600" step="0.5" class="field figures"
-          /></KField>
-          <KField :label="waysWords.flip" for="ways-flip"
-            ><input id="ways-flip" v-model.number="form.secondsToFlip" type="number" min="0" max="600" step="0.1" class="field figures"
-          /></KField>
-          <KField :label="waysWords.move" for="ways-move"
-            ><input id="ways-move" v-model.number="form.secondsToMove" type="number" min="0" max="600" step="0.5" class="field figures"
-          /></KField>
+            />
+          </KField>
+          <KField :label="waysWords.finds" for="ways-finds">
+            <input id="ways-finds" v-model.number="form.findsPerYear" type="number" min="0" max="100000" class="field figures" />
+          </KField>
+          <KField :label="waysWords.arrivals" for="ways-new">
+            <input id="ways-new" v-model.number="form.newPerYear" type="number" min="0" max="100000" class="field figures" />
+          </KField>
+          <KField :label="waysWords.open" for="ways-open">
+            <input id="ways-open" v-model.number="form.secondsToOpen" type="number" min="0" max="600" step="0.5" class="field figures" />
+          </KField>
+          <KField :label="waysWords.flip" for="ways-flip">
+            <input id="ways-flip" v-model.number="form.secondsToFlip" type="number" min="0" max="600" step="0.1" class="field figures" />
+          </KField>
+          <KField :label="waysWords.move" for="ways-move">
+            <input id="ways-move" v-model.number="form.secondsToMove" type="number" min="0" max="600" step="0.5" class="field figures" />
+          </KField>
         </div>
         <p class="hint mt-2">{{ waysWords.assumed }}</p>
       </details>
       <div class="sm:col-span-2">
-        <KProgress
-          v-if="progress"
-          :text="waysWords.comparing"
-          :done="progress.done"
-          :total="progress.total"
-          @cancel="worker.cancel()"
-        /><button v-else type="submit" class="button-main"><Scale :size="18" aria-hidden="true" />{{ waysWords.compare }}</button>
+        <KProgress v-if="progress" :text="waysWords.comparing" :done="progress.done" :total="progress.total" @cancel="worker.cancel()" />
+        <button v-else type="submit" class="button-main">
+          <Scale :size="18" aria-hidden="true" />
+          {{ waysWords.compare }}
+        </button>
       </div>
     </form>
     <section v-if="found" class="mt-6 border-t-2 border-ridge-5 pt-4" :aria-label="waysWords.chart" data-ways>
@@ -218,8 +218,10 @@ const deciding = computed(() => {
                 <NuxtLink
                   :to="{ path: '/storeroom/refile', query: { zone: form.zoneId, by: result.rule.keys.map(key => key.by).join() } }"
                   class="inline-flex min-h-11 items-center gap-1 underline"
-                  ><Shuffle :size="16" aria-hidden="true" />{{ waysWords.refile }}</NuxtLink
                 >
+                  <Shuffle :size="16" aria-hidden="true" />
+                  {{ waysWords.refile }}
+                </NuxtLink>
               </td>
             </tr>
           </tbody>

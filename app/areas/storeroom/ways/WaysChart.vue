@@ -25,11 +25,15 @@ const inWords = computed(() => rows.map(row => `${row.name} ${Math.round(row.wit
 <template>
   <figure ref="frame">
     <figcaption class="mb-1 flex flex-wrap items-center gap-x-5">
-      <span class="font-semibold">{{ waysWords.chart }}</span><span class="hint flex items-center gap-2"
-        ><span class="inline-block h-3 w-6 bg-ridge-4" aria-hidden="true" />{{ waysWords.withIndex }}</span
-      ><span class="hint flex items-center gap-2"
-        ><span class="inline-block h-3 w-6 border border-ridge-4 bg-ridge-1" aria-hidden="true" />{{ waysWords.withoutIndex }}</span
-      >
+      <span class="font-semibold">{{ waysWords.chart }}</span>
+      <span class="hint flex items-center gap-2">
+        <span class="inline-block h-3 w-6 bg-ridge-4" aria-hidden="true" />
+        {{ waysWords.withIndex }}
+      </span>
+      <span class="hint flex items-center gap-2">
+        <span class="inline-block h-3 w-6 border border-ridge-4 bg-ridge-1" aria-hidden="true" />
+        {{ waysWords.withoutIndex }}
+      </span>
     </figcaption>
     <svg :width="right + 60" :height="height" role="img" :aria-label="`${waysWords.chart}: ${inWords}`">
       <g v-for="tick in ticks" :key="tick" :transform="`translate(${scale(tick)} 0)`">

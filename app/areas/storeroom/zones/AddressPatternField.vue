@@ -62,7 +62,8 @@ async function keep(): Promise<void> {
     :for="`pattern-${type}`"
     :hint="sample"
     :problem="problem"
-    ><input
+  >
+    <input
       :id="`pattern-${type}`"
       v-model="text"
       class="field figures"
@@ -71,5 +72,6 @@ async function keep(): Promise<void> {
       spellcheck="false"
       :placeholder="usual"
       @change="keep"
-  /></KField>
+    />
+  </KField>
 </template>

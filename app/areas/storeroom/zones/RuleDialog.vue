@@ -28,9 +28,9 @@ async function keep(): Promise<void> {
   <KDialog :open="open" :title="storeroomWords.ruleTitle(zone.name)" @close="emit('close')">
     <p class="hint mt-1">{{ storeroomWords.ruleHint }}</p>
     <RuleKeys v-model="keys" class="mt-3" />
-    <template #actions
-      ><button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button
-      ><button type="button" class="button-main" :disabled="keys.length === 0" @click="keep">{{ storeroomWords.save }}</button></template
-    >
+    <template #actions>
+      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button>
+      <button type="button" class="button-main" :disabled="keys.length === 0" @click="keep">{{ storeroomWords.save }}</button>
+    </template>
   </KDialog>
 </template>

@@ -57,15 +57,19 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
 
 <template>
   <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline"
-      ><ArrowLeft :size="18" aria-hidden="true" />{{ storeroomWords.title }}</NuxtLink
-    >
+    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline">
+      <ArrowLeft :size="18" aria-hidden="true" />
+      {{ storeroomWords.title }}
+    </NuxtLink>
     <div class="flex flex-wrap items-end justify-between gap-3">
       <div>
         <h1 class="text-[1.6rem]">{{ roomWords.zonesTitle }}</h1>
         <p class="text-quiet">{{ roomWords.zonesLead }}</p>
       </div>
-      <button type="button" class="button-main" @click="add"><Plus :size="18" aria-hidden="true" />{{ roomWords.newZone }}</button>
+      <button type="button" class="button-main" @click="add">
+        <Plus :size="18" aria-hidden="true" />
+        {{ roomWords.newZone }}
+      </button>
     </div>
     <StoreroomNav class="mt-2" />
     <div class="mt-4 grid gap-6 md:grid-cols-[20rem_1fr]">
@@ -78,27 +82,30 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
             :aria-expanded="opened?.id === zone.id"
             @click="openId = zone.id"
           >
-            {{ zone.name }}<span class="hint block font-normal">{{ roomWords.rule.toLowerCase() }} {{ keysOf(zone) }}</span>
+            {{ zone.name }}
+            <span class="hint block font-normal">{{ roomWords.rule.toLowerCase() }} {{ keysOf(zone) }}</span>
           </button>
         </li>
       </ul>
       <section v-if="opened" :key="opened.id" class="panel grid content-start gap-4 sm:grid-cols-2" :aria-label="opened.name" data-zone>
-        <KField :label="roomWords.zoneName" for="zone-name"
-          ><input
+        <KField :label="roomWords.zoneName" for="zone-name">
+          <input
             id="zone-name"
             class="field"
             maxlength="80"
             :value="opened.name"
             @change="textOf($event).trim() && change(opened, { name: textOf($event).trim() })"
-        /></KField>
+          />
+        </KField>
         <div>
           <p class="label">{{ roomWords.rule }}</p>
           <button type="button" class="button" @click="ruleOf = opened">
-            <SlidersHorizontal :size="18" aria-hidden="true" />{{ keysOf(opened) }}
+            <SlidersHorizontal :size="18" aria-hidden="true" />
+            {{ keysOf(opened) }}
           </button>
         </div>
-        <KField :label="roomWords.growth" for="zone-growth"
-          ><input
+        <KField :label="roomWords.growth" for="zone-growth">
+          <input
             id="zone-growth"
             type="number"
             min="0"
@@ -106,47 +113,51 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
             class="field figures"
             :value="Math.round(opened.growthReserve * 100)"
             @change="change(opened, { growthReserve: Math.min(0.9, Math.max(0, Number(textOf($event)) / 100 || 0)) })"
-        /></KField>
-        <KField :label="roomWords.capField" for="zone-cap" :hint="roomWords.capHint"
-          ><input
+          />
+        </KField>
+        <KField :label="roomWords.capField" for="zone-cap" :hint="roomWords.capHint">
+          <input
             id="zone-cap"
             class="field figures"
             inputmode="numeric"
             maxlength="7"
             :value="opened.capHoldings ?? ''"
             @change="setCap(opened, textOf($event))"
-        /></KField>
-        <KField :label="roomWords.dies" for="zone-dies"
-          ><select
+          />
+        </KField>
+        <KField :label="roomWords.dies" for="zone-dies">
+          <select
             id="zone-dies"
             class="field"
             :value="opened.habits.dies"
             @change="change(opened, { habits: { ...opened.habits, dies: DIE_PLACES.find(each => each === textOf($event)) ?? 'apart' } })"
           >
             <option v-for="each in DIE_PLACES" :key="each" :value="each">{{ roomWords.diesOf[each] }}</option>
-          </select></KField
-        >
-        <KField v-if="zones.length > 1" :label="roomWords.endZone" for="zone-end"
-          ><select id="zone-end" class="field" value="" @change="end(opened, textOf($event))">
+          </select>
+        </KField>
+        <KField v-if="zones.length > 1" :label="roomWords.endZone" for="zone-end">
+          <select id="zone-end" class="field" value="" @change="end(opened, textOf($event))">
             <option value="" />
             <option v-for="each in zones.filter(other => other.id !== opened?.id)" :key="each.id" :value="each.id">
               {{ roomWords.endZoneInto(each.name) }}
             </option>
-          </select></KField
-        >
+          </select>
+        </KField>
         <fieldset class="sm:col-span-2">
           <legend class="label">
-            {{ roomWords.takes }}<span v-if="opened.takesKindIds.length === 0" class="font-normal">: {{ roomWords.takesAll }}</span>
+            {{ roomWords.takes }}{{ opened.takesKindIds.length === 0 ? ':' : '' }}
+            <span v-if="opened.takesKindIds.length === 0" class="font-normal">{{ roomWords.takesAll }}</span>
           </legend>
           <div class="flex flex-wrap gap-x-4">
-            <label v-for="kind in kinds" :key="kind.id" class="flex min-h-11 items-center gap-2"
-              ><input
+            <label v-for="kind in kinds" :key="kind.id" class="flex min-h-11 items-center gap-2">
+              <input
                 type="checkbox"
                 class="size-5"
                 :checked="opened.takesKindIds.includes(kind.id)"
                 @change="toggleKind(opened, kind.id)"
-              />{{ kind.name }}</label
-            >
+              />
+              {{ kind.name }}
+            </label>
           </div>
         </fieldset>
         <p class="hint sm:col-span-2">

@@ -69,18 +69,18 @@ const draftOf = (id: string) => pile.drafts.find(draft => draft.id === id)
     <h2 class="text-[1.05rem]">{{ pileWords.ownIt }}</h2>
     <ul>
       <li v-for="each in shown" :key="each.id" class="mt-2 flex items-start gap-3">
-        <span class="h-16 w-12 shrink-0"
-          ><KImpression :hash="holdingOf(each.id)?.pictureHash ?? draftOf(each.id)?.pictureHash ?? null"
-        /></span>
+        <span class="h-16 w-12 shrink-0">
+          <KImpression :hash="holdingOf(each.id)?.pictureHash ?? draftOf(each.id)?.pictureHash ?? null" />
+        </span>
         <p class="min-w-0 leading-snug">
-          <strong class="block" :class="each.verdict === 'same' ? 'text-ochre' : ''"
-            >{{ pileWords.verdict[each.verdict] }}, {{ each.by === 'picture' ? pileWords.byPicture : pileWords.byName
-            }}<template v-if="each.where === 'pile'">, {{ pileWords.inPile }}</template></strong
-          >
-          <template v-if="holdingOf(each.id)"
-            ><KTicket :code="codeOf(holdingOf(each.id)!)" size="small" /> {{ holdingOf(each.id)?.name
-            }}<span class="hint block">{{ placeOf(holdingOf(each.id)!) }}</span></template
-          >
+          <strong class="block" :class="each.verdict === 'same' ? 'text-ochre' : ''">
+            {{ pileWords.lookAlike(each.verdict, each.by === 'picture', each.where === 'pile') }}
+          </strong>
+          <template v-if="holdingOf(each.id)">
+            <KTicket :code="codeOf(holdingOf(each.id)!)" size="small" />
+            {{ holdingOf(each.id)?.name }}
+            <span class="hint block">{{ placeOf(holdingOf(each.id)!) }}</span>
+          </template>
           <template v-else>{{ draftOf(each.id)?.texts.name }}</template>
         </p>
       </li>

@@ -34,14 +34,15 @@ function toggle(word: string): void {
     <p class="label">{{ pileWords.searchWords }}</p>
     <ul v-if="words.length" class="mb-1 flex flex-wrap gap-1">
       <li v-for="word in words" :key="word" class="flex items-center border border-dashed border-edge pl-3">
-        {{ word
-        }}<button type="button" class="grid h-10 w-9 place-items-center" :aria-label="pileWords.removeWord(word)" @click="toggle(word)">
+        {{ word }}
+        <button type="button" class="grid h-10 w-9 place-items-center" :aria-label="pileWords.removeWord(word)" @click="toggle(word)">
           <X :size="16" aria-hidden="true" />
         </button>
       </li>
     </ul>
     <button type="button" class="button" :disabled="from.length === 0 || isBusy" @click="suggest">
-      <BookMarked :size="18" aria-hidden="true" />{{ pileWords.suggestWords }}
+      <BookMarked :size="18" aria-hidden="true" />
+      {{ pileWords.suggestWords }}
     </button>
     <p class="hint mt-1">{{ related?.length === 0 ? pileWords.noSearchWords : pileWords.searchWordsHint }}</p>
     <div v-if="related?.length" class="mt-2 max-h-72 overflow-y-auto border-t border-line" data-related>

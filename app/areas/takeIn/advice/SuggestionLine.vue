@@ -18,7 +18,8 @@ const emit = defineEmits<{ take: [suggestion: NamedSuggestion] }>()
         :aria-label="`${pileWords.accept(each.name)}. ${each.text}`"
         @click="emit('take', each)"
       >
-        <Plus :size="16" class="shrink-0 text-moss" aria-hidden="true" /><span>{{ each.text }}</span>
+        <Plus :size="16" class="shrink-0 text-moss" aria-hidden="true" />
+        <span>{{ each.text }}</span>
       </button>
     </li>
   </ul>

@@ -62,9 +62,10 @@ async function add(isSure: boolean): Promise<void> {
     <p class="hint">{{ belongingWords.goesWithHint }}</p>
     <ul class="mt-1">
       <li v-for="{ relation, other, text } in existing" :key="relation.id" class="flex items-center gap-3">
-        <span class="min-w-0 flex-1"
-          ><span class="hint">{{ text }}</span> {{ label(other) }}</span
-        >
+        <span class="min-w-0 flex-1">
+          <span class="hint">{{ text }}</span>
+          {{ label(other) }}
+        </span>
         <button
           type="button"
           class="grid h-11 w-11 place-items-center text-quiet hover:bg-wash"
@@ -80,19 +81,22 @@ async function add(isSure: boolean): Promise<void> {
         :label="belongingWords.how"
         for="goes-how"
         :hint="belongingWords.markHint(catalogue.settings.marks[way], belongingWords.legend[way === 'stampForDie' ? 'dieForStamp' : way])"
-        ><select id="goes-how" v-model="way" class="field">
-          <option v-for="each in WAYS" :key="each" :value="each">{{ slipWords.relation[each] }}</option>
-        </select></KField
       >
-      <KField :label="belongingWords.which" for="goes-which" :hint="belongingWords.whichHint"
-        ><KCombo id="goes-which" v-model="which" :label="belongingWords.which" :options="options" only-known
-      /></KField>
+        <select id="goes-how" v-model="way" class="field">
+          <option v-for="each in WAYS" :key="each" :value="each">{{ slipWords.relation[each] }}</option>
+        </select>
+      </KField>
+      <KField :label="belongingWords.which" for="goes-which" :hint="belongingWords.whichHint">
+        <KCombo id="goes-which" v-model="which" :label="belongingWords.which" :options="options" only-known />
+      </KField>
       <button type="button" class="button sm:mb-7" :disabled="which.trim() === ''" @click="add(false)">
-        <Link2 :size="18" aria-hidden="true" />{{ belongingWords.add }}
+        <Link2 :size="18" aria-hidden="true" />
+        {{ belongingWords.add }}
       </button>
     </div>
     <p v-if="doubt" class="mt-1 flex flex-wrap items-center gap-3 font-semibold text-ochre" role="alert">
-      {{ belongingWords.doubts[doubt] }}<button type="button" class="button" @click="add(true)">{{ belongingWords.keepAnyway }}</button>
+      {{ belongingWords.doubts[doubt] }}
+      <button type="button" class="button" @click="add(true)">{{ belongingWords.keepAnyway }}</button>
     </p>
     <p v-else-if="problem" class="mt-1 font-semibold text-berry" role="alert">{{ problem }}</p>
   </section>

@@ -95,7 +95,8 @@ async function keep(): Promise<void> {
     <ul>
       <li v-for="row in rows" :key="row.id" class="mt-2 flex flex-wrap items-center gap-3" data-piece>
         <label class="grid h-14 w-11 shrink-0 cursor-pointer place-items-center border border-line focus-within:outline-3">
-          <KImpression v-if="row.pictureHash" :hash="row.pictureHash" /><Camera v-else :size="18" class="text-quiet" aria-hidden="true" />
+          <KImpression v-if="row.pictureHash" :hash="row.pictureHash" />
+          <Camera v-else :size="18" class="text-quiet" aria-hidden="true" />
           <input
             type="file"
             accept="image/*"
@@ -119,9 +120,10 @@ async function keep(): Promise<void> {
           :placeholder="belongingWords.pieceSize"
           :aria-invalid="isWrong(row)"
         />
-        <label class="flex min-h-11 items-center gap-2"
-          ><input v-model="row.isMissing" type="checkbox" class="size-5" />{{ belongingWords.missing }}</label
-        >
+        <label class="flex min-h-11 items-center gap-2">
+          <input v-model="row.isMissing" type="checkbox" class="size-5" />
+          {{ belongingWords.missing }}
+        </label>
         <div class="min-w-48 flex-1">
           <KCombo
             v-model="row.livesWith"
@@ -147,10 +149,12 @@ async function keep(): Promise<void> {
         class="button"
         @click="rows = [...rows, { id: ulid(), words: '', size: '', pictureHash: null, isMissing: false, livesWith: '' }]"
       >
-        <Plus :size="18" aria-hidden="true" />{{ belongingWords.addPiece }}
+        <Plus :size="18" aria-hidden="true" />
+        {{ belongingWords.addPiece }}
       </button>
       <button v-if="rows.length || holding.pieces.length" type="button" class="button" @click="keep">
-        <Check :size="18" aria-hidden="true" />{{ belongingWords.keepPieces }}
+        <Check :size="18" aria-hidden="true" />
+        {{ belongingWords.keepPieces }}
       </button>
     </div>
   </section>

@@ -27,9 +27,8 @@ function toggle(text: string): void {
             class="flex min-h-11 items-center gap-2"
           >
             <input type="checkbox" class="h-5 w-5 accent-(--strong)" :checked="!isRefused(spelling.text)" @change="toggle(spelling.text)" />
-            <span class="whitespace-pre">{{ importWords.spelling(spelling.text, spelling.count) }}</span><span class="hint">{{
-              importWords.joinReason[spelling.because]
-            }}</span>
+            <span class="whitespace-pre">{{ importWords.spelling(spelling.text, spelling.count) }}</span>
+            <span class="hint">{{ importWords.joinReason[spelling.because] }}</span>
           </label>
         </div>
       </li>

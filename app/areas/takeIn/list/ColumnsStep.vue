@@ -62,9 +62,9 @@ function readingOf(planned: PlannedRow, column: number): string {
               >
                 <option v-for="field in LIST_FIELDS" :key="field" :value="field">{{ importWords.field[field] }}</option>
               </select>
-              <span v-if="view.guesses[column]?.field === view.choices.columns[column]" class="hint mt-1 block">{{
-                importWords.because[view.guesses[column]?.because ?? 'nothing']
-              }}</span>
+              <span v-if="view.guesses[column]?.field === view.choices.columns[column]" class="hint mt-1 block">
+                {{ importWords.because[view.guesses[column]?.because ?? 'nothing'] }}
+              </span>
             </th>
           </tr>
         </thead>
@@ -72,9 +72,9 @@ function readingOf(planned: PlannedRow, column: number): string {
           <tr v-for="({ cells, planned }, row) in view.preview.slice(0, SHOWN_ROWS)" :key="row" class="border-t border-line align-top">
             <td v-for="(cell, column) in cells" :key="column" class="max-w-60 border-r border-line p-2">
               <span class="block font-semibold wrap-anywhere" data-reading>{{ readingOf(planned, column) || '–' }}</span>
-              <span v-if="cell && cell !== readingOf(planned, column)" class="hint line-clamp-2 block wrap-anywhere"
-                >{{ importWords.asWritten }}: {{ cell }}</span
-              >
+              <span v-if="cell && cell !== readingOf(planned, column)" class="hint line-clamp-2 block wrap-anywhere">
+                {{ importWords.asWritten }}: {{ cell }}
+              </span>
             </td>
           </tr>
         </tbody>

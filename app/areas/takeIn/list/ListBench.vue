@@ -38,10 +38,9 @@ const progressText = computed(() => {
       <p class="mt-1 figures">{{ importWords.sums(taken) }}</p>
       <p class="mt-1">{{ importWords.done(taken.taken + taken.withQuestion) }}</p>
       <div class="mt-5 flex flex-wrap gap-2">
-        <NuxtLink to="/" class="button-main">{{ importWords.look }}</NuxtLink><NuxtLink to="/take-in/placeless" class="button">{{
-          importWords.placeThem
-        }}</NuxtLink
-        ><button type="button" class="button" @click="startOver">{{ importWords.another }}</button>
+        <NuxtLink to="/" class="button-main">{{ importWords.look }}</NuxtLink>
+        <NuxtLink to="/take-in/placeless" class="button">{{ importWords.placeThem }}</NuxtLink>
+        <button type="button" class="button" @click="startOver">{{ importWords.another }}</button>
       </div>
       <OpenStep class="mt-6" :report="taken" />
     </section>
@@ -87,11 +86,8 @@ const progressText = computed(() => {
         <template v-else>
           <p class="font-semibold figures" data-sums>{{ importWords.sums(view.report) }}</p>
           <div class="flex gap-2">
-            <button type="button" class="button" @click="startOver">{{ shellWords.cancel }}</button><button
-              type="button"
-              class="button-main"
-              @click="take"
-            >
+            <button type="button" class="button" @click="startOver">{{ shellWords.cancel }}</button>
+            <button type="button" class="button-main" @click="take">
               {{ importWords.take(view.report.taken + view.report.withQuestion) }}
             </button>
           </div>

@@ -20,10 +20,10 @@ const rowsRefused = ({ refused }: ImportReport, because: ImportReport['refused']
     </ul>
     <p v-if="report.placesKept" class="border-t border-line py-2">{{ importWords.places(report.placesKept) }}</p>
     <p v-if="report.repeated.length" class="border-t border-line py-2">{{ importWords.repeated(report.repeated.length) }}</p>
-    <template v-for="because in ['blankRow', 'rowTooLong'] as const" :key="because"
-      ><p v-if="rowsRefused(report, because).length" class="border-t border-line py-2">
+    <template v-for="because in ['blankRow', 'rowTooLong'] as const" :key="because">
+      <p v-if="rowsRefused(report, because).length" class="border-t border-line py-2">
         {{ importWords.refused(because, rowsRefused(report, because)) }}
-      </p></template
-    >
+      </p>
+    </template>
   </div>
 </template>

@@ -85,7 +85,8 @@ const questions = computed((): readonly Question[] => {
           :name="question.key"
           :checked="option.isChosen"
           @change="emit('choose', option.change)"
-        />{{ option.text }}
+        />
+        {{ option.text }}
       </label>
     </div>
   </fieldset>

@@ -13,8 +13,9 @@ const SHOWN = 12
       v-for="{ text, count } in texts.slice(0, SHOWN)"
       :key="text"
       class="mr-2 mb-1 inline-block max-w-80 truncate border border-line bg-wash px-1.5 align-bottom"
-      >{{ importWords.textCount(text, count) }}</span
     >
+      {{ importWords.textCount(text, count) }}
+    </span>
     <span v-if="texts.length > SHOWN" class="hint">{{ importWords.moreTexts(texts.length - SHOWN) }}</span>
   </p>
 </template>

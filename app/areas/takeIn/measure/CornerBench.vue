@@ -64,7 +64,9 @@ function pointed(event: PointerEvent): Point | null {
 function grab(event: PointerEvent, at: number): void {
   chosen.value = at
   isDragging.value = true
-  ;(event.currentTarget as SVGElement).setPointerCapture(event.pointerId)
+  const handle = event.currentTarget as SVGElement
+  handle.setPointerCapture(event.pointerId)
+  handle.focus()
 }
 function drag(event: PointerEvent): void {
   const point = isDragging.value ? pointed(event) : null
@@ -101,10 +103,7 @@ function keyed(event: KeyboardEvent, at: number): void {
         :aria-valuenow="Math.round(corner.x)"
         data-corner
         class="cursor-grab outline-none [&:focus-visible>circle:last-child]:stroke-[8]"
-        @pointerdown.prevent="
-          grab($event, at)
-          ;($event.currentTarget as HTMLElement).focus()
-        "
+        @pointerdown.prevent="grab($event, at)"
         @focus="chosen = at"
         @keydown="keyed($event, at)"
       >

@@ -96,7 +96,8 @@ async function keep(): Promise<void> {
         <p class="text-quiet">{{ measureWords.lead }}</p>
       </div>
       <p v-if="holding" class="flex items-baseline gap-2">
-        <KTicket :code="codeOf(holding)" /><span class="font-semibold">{{ holding.name }}</span>
+        <KTicket :code="codeOf(holding)" />
+        <span class="font-semibold">{{ holding.name }}</span>
       </p>
       <p v-else class="text-ochre">{{ measureWords.noSet }}</p>
     </div>
@@ -110,7 +111,8 @@ async function keep(): Promise<void> {
         @file="open"
       />
       <button type="button" class="button sm:hidden" @click="camera?.click()">
-        <Camera :size="18" aria-hidden="true" />{{ measureWords.camera }}
+        <Camera :size="18" aria-hidden="true" />
+        {{ measureWords.camera }}
       </button>
       <input
         ref="camera"
@@ -123,11 +125,13 @@ async function keep(): Promise<void> {
         @change="fromCamera"
       />
       <button v-if="catalogue.settings.isDemo" type="button" class="button" :title="measureWords.standInHint" @click="standIn">
-        <Aperture :size="18" aria-hidden="true" />{{ measureWords.standIn }}
+        <Aperture :size="18" aria-hidden="true" />
+        {{ measureWords.standIn }}
       </button>
     </div>
     <p v-if="busy" class="mt-3 flex items-center gap-3" role="status">
-      {{ busy }} <button type="button" class="min-h-11 underline" @click="bench.cancel">{{ shellWords.cancel }}</button>
+      {{ busy }}
+      <button type="button" class="min-h-11 underline" @click="bench.cancel">{{ shellWords.cancel }}</button>
     </p>
     <p v-else-if="problem" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert" data-measure-problem>
       {{ problem }}
@@ -140,10 +144,12 @@ async function keep(): Promise<void> {
         <CornerBench v-model:corners="corners" class="mt-2" :class="measured ? '' : 'max-w-xl'" :photo="photo" />
         <div class="mt-3 flex flex-wrap gap-3">
           <button type="button" class="button-main" :disabled="!reference || busy !== ''" @click="reference && bench.measure(reference)">
-            <Ruler :size="18" aria-hidden="true" />{{ measureWords.measure }}
+            <Ruler :size="18" aria-hidden="true" />
+            {{ measureWords.measure }}
           </button>
           <button v-if="proposals.length > 1" type="button" class="button" @click="bench.nextProposal">
-            <RefreshCw :size="18" aria-hidden="true" />{{ measureWords.otherProposal }}
+            <RefreshCw :size="18" aria-hidden="true" />
+            {{ measureWords.otherProposal }}
           </button>
         </div>
       </section>
@@ -154,14 +160,17 @@ async function keep(): Promise<void> {
         </p>
         <p class="hint figures">{{ measured.widthMm.toFixed(1) }} x {{ measured.heightMm.toFixed(1) }} mm</p>
         <MeasuredPieces class="mt-3" :measured="measured" :pieces="pieces" @join="bench.join" @split="split" @drop="bench.drop" />
-        <label class="mt-3 flex min-h-11 items-center gap-3"
-          ><input v-model="keepsImpression" type="checkbox" class="size-5" />{{ measureWords.keepImpression }}</label
-        >
-        <label class="flex min-h-11 items-center gap-3"
-          ><input v-model="keepsPieces" type="checkbox" class="size-5" />{{ measureWords.keepPieces }}</label
-        >
+        <label class="mt-3 flex min-h-11 items-center gap-3">
+          <input v-model="keepsImpression" type="checkbox" class="size-5" />
+          {{ measureWords.keepImpression }}
+        </label>
+        <label class="flex min-h-11 items-center gap-3">
+          <input v-model="keepsPieces" type="checkbox" class="size-5" />
+          {{ measureWords.keepPieces }}
+        </label>
         <button type="button" class="button-main mt-2" :disabled="!holding" @click="keep">
-          <Check :size="18" aria-hidden="true" />{{ measureWords.keep }}
+          <Check :size="18" aria-hidden="true" />
+          {{ measureWords.keep }}
         </button>
       </section>
     </div>

@@ -54,22 +54,24 @@ function toggle(at: number): void {
       <p class="hint">{{ measureWords.piecesLead }}</p>
       <div class="mt-2 flex flex-wrap gap-2">
         <button type="button" class="button" :disabled="marked.size < 2" @click="emit('join', marked)">
-          <Combine :size="18" aria-hidden="true" />{{ measureWords.join }}
+          <Combine :size="18" aria-hidden="true" />
+          {{ measureWords.join }}
         </button>
         <button type="button" class="button" :disabled="marked.size !== 1" @click="emit('split', [...marked][0] ?? 0)">
-          <Scissors :size="18" aria-hidden="true" />{{ measureWords.split }}
+          <Scissors :size="18" aria-hidden="true" />
+          {{ measureWords.split }}
         </button>
         <button type="button" class="button" :disabled="marked.size === 0" @click="emit('drop', marked)">
-          <Trash2 :size="18" aria-hidden="true" />{{ measureWords.drop }}
+          <Trash2 :size="18" aria-hidden="true" />
+          {{ measureWords.drop }}
         </button>
       </div>
       <ol class="mt-2 max-h-72 overflow-y-auto">
         <li v-for="(piece, at) in pieces" :key="at">
-          <label class="flex min-h-11 items-center gap-3 hover:bg-wash"
-            ><input type="checkbox" class="size-5" :checked="marked.has(at)" @change="toggle(at)" /><span class="figures">{{
-              measureWords.piece(at + 1, sizeText(piece))
-            }}</span></label
-          >
+          <label class="flex min-h-11 items-center gap-3 hover:bg-wash">
+            <input type="checkbox" class="size-5" :checked="marked.has(at)" @change="toggle(at)" />
+            <span class="figures">{{ measureWords.piece(at + 1, sizeText(piece)) }}</span>
+          </label>
         </li>
       </ol>
     </div>

@@ -51,29 +51,30 @@ defineExpose({
 
 <template>
   <div class="flex flex-wrap items-start gap-3">
-    <KField class="flex-1 basis-56" :label="measureWords.reference" for="reference"
-      ><select id="reference" v-model="form.kind" class="field">
+    <KField class="flex-1 basis-56" :label="measureWords.reference" for="reference">
+      <select id="reference" v-model="form.kind" class="field">
         <option v-for="kind in KINDS" :key="kind" :value="kind">{{ measureWords.references[kind] }}</option>
-      </select></KField
-    >
+      </select>
+    </KField>
     <template v-if="form.kind === 'squares'">
-      <KField class="w-28" :label="measureWords.squaresAcross" for="squares-across"
-        ><input id="squares-across" v-model.number="form.across" type="number" min="1" max="60" class="field figures"
-      /></KField>
-      <KField class="w-28" :label="measureWords.squaresDown" for="squares-down"
-        ><input id="squares-down" v-model.number="form.down" type="number" min="1" max="60" class="field figures"
-      /></KField>
-      <KField class="w-32" :label="measureWords.squareSide" for="square-side" :problem="square.ok ? '' : measureWords.lengthProblem"
-        ><input id="square-side" v-model="form.square" class="field figures" maxlength="20"
-      /></KField>
+      <KField class="w-28" :label="measureWords.squaresAcross" for="squares-across">
+        <input id="squares-across" v-model.number="form.across" type="number" min="1" max="60" class="field figures" />
+      </KField>
+      <KField class="w-28" :label="measureWords.squaresDown" for="squares-down">
+        <input id="squares-down" v-model.number="form.down" type="number" min="1" max="60" class="field figures" />
+      </KField>
+      <KField class="w-32" :label="measureWords.squareSide" for="square-side" :problem="square.ok ? '' : measureWords.lengthProblem">
+        <input id="square-side" v-model="form.square" class="field figures" maxlength="20" />
+      </KField>
     </template>
     <template v-if="form.kind === 'own'">
-      <KField class="w-44" :label="measureWords.ownSize" for="own-size"
-        ><input id="own-size" v-model="form.own" class="field figures" maxlength="40"
-      /></KField>
-      <label class="mt-7 flex min-h-11 items-center gap-2"
-        ><input v-model="form.isSheet" type="checkbox" class="size-5" />{{ measureWords.isSheet }}</label
-      >
+      <KField class="w-44" :label="measureWords.ownSize" for="own-size">
+        <input id="own-size" v-model="form.own" class="field figures" maxlength="40" />
+      </KField>
+      <label class="mt-7 flex min-h-11 items-center gap-2">
+        <input v-model="form.isSheet" type="checkbox" class="size-5" />
+        {{ measureWords.isSheet }}
+      </label>
     </template>
   </div>
 </template>

@@ -70,14 +70,15 @@ function toggle(id: string): void {
       <summary class="min-h-11 py-2 font-semibold">{{ nameWords.join }}</summary>
       <p class="text-quiet figures">{{ nameWords.joinLead(record.name, sets.length) }}</p>
       <div class="mt-2 flex flex-wrap items-end gap-3">
-        <KField class="flex-1 basis-48" :label="nameWords.joinInto" for="join-into"
-          ><select id="join-into" v-model="intoId" class="field">
+        <KField class="flex-1 basis-48" :label="nameWords.joinInto" for="join-into">
+          <select id="join-into" v-model="intoId" class="field">
             <option value="" />
             <option v-for="each in others" :key="each.id" :value="each.id">{{ each.name }}</option>
-          </select></KField
-        >
+          </select>
+        </KField>
         <button type="button" class="button" :disabled="!intoId" @click="join">
-          <Merge :size="18" aria-hidden="true" />{{ nameWords.joinNow }}
+          <Merge :size="18" aria-hidden="true" />
+          {{ nameWords.joinNow }}
         </button>
       </div>
     </details>
@@ -85,21 +86,21 @@ function toggle(id: string): void {
       <summary class="min-h-11 py-2 font-semibold">{{ nameWords.split }}</summary>
       <p class="text-quiet">{{ nameWords.splitLead }}</p>
       <div class="mt-2 flex flex-wrap items-end gap-3">
-        <KField class="flex-1 basis-48" :label="nameWords.splitName" for="split-name"
-          ><input id="split-name" v-model="newName" class="field" maxlength="300" autocomplete="off"
-        /></KField>
+        <KField class="flex-1 basis-48" :label="nameWords.splitName" for="split-name">
+          <input id="split-name" v-model="newName" class="field" maxlength="300" autocomplete="off" />
+        </KField>
         <button type="button" class="button" :disabled="marked.size === 0 || newName.trim() === ''" @click="split">
-          <Split :size="18" aria-hidden="true" />{{ nameWords.splitNow(marked.size) }}
+          <Split :size="18" aria-hidden="true" />
+          {{ nameWords.splitNow(marked.size) }}
         </button>
       </div>
       <ul class="mt-2 max-h-72 overflow-y-auto">
         <li v-for="holding in sets" :key="holding.id">
-          <label class="flex min-h-11 items-center gap-3 hover:bg-wash"
-            ><input type="checkbox" class="size-5" :checked="marked.has(holding.id)" @change="toggle(holding.id)" /><KTicket
-              :code="codeOf(holding)"
-              size="small"
-            />{{ holding.name }}</label
-          >
+          <label class="flex min-h-11 items-center gap-3 hover:bg-wash">
+            <input type="checkbox" class="size-5" :checked="marked.has(holding.id)" @change="toggle(holding.id)" />
+            <KTicket :code="codeOf(holding)" size="small" />
+            {{ holding.name }}
+          </label>
         </li>
       </ul>
     </details>

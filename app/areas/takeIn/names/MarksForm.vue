@@ -47,10 +47,8 @@ async function keep(way: Way): Promise<void> {
         :key="kind.id"
         class="flex items-center gap-4 border-b border-line py-2"
       >
-        <NuxtLink class="flex-1 underline" :to="{ query: { list: 'kinds' } }">{{ nameWords.kindMark(kind.name) }}</NuxtLink><span
-          class="w-24 text-center font-bold"
-          >{{ kind.suffix }}</span
-        >
+        <NuxtLink class="flex-1 underline" :to="{ query: { list: 'kinds' } }">{{ nameWords.kindMark(kind.name) }}</NuxtLink>
+        <span class="w-24 text-center font-bold">{{ kind.suffix }}</span>
       </li>
     </ul>
   </section>

@@ -146,64 +146,72 @@ async function put(): Promise<void> {
 <template>
   <WouldMoveDialog :count="wouldMove" @take="put" @leave="wouldMove = null" />
   <form class="grid gap-3 sm:grid-cols-2" novalidate @submit.prevent="keep">
-    <KField class="sm:col-span-2" :label="nameWords.name" for="name-name" :problem="problem"
-      ><input id="name-name" v-model="texts.name" class="field" maxlength="300" autocomplete="off"
-    /></KField>
+    <KField class="sm:col-span-2" :label="nameWords.name" for="name-name" :problem="problem">
+      <input id="name-name" v-model="texts.name" class="field" maxlength="300" autocomplete="off" />
+    </KField>
     <template v-if="list === 'brands'">
-      <KField class="sm:col-span-2" :label="nameWords.variants" for="name-variants" :hint="nameWords.variantsHint"
-        ><input id="name-variants" v-model="texts.variants" class="field" maxlength="2000" autocomplete="off"
-      /></KField>
-      <KField :label="nameWords.abbreviation" for="name-short" :hint="nameWords.abbreviationHint"
-        ><input id="name-short" v-model="texts.abbreviation" class="field" maxlength="12" autocomplete="off"
-      /></KField>
+      <KField class="sm:col-span-2" :label="nameWords.variants" for="name-variants" :hint="nameWords.variantsHint">
+        <input id="name-variants" v-model="texts.variants" class="field" maxlength="2000" autocomplete="off" />
+      </KField>
+      <KField :label="nameWords.abbreviation" for="name-short" :hint="nameWords.abbreviationHint">
+        <input id="name-short" v-model="texts.abbreviation" class="field" maxlength="12" autocomplete="off" />
+      </KField>
       <KField :label="nameWords.successor" for="name-successor" :hint="nameWords.successorHint">
         <select id="name-successor" v-model="texts.successorId" class="field">
           <option value="">{{ nameWords.nobody }}</option>
           <option v-for="each in others" :key="each.id" :value="each.id">{{ each.name }}</option>
         </select>
       </KField>
-      <label class="flex min-h-11 items-center gap-3"
-        ><input v-model="texts.isRetired" type="checkbox" class="size-5" />{{ nameWords.retired }}</label
-      >
-      <label class="flex min-h-11 items-center gap-3"
-        ><input v-model="texts.hasOwnNumbering" type="checkbox" class="size-5" />{{ nameWords.numbering }}</label
-      >
+      <label class="flex min-h-11 items-center gap-3">
+        <input v-model="texts.isRetired" type="checkbox" class="size-5" />
+        {{ nameWords.retired }}
+      </label>
+      <label class="flex min-h-11 items-center gap-3">
+        <input v-model="texts.hasOwnNumbering" type="checkbox" class="size-5" />
+        {{ nameWords.numbering }}
+      </label>
       <KField class="sm:col-span-2" :label="nameWords.notes" for="name-notes">
         <textarea id="name-notes" v-model="texts.notes" class="field" rows="2" maxlength="20000" />
       </KField>
     </template>
     <template v-else-if="list === 'kinds'">
-      <KField :label="nameWords.family" for="name-family"
-        ><select id="name-family" v-model="texts.family" class="field">
+      <KField :label="nameWords.family" for="name-family">
+        <select id="name-family" v-model="texts.family" class="field">
           <option v-for="each in KIND_FAMILIES" :key="each" :value="each">{{ nameWords.families[each] }}</option>
-        </select></KField
-      >
-      <KField :label="nameWords.suffix" for="name-suffix" :hint="nameWords.suffixHint"
-        ><input id="name-suffix" v-model="texts.suffix" class="field" maxlength="4" autocomplete="off"
-      /></KField>
-      <KField :label="nameWords.thickness" for="name-thickness" :hint="nameWords.thicknessHint"
-        ><input id="name-thickness" v-model="texts.thickness" class="field figures" maxlength="20" autocomplete="off"
-      /></KField>
-      <KField :label="nameWords.weight" for="name-weight"
-        ><input id="name-weight" v-model="texts.weight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off"
-      /></KField>
-      <label class="flex min-h-11 items-center gap-3 sm:col-span-2"
-        ><input v-model="texts.isLightSensitive" type="checkbox" class="size-5" />{{ nameWords.light }}</label
-      >
+        </select>
+      </KField>
+      <KField :label="nameWords.suffix" for="name-suffix" :hint="nameWords.suffixHint">
+        <input id="name-suffix" v-model="texts.suffix" class="field" maxlength="4" autocomplete="off" />
+      </KField>
+      <KField :label="nameWords.thickness" for="name-thickness" :hint="nameWords.thicknessHint">
+        <input id="name-thickness" v-model="texts.thickness" class="field figures" maxlength="20" autocomplete="off" />
+      </KField>
+      <KField :label="nameWords.weight" for="name-weight">
+        <input id="name-weight" v-model="texts.weight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off" />
+      </KField>
+      <label class="flex min-h-11 items-center gap-3 sm:col-span-2">
+        <input v-model="texts.isLightSensitive" type="checkbox" class="size-5" />
+        {{ nameWords.light }}
+      </label>
     </template>
-    <label v-if="list === 'themes'" class="flex min-h-11 items-center gap-3 sm:col-span-2"
-      ><input v-model="texts.sharesPage" type="checkbox" class="size-5" />{{ nameWords.sharesPage }}</label
-    >
+    <label v-if="list === 'themes'" class="flex min-h-11 items-center gap-3 sm:col-span-2">
+      <input v-model="texts.sharesPage" type="checkbox" class="size-5" />
+      {{ nameWords.sharesPage }}
+    </label>
     <KField
       v-if="list === 'themes' || list === 'categories'"
       class="sm:col-span-2"
       :label="nameWords.seeAlso"
       for="name-see"
       :hint="nameWords.seeAlsoHint"
-      ><input id="name-see" v-model="texts.seeAlso" class="field" maxlength="2000" autocomplete="off"
-    /></KField>
+    >
+      <input id="name-see" v-model="texts.seeAlso" class="field" maxlength="2000" autocomplete="off" />
+    </KField>
     <div class="flex justify-end sm:col-span-2">
-      <button type="submit" class="button-main"><Check :size="18" aria-hidden="true" />{{ nameWords.keep }}</button>
+      <button type="submit" class="button-main">
+        <Check :size="18" aria-hidden="true" />
+        {{ nameWords.keep }}
+      </button>
     </div>
   </form>
 </template>

@@ -25,9 +25,8 @@ const { isOver } = useReorder(
       @click="emit('open')"
     >
       <GripVertical v-if="isOrdered" :size="16" class="shrink-0 text-quiet" aria-hidden="true" />
-      <span class="min-w-0 flex-1 truncate" :class="isOpen ? 'font-semibold' : ''">{{ name }}</span><span class="hint figures">{{
-        nameWords.sets(sets)
-      }}</span>
+      <span class="min-w-0 flex-1 truncate" :class="isOpen ? 'font-semibold' : ''">{{ name }}</span>
+      <span class="hint figures">{{ nameWords.sets(sets) }}</span>
     </button>
   </li>
 </template>

@@ -52,6 +52,10 @@ const setsOf = computed(() => {
 })
 const opened = computed(() => fresh.value ?? records.value.find(record => record.id === openId.value) ?? null)
 
+function closeName(): void {
+  fresh.value = null
+  openId.value = null
+}
 function open(id: string): void {
   fresh.value = null
   openId.value = openId.value === id ? null : id
@@ -134,7 +138,8 @@ async function keyed(event: KeyboardEvent): Promise<void> {
         <p class="text-quiet">{{ nameWords.lead }}</p>
       </div>
       <button v-if="!isMarks" type="button" class="button-main" @click="make">
-        <Plus :size="18" aria-hidden="true" />{{ nameWords.make[list] }}
+        <Plus :size="18" aria-hidden="true" />
+        {{ nameWords.make[list] }}
       </button>
     </div>
     <nav class="mt-4 flex overflow-x-auto overflow-y-hidden border-b-3 border-line" :aria-label="nameWords.listsLabel">
@@ -146,20 +151,19 @@ async function keyed(event: KeyboardEvent): Promise<void> {
         class="flex min-h-11 items-center border-b-3 px-3 font-semibold sm:px-4"
         :class="each === (isMarks ? 'marks' : list) ? 'border-strong' : 'border-transparent text-quiet'"
         :aria-current="each === (isMarks ? 'marks' : list) ? 'page' : undefined"
-        @click="
-          openId = null
-          fresh = null
-        "
-        >{{ nameWords.lists[each] }}</NuxtLink
+        @click="closeName"
       >
+        {{ nameWords.lists[each] }}
+      </NuxtLink>
     </nav>
     <WouldMoveDialog :count="wouldMove" @take="takeOrder" @leave="dropOrder()" />
     <MarksForm v-if="isMarks" class="mt-4" />
     <template v-else>
       <p class="hint mt-2">{{ isOrdered ? nameWords.orderHint : nameWords.brandHint }}</p>
-      <template v-if="list === 'themes'"
-        ><SharedPages class="mt-2" :sets-of="id => setsOf.get(id)?.length ?? 0" /><StartThemes class="mt-2" :is-open="records.length < 4"
-      /></template>
+      <template v-if="list === 'themes'">
+        <SharedPages class="mt-2" :sets-of="id => setsOf.get(id)?.length ?? 0" />
+        <StartThemes class="mt-2" :is-open="records.length < 4" />
+      </template>
       <div class="mt-3 grid gap-6 md:grid-cols-[1fr_1.2fr]">
         <p v-if="records.length === 0" class="py-8 text-quiet">{{ nameWords.empty[list] }}</p>
         <ul v-else class="content-start border-t border-line" @keydown="keyed">

@@ -24,7 +24,8 @@ async function add(school: ThemeSchool): Promise<void> {
           <p class="hint">{{ START_THEMES[school].join(', ') }}</p>
         </div>
         <button type="button" class="button" :aria-label="nameWords.addSchool(nameWords.schools[school])" @click="add(school)">
-          <Plus :size="18" aria-hidden="true" />{{ nameWords.add }}
+          <Plus :size="18" aria-hidden="true" />
+          {{ nameWords.add }}
         </button>
       </li>
     </ul>

@@ -10,9 +10,9 @@ const emit = defineEmits<{ take: []; leave: [] }>()
 <template>
   <KDialog :open="count !== null" :title="refileWords.orderTitle" @close="emit('leave')">
     <p class="mt-2" data-would-move>{{ refileWords.wouldMove(count ?? 0) }} {{ refileWords.wouldMoveHint }}</p>
-    <template #actions
-      ><button type="button" class="button" @click="emit('leave')">{{ refileWords.putBack }}</button
-      ><button type="button" class="button-main" @click="emit('take')">{{ refileWords.takeOrder }}</button></template
-    >
+    <template #actions>
+      <button type="button" class="button" @click="emit('leave')">{{ refileWords.putBack }}</button>
+      <button type="button" class="button-main" @click="emit('take')">{{ refileWords.takeOrder }}</button>
+    </template>
   </KDialog>
 </template>

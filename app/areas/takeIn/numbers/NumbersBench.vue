@@ -76,7 +76,10 @@ function open(id: string): void {
         <h1 class="text-[1.6rem]">{{ numberWords.title }}</h1>
         <p class="text-quiet">{{ numberWords.lead }}</p>
       </div>
-      <button type="button" class="button" @click="make"><Plus :size="18" aria-hidden="true" />{{ numberWords.newSeries }}</button>
+      <button type="button" class="button" @click="make">
+        <Plus :size="18" aria-hidden="true" />
+        {{ numberWords.newSeries }}
+      </button>
     </div>
     <div class="mt-5 grid gap-6 md:grid-cols-2">
       <div>
@@ -88,16 +91,17 @@ function open(id: string): void {
               :class="opened?.id === each.id ? 'bg-wash font-semibold' : ''"
               @click="open(each.id)"
             >
-              <KTicket :code="writeCode(each, 42, null)" size="small" /><span class="flex-1">{{ each.name }}</span
-              ><span v-if="each.isRunning" class="hint">{{ numberWords.runsNow }}</span>
+              <KTicket :code="writeCode(each, 42, null)" size="small" />
+              <span class="flex-1">{{ each.name }}</span>
+              <span v-if="each.isRunning" class="hint">{{ numberWords.runsNow }}</span>
             </button>
           </li>
         </ul>
         <section class="mt-6" data-reports>
           <h2 class="text-[1.2rem]">{{ numberWords.reports }}</h2>
           <p v-if="isTidy" class="text-quiet">{{ numberWords.nothing }}</p>
-          <template v-for="each in gaps" :key="each.series.id"
-            ><h3 class="mt-3 font-semibold figures">{{ numberWords.gaps(each.gaps.length, each.series.name) }}</h3>
+          <template v-for="each in gaps" :key="each.series.id">
+            <h3 class="mt-3 font-semibold figures">{{ numberWords.gaps(each.gaps.length, each.series.name) }}</h3>
             <p class="hint">{{ numberWords.gapsLead }}</p>
             <p class="figures">
               {{
@@ -106,24 +110,25 @@ function open(id: string): void {
                   .map(({ from, to }) => numberWords.gap(from, to))
                   .join(', ')
               }}
-            </p></template
-          >
-          <template v-if="doubles.length"
-            ><h3 class="mt-3 font-semibold text-ochre figures">{{ numberWords.doubles(doubles.length) }}</h3>
+            </p>
+          </template>
+          <template v-if="doubles.length">
+            <h3 class="mt-3 font-semibold text-ochre figures">{{ numberWords.doubles(doubles.length) }}</h3>
             <p class="hint">{{ numberWords.doublesLead }}</p>
             <ul>
               <li v-for="each in doubles.slice(0, SHOWN)" :key="each.text">
-                <strong class="figures">{{ each.text }}</strong>: {{ each.holdingIds.map(nameOf).join('; ') }}
+                <strong class="figures">{{ each.text }}:</strong>
+                {{ each.holdingIds.map(nameOf).join('; ') }}
               </li>
-            </ul></template
-          >
+            </ul>
+          </template>
           <template v-if="labels.length">
             <h3 class="mt-3 font-semibold text-ochre figures">{{ numberWords.labels(labels.length) }}</h3>
             <p class="hint">{{ numberWords.labelsLead }}</p>
             <ul data-labels>
               <li v-for="each in labels.slice(0, SHOWN)" :key="each.id" class="flex flex-wrap items-center gap-x-3">
-                <span class="min-w-0 flex-1 basis-48">{{ numberWords.labelRow(each.was, each.becomes) }}: {{ nameOf(each.id) }}</span
-                ><button type="button" class="min-h-11 underline" @click="renew([each])">{{ numberWords.labelRenewed }}</button>
+                <span class="min-w-0 flex-1 basis-48">{{ numberWords.labelRow(each.was, each.becomes) }}: {{ nameOf(each.id) }}</span>
+                <button type="button" class="min-h-11 underline" @click="renew([each])">{{ numberWords.labelRenewed }}</button>
               </li>
             </ul>
             <button v-if="labels.length > 1" type="button" class="button mt-1" @click="renew(labels)">
@@ -139,10 +144,10 @@ function open(id: string): void {
                 :key="`${each.holding.id} ${each.text}`"
                 class="mt-1 flex flex-wrap items-center gap-x-3"
               >
-                <span class="min-w-0 flex-1 basis-48"
-                  ><strong class="figures">{{ each.text }}</strong
-                  >: {{ nameOf(each.holding.id) }}</span
-                >
+                <span class="min-w-0 flex-1 basis-48">
+                  <strong class="figures">{{ each.text }}:</strong>
+                  {{ nameOf(each.holding.id) }}
+                </span>
                 <select
                   class="field w-auto"
                   :aria-label="numberWords.readingOf(each.text)"

@@ -68,38 +68,42 @@ async function keep(): Promise<void> {
 
 <template>
   <form class="grid gap-3 sm:grid-cols-2" novalidate @submit.prevent="keep">
-    <KField class="sm:col-span-2" :label="numberWords.name" for="series-name" :problem="problem"
-      ><input id="series-name" v-model="form.name" class="field" maxlength="300" autocomplete="off"
-    /></KField>
-    <KField :label="numberWords.prefix" for="series-prefix" :hint="numberWords.prefixHint"
-      ><input id="series-prefix" v-model="form.prefix" class="field" maxlength="24" autocomplete="off"
-    /></KField>
-    <KField :label="numberWords.padding" for="series-padding" :hint="numberWords.paddingHint"
-      ><input id="series-padding" v-model.number="form.padding" type="number" min="0" max="8" class="field figures"
-    /></KField>
-    <label class="flex min-h-11 items-center gap-3 sm:col-span-2"
-      ><input
+    <KField class="sm:col-span-2" :label="numberWords.name" for="series-name" :problem="problem">
+      <input id="series-name" v-model="form.name" class="field" maxlength="300" autocomplete="off" />
+    </KField>
+    <KField :label="numberWords.prefix" for="series-prefix" :hint="numberWords.prefixHint">
+      <input id="series-prefix" v-model="form.prefix" class="field" maxlength="24" autocomplete="off" />
+    </KField>
+    <KField :label="numberWords.padding" for="series-padding" :hint="numberWords.paddingHint">
+      <input id="series-padding" v-model.number="form.padding" type="number" min="0" max="8" class="field figures" />
+    </KField>
+    <label class="flex min-h-11 items-center gap-3 sm:col-span-2">
+      <input
         type="checkbox"
         class="size-5"
         :checked="form.suffixBy === 'kind'"
         @change="form.suffixBy = form.suffixBy === 'kind' ? 'none' : 'kind'"
-      /><span
-        >{{ numberWords.suffix }}<span class="hint block">{{ numberWords.suffixHint }}</span></span
-      ></label
-    >
+      />
+      <span>
+        {{ numberWords.suffix }}
+        <span class="hint block">{{ numberWords.suffixHint }}</span>
+      </span>
+    </label>
     <KField
       v-if="!series.partOf"
       class="sm:col-span-2"
       :label="numberWords.countsBy"
       for="series-counts"
       :hint="numberWords.countsByHint[form.countsBy]"
-      ><select id="series-counts" v-model="form.countsBy" class="field">
+    >
+      <select id="series-counts" v-model="form.countsBy" class="field">
         <option v-for="each in NUMBER_SCHOOLS" :key="each" :value="each">{{ numberWords.schools[each] }}</option>
-      </select></KField
-    >
-    <label v-if="!series.partOf" class="flex min-h-11 items-center gap-3 sm:col-span-2"
-      ><input v-model="form.isRunning" type="checkbox" class="size-5" :disabled="series.isRunning" />{{ numberWords.runs }}</label
-    >
+      </select>
+    </KField>
+    <label v-if="!series.partOf" class="flex min-h-11 items-center gap-3 sm:col-span-2">
+      <input v-model="form.isRunning" type="checkbox" class="size-5" :disabled="series.isRunning" />
+      {{ numberWords.runs }}
+    </label>
     <div class="sm:col-span-2">
       <p class="label">{{ numberWords.sample }}</p>
       <p class="flex flex-wrap gap-3" data-sample>
@@ -115,7 +119,8 @@ async function keep(): Promise<void> {
     </div>
     <div class="flex justify-end sm:col-span-2">
       <button type="submit" class="button-main" :disabled="Boolean(clash)">
-        <Check :size="18" aria-hidden="true" />{{ numberWords.keep }}
+        <Check :size="18" aria-hidden="true" />
+        {{ numberWords.keep }}
       </button>
     </div>
   </form>

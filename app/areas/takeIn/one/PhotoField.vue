@@ -45,7 +45,8 @@ function fromCamera(event: Event): void {
           @file="take"
         />
         <button v-if="!isShown" type="button" class="button sm:hidden" @click="camera?.click()">
-          <Camera :size="18" aria-hidden="true" />{{ takeInWords.photoCamera }}
+          <Camera :size="18" aria-hidden="true" />
+          {{ takeInWords.photoCamera }}
         </button>
         <input
           ref="camera"
@@ -58,7 +59,8 @@ function fromCamera(event: Event): void {
           @change="fromCamera"
         />
         <button v-if="hash" type="button" class="button" @click="hash = null">
-          <Trash2 :size="18" aria-hidden="true" />{{ takeInWords.photoRemove }}
+          <Trash2 :size="18" aria-hidden="true" />
+          {{ takeInWords.photoRemove }}
         </button>
         <p v-if="problem" class="max-w-64 text-[0.88rem] font-semibold text-berry" role="alert">{{ problem }}</p>
       </div>

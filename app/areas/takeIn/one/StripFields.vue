@@ -92,8 +92,8 @@ defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
 
 <template>
   <div class="grid content-start gap-x-4 gap-y-3 sm:grid-cols-2 lg:grid-cols-6">
-    <KField v-if="!isClassing" class="sm:col-span-2 lg:col-span-6" :label="takeInWords.name" for="take-name" :problem="nameProblem"
-      ><input
+    <KField v-if="!isClassing" class="sm:col-span-2 lg:col-span-6" :label="takeInWords.name" for="take-name" :problem="nameProblem">
+      <input
         id="take-name"
         ref="nameField"
         v-model="texts.name"
@@ -102,14 +102,15 @@ defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
         maxlength="4000"
         autocomplete="off"
         :aria-invalid="nameProblem !== ''"
-    /></KField>
+      />
+    </KField>
     <div v-if="!isClassing" class="lg:col-span-2">
-      <KField :label="takeInWords.brand" for="take-brand"
-        ><KCombo id="take-brand" v-model="texts.brand" :label="takeInWords.brand" :options="names('brands')"
-      /></KField>
+      <KField :label="takeInWords.brand" for="take-brand">
+        <KCombo id="take-brand" v-model="texts.brand" :label="takeInWords.brand" :options="names('brands')" />
+      </KField>
       <p v-if="nearBrand" class="mt-1 flex flex-wrap items-center gap-x-2" role="status">
-        {{ pileWords.sameBrand(nearBrand.name)
-        }}<button type="button" class="min-h-9 underline" @click="texts.brand = nearBrand.name">
+        {{ pileWords.sameBrand(nearBrand.name) }}
+        <button type="button" class="min-h-9 underline" @click="texts.brand = nearBrand.name">
           {{ pileWords.sameBrandYes(nearBrand.name) }}
         </button>
       </p>
@@ -124,15 +125,16 @@ defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
       <SuggestionLine :suggestions="suggested.kind" @take="take" />
     </div>
     <div v-if="!isClassing" class="lg:col-span-2">
-      <KField :label="takeInWords.size" for="take-size" :hint="sizeHint" :problem="sizeProblem"
-        ><input
+      <KField :label="takeInWords.size" for="take-size" :hint="sizeHint" :problem="sizeProblem">
+        <input
           id="take-size"
           v-model="texts.size"
           class="field figures"
           maxlength="80"
           autocomplete="off"
           :aria-invalid="sizeProblem !== ''"
-      /></KField>
+        />
+      </KField>
       <p v-if="!size.ok && size.code === 'twoSizes'" class="mt-1 flex flex-wrap gap-2">
         <button v-for="each in size.sizes" :key="each.widthMm" type="button" class="button" @click="texts.size = exactSize(each)">
           {{ takeInWords.eitherSize(sizeText(each), exactSize(each)) }}
@@ -145,30 +147,31 @@ defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
       for="take-words"
       :hint="takeInWords.wordsHint"
       :problem="wordsProblem"
-      ><input id="take-words" v-model="texts.words" class="field" dir="auto" maxlength="4000" autocomplete="off"
-    /></KField>
+    >
+      <input id="take-words" v-model="texts.words" class="field" dir="auto" maxlength="4000" autocomplete="off" />
+    </KField>
     <div :class="isClassing ? 'lg:col-span-2' : 'lg:col-span-3'" @keydown.capture="takeFirst($event, 'theme')">
-      <KField :label="takeInWords.themes" for="take-themes" :hint="takeInWords.themesHint"
-        ><ThemesField v-model:themes="texts.themes" v-model:typed="texts.theme" :options="names('themes')"
-      /></KField>
+      <KField :label="takeInWords.themes" for="take-themes" :hint="takeInWords.themesHint">
+        <ThemesField v-model:themes="texts.themes" v-model:typed="texts.theme" :options="names('themes')" />
+      </KField>
       <SuggestionLine :suggestions="suggested.theme" @take="take" />
     </div>
     <div :class="isClassing ? 'lg:col-span-2' : 'lg:col-span-3'" @keydown.capture="takeFirst($event, 'category')">
-      <KField :label="takeInWords.category" for="take-category"
-        ><KCombo id="take-category" v-model="texts.category" :label="takeInWords.category" :options="names('categories')"
-      /></KField>
+      <KField :label="takeInWords.category" for="take-category">
+        <KCombo id="take-category" v-model="texts.category" :label="takeInWords.category" :options="names('categories')" />
+      </KField>
       <SuggestionLine :suggestions="suggested.category" @take="take" />
     </div>
     <template v-if="!isClassing">
-      <KField v-if="!isKnown" class="lg:col-span-2" :label="pileWords.written" for="take-written" :hint="pileWords.writtenHint"
-        ><input id="take-written" v-model="texts.written" class="field figures" maxlength="80" autocomplete="off"
-      /></KField>
-      <KField class="lg:col-span-2" :label="pileWords.date" for="take-date" :problem="dateProblem"
-        ><input id="take-date" v-model="texts.acquiredOn" class="field figures" maxlength="40" autocomplete="off"
-      /></KField>
-      <KField class="lg:col-span-2" :label="pileWords.price" for="take-price" :problem="priceProblem"
-        ><input id="take-price" v-model="texts.price" class="field figures" maxlength="40" autocomplete="off"
-      /></KField>
+      <KField v-if="!isKnown" class="lg:col-span-2" :label="pileWords.written" for="take-written" :hint="pileWords.writtenHint">
+        <input id="take-written" v-model="texts.written" class="field figures" maxlength="80" autocomplete="off" />
+      </KField>
+      <KField class="lg:col-span-2" :label="pileWords.date" for="take-date" :problem="dateProblem">
+        <input id="take-date" v-model="texts.acquiredOn" class="field figures" maxlength="40" autocomplete="off" />
+      </KField>
+      <KField class="lg:col-span-2" :label="pileWords.price" for="take-price" :problem="priceProblem">
+        <input id="take-price" v-model="texts.price" class="field figures" maxlength="40" autocomplete="off" />
+      </KField>
     </template>
     <SearchWords
       v-model="texts.searchWords"

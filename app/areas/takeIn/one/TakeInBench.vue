@@ -166,23 +166,31 @@ useSettleKey(() => void save(true))
       </div>
       <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
         <p v-if="!editing" class="text-right">
-          <span class="hint block">{{ takeInWords.nextNumber }}</span><KTicket :code="next" size="large" />
+          <span class="hint block">{{ takeInWords.nextNumber }}</span>
+          <KTicket :code="next" size="large" />
         </p>
         <KTicket v-else :code="codeOf(editing)" size="large" />
-        <NuxtLink v-if="editing" :to="`/take-in/measure?set=${editing.id}`" class="button"
-          ><Ruler :size="18" aria-hidden="true" />{{ holderWords.measure }}</NuxtLink
-        >
-        <NuxtLink v-if="!editing" to="/take-in/names" class="button"><Tags :size="18" aria-hidden="true" />{{ nameWords.button }}</NuxtLink>
-        <NuxtLink v-if="!editing" to="/take-in/numbers" class="button"
-          ><Hash :size="18" aria-hidden="true" />{{ numberWords.button }}</NuxtLink
-        >
-        <NuxtLink v-if="!editing" to="/take-in/list" class="button"
-          ><FileSpreadsheet :size="18" aria-hidden="true" />{{ takeInWords.list }}</NuxtLink
-        >
+        <NuxtLink v-if="editing" :to="`/take-in/measure?set=${editing.id}`" class="button">
+          <Ruler :size="18" aria-hidden="true" />
+          {{ holderWords.measure }}
+        </NuxtLink>
+        <NuxtLink v-if="!editing" to="/take-in/names" class="button">
+          <Tags :size="18" aria-hidden="true" />
+          {{ nameWords.button }}
+        </NuxtLink>
+        <NuxtLink v-if="!editing" to="/take-in/numbers" class="button">
+          <Hash :size="18" aria-hidden="true" />
+          {{ numberWords.button }}
+        </NuxtLink>
+        <NuxtLink v-if="!editing" to="/take-in/list" class="button">
+          <FileSpreadsheet :size="18" aria-hidden="true" />
+          {{ takeInWords.list }}
+        </NuxtLink>
       </div>
     </div>
     <p v-if="isRestored" class="mt-3 flex flex-wrap items-center gap-3 bg-wash px-3 py-1">
-      {{ takeInWords.draftKept }}<button type="button" class="min-h-11 underline" @click="startOver">{{ takeInWords.discard }}</button>
+      {{ takeInWords.draftKept }}
+      <button type="button" class="min-h-11 underline" @click="startOver">{{ takeInWords.discard }}</button>
     </p>
     <PhotosDrop v-if="!editing" class="mt-4" @photos="takePhotos" />
     <form class="mt-4 grid gap-x-6 gap-y-4 md:grid-cols-[1fr_19rem]" novalidate @submit.prevent="save(editing !== null)">
@@ -200,21 +208,29 @@ useSettleKey(() => void save(true))
       <div class="action-row md:col-span-2">
         <template v-if="editing">
           <button type="submit" class="button-main" :disabled="isBusy">
-            <Check :size="18" aria-hidden="true" />{{ takeInWords.saveEdit }}
+            <Check :size="18" aria-hidden="true" />
+            {{ takeInWords.saveEdit }}
           </button>
           <NuxtLink to="/" class="button">{{ shellWords.cancel }}</NuxtLink>
         </template>
         <template v-else>
           <button type="submit" class="button-main" :disabled="isBusy">
-            <CornerDownLeft :size="18" aria-hidden="true" />{{ pileWords.next }}</button
-          ><span class="hint hidden sm:inline">{{ pileWords.nextHint }}</span>
+            <CornerDownLeft :size="18" aria-hidden="true" />
+            {{ pileWords.next }}
+          </button>
+          <span class="hint hidden sm:inline">{{ pileWords.nextHint }}</span>
           <button type="button" class="button" :disabled="isBusy" @click="save(true)">
-            <Check :size="18" aria-hidden="true" />{{ takeInWords.save }}</button
-          ><span class="hint hidden sm:inline">{{ takeInWords.saveHint }}</span>
+            <Check :size="18" aria-hidden="true" />
+            {{ takeInWords.save }}
+          </button>
+          <span class="hint hidden sm:inline">{{ takeInWords.saveHint }}</span>
         </template>
       </div>
     </form>
-    <div v-if="editing" class="mt-6 grid gap-6"><GoesWith :holding="editing" /><PiecesEditor :holding="editing" /></div>
+    <div v-if="editing" class="mt-6 grid gap-6">
+      <GoesWith :holding="editing" />
+      <PiecesEditor :holding="editing" />
+    </div>
     <PileStrips v-if="!editing" class="mt-6" :open-id="openId" @open="draft.openStrip($event)" />
   </div>
 </template>

@@ -37,8 +37,8 @@ function keyed(event: KeyboardEvent): void {
         class="flex items-center border border-edge pl-3"
         :class="index === 0 ? 'bg-wash font-semibold' : ''"
       >
-        {{ theme
-        }}<button
+        {{ theme }}
+        <button
           type="button"
           class="grid h-10 w-9 place-items-center"
           :aria-label="takeInWords.removeTheme(theme)"

@@ -19,10 +19,10 @@ function choose(collection: (typeof COLLECTIONS)[number]): void {
     <div class="grid gap-x-6 sm:grid-cols-3">
       <label v-for="each in COLLECTIONS" :key="each" class="flex min-h-11 items-start gap-3 py-2">
         <input type="radio" name="collection" class="mt-0.5 size-5 shrink-0" :checked="chosen === each" @change="choose(each)" />
-        <span class="leading-tight"
-          ><span class="font-semibold">{{ pileWords.collections[each] }}</span
-          ><span class="hint block">{{ pileWords.collectionSays[each] }}</span></span
-        >
+        <span class="leading-tight">
+          <span class="font-semibold">{{ pileWords.collections[each] }}</span>
+          <span class="hint block">{{ pileWords.collectionSays[each] }}</span>
+        </span>
       </label>
     </div>
   </fieldset>

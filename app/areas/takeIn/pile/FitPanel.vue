@@ -105,12 +105,13 @@ defineExpose({ finish })
   <div>
     <h2 class="text-[1.15rem]">{{ holderWords.ask }}</h2>
     <div v-if="!holding.size && !isBlock" class="mt-2 flex flex-wrap items-start gap-3">
-      <KField class="flex-1 basis-56" :label="holderWords.sizeAsk" for="fit-size" :hint="holderWords.sizeHint" :problem="sizeProblem"
-        ><input id="fit-size" v-model="size" class="field figures" maxlength="80" autocomplete="off"
-      /></KField>
-      <NuxtLink :to="`/take-in/measure?set=${holding.id}`" class="button mt-7"
-        ><Ruler :size="18" aria-hidden="true" />{{ holderWords.measure }}</NuxtLink
-      >
+      <KField class="flex-1 basis-56" :label="holderWords.sizeAsk" for="fit-size" :hint="holderWords.sizeHint" :problem="sizeProblem">
+        <input id="fit-size" v-model="size" class="field figures" maxlength="80" autocomplete="off" />
+      </KField>
+      <NuxtLink :to="`/take-in/measure?set=${holding.id}`" class="button mt-7">
+        <Ruler :size="18" aria-hidden="true" />
+        {{ holderWords.measure }}
+      </NuxtLink>
     </div>
     <div v-if="choices.length" class="mt-2 grid gap-4 lg:grid-cols-[1fr_20rem]">
       <fieldset>
@@ -124,29 +125,30 @@ defineExpose({ finish })
           :class="chosenTypeId === each.type.id ? 'bg-wash' : ''"
         >
           <input v-model="chosenTypeId" type="radio" name="holder-type" class="mt-0.5 size-5" :value="each.type.id" />
-          <span class="leading-snug"
-            ><span class="font-semibold">{{ each.type.name }}</span
-            >: {{ holderWords.way[each.answer.way].toLowerCase()
-            }}<span class="hint block"
-              >{{ each.type.inner ? holderWords.answer(each.answer, lengthText) : holderWords.anySize }}.
-              {{ container ? holderWords.container(each.container, container.name, lengthText) : '' }}</span
-            ></span
-          >
+          <span class="leading-snug">
+            <span class="font-semibold">{{ each.type.name }}:</span>
+            {{ holderWords.way[each.answer.way].toLowerCase() }}
+            <span class="hint block">
+              {{ each.type.inner ? holderWords.answer(each.answer, lengthText) : holderWords.anySize }}.
+              {{ container ? holderWords.container(each.container, container.name, lengthText) : '' }}
+            </span>
+          </span>
         </label>
-        <KField class="mt-2" :label="holderWords.others" for="fit-other"
-          ><select id="fit-other" v-model="chosenTypeId" class="field">
+        <KField class="mt-2" :label="holderWords.others" for="fit-other">
+          <select id="fit-other" v-model="chosenTypeId" class="field">
             <option v-for="each in choices" :key="each.type.id" :value="each.type.id">
               {{ each.type.name }}: {{ holderWords.way[each.answer.way].toLowerCase() }}
             </option>
             <option value="">{{ holderWords.anyHolder }}</option>
-          </select></KField
-        >
+          </select>
+        </KField>
         <p v-if="nextUp" class="mt-2">{{ holderWords.nextUp(nextUp.name) }}</p>
         <details v-if="refused.length" class="mt-2" :open="isTooBig">
           <summary class="min-h-11 content-center">{{ holderWords.refused(advice?.refused.length ?? 0) }}</summary>
           <ul>
             <li v-for="each in refused" :key="each.type.id" class="border-t border-line py-1 figures">
-              <span class="font-semibold">{{ each.type.name }}</span>: {{ holderWords.whyNot(each.why, lengthText) }}
+              <span class="font-semibold">{{ each.type.name }}:</span>
+              {{ holderWords.whyNot(each.why, lengthText) }}
             </li>
           </ul>
         </details>
@@ -154,18 +156,20 @@ defineExpose({ finish })
       <div v-if="choice">
         <FitDrawing v-if="choice.type.inner" :type="choice.type" :answer="choice.answer" />
         <p v-if="choice.answer.isIrreversible" class="border-l-4 border-berry bg-wash px-3 py-2 font-semibold text-berry" role="alert">
-          {{ holderWords.irreversible }} <span class="block font-normal text-night">{{ holderWords.blade }}</span>
+          {{ holderWords.irreversible }}
+          <span class="block font-normal text-night">{{ holderWords.blade }}</span>
         </p>
         <div v-if="cuts.length" class="mt-2" data-cuts>
           <h3 class="font-semibold">{{ holderWords.cuts }}</h3>
           <ul>
             <li v-for="cut in cuts" :key="cut.of" class="figures">
-              {{ holderWords.cut[cut.of] }}: <strong>{{ cutText(cut) }}</strong>
+              {{ holderWords.cut[cut.of] }}:
+              <strong>{{ cutText(cut) }}</strong>
             </li>
           </ul>
           <p class="hint">
-            {{ holderWords.cutsDown }} {{ holderWords.blade
-            }}<template v-if="cuts.some(cut => cut.of === 'magnet')"> {{ holderWords.magnet }}</template>
+            {{ holderWords.cutsDown }} {{ holderWords.blade }}
+            <template v-if="cuts.some(cut => cut.of === 'magnet')">{{ holderWords.magnet }}</template>
           </p>
         </div>
       </div>
@@ -180,7 +184,8 @@ defineExpose({ finish })
           class="flex min-h-11 items-center gap-3 px-2 hover:bg-wash"
           :class="chosenKind === type ? 'bg-wash font-semibold' : ''"
         >
-          <input v-model="chosenKind" type="radio" name="sits-in" class="size-5" :value="type" />{{ pileWords.fitHolder[type] }}
+          <input v-model="chosenKind" type="radio" name="sits-in" class="size-5" :value="type" />
+          {{ pileWords.fitHolder[type] }}
         </label>
       </div>
     </fieldset>

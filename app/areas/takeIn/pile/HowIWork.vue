@@ -28,23 +28,24 @@ function toggle(stage: (typeof OPTIONAL_STAGES)[number]): void {
     <CollectionChoice class="mt-4" />
     <fieldset class="mt-4">
       <legend class="label">{{ pileWords.stagesUsed }}</legend>
-      <label v-for="stage in OPTIONAL_STAGES" :key="stage" class="flex min-h-11 items-center gap-3"
-        ><input type="checkbox" class="size-5" :checked="settings.stages.includes(stage)" @change="toggle(stage)" />{{
-          pileWords.stages[stage]
-        }}
-        <span class="hint">{{ pileWords.stageHint[stage] }}</span></label
-      >
+      <label v-for="stage in OPTIONAL_STAGES" :key="stage" class="flex min-h-11 items-center gap-3">
+        <input type="checkbox" class="size-5" :checked="settings.stages.includes(stage)" @change="toggle(stage)" />
+        {{ pileWords.stages[stage] }}
+        <span class="hint">{{ pileWords.stageHint[stage] }}</span>
+      </label>
     </fieldset>
-    <label class="mt-4 flex min-h-11 items-center gap-3"
-      ><input
+    <label class="mt-4 flex min-h-11 items-center gap-3">
+      <input
         type="checkbox"
         class="size-5"
         :checked="settings.keepsOriginals"
         @change="change({ keepsOriginals: !settings.keepsOriginals })"
-      /><span
-        >{{ pileWords.originals }}<span class="hint block">{{ pileWords.originalsHint }}</span></span
-      ></label
-    >
+      />
+      <span>
+        {{ pileWords.originals }}
+        <span class="hint block">{{ pileWords.originalsHint }}</span>
+      </span>
+    </label>
     <KField class="mt-4" :label="pileWords.forNowPlace" for="for-now" :hint="pileWords.forNowLead">
       <select
         id="for-now"

@@ -76,10 +76,12 @@ useEventListener('paste', (event: ClipboardEvent) => {
     <KProgress v-if="busy" :text="pileWords.photosBusy" :done="busy.done" :total="busy.total" @cancel="isStopped = true" />
     <div v-else class="flex flex-wrap items-center gap-x-3 gap-y-2">
       <button type="button" class="button sm:hidden" @click="camera?.click()">
-        <Camera :size="18" aria-hidden="true" />{{ takeInWords.photoCamera }}
+        <Camera :size="18" aria-hidden="true" />
+        {{ takeInWords.photoCamera }}
       </button>
       <button type="button" class="button" @click="files?.click()">
-        <ImagePlus :size="18" aria-hidden="true" />{{ pileWords.photos }}
+        <ImagePlus :size="18" aria-hidden="true" />
+        {{ pileWords.photos }}
       </button>
       <span class="hint">{{ pileWords.photosHint }}</span>
     </div>

@@ -51,12 +51,12 @@ async function drop(draft: Draft): Promise<void> {
           @click="emit('open', draft)"
         >
           <span class="h-14 w-11 shrink-0"><KImpression :hash="draft.pictureHash" /></span>
-          <span class="min-w-0"
-            ><span class="block truncate font-semibold" :class="draft.texts.name ? '' : 'text-quiet'">{{
-              draft.texts.name || pileWords.unnamed
-            }}</span
-            ><span class="hint block truncate">{{ facts(draft) }}</span></span
-          >
+          <span class="min-w-0">
+            <span class="block truncate font-semibold" :class="draft.texts.name ? '' : 'text-quiet'">
+              {{ draft.texts.name || pileWords.unnamed }}
+            </span>
+            <span class="hint block truncate">{{ facts(draft) }}</span>
+          </span>
         </button>
         <button
           type="button"

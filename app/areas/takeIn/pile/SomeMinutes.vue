@@ -36,15 +36,16 @@ function start(): void {
 <template>
   <KDialog :open="open" :title="pileWords.tenMinutes" @close="open = false">
     <p class="text-quiet">{{ pileWords.minutesLead }}</p>
-    <KField class="mt-3" :label="pileWords.minutes" for="minutes"
-      ><input id="minutes" v-model.number="minutes" type="number" min="1" max="480" class="field w-28 figures"
-    /></KField>
+    <KField class="mt-3" :label="pileWords.minutes" for="minutes">
+      <input id="minutes" v-model.number="minutes" type="number" min="1" max="480" class="field w-28 figures" />
+    </KField>
     <p class="mt-4 font-semibold" data-pack aria-live="polite">
       {{ isEmpty ? pileWords.packEmpty : pack.ids.length === 0 ? pileWords.packNone : pileWords.pack(pack.ids.length, pack.seconds) }}
     </p>
     <ol class="mt-2">
       <li v-for="each in pace" :key="each.stage" class="border-t border-line py-2">
-        <span class="font-semibold figures">{{ each.text }}</span> <span class="hint block">{{ each.pace }}</span>
+        <span class="font-semibold figures">{{ each.text }}</span>
+        <span class="hint block">{{ each.pace }}</span>
       </li>
     </ol>
     <div class="mt-5 flex justify-end">

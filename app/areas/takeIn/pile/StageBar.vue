@@ -44,25 +44,29 @@ watch(
         class="flex min-h-11 min-w-0 flex-1 flex-col items-center gap-x-2 border-b-3 py-1 sm:flex-row sm:px-3"
         :class="stage === current ? 'border-strong bg-wash' : 'border-line hover:bg-wash'"
       >
-        <span
-          class="min-w-6 text-center font-title text-[1.15rem] font-bold figures"
-          :class="pile.counts[stage] === 0 ? 'text-quiet' : ''"
-          >{{ pile.counts[stage] }}</span
-        >
-        <span class="leading-tight"
-          ><span class="block text-[0.88rem] font-semibold sm:text-[1rem]"
-            ><span class="hidden sm:inline">{{ at + 1 }}. </span>{{ pileWords.stages[stage] }}</span
-          ><span class="hint hidden 2xl:block">{{ pileWords.stageHint[stage] }}</span></span
-        >
+        <span class="min-w-6 text-center font-title text-[1.15rem] font-bold figures" :class="pile.counts[stage] === 0 ? 'text-quiet' : ''">
+          {{ pile.counts[stage] }}
+        </span>
+        <span class="leading-tight">
+          <span class="block text-[0.88rem] font-semibold sm:text-[1rem]">
+            <span class="hidden sm:inline">{{ at + 1 }}.</span>
+            {{ pileWords.stages[stage] }}
+          </span>
+          <span class="hint hidden 2xl:block">{{ pileWords.stageHint[stage] }}</span>
+        </span>
       </NuxtLink>
     </nav>
-    <button type="button" class="button" @click="isAsking = true"><Clock :size="18" aria-hidden="true" />{{ pileWords.tenMinutes }}</button>
+    <button type="button" class="button" @click="isAsking = true">
+      <Clock :size="18" aria-hidden="true" />
+      {{ pileWords.tenMinutes }}
+    </button>
     <button type="button" class="button" @click="isSetting = true">
-      <SlidersHorizontal :size="18" aria-hidden="true" />{{ pileWords.how }}
+      <SlidersHorizontal :size="18" aria-hidden="true" />
+      {{ pileWords.how }}
     </button>
     <p v-if="pile.pack" class="flex w-full flex-wrap items-center gap-x-3 bg-wash px-3" data-in-pack>
-      {{ pileWords.inPack(pile.pack.ids.length)
-      }}<button type="button" class="min-h-11 underline" @click="pile.pack = null">{{ pileWords.leavePack }}</button>
+      {{ pileWords.inPack(pile.pack.ids.length) }}
+      <button type="button" class="min-h-11 underline" @click="pile.pack = null">{{ pileWords.leavePack }}</button>
     </p>
     <SomeMinutes v-model:open="isAsking" />
     <HowIWork v-model:open="isSetting" />

@@ -97,24 +97,30 @@ useSettleKey(() => void finish(), true)
       <div>
         <div class="mat small-mat h-40 border border-mat-line p-3 md:h-72"><KImpression :hash="current.pictureHash" is-full /></div>
         <p class="mt-2 flex items-baseline gap-2">
-          <KTicket :code="codeOf(current)" /><span class="font-semibold" data-working>{{ current.name }}</span>
+          <KTicket :code="codeOf(current)" />
+          <span class="font-semibold" data-working>{{ current.name }}</span>
         </p>
         <p class="hint figures">{{ pileWords.left(doneHere + 1, doneHere + queue.length) }}</p>
-        <label v-if="!single" class="mt-2 flex min-h-11 items-center gap-3"
-          ><input v-model="isAllTheWay" type="checkbox" class="size-5" /><span class="leading-tight"
-            >{{ pileWords.allTheWay }}<span class="hint block">{{ pileWords.allTheWayHint }}</span></span
-          ></label
-        >
+        <label v-if="!single" class="mt-2 flex min-h-11 items-center gap-3">
+          <input v-model="isAllTheWay" type="checkbox" class="size-5" />
+          <span class="leading-tight">
+            {{ pileWords.allTheWay }}
+            <span class="hint block">{{ pileWords.allTheWayHint }}</span>
+          </span>
+        </label>
       </div>
       <div class="grid content-between gap-4">
         <component :is="PANELS[asked]" ref="panel" :key="current.id" :holding="current" @done="done(current)" />
         <div class="sticky bottom-0 z-20 flex flex-wrap items-center justify-end gap-3 border-t border-line bg-sheet py-3">
           <button v-if="queue.length > 1" type="button" class="button" @click="skip">
-            <SkipForward :size="18" aria-hidden="true" />{{ pileWords.skip }}
+            <SkipForward :size="18" aria-hidden="true" />
+            {{ pileWords.skip }}
           </button>
           <button type="button" class="button-main" data-settle :disabled="isBusy" @click="finish">
-            <Check :size="18" aria-hidden="true" />{{ pileWords.done[asked] }}</button
-          ><span class="hint hidden sm:inline">{{ pileWords.nextHint }}</span>
+            <Check :size="18" aria-hidden="true" />
+            {{ pileWords.done[asked] }}
+          </button>
+          <span class="hint hidden sm:inline">{{ pileWords.nextHint }}</span>
         </div>
       </div>
     </div>

@@ -18,6 +18,11 @@ const HOLDER_NAMES: Readonly<Record<HolderKind, string>> = {
 const seconds = (count: number): string =>
   count < 90 ? `${Math.round(count)} s` : `${Math.floor(count / 60)} min ${Math.round(count % 60)} s`
 
+const VERDICTS: Readonly<Record<LookAlikeVerdict, string>> = {
+  same: 'Looks the same',
+  edition: 'Another edition of it, perhaps',
+  similar: 'Only similar',
+}
 const firstFew = (names: readonly string[]): string => `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' ...' : ''}`
 
 export const pileWords = {
@@ -64,13 +69,8 @@ export const pileWords = {
   sameBrandYes: (name: string) => `Yes, ${name}`,
   // Look-alikes
   ownIt: 'Own it already?',
-  verdict: { same: 'Looks the same', edition: 'Another edition of it, perhaps', similar: 'Only similar' } satisfies Record<
-    LookAlikeVerdict,
-    string
-  >,
-  byPicture: 'by its picture',
-  byName: 'by its name',
-  inPile: 'on this pile',
+  lookAlike: (verdict: LookAlikeVerdict, isByPicture: boolean, isOnPile: boolean) =>
+    `${VERDICTS[verdict]}, ${isByPicture ? 'by its picture' : 'by its name'}${isOnPile ? ', on this pile' : ''}`,
   // Suggestions
   suggested: (name: string, because: readonly string[], examples: number) =>
     `${name}, for ${because.join(', ')} ` +

@@ -50,19 +50,23 @@ const missingTab = computed(() => {
 <template>
   <section class="border-l-4 border-ember bg-wash p-4" :aria-label="placeWords.proposed">
     <h2 class="flex items-center gap-2 text-[1.05rem]">
-      <MapPin :size="18" class="text-ember" aria-hidden="true" />{{ placeWords.proposed }}
+      <MapPin :size="18" class="text-ember" aria-hidden="true" />
+      {{ placeWords.proposed }}
     </h2>
     <p v-if="!proposal" class="mt-1 text-quiet">{{ takeInWords.proposeFirst }}</p>
     <template v-else>
       <p class="mt-1" data-proposal>{{ proposalText(proposal) }}</p>
       <p v-if="reason" class="hint mt-1">
-        {{ reason }} <template v-if="missingTab">{{ placeWords.noTab(missingTab) }}</template>
+        {{ reason }}
+        <template v-if="missingTab">{{ placeWords.noTab(missingTab) }}</template>
       </p>
       <p v-if="capWarning" class="mt-2 flex items-center gap-2 font-semibold text-ochre" data-cap>
-        <TriangleAlert :size="18" aria-hidden="true" />{{ capWarning }}
+        <TriangleAlert :size="18" aria-hidden="true" />
+        {{ capWarning }}
       </p>
       <p v-if="overMm > 0 && proposal.ok" class="mt-2 flex items-center gap-2 font-semibold text-ochre">
-        <TriangleAlert :size="18" aria-hidden="true" />{{ placeWords.tooFull(proposal.point.container.name, overMm) }}
+        <TriangleAlert :size="18" aria-hidden="true" />
+        {{ placeWords.tooFull(proposal.point.container.name, overMm) }}
       </p>
     </template>
   </section>

@@ -62,7 +62,8 @@ async function placeAll(): Promise<void> {
         <p class="text-quiet">{{ takeInWords.placelessLead(waiting.length) }}</p>
       </div>
       <button v-if="waiting.length > 1 && !busy" type="button" class="button-main" @click="placeAll">
-        <Check :size="18" aria-hidden="true" />{{ takeInWords.placeAll }}
+        <Check :size="18" aria-hidden="true" />
+        {{ takeInWords.placeAll }}
       </button>
     </div>
     <KProgress
@@ -82,7 +83,8 @@ async function placeAll(): Promise<void> {
         <span class="h-14 w-11 shrink-0"><KImpression :hash="holding.pictureHash" /></span>
         <div class="min-w-0 flex-1 basis-60">
           <p class="flex flex-wrap items-baseline gap-x-2">
-            <KTicket :code="codeOf(holding)" size="small" /><span class="font-semibold">{{ holding.name }}</span>
+            <KTicket :code="codeOf(holding)" size="small" />
+            <span class="font-semibold">{{ holding.name }}</span>
           </p>
           <p v-if="holding.placeText" class="hint">{{ placeWords.listSays(holding.placeText) }}</p>
           <p>{{ proposalText(proposal) }}</p>
