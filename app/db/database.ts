@@ -1,16 +1,7 @@
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie'
 import { ulid } from 'ulid'
-import {
-  blankDraft,
-  type Draft,
-  type DraftTexts,
-  PLAIN_FIXTURE,
-  type RecordOf,
-  START_HABITS,
-  START_SETTINGS,
-  type TableName,
-} from '#core/catalog'
-import type { JournalEntry, JournalPart } from './journal'
+import { type Old, type RecordOf, type TableName, type Version, VERSIONS } from '#core/catalog'
+import type { Change, JournalEntry, JournalPart } from './journal'
 
 /** A picture as it came, byte for byte, under the SHA-256 of its bytes. Pictures are never changed, only added. */
 export interface PictureRecord {
@@ -38,85 +29,58 @@ export interface DeviceFact {
 
 type CatalogueTables = { [T in TableName]: EntityTable<RecordOf<T> & { id: string }, 'id'> }
 
-// Table versions once shipped are never edited: a new version migrates, and a test opens a frozen old copy.
-const VERSION_1: Record<string, string> = {
-  settings: 'id',
-  brands: 'id',
-  kinds: 'id',
-  categories: 'id',
-  themes: 'id',
-  series: 'id',
-  register: 'id, [seriesId+number]',
-  fixtures: 'id',
-  zones: 'id',
-  containers: 'id',
-  sections: 'id, containerId',
-  holderTypes: 'id',
-  holdings: 'id',
-  holders: 'id, containerId, *holdingIds',
-  relations: 'id, fromId, toId',
-  loans: 'id, holdingId',
-  journal: '++seq, state',
-  journalParts: '++id, seq',
-  pictures: 'hash',
-  thumbs: 'hash',
-  device: 'id',
-}
-
-/** The pile of Take in, the fingerprints of pictures, and what the storeroom learns and plans. */
-const VERSION_2: Record<string, string> = { drafts: 'id', inkMaps: 'hash', measuredLengths: 'id, containerId', refilings: 'id, state' }
-
-const withReading = (record: object): object => ({
-  ...record,
-  aliases: ('aliases' in record && Array.isArray(record.aliases) ? (record.aliases as object[]) : []).map(alias => ({
-    reading: null,
-    ...alias,
-  })),
-})
-const withWeight = (record: object): object => ({ emptyWeightG: null, isTable: false, ...record })
-/** Fields that version 1 did not have yet, table by table. */
-const FILL_2: Readonly<Partial<Record<TableName, (record: object) => object>>> = {
-  settings: record => ({ ...START_SETTINGS, ...record }),
-  holdings: record => ({ sitsIn: null, holderTypeId: null, labelText: null, isCutInTwo: false, isSticky: false, ...withReading(record) }),
-  themes: record => ({ sharesPage: false, ...record }),
-  zones: record => ({ habits: START_HABITS, ...record }),
-  kinds: record => ({ typicalWeightG: 60, isLightSensitive: false, ...record }),
-  fixtures: record => ({ ...PLAIN_FIXTURE, ...record }),
-  holders: record => ({ apartBecause: null, ...record }),
-  containers: record =>
-    withWeight('cells' in record && record.cells ? { ...record, cells: { cellSize: null, reuse: 'last', ...record.cells } } : record),
-  series: record => ({ countsBy: 'all', partOf: null, ...record }),
-}
-
-/** What the records of version 1 did not have yet, and the one draft that was kept beside the catalogue. */
-async function toVersion2(transaction: Transaction): Promise<void> {
-  for (const [table, fill] of Object.entries(FILL_2)) {
+/** Records and what undo would bring back, as the new version has them. */
+async function upgradeTo(version: Version, transaction: Transaction): Promise<void> {
+  for (const [table, upgrade] of Object.entries(version.upgrade)) {
     await transaction
       .table(table)
       .toCollection()
-      .modify((record: object, row: { value: object }) => {
-        row.value = fill(record)
+      .modify((record: Old, row: { value: Old }) => {
+        row.value = upgrade(record)
       })
   }
-  // What undo would bring back is of the new shape as well.
   await transaction
     .table<JournalPart>('journalParts')
     .toCollection()
     .modify((part, row) => {
       row.value = {
         ...part,
-        changes: part.changes.map(change => ({
-          ...change,
-          other: change.other && FILL_2[change.table] ? (FILL_2[change.table]?.(change.other) as { id: string }) : change.other,
-        })),
+        changes: part.changes.map(change => {
+          const upgrade = version.upgrade[change.table]
+          return upgrade && change.other ? { ...change, other: upgrade({ ...change.other }) as Change['other'] } : change
+        }),
       }
     })
+}
+
+/** Version 1 kept the one draft beside the catalogue; it is the first strip of the pile now. Literal, like the versions. */
+async function keepTheOneDraft(transaction: Transaction): Promise<void> {
   const device = transaction.table('device')
   const kept = (await device.get('draft')) as { value: string } | undefined
   if (!kept) return
-  const { pictureHash = null, ...texts } = JSON.parse(kept.value) as Partial<DraftTexts & { pictureHash: string | null }>
-  const blank = blankDraft({ id: ulid(), rank: 0, createdAt: new Date().toISOString() })
-  await transaction.table('drafts').add({ ...blank, pictureHash, texts: { ...blank.texts, ...texts } } satisfies Draft)
+  const { pictureHash = null, ...texts } = JSON.parse(kept.value) as Record<string, unknown>
+  await transaction.table('drafts').add({
+    id: ulid(),
+    rank: 0,
+    createdAt: new Date().toISOString(),
+    pictureHash,
+    texts: {
+      name: '',
+      brand: '',
+      kindId: '',
+      category: '',
+      themes: [],
+      theme: '',
+      size: '',
+      words: '',
+      searchWords: [],
+      written: '',
+      acquiredOn: '',
+      price: '',
+      notes: '',
+      ...texts,
+    },
+  })
   await device.delete('draft')
 }
 
@@ -132,8 +96,14 @@ export class YondercrestDb extends Dexie {
   constructor(name: string) {
     // Without Dexie's cache every read sees what other tabs and the workers wrote.
     super(name, { cache: 'disabled' })
-    this.version(1).stores(VERSION_1)
-    this.version(2).stores(VERSION_2).upgrade(toVersion2)
+    for (const version of VERSIONS) {
+      this.version(version.number)
+        .stores({ ...version.stores })
+        .upgrade(async transaction => {
+          await upgradeTo(version, transaction)
+          if (version.number === 2) await keepTheOneDraft(transaction)
+        })
+    }
   }
 
   records<T extends TableName>(table: T): CatalogueTables[T] {

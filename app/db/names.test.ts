@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { ulid } from 'ulid'
-import { blankBrand, newTheme } from '#core/catalog'
+import { blankBrand, blankDraft, type Draft, newTheme } from '#core/catalog'
 import { commands, undo, YondercrestDb } from './index'
 
 let opened: YondercrestDb[] = []
@@ -153,27 +153,10 @@ describe('splitting and renaming', () => {
 })
 
 describe('the pile', () => {
-  const strip = (rank: number) => ({
-    id: ulid(),
-    rank,
-    pictureHash: null,
-    createdAt: '2026-11-23T00:00:00.000Z',
-    texts: {
-      name: `Strip ${rank}`,
-      brand: '',
-      kindId: '',
-      category: '',
-      themes: [],
-      theme: '',
-      size: '',
-      words: '',
-      searchWords: [],
-      written: '',
-      acquiredOn: '',
-      price: '',
-      notes: '',
-    },
-  })
+  const strip = (rank: number): Draft => {
+    const blank = blankDraft({ id: ulid(), rank, createdAt: '2026-11-23T00:00:00.000Z' })
+    return { ...blank, texts: { ...blank.texts, name: `Strip ${rank}` } }
+  }
   test('a strip goes with the set it becomes, and comes back as it was typed when that is undone', async () => {
     const db = await room()
     const [draft] = [strip(0)]

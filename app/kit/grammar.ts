@@ -12,6 +12,10 @@ export const counted = (count: number, one: string, many = `${one}s`): string =>
 export const countedThat = (count: number, noun: string, one: string, many: string): string =>
   `${counted(count, noun)} ${count === 1 ? one : many}`
 
+const allOf = new Intl.ListFormat('en-GB', { type: 'conjunction' })
+/** @example listOf(['Bin 1', 'Bin 2', 'Binder A']) //=> 'Bin 1, Bin 2 and Binder A' */
+export const listOf = (names: readonly string[]): string => allOf.format(names)
+
 const dayFormat = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'long', year: 'numeric' })
 const monthFormat = new Intl.DateTimeFormat('en', { month: 'long', year: 'numeric' })
 const timeFormat = new Intl.DateTimeFormat('en', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })

@@ -38,6 +38,8 @@ const KINDS: readonly Kind[] = [
   typicalThicknessMm: Number(mm),
   typicalWeightG: 50,
   isLightSensitive: Boolean(light),
+  mayTrim: true,
+  mayCut: true,
   rank,
 }))
 const kindOf = (id: string): Kind | undefined => KINDS.find(kind => kind.id === id)

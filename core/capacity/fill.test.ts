@@ -13,6 +13,8 @@ const KINDS: readonly Kind[] = [
     typicalThicknessMm: 5,
     typicalWeightG: 60,
     isLightSensitive: false,
+    mayTrim: true,
+    mayCut: true,
     rank: 0,
   },
   {
@@ -23,6 +25,8 @@ const KINDS: readonly Kind[] = [
     typicalThicknessMm: 25,
     typicalWeightG: 60,
     isLightSensitive: false,
+    mayTrim: true,
+    mayCut: true,
     rank: 1,
   },
 ]

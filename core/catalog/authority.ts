@@ -23,9 +23,12 @@ export const Kind = z.object({
   /** Depth one filled holder of this kind takes in a lane, until the room has learnt better. */
   typicalThicknessMm: LengthMm,
   /** Weight of one filled holder of this kind. */
-  typicalWeightG: z.number().min(0).max(20_000).default(60),
+  typicalWeightG: z.number().min(0).max(20_000),
   /** Yellows or hardens in daylight. */
-  isLightSensitive: z.boolean().default(false),
+  isLightSensitive: z.boolean(),
+  /** What may be done to a thing of this kind: a backing trimmed, a sheet cut in two. Never a block or a metal die. */
+  mayTrim: z.boolean(),
+  mayCut: z.boolean(),
   rank: z.number(),
 })
 export type Kind = z.infer<typeof Kind>
@@ -41,6 +44,6 @@ export const Theme = z.object({
   rank: z.number(),
   seeAlsoIds: z.array(Id),
   /** With few sets, it stands in the index under its first letter, together with others. */
-  sharesPage: z.boolean().default(false),
+  sharesPage: z.boolean(),
 })
 export type Theme = z.infer<typeof Theme>

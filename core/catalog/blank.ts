@@ -34,6 +34,8 @@ export function blankHolding(identity: Pick<Holding, 'id' | 'number' | 'seriesId
     labelText: null,
     isCutInTwo: false,
     isSticky: false,
+    packaging: null,
+    packagingPictureHash: null,
   }
 }
 
@@ -42,6 +44,7 @@ export function blankDraft(identity: Pick<Draft, 'id' | 'rank' | 'createdAt'>): 
   return {
     ...identity,
     pictureHash: null,
+    packagingPictureHash: null,
     texts: {
       name: '',
       brand: '',
@@ -55,6 +58,7 @@ export function blankDraft(identity: Pick<Draft, 'id' | 'rank' | 'createdAt'>): 
       written: '',
       acquiredOn: '',
       price: '',
+      packaging: '',
       notes: '',
     },
   }

@@ -23,6 +23,7 @@ import {
   TABLE_NAMES,
   TABLES,
   WAYS,
+  upgradeRecord,
 } from './index'
 
 const identity = { id: ulid(), number: 1, seriesId: ulid(), name: 'Kelp Study', createdAt: '2026-11-01T10:00:00.000Z' }
@@ -128,9 +129,24 @@ describe('what is no record is refused', () => {
   })
   test('a record of before, without the fields that came later, takes their usual values', () => {
     const { isCutInTwo: _cut, isSticky: _sticky, sitsIn: _sits, labelText: _label, holderTypeId: _type, ...before } = good
-    expect(Holding.parse(before)).toEqual(good)
+    expect(Holding.parse(upgradeRecord('holdings', before, 1))).toEqual(good)
     const { lifting: _lifting, addressPatterns: _patterns, marks: _marks, ...settings } = START_SETTINGS
-    expect(RoomSettings.parse(settings)).toEqual(START_SETTINGS)
+    expect(RoomSettings.parse(upgradeRecord('settings', settings, 1))).toEqual(START_SETTINGS)
+    // What a record has already stays as it is; of the version before the latest only the latest step is taken.
+    expect(upgradeRecord('holdings', { ...good, packaging: 'whole', isSticky: true }, 1)).toMatchObject({
+      packaging: 'whole',
+      isSticky: true,
+    })
+    expect(upgradeRecord('holdings', before, 2)).not.toHaveProperty('isSticky')
+    const kind = (family: string, typicalThicknessMm: number) => upgradeRecord('kinds', { family, typicalThicknessMm }, 2)
+    expect(
+      [kind('stamp', 5), kind('stamp', 25), kind('die', 3), kind('stencil', 1.5)].map(({ mayTrim, mayCut }) => [mayTrim, mayCut]),
+    ).toEqual([
+      [true, true],
+      [false, false],
+      [false, false],
+      [true, false],
+    ])
   })
   test('a re-filing is bounded: no lane of thousands of thousands, no steps below nothing', () => {
     const refiling = {

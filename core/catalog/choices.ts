@@ -76,8 +76,11 @@ export const START_LIFTING = {
 }
 export const CLOSURES = ['none', 'flap', 'snap'] as const
 export const CELL_REUSES = ['last', 'first', 'never'] as const
-/** What of its packaging a set keeps, and where its dies are. */
+/** What of its packaging a zone keeps, and where its dies are. */
 export const PACKAGINGS = ['keep', 'none'] as const
+/** What is kept of the packaging of one set. */
+export const KEPT_PACKAGINGS = ['whole', 'folded', 'part', 'instructions', 'gone'] as const
+export type KeptPackaging = (typeof KEPT_PACKAGINGS)[number]
 export const DIE_PLACES = ['apart', 'behind'] as const
 export const HOLDER_TYPES = ['pocket', 'sleeve', 'case', 'celledPage', 'bag', 'ring', 'trayCell', 'box', 'none'] as const
 export type HolderKind = (typeof HOLDER_TYPES)[number]

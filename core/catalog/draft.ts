@@ -20,10 +20,18 @@ export const DraftTexts = z.object({
   written: Written,
   acquiredOn: Written,
   price: Written,
+  packaging: Written,
   notes: Text,
 })
 export type DraftTexts = z.infer<typeof DraftTexts>
 
 /** One strip of the pile: a set in the hand that has no number yet. */
-export const Draft = z.object({ id: Id, rank: z.number(), texts: DraftTexts, pictureHash: PictureHash.nullable(), createdAt: Moment })
+export const Draft = z.object({
+  id: Id,
+  rank: z.number(),
+  texts: DraftTexts,
+  pictureHash: PictureHash.nullable(),
+  packagingPictureHash: PictureHash.nullable(),
+  createdAt: Moment,
+})
 export type Draft = z.infer<typeof Draft>

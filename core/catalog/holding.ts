@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { CurrencyCode, Id, LengthMm, Moment, MoneyMinor, Name, PartialDate, PictureHash, SizeMm, Text } from './basics'
-import { CODE_READINGS, HOLDER_TYPES, LIMITS } from './choices'
+import { CODE_READINGS, HOLDER_TYPES, KEPT_PACKAGINGS, LIMITS } from './choices'
 
 export const HOLDING_STATES = ['draft', 'toClass', 'toPocket', 'toLabel', 'toFile', 'filed', 'out', 'lent', 'gone'] as const
 
@@ -20,7 +20,7 @@ export const Alias = z.object({
   text: Name,
   from: z.enum(['writtenOnIt', 'list', 'maker', 'formerAddress']),
   /** Where the text can be read two ways: which the owner says it is. */
-  reading: z.enum(CODE_READINGS).nullable().default(null),
+  reading: z.enum(CODE_READINGS).nullable(),
 })
 export type Alias = z.infer<typeof Alias>
 
@@ -74,15 +74,18 @@ export const Holding = z.object({
   /** Where an older list says it is, as written there, until somebody has looked. */
   placeText: z.string().max(500),
   /** What it sits in, once somebody has decided; its holder is of this type when it is placed. */
-  sitsIn: z.enum(HOLDER_TYPES).nullable().default(null),
+  sitsIn: z.enum(HOLDER_TYPES).nullable(),
   /** What the label on the thing says, once it carries one; null: not known. */
-  labelText: z.string().max(60).nullable().default(null),
+  labelText: z.string().max(60).nullable(),
   /** Cut in two, each half in a holder of its own: it has two addresses. */
-  isCutInTwo: z.boolean().default(false),
+  isCutInTwo: z.boolean(),
   /** It has gone sticky, and harms what lies beside it. */
-  isSticky: z.boolean().default(false),
+  isSticky: z.boolean(),
   /** The type of holder it was given; its holder is of that type once it is placed. */
-  holderTypeId: Id.nullable().default(null),
+  holderTypeId: Id.nullable(),
+  /** What is kept of its packaging, and a photo of its back; null: not known, none. */
+  packaging: z.enum(KEPT_PACKAGINGS).nullable(),
+  packagingPictureHash: PictureHash.nullable(),
   state: z.enum(HOLDING_STATES),
   createdAt: Moment,
 })

@@ -19,6 +19,8 @@ export {
   FIXTURE_TYPES,
   KIND_FAMILIES,
   type FitWay,
+  KEPT_PACKAGINGS,
+  type KeptPackaging,
   PACKAGINGS,
   HOLDER_TYPES,
   type HolderKind,
@@ -48,5 +50,6 @@ export {
 export { START_HOLDER_TYPES } from './startHolders'
 export { START_THEMES, THEME_SCHOOLS, type ThemeSchool } from './startThemes'
 export { newCategory, newKind, newTheme, nextRank, PLAIN_FIXTURE, START_HABITS, START_SETTINGS, startCatalogue, startSeries } from './start'
+export { LATEST_VERSION, type Old, type Version, upgradeRecord, VERSIONS, versionThatBrought } from './versions'
 export { TABLE_NAMES, type TableName } from './tableNames'
 export { type CatalogueData, type RecordOf, TABLES } from './tables'

@@ -11,12 +11,9 @@ export const Series = z.object({
   suffixBy: z.enum(['none', 'kind']),
   isRunning: z.boolean(),
   /** What a number counts. Of `all` but the first, each brand, container or page size has a series of its own below it. */
-  countsBy: z.enum(NUMBER_SCHOOLS).default('all'),
+  countsBy: z.enum(NUMBER_SCHOOLS),
   /** The series it is one of, and for what: the key of a brand, a container or a maker's letters. */
-  partOf: z
-    .object({ seriesId: Id, key: z.string().max(80) })
-    .nullable()
-    .default(null),
+  partOf: z.object({ seriesId: Id, key: z.string().max(80) }).nullable(),
 })
 export type Series = z.infer<typeof Series>
 
@@ -47,30 +44,28 @@ export const RoomSettings = z.object({
   /** Screen pixels a millimetre takes, once the owner has laid a bank card on the screen. */
   pxPerMm: z.number().min(1).max(40).nullable(),
   /** How many sets the owner has or expects: what the method of taking in was chosen by. */
-  collection: z.enum(COLLECTIONS).nullable().default(null),
+  collection: z.enum(COLLECTIONS).nullable(),
   /** The stages of taking in that the owner works by, besides capture and file. */
-  stages: z.array(z.enum(OPTIONAL_STAGES)).default([...OPTIONAL_STAGES]),
+  stages: z.array(z.enum(OPTIONAL_STAGES)),
   /** Where sets stand until there is time: "for now". */
-  forNowContainerId: Id.nullable().default(null),
+  forNowContainerId: Id.nullable(),
   /** Photos byte for byte as they came; otherwise scaled down to what the screen and paper can show. */
-  keepsOriginals: z.boolean().default(true),
+  keepsOriginals: z.boolean(),
   /** How addresses are written, by type of container, where the owner has a way of their own. */
-  addressPatterns: z.partialRecord(z.enum(CONTAINER_TYPES), z.string().trim().min(1).max(60)).default(() => ({})),
+  addressPatterns: z.partialRecord(z.enum(CONTAINER_TYPES), z.string().trim().min(1).max(60)),
   /** What lifting a container takes, as the owner does it: hands in front of the ankles, lifts a minute, turn of the body. */
-  lifting: z
-    .object({
-      reachMm: z.number().min(250).max(630),
-      perMinute: z.number().min(0.2).max(15),
-      hours: z.union([z.literal(1), z.literal(2), z.literal(8)]),
-      twistDeg: z.number().min(0).max(135),
-      carryToMm: z.number().min(0).max(1750),
-      grip: z.enum(GRIPS),
-    })
-    .default(() => ({ ...START_LIFTING })),
+  lifting: z.object({
+    reachMm: z.number().min(250).max(630),
+    perMinute: z.number().min(0.2).max(15),
+    hours: z.union([z.literal(1), z.literal(2), z.literal(8)]),
+    twistDeg: z.number().min(0).max(135),
+    carryToMm: z.number().min(0).max(1750),
+    grip: z.enum(GRIPS),
+  }),
   /** Ways of fitting in the owner's own order, and those the owner would never do: they are never proposed. */
-  fitOrder: z.array(z.enum(FIT_WAYS)).default(() => [...FIT_WAYS]),
-  fitNever: z.array(z.enum(FIT_WAYS)).default(() => []),
+  fitOrder: z.array(z.enum(FIT_WAYS)),
+  fitNever: z.array(z.enum(FIT_WAYS)),
   /** What is printed or stuck on a set for each way in which it goes with another; empty: nothing. */
-  marks: z.record(z.enum(WAYS), z.string().trim().max(4)).default(() => ({ ...START_MARKS })),
+  marks: z.record(z.enum(WAYS), z.string().trim().max(4)),
 })
 export type RoomSettings = z.infer<typeof RoomSettings>

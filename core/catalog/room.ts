@@ -10,10 +10,10 @@ export const Fixture = z.object({
   shelves: z.number().int().min(1).max(LIMITS.shelves),
   rank: z.number(),
   /** How high each shelf board lies above the floor, from the top; null: as is usual for furniture of this type. */
-  shelfHeightsMm: z.array(z.number().min(0).max(4000)).max(LIMITS.shelves).nullable().default(null),
-  widthMm: LengthMm.nullable().default(null),
+  shelfHeightsMm: z.array(z.number().min(0).max(4000)).max(LIMITS.shelves).nullable(),
+  widthMm: LengthMm.nullable(),
   /** Daylight falls on it. */
-  isSunlit: z.boolean().default(false),
+  isSunlit: z.boolean(),
 })
 export type Fixture = z.infer<typeof Fixture>
 
@@ -24,9 +24,9 @@ export const CellGrid = z.object({
   pages: z.number().int().min(1).max(LIMITS.pages),
   isTwoSided: z.boolean(),
   /** Inner size of a cell; null: never measured, anything is taken to fit. */
-  cellSize: SizeMm.nullable().default(null),
+  cellSize: SizeMm.nullable(),
   /** When a cell that was freed is used again: after the pages are full, before anything else, or never. */
-  reuse: z.enum(CELL_REUSES).default('last'),
+  reuse: z.enum(CELL_REUSES),
 })
 export type CellGrid = z.infer<typeof CellGrid>
 
@@ -44,9 +44,9 @@ export const Container = z.object({
   inner: SizeMm.nullable(),
   cells: CellGrid.nullable(),
   zoneId: Id,
-  emptyWeightG: z.number().min(0).max(50_000).nullable().default(null),
+  emptyWeightG: z.number().min(0).max(50_000).nullable(),
   /** A patch of table that things lie on while they are re-filed: a place with an address, where nothing is filed. */
-  isTable: z.boolean().default(false),
+  isTable: z.boolean(),
 })
 export type Container = z.infer<typeof Container>
 
@@ -87,9 +87,7 @@ export const Zone = z.object({
   growthReserve: z.number().min(0).max(0.9),
   capHoldings: z.number().int().positive().nullable(),
   /** What goes into a holder besides the set, by the habit of the zone. */
-  habits: z
-    .object({ insert: z.boolean(), magnet: z.boolean(), packaging: z.enum(PACKAGINGS), dies: z.enum(DIE_PLACES) })
-    .default({ insert: true, magnet: false, packaging: 'none', dies: 'apart' }),
+  habits: z.object({ insert: z.boolean(), magnet: z.boolean(), packaging: z.enum(PACKAGINGS), dies: z.enum(DIE_PLACES) }),
 })
 export type Zone = z.infer<typeof Zone>
 
@@ -150,7 +148,7 @@ export const Holder = z.object({
   order: OrderKey,
   cell: Cell.nullable(),
   /** Why it stands outside of the filing rule ("kept on the desk, used daily"); null: it does not. */
-  apartBecause: z.string().trim().min(1).max(200).nullable().default(null),
+  apartBecause: z.string().trim().min(1).max(200).nullable(),
   holdingIds: z.array(Id).min(1).max(2000),
 })
 export type Holder = z.infer<typeof Holder>

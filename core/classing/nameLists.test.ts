@@ -30,6 +30,8 @@ describe('kinds are joined and split like other names', () => {
     typicalThicknessMm: 5 + rank,
     typicalWeightG: 60,
     isLightSensitive: false,
+    mayTrim: true,
+    mayCut: true,
     rank,
   }))
   test('a join takes the zones along that take the kind', () => {
@@ -70,6 +72,8 @@ describe('kinds are joined and split like other names', () => {
         typicalThicknessMm: 6,
         typicalWeightG: 60,
         isLightSensitive: false,
+        mayTrim: true,
+        mayCut: true,
         rank: 2,
       },
     ])

@@ -13,6 +13,8 @@ const kind: Kind = {
   typicalThicknessMm: 25,
   typicalWeightG: 90,
   isLightSensitive: false,
+  mayTrim: true,
+  mayCut: true,
 }
 const category: Category = { id: 'c', name: 'Borders', rank: 0, seeAlsoIds: [] }
 const theme = newTheme('t', 'Tide pools', [])

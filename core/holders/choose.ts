@@ -1,6 +1,7 @@
-import type { Container, HolderType } from '#core/catalog'
+import type { Container, FitWay, HolderType } from '#core/catalog'
 import type { Contents } from './contents'
-import { type ContainerFit, fitContainer, type FitHabits, fitHolder, type NoFit } from './fit'
+import { type ContainerFit, fitContainer, type FitHabits, fitHolder, type NoFit, shareOfTries } from './fit'
+import { TRIES_A_QUESTION } from './packing'
 import type { FitAnswer } from './ways'
 
 /** One type with its best answer, and whether the container takes it filled. */
@@ -14,6 +15,8 @@ export interface HolderAdvice {
   /** Best first. */
   readonly choices: readonly HolderChoice[]
   readonly refused: readonly { readonly type: HolderType; readonly why: NoFit }[]
+  /** Its pieces were not laid in every way: whether these take it is not known. */
+  readonly unsure: readonly HolderType[]
 }
 
 const SHEET_UP_TO_MM = 8
@@ -22,7 +25,7 @@ const areaOf = (type: HolderType): number => (type.inner ? type.inner.widthMm * 
 /**
  * What a set could sit in, best first: what its container takes before what it does not, then by the owner's ranking of
  * the ways (boxes after, for what is as thin as a sheet), then the smallest, so that no pocket is larger than it need be. Retired types
- * come last. O(types).
+ * come last. O(types), and one budget of tries for laying out pieces, whatever the number of types.
  */
 export function adviseHolder(
   contents: Contents,
@@ -32,15 +35,16 @@ export function adviseHolder(
 ): HolderAdvice {
   const choices: HolderChoice[] = []
   const refused: { type: HolderType; why: NoFit }[] = []
-  for (const type of types) {
-    const result = fitHolder(contents, type, habits)
-    if (!result.fits) {
-      refused.push({ type, why: result.why })
-      continue
-    }
+  const unsure: HolderType[] = []
+  const all = { left: TRIES_A_QUESTION }
+  types.forEach((type, at) => {
+    const { tries, done } = shareOfTries(all, types.length - at)
+    const result = fitHolder(contents, type, habits, tries)
+    done()
+    if (!result.fits) return void (result.isCertain ? refused.push({ type, why: result.why }) : unsure.push(type))
     const [answer, ...others] = result.answers
     if (answer) choices.push({ type, answer, others, container: container && fitContainer(type, answer, container) })
-  }
+  })
   const isTaken = (choice: HolderChoice): number => (choice.container === null || choice.container.fits ? 0 : 1)
   // A sheet stands in film; a box is for what is thick (common practice).
   const isBoxed = ({ type }: HolderChoice): number =>
@@ -57,16 +61,23 @@ export function adviseHolder(
       a.type.rank - b.type.rank ||
       (a.type.id < b.type.id ? -1 : 1),
   )
-  return { choices, refused }
+  return { choices, refused, unsure }
 }
+
+/** Nothing cut, turned or left open. */
+export const PLAIN_WAYS: readonly FitWay[] = ['loose', 'fits', 'snug']
 
 /** The next larger types that take it with nothing cut, turned or left open, smallest first. */
 export function nextSizesUp(contents: Contents, from: HolderType, types: readonly HolderType[], habits: FitHabits): readonly HolderType[] {
-  const isPlain = (type: HolderType): boolean => {
-    const result = fitHolder(contents, type, habits)
-    return result.fits && result.answers.some(({ way }) => way === 'loose' || way === 'fits' || way === 'snug')
-  }
+  const plain: FitHabits = { ...habits, fitOrder: habits.fitOrder.filter(way => PLAIN_WAYS.includes(way)) }
   return types
-    .filter(type => type.type === from.type && !type.isRetired && type.inner !== null && areaOf(type) > areaOf(from) && isPlain(type))
+    .filter(
+      type =>
+        type.type === from.type &&
+        !type.isRetired &&
+        type.inner !== null &&
+        areaOf(type) > areaOf(from) &&
+        fitHolder(contents, type, plain).fits,
+    )
     .sort((a, b) => areaOf(a) - areaOf(b) || (a.id < b.id ? -1 : 1))
 }

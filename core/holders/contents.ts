@@ -10,6 +10,9 @@ export interface Contents extends Size {
   readonly pieces: readonly Size[]
   /** The size it has with its packaging, where that is kept; null: there is none. */
   readonly packaged: Size | null
+  /** What may be done to a thing of its kind. */
+  readonly mayTrim: boolean
+  readonly mayCut: boolean
 }
 export interface Layer {
   readonly of: 'set' | 'insert' | 'magnet' | 'packaging' | 'dies'
@@ -42,7 +45,7 @@ function bareThicknessMm(holding: Pick<Holding, 'thicknessMm'>, kind: Pick<Kind,
  */
 export function contentsOf(
   holding: Pick<Holding, 'size' | 'thicknessMm' | 'pieces' | 'hasMatchingDie'>,
-  kind: Pick<Kind, 'family' | 'typicalThicknessMm'> | null,
+  kind: Pick<Kind, 'family' | 'typicalThicknessMm' | 'mayTrim' | 'mayCut'> | null,
   habits: Zone['habits'],
 ): Contents | null {
   if (!holding.size) return null
@@ -59,6 +62,8 @@ export function contentsOf(
     layers,
     thicknessMm: layers.reduce((sum, layer) => sum + layer.mm, 0),
     pieces: sizes.length === here.length ? sizes : [],
+    mayTrim: kind?.mayTrim ?? true,
+    mayCut: kind?.mayCut ?? true,
     packaged: isPackaged
       ? { widthMm: holding.size.widthMm + PACKAGING_MORE_MM, heightMm: holding.size.heightMm + PACKAGING_MORE_MM }
       : null,

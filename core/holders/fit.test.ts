@@ -17,6 +17,7 @@ import {
   replacementsFor,
   shareHolder,
 } from './index'
+import { shareOfTries } from './fit'
 
 let made = 0
 const types = startCatalogue(() => `id${String((made += 1)).padStart(3, '0')}`).holderTypes
@@ -33,6 +34,8 @@ const flat = (width: number, height: number, more: Partial<Contents> = {}): Cont
   layers: [{ of: 'set', mm: 3 }],
   pieces: [],
   packaged: null,
+  mayTrim: true,
+  mayCut: true,
   ...more,
 })
 const ways = (contents: Contents, type: HolderType, more = habits): readonly FitWay[] => {
@@ -171,6 +174,84 @@ describe('fits, as properties', () => {
   })
 })
 
+describe('why not', () => {
+  const square = named('small square die pocket')
+  test('what has no closure does not refuse by a limit of closing', () => {
+    expect(square.closure).toBe('none')
+    const thick: Contents = { ...flat(1, 1), widthMm: 100, heightMm: 100, thicknessMm: 7 }
+    expect(ways(thick, { ...square, maxThicknessMm: 6 })).toContain('loose')
+  })
+  test('the reason is true: it needs more than there is room for (property)', () => {
+    const someHabits = fc.subarray([...FIT_WAYS], { minLength: 4 }).map((fitNever): FitHabits => ({ fitOrder: FIT_WAYS, fitNever }))
+    fc.assert(
+      fc.property(someContents, someType, someHabits, fc.boolean(), fc.boolean(), (contents, type, someOf, isPackaged, mayTrim) => {
+        const packaged = isPackaged ? { widthMm: contents.widthMm + 12.7, heightMm: contents.heightMm + 12.7 } : null
+        const result = fitHolder({ ...contents, packaged, mayTrim, mayCut: mayTrim }, type, someOf)
+        if (result.fits || !result.isCertain) return
+        const { why } = result
+        if (why.code === 'onlyNever') {
+          // With every way allowed it goes in.
+          expect(fitHolder({ ...contents, packaged }, type, habits).fits).toBe(true)
+          return
+        }
+        expect(why.needMm).toBeGreaterThan(why.haveMm)
+        if (why.code === 'tooThick') expect(why.needMm).toBe(contents.thicknessMm)
+      }),
+      { numRuns: 5000 },
+    )
+  })
+  test('packaging that is kept counts where holders are shared and where something sticks out', () => {
+    const pocket = named('pocket 6 x 9')
+    const small = (isPackaged: boolean): Contents =>
+      flat(2.6, 5, { packaged: isPackaged ? { widthMm: 3.1 * MM_PER_INCH, heightMm: 5.5 * MM_PER_INCH } : null })
+    expect(shareHolder([small(false), small(false)], pocket)?.members).toEqual([0, 1])
+    expect(shareHolder([small(true), small(true)], pocket)?.laid.some(each => each.yMm > 0) ?? false).toBe(
+      shareHolder([flat(3.1, 5.5), flat(3.1, 5.5)], pocket)?.laid.some(each => each.yMm > 0) ?? false,
+    )
+    const high = flat(4, 9.2, { packaged: { widthMm: 6.6 * MM_PER_INCH, heightMm: 9.7 * MM_PER_INCH } })
+    const found = fitHolder(high, pocket, { fitOrder: ['sticksOut'], fitNever: [] })
+    expect(found.fits).toBe(false)
+    expect(ways({ ...high, packaged: null }, pocket)).toContain('sticksOut')
+  })
+  test('a wood block and a metal die are neither trimmed nor cut in two', () => {
+    const whole = flat(6, 8, { mayTrim: false, mayCut: false })
+    for (const type of types.filter(each => each.inner)) {
+      expect(ways(whole, type)).not.toContain('trim')
+      expect(ways(whole, type)).not.toContain('cutInTwo')
+    }
+    const { kinds } = startCatalogue(() => `id${(made += 1)}`)
+    for (const kind of kinds.filter(each => each.family === 'die' || each.name === 'Wood mounted'))
+      expect([kind.mayTrim, kind.mayCut]).toEqual([false, false])
+  })
+})
+
+describe('laying pieces out anew has one budget', () => {
+  // Thirty odd pieces that nearly fill the opening: no search comes to its end.
+  const pieces = Array.from({ length: 30 }, (_, at) => ({ widthMm: 27 + ((at * 7) % 5), heightMm: 19 + ((at * 3) % 4) }))
+  const contents = flat(6, 8, { pieces, mayTrim: false, mayCut: false })
+  const tight = (name: string): HolderType => ({ ...named(name), inner: { widthMm: 145, heightMm: 132 }, closure: 'none' })
+  test('what was not tried to the end is never told as what does not fit', () => {
+    const result = fitHolder(contents, tight('pocket 6 x 9'), { fitOrder: ['rearranged'], fitNever: [] }, { left: 500 })
+    expect(result).toEqual({ fits: false, isCertain: false })
+    const advice = adviseHolder(contents, [tight('pocket 6 x 9')], { fitOrder: ['rearranged'], fitNever: [] }, null)
+    expect([advice.choices.length, advice.refused.length, advice.unsure.length]).toEqual([0, 0, 1])
+    const report = oneSizeForAll(tight('pocket 6 x 9'), [{ id: 'a', contents }], { fitOrder: ['rearranged'], fitNever: [] })
+    expect(report.unsure).toEqual(['a'])
+  })
+  test('all holder types share it: ten take no more tries than one', () => {
+    const all = { left: 1000 }
+    const spent: number[] = []
+    for (let at = 0; at < 10; at += 1) {
+      const { tries, done } = shareOfTries(all, 10 - at)
+      fitHolder(contents, tight('pocket 6 x 9'), { fitOrder: ['rearranged'], fitNever: [] }, tries)
+      done()
+      spent.push(all.left)
+    }
+    expect(spent.at(-1)).toBe(0)
+    expect(spent[0]).toBe(900)
+  })
+})
+
 describe('choosing', () => {
   test('the smallest pocket that takes it plainly, and what its container does not take comes after', () => {
     const pockets = types.filter(type => type.type === 'pocket' && type.name.includes(' x '))
@@ -231,7 +312,7 @@ describe('choosing', () => {
 
 test('contents are made up of layers that say what they are', () => {
   const set = { size: { widthMm: 101.6, heightMm: 152.4 }, thicknessMm: null, pieces: [], hasMatchingDie: true }
-  const clear = { family: 'stamp' as const, typicalThicknessMm: 5 }
+  const clear = { family: 'stamp' as const, typicalThicknessMm: 5, mayTrim: true, mayCut: true }
   const contents = contentsOf(set, clear, { insert: true, magnet: true, packaging: 'keep', dies: 'behind' })
   expect(contents?.layers.map(layer => layer.of)).toEqual(['set', 'insert', 'magnet', 'dies', 'packaging'])
   expect(contents?.thicknessMm).toBeCloseTo(3 + 0.4 + 0.75 + 1 + 0.6, 9)

@@ -1,8 +1,9 @@
 import type { Container, FitWay, HolderType } from '#core/catalog'
 import type { Size } from '#core/units'
 import type { Contents } from './contents'
-import { isFlat, openingFor } from './opening'
-import { type FitAnswer, WAYS_TO_FIT } from './ways'
+import { isFlat, isTooThick, openingFor } from './opening'
+import { TRIES_A_QUESTION, type Tries } from './packing'
+import { type FitAnswer, SNUG_MM, UNTRIED, WAYS_TO_FIT, whole } from './ways'
 
 /** The owner's own ranking of the ways, and what they would never do. */
 export interface FitHabits {
@@ -10,20 +11,38 @@ export interface FitHabits {
   readonly fitNever: readonly FitWay[]
 }
 export type NoFit =
-  | { readonly code: 'tooWide' | 'tooTall'; readonly needMm: number; readonly haveMm: number }
-  | { readonly code: 'tooThick'; readonly needMm: number; readonly haveMm: number }
+  /** Always `needMm > haveMm`. */
+  | { readonly code: 'tooWide' | 'tooTall' | 'tooThick'; readonly needMm: number; readonly haveMm: number }
+  /** It would go in, but only in ways that the owner never uses. */
+  | { readonly code: 'onlyNever' }
 
-export type FitResult = { readonly fits: true; readonly answers: readonly FitAnswer[] } | { readonly fits: false; readonly why: NoFit }
+export type FitResult =
+  | { readonly fits: true; readonly answers: readonly FitAnswer[] }
+  | { readonly fits: false; readonly isCertain: true; readonly why: NoFit }
+  /** Its pieces were not laid in every way: it may fit after all. */
+  | { readonly fits: false; readonly isCertain: false }
 
 /**
  * Does it fit, and what if not: every way that works, in the owner's order; what they would never do is left out. A
  * holder that takes any size takes everything.
  * @example fitHolder(contents, pocket5x7, habits) //=> { fits: true, answers: [{ way: 'snug', spareWidthMm: 0.9, ... }] }
  */
-export function fitHolder(contents: Contents, type: HolderType, habits: FitHabits): FitResult {
+export function fitHolder(contents: Contents, type: HolderType, habits: FitHabits, tries: Tries = { left: TRIES_A_QUESTION }): FitResult {
   if (!type.inner) return { fits: true, answers: [freely(contents)] }
-  const answers = habits.fitOrder.filter(way => !habits.fitNever.includes(way)).flatMap(way => WAYS_TO_FIT[way](contents, type) ?? [])
-  return answers.length > 0 ? { fits: true, answers } : { fits: false, why: whyNot(contents, type, type.inner) }
+  const found = habits.fitOrder.filter(way => !habits.fitNever.includes(way)).flatMap(way => WAYS_TO_FIT[way](contents, type, tries) ?? [])
+  const answers = found.filter(each => each !== UNTRIED)
+  if (answers.length > 0) return { fits: true, answers }
+  return found.length > 0 ? { fits: false, isCertain: false } : { fits: false, isCertain: true, why: whyNot(contents, type, type.inner) }
+}
+
+/**
+ * One budget for many questions: each may take an equal share of what is left, and what it does not need goes to those
+ * after it.
+ */
+export function shareOfTries(all: Tries, questions: number): { readonly tries: Tries; readonly done: () => void } {
+  const before = Math.max(0, Math.floor(all.left / Math.max(1, questions)))
+  const tries = { left: before }
+  return { tries, done: () => void (all.left -= before - Math.max(0, tries.left)) }
 }
 
 /** Nothing holds it in: as on a ring or on the board. */
@@ -46,15 +65,28 @@ function freely({ widthMm, heightMm }: Contents): FitAnswer {
 }
 
 function whyNot(contents: Contents, type: HolderType, inner: Size): NoFit {
-  if (type.maxThicknessMm !== null && contents.thicknessMm > type.maxThicknessMm && !isFlat(type))
-    return { code: 'tooThick', needMm: contents.thicknessMm, haveMm: type.maxThicknessMm }
-  const opening = openingFor(type, contents.thicknessMm, false)
-  if (!opening) return { code: 'tooThick', needMm: contents.thicknessMm, haveMm: Math.min(inner.widthMm, type.maxThicknessMm ?? Infinity) }
-  const [needShort, needLong] = [Math.min(contents.widthMm, contents.heightMm), Math.max(contents.widthMm, contents.heightMm)]
+  const { thicknessMm } = contents
+  const limit = type.maxThicknessMm ?? Infinity
+  if (isTooThick(type, thicknessMm) && !isFlat(type)) return { code: 'tooThick', needMm: thicknessMm, haveMm: limit }
+  const opening = openingFor(type, thicknessMm, false)
+  if (!opening) return { code: 'tooThick', needMm: thicknessMm, haveMm: Math.min(limit, inner.widthMm, inner.heightMm * 2) }
+  const lacksOpen = lacks(whole(contents), opening)
+  if (lacksOpen) return lacksOpen
+  // Large enough as it lies open: it is the closing that does not go.
+  const shut = openingFor(type, thicknessMm, true)
+  if (!shut) return { code: 'tooThick', needMm: thicknessMm, haveMm: limit }
+  return lacks(whole(contents), shut) ?? { code: 'onlyNever' }
+}
+
+/** Which side is too large for the opening, lying whichever way; what is only just too large lacks the play it goes in with. */
+function lacks(size: Size, opening: Size): NoFit | null {
+  const [needShort, needLong] = [Math.min(size.widthMm, size.heightMm), Math.max(size.widthMm, size.heightMm)]
   const [haveShort, haveLong] = [Math.min(opening.widthMm, opening.heightMm), Math.max(opening.widthMm, opening.heightMm)]
-  return needShort > haveShort
-    ? { code: 'tooWide', needMm: needShort, haveMm: haveShort }
-    : { code: 'tooTall', needMm: needLong, haveMm: haveLong }
+  for (const play of [0, SNUG_MM]) {
+    if (needShort + play > haveShort) return { code: 'tooWide', needMm: needShort + play, haveMm: haveShort }
+    if (needLong + play > haveLong) return { code: 'tooTall', needMm: needLong + play, haveMm: haveLong }
+  }
+  return null
 }
 
 export type ContainerFit =

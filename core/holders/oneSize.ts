@@ -1,7 +1,8 @@
 import type { FitWay, HolderType } from '#core/catalog'
 import { EPSILON_MM } from '#core/units'
 import type { Contents } from './contents'
-import { type FitHabits, fitHolder, type NoFit } from './fit'
+import { type FitHabits, fitHolder, type FitResult, type NoFit, shareOfTries } from './fit'
+import { TRIES_A_QUESTION, type Tries } from './packing'
 
 /** A set with what goes in; null: its size is not known. */
 export interface SizedSet {
@@ -13,29 +14,36 @@ export interface OneSizeReport {
   readonly byWay: ReadonlyMap<FitWay, readonly string[]>
   readonly without: readonly { readonly id: string; readonly why: NoFit }[]
   readonly unknown: readonly string[]
+  /** Their pieces were not laid in every way: whether they would go in is not known. */
+  readonly unsure: readonly string[]
   /** Holders that all those that fit would take, and how many more than are there. */
   readonly holders: number
   readonly toGet: number
 }
 
-/** "One size for all?": how every set would fit into one type. O(sets). */
+/** Some seconds, for a whole collection. */
+const ALL_TRIES = 10 * TRIES_A_QUESTION
+
+/** "One size for all?": how every set would fit into one type. O(sets), and one budget of tries for laying out pieces. */
 export function oneSizeForAll(type: HolderType, sets: readonly SizedSet[], habits: FitHabits): OneSizeReport {
   const byWay = new Map<FitWay, string[]>()
   const without: { id: string; why: NoFit }[] = []
   const unknown: string[] = []
+  const unsure: string[] = []
   let holders = 0
-  for (const { id, contents } of sets) {
-    const result = contents && fitHolder(contents, type, habits)
-    if (!result) unknown.push(id)
-    else if (!result.fits) without.push({ id, why: result.why })
-    else {
-      const [answer] = result.answers
-      if (!answer) continue
-      byWay.set(answer.way, [...(byWay.get(answer.way) ?? []), id])
-      holders += answer.holders
-    }
-  }
-  return { byWay, without, unknown, holders, toGet: Math.max(0, holders - type.stockOnHand) }
+  const all = { left: ALL_TRIES }
+  sets.forEach(({ id, contents }, at) => {
+    if (!contents) return void unknown.push(id)
+    const { tries, done } = shareOfTries(all, sets.length - at)
+    const result = fitHolder(contents, type, habits, tries)
+    done()
+    if (!result.fits) return void (result.isCertain ? without.push({ id, why: result.why }) : unsure.push(id))
+    const [answer] = result.answers
+    if (!answer) return
+    byWay.set(answer.way, [...(byWay.get(answer.way) ?? []), id])
+    holders += answer.holders
+  })
+  return { byWay, without, unknown, unsure, holders, toGet: Math.max(0, holders - type.stockOnHand) }
 }
 
 export interface Replacement {
@@ -56,7 +64,20 @@ export function replacementsFor(
 ): readonly Replacement[] {
   const { inner } = old
   if (!inner) return []
-  const fits = (type: HolderType, contents: Contents | null): boolean => contents !== null && fitHolder(contents, type, habits).fits
+  const all: Tries = { left: ALL_TRIES }
+  let questions = (types.length + 1) * sets.length
+  const fit = (type: HolderType, contents: Contents): FitResult => {
+    const { tries, done } = shareOfTries(all, (questions -= 1))
+    const result = fitHolder(contents, type, habits, tries)
+    done()
+    return result
+  }
+  const fits = (type: HolderType, contents: Contents | null): boolean => contents !== null && fit(type, contents).fits
+  /** Only what is sure: what was not tried to the end may go in after all. */
+  const isRefused = (type: HolderType, contents: Contents | null): boolean => {
+    const result = contents && fit(type, contents)
+    return !result || (!result.fits && result.isCertain)
+  }
   const held = sets.filter(({ contents }) => fits(old, contents))
   return types
     .flatMap((type): Replacement[] =>
@@ -67,7 +88,7 @@ export function replacementsFor(
               type,
               widerMm: type.inner.widthMm - inner.widthMm,
               tallerMm: type.inner.heightMm - inner.heightMm,
-              noLonger: held.filter(({ contents }) => !fits(type, contents)).map(({ id }) => id),
+              noLonger: held.filter(({ contents }) => isRefused(type, contents)).map(({ id }) => id),
             },
           ],
     )

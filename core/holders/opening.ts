@@ -4,6 +4,8 @@ import type { Size } from '#core/units'
 /** Holders of film give way to what is in them; the others are as stiff as they are. */
 const FLAT_TYPES: readonly HolderType['type'][] = ['pocket', 'sleeve', 'celledPage', 'bag']
 
+type OpenType = Pick<HolderType, 'type' | 'inner' | 'maxThicknessMm' | 'closure'>
+
 /**
  * The room a holder has for something so thick. A flat holder is two films joined at the edges: laid round a thing of
  * width w and thickness t they must reach over w + t, so a flat width W takes w up to W - t. At the height only the
@@ -14,16 +16,23 @@ const FLAT_TYPES: readonly HolderType['type'][] = ['pocket', 'sleeve', 'celledPa
  *                                               |                 | t      w + t <= W
  *                                                \---------------/
  * ```
- * A stiff holder keeps its opening. null: it takes nothing that thick, or its size is not known.
+ * A stiff holder keeps its opening. What has no closure has nothing to close: its limit of closing says nothing then.
+ * null: it takes nothing that thick, or its size is not known.
  * @example openingFor({ ...pocket, inner: { widthMm: 127, heightMm: 177.8 } }, 4, false) //=> { widthMm: 123, heightMm: 175.8 }
  */
-export function openingFor(type: Pick<HolderType, 'type' | 'inner' | 'maxThicknessMm'>, thicknessMm: number, isShut: boolean): Size | null {
+export function openingFor(type: OpenType, thicknessMm: number, isShut: boolean): Size | null {
   if (!type.inner) return null
-  if (type.maxThicknessMm !== null && thicknessMm > type.maxThicknessMm && (isShut || !FLAT_TYPES.includes(type.type))) return null
-  if (!FLAT_TYPES.includes(type.type)) return type.inner
+  const closes = isShut && type.closure !== 'none'
+  if (isTooThick(type, thicknessMm) && (closes || !isFlat(type))) return null
+  if (!isFlat(type)) return type.inner
   const widthMm = type.inner.widthMm - thicknessMm
-  const heightMm = type.inner.heightMm - thicknessMm * (isShut && type.type !== 'sleeve' ? 1 : 0.5)
+  const heightMm = type.inner.heightMm - thicknessMm * (closes && type.type !== 'sleeve' ? 1 : 0.5)
   return widthMm > 0 && heightMm > 0 ? { widthMm, heightMm } : null
+}
+
+/** Thicker than it may be for the holder to close, or for a stiff one at all. */
+export function isTooThick({ maxThicknessMm }: Pick<HolderType, 'maxThicknessMm'>, thicknessMm: number): boolean {
+  return maxThicknessMm !== null && thicknessMm > maxThicknessMm
 }
 
 /** How much a filled holder takes of its row: film on both sides, what is in it, snaps and stiff backs. */

@@ -14,8 +14,12 @@ export type Packing =
   /** `isCertain`: every way was tried; otherwise the search was given up. */
   | { readonly ok: false; readonly isCertain: boolean }
 
-/** So many placements are tried before the search gives up: some tenths of a second. */
-const MOST_TRIES = 400_000
+/** Placements that may still be tried for one question, whatever it packs: shared by all holders that are asked for it. */
+export interface Tries {
+  left: number
+}
+/** Some tenths of a second. */
+export const TRIES_A_QUESTION = 400_000
 
 /**
  * Lays rectangles into one, none over another, quarter turns allowed. Every packing can be pushed down and to the left,
@@ -23,13 +27,12 @@ const MOST_TRIES = 400_000
  * and Vigo 2000): all orders are tried at all corners, so the answer is exact as long as the tries last, which is so for
  * up to about seven pieces; for more, large pieces first finds most. Pieces of one size are not tried twice in one place.
  */
-export function packPieces(pieces: readonly Size[], into: Size): Packing {
+export function packPieces(pieces: readonly Size[], into: Size, tries: Tries = { left: TRIES_A_QUESTION }): Packing {
   const area = pieces.reduce((sum, piece) => sum + piece.widthMm * piece.heightMm, 0)
   if (area > (into.widthMm + EPSILON_MM) * (into.heightMm + EPSILON_MM)) return { ok: false, isCertain: true }
   const order = pieces
     .map((piece, index) => ({ ...piece, index }))
     .sort((a, b) => b.widthMm * b.heightMm - a.widthMm * a.heightMm || a.index - b.index)
-  let tries = 0
   const laid: Laid[] = []
   const used = new Set<number>()
 
@@ -46,9 +49,9 @@ export function packPieces(pieces: readonly Size[], into: Size): Packing {
         if (tried.has(key)) continue
         tried.add(key)
         for (const [xMm, yMm] of corners) {
+          tries.left -= 1
+          if (tries.left < 0) return false
           if (xMm + widthMm > into.widthMm + EPSILON_MM || yMm + heightMm > into.heightMm + EPSILON_MM) continue
-          tries += 1
-          if (tries > MOST_TRIES) return false
           laid.push({ index: piece.index, xMm, yMm, widthMm, heightMm, isTurned })
           used.add(piece.index)
           if (lay()) return true
@@ -59,7 +62,7 @@ export function packPieces(pieces: readonly Size[], into: Size): Packing {
     }
     return false
   }
-  return lay() ? { ok: true, laid: [...laid].sort((a, b) => a.index - b.index) } : { ok: false, isCertain: tries <= MOST_TRIES }
+  return lay() ? { ok: true, laid: [...laid].sort((a, b) => a.index - b.index) } : { ok: false, isCertain: tries.left >= 0 }
 }
 
 /** Inner corners of the staircase outline over what lies already, from the upper left to the lower right. */

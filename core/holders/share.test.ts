@@ -5,7 +5,7 @@ import { type Contents, contentsOf, cutsFor, filledThicknessMm, openingFor, shar
 
 const INCH = 25.4
 const named = (name: string): HolderType => ({ ...(START_HOLDER_TYPES.find(type => type.name === name) as HolderType), id: name, rank: 0 })
-const clear = { family: 'stamp' as const, typicalThicknessMm: 5 }
+const clear = { family: 'stamp' as const, typicalThicknessMm: 5, mayTrim: true, mayCut: true }
 const sheet = (widthMm: number, heightMm: number, thicknessMm = 3): Contents => ({
   widthMm,
   heightMm,
@@ -13,6 +13,8 @@ const sheet = (widthMm: number, heightMm: number, thicknessMm = 3): Contents => 
   layers: [{ of: 'set', mm: thicknessMm }],
   pieces: [],
   packaged: null,
+  mayTrim: true,
+  mayCut: true,
 })
 const sides = fc.double({ min: 15, max: 120, noNaN: true })
 const small = fc.record({ w: sides, h: sides, t: fc.double({ min: 0.5, max: 5, noNaN: true }) }).map(({ w, h, t }) => sheet(w, h, t))

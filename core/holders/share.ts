@@ -1,7 +1,9 @@
 import type { HolderType } from '#core/catalog'
+import { shareOfTries } from './fit'
 import type { Contents } from './contents'
 import { openingFor } from './opening'
-import { type Laid, packPieces } from './packing'
+import { type Laid, packPieces, type Tries, TRIES_A_QUESTION } from './packing'
+import { whole } from './ways'
 
 export interface Sharing {
   /** Indexes of the sets that share, the first always among them. */
@@ -16,17 +18,18 @@ const APART_MM = 1
 
 /**
  * Small sets that share a holder: as many of the others as go in beside the first, in the order given, each with its own
- * number. Their thickness is that of the thickest. null when none goes in beside it.
+ * number, in the packaging that is kept. Their thickness is that of the thickest. null when none goes in beside it.
  */
-export function shareHolder(sets: readonly Contents[], type: HolderType): Sharing | null {
+export function shareHolder(sets: readonly Contents[], type: HolderType, tries: Tries = { left: TRIES_A_QUESTION }): Sharing | null {
   const laidFor = (members: readonly number[]): readonly Laid[] | null => {
     const chosen = members.flatMap(index => sets[index] ?? [])
     const opening = openingFor(type, Math.max(...chosen.map(each => each.thicknessMm)), true)
     const packing =
       opening &&
       packPieces(
-        chosen.map(({ widthMm, heightMm }) => ({ widthMm: widthMm + APART_MM, heightMm: heightMm + APART_MM })),
+        chosen.map(whole).map(({ widthMm, heightMm }) => ({ widthMm: widthMm + APART_MM, heightMm: heightMm + APART_MM })),
         opening,
+        tries,
       )
     return packing?.ok ? packing.laid : null
   }
@@ -39,4 +42,24 @@ export function shareHolder(sets: readonly Contents[], type: HolderType): Sharin
     laid = more
   }
   return laid && members.length > 1 ? { members, laid } : null
+}
+
+/** A holder that stands somewhere, with all that is in it. */
+export interface FilledHolder {
+  readonly id: string
+  readonly type: HolderType
+  readonly inside: readonly Contents[]
+}
+
+/** The first `most` of the holders that have room for one set more. One budget of tries for all of them. */
+export function holdersWithRoom(own: Contents, holders: readonly FilledHolder[], most: number): readonly string[] {
+  const all = { left: TRIES_A_QUESTION }
+  const found: string[] = []
+  holders.forEach(({ id, type, inside }, at) => {
+    if (found.length >= most) return
+    const { tries, done } = shareOfTries(all, holders.length - at)
+    if (shareHolder([...inside, own], type, tries)?.members.length === inside.length + 1) found.push(id)
+    done()
+  })
+  return found
 }

@@ -2,7 +2,7 @@ import type { FitWay, HolderType } from '#core/catalog'
 import { EPSILON_MM, type Size } from '#core/units'
 import type { Contents } from './contents'
 import { isFlat, openingFor } from './opening'
-import { type Laid, packPieces } from './packing'
+import { type Laid, packPieces, type Tries } from './packing'
 import { tiltThatFits } from './tilt'
 
 /** How it lies in the holder, for the drawing and the figures. All in millimetres, from the lower left of the opening. */
@@ -33,7 +33,7 @@ export interface FitAnswer extends Lying {
 // Common practice, per side pair: comfortable, sliding, just so. Below the last, a measured size says neither yes nor no.
 const LOOSE_MM = 6
 const FITS_MM = 1.5
-const SNUG_MM = 0.5
+export const SNUG_MM = 0.5
 /** A size by ruler or photo is no surer than this: within it a plain yes would be wrong. */
 const UNSURE_MM = 0.5
 /** Up to 1/8 in is trimmed off a side (common practice), off two opposite sides that is twice as much. */
@@ -41,7 +41,9 @@ const TRIM_A_SIDE_MM = 3.2
 /** A thing that sticks out by more than this leans and bends. */
 const STICKS_OUT_UP_TO_MM = 30
 
-type Way = (contents: Contents, type: HolderType) => FitAnswer | null
+/** Not every way of laying it was tried: whether it fits like this is not known. */
+export const UNTRIED = 'untried'
+type Way = (contents: Contents, type: HolderType, tries: Tries) => FitAnswer | null | typeof UNTRIED
 
 const plain = { isIrreversible: false, holders: 1, trimWidthMm: 0, trimHeightMm: 0, sticksOutMm: 0, laid: [] } as const
 
@@ -51,7 +53,7 @@ function lying(opening: Size, lies: Size, angleDeg = 0): Lying {
 const least = ({ spareWidthMm, spareHeightMm }: Lying): number => Math.min(spareWidthMm, spareHeightMm)
 const turned = ({ widthMm, heightMm }: Size): Size => ({ widthMm: heightMm, heightMm: widthMm })
 /** The size as it goes in: in its packaging, where that is kept. */
-const whole = (contents: Contents): Size => contents.packaged ?? contents
+export const whole = (contents: Contents): Size => contents.packaged ?? contents
 /** Upright or by a quarter turn, whichever leaves more. */
 function better(opening: Size, size: Size): Lying {
   const [upright, quarter] = [lying(opening, size), lying(opening, turned(size), 90)]
@@ -87,11 +89,11 @@ export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
     if (!opening || angleDeg === null || angleDeg < 1 || angleDeg > 89) return null
     return { ...plain, way: 'tilted', ...lying(opening, whole(contents), angleDeg), ...spareTilted(opening, whole(contents), angleDeg) }
   },
-  rearranged: (contents, type) => {
+  rearranged: (contents, type, tries) => {
     const opening = openingFor(type, contents.thicknessMm, true)
     if (!opening || contents.pieces.length < 2) return null
-    const packing = packPieces(contents.pieces, opening)
-    if (!packing.ok) return null
+    const packing = packPieces(contents.pieces, opening, tries)
+    if (!packing.ok) return packing.isCertain ? null : UNTRIED
     const reach = (side: (each: Laid) => number): number => Math.max(...packing.laid.map(side))
     const lies = { widthMm: reach(each => each.xMm + each.widthMm), heightMm: reach(each => each.yMm + each.heightMm) }
     return { ...plain, way: 'rearranged', ...lying(opening, lies), laid: packing.laid }
@@ -107,7 +109,9 @@ export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
     const lies = opening && better(opening, whole(contents))
     return lies && least(lies) >= SNUG_MM ? { ...plain, way: 'flapOpen', ...lies } : null
   },
+  // In its packaging nothing of it can be trimmed or cut.
   trim: (contents, type) => {
+    if (!contents.mayTrim || contents.packaged) return null
     const opening = openingFor(type, contents.thicknessMm, true)
     const lies = opening && better(opening, contents)
     if (!lies || least(lies) >= SNUG_MM) return null
@@ -120,7 +124,7 @@ export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
     const opening = isFlat(type) && type.type !== 'celledPage' ? openingFor(type, contents.thicknessMm, false) : null
     const lies =
       opening &&
-      [lying(opening, contents), lying(opening, turned(contents), 90)]
+      [lying(opening, whole(contents)), lying(opening, turned(whole(contents)), 90)]
         .filter(each => each.spareWidthMm >= SNUG_MM && each.spareHeightMm < SNUG_MM)
         .sort((a, b) => b.spareHeightMm - a.spareHeightMm)[0]
     const sticksOutMm = lies ? -lies.spareHeightMm : 0
@@ -128,7 +132,7 @@ export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
   },
   cutInTwo: (contents, type) => {
     const opening = openingFor(type, contents.thicknessMm, true)
-    if (!opening || contents.pieces.length === 1) return null
+    if (!opening || !contents.mayCut || contents.packaged || contents.pieces.length === 1) return null
     const halves = [
       { widthMm: contents.widthMm / 2, heightMm: contents.heightMm },
       { widthMm: contents.widthMm, heightMm: contents.heightMm / 2 },

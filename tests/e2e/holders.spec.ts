@@ -98,6 +98,7 @@ test('a set too big for any pocket: what could be done is ranked, a cut is said 
   await page.goto('/storeroom/holders')
   for (const way of ['Cut in two', 'Sticks out', 'Trimmed'])
     await page.locator('li').filter({ hasText: way }).getByRole('checkbox').first().check()
+  await expect.poll(async () => (await databaseOf(page, ['settings'])).settings).toMatchObject([{ fitNever: { length: 3 } }])
   await page.goto('/take-in/work?stage=fit')
   await expect(page.getByRole('heading', { name: 'What does it sit in?' })).toBeVisible()
   await expect(page.locator('[data-work]')).not.toContainText(/cut in two|sticks out|trimmed/i)

@@ -3,6 +3,7 @@ import { ask, databaseOf, expect, headline, openDemo, openEmpty, SAMPLE_LIST, te
 test('the hand-kept list comes in whole, one undo takes it out, and a reload in between changes nothing', async ({ page }) => {
   await openEmpty(page)
   await page.getByRole('link', { name: 'Bring in a list' }).click()
+  await expect(page.getByRole('heading', { name: 'Bring in a list' })).toBeVisible()
   await page.locator('input[type=file]').setInputFiles(SAMPLE_LIST)
   await expect(page.locator('[data-file-facts]')).toContainText('640 rows, 12 columns, divided by commas, UTF-8')
   await expect(page.locator('[data-sums]')).toHaveText('640 rows: 473 taken, 167 taken with a question, 0 refused.')

@@ -1,11 +1,9 @@
 import { z } from 'zod'
-import { TABLE_NAMES, type TableName } from '#core/catalog'
+import { LATEST_VERSION, TABLE_NAMES } from '#core/catalog'
 
 /** The first line of every archive: what it is, which version, and the proof of every file in it. */
 export const ARCHIVE_FORMAT = 'yondercrest-archive'
-export const ARCHIVE_VERSION = 2
-/** Tables that archives of an earlier version did not have yet, and the version that brought them. */
-export const TABLES_SINCE: Readonly<Partial<Record<TableName, number>>> = { drafts: 2, measuredLengths: 2, refilings: 2 }
+export const ARCHIVE_VERSION = LATEST_VERSION
 
 export const MANIFEST_NAME = 'manifest.json'
 /** Names an archive may hold, and no others: nothing that could climb out of a folder. */

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
-import { type CatalogueData, TABLE_NAMES, type TableName } from '#core/catalog'
+import { type CatalogueData, TABLE_NAMES, type TableName, blankDraft } from '#core/catalog'
 import { makeLetterRoom } from '#demo/letterRoom'
 import { findDangling, picturesOf } from '../index'
 
@@ -54,26 +54,11 @@ function everything(): CatalogueData {
   })
   data.loans.push({ id: id(4), holdingId: third.id, to: 'the table', outAt: first.createdAt, backAt: null })
   data.relations.push({ id: id(5), fromId: first.id, toId: second.id, kind: 'layersWith' })
+  const draft = blankDraft({ id: id(6), rank: 0, createdAt: first.createdAt })
   data.drafts.push({
-    id: id(6),
-    rank: 0,
-    createdAt: first.createdAt,
+    ...draft,
     pictureHash: 'c'.repeat(64),
-    texts: {
-      name: 'Half a na',
-      brand: '',
-      kindId: '',
-      category: '',
-      themes: [],
-      theme: '',
-      size: '',
-      words: '',
-      searchWords: [],
-      written: '',
-      acquiredOn: '',
-      price: '',
-      notes: '',
-    },
+    texts: { ...draft.texts, name: 'Half a na' },
   })
   data.refilings.push({
     id: id(7),

@@ -1,5 +1,5 @@
 import { unzipSync } from 'fflate'
-import { type CatalogueData, emptyCatalogue, TABLE_NAMES, TABLES } from '#core/catalog'
+import { type CatalogueData, emptyCatalogue, type Old, TABLE_NAMES, TABLES, upgradeRecord, versionThatBrought } from '#core/catalog'
 import {
   ARCHIVE_FORMAT,
   ARCHIVE_LIMITS,
@@ -8,7 +8,6 @@ import {
   Manifest,
   MANIFEST_NAME,
   type PictureFile,
-  TABLES_SINCE,
   type ThumbFile,
   typeOfExtension,
 } from './format'
@@ -128,6 +127,8 @@ function openZip(zip: Uint8Array): Map<string, Uint8Array> | ArchiveReading {
   }
 }
 
+const isObject = (value: unknown): value is Old => typeof value === 'object' && value !== null && !Array.isArray(value)
+
 function parseJson(bytes: Uint8Array): unknown {
   try {
     return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes))
@@ -150,11 +151,12 @@ function readTables(files: ReadonlyMap<string, Uint8Array>, version: number): Ca
   for (const table of TABLE_NAMES) {
     const name = `catalogue/${table}.json`
     const bytes = files.get(name)
-    if (!bytes && (TABLES_SINCE[table] ?? 1) > version) continue
+    if (!bytes && versionThatBrought(table) > version) continue
     if (!bytes) return refuse('fileMissing', name)
     const records = parseJson(bytes)
     if (!Array.isArray(records)) return refuse('damaged', name)
-    const parsed = TABLES[table].array().safeParse(records)
+    const upgraded = records.map((record: unknown) => (isObject(record) ? upgradeRecord(table, record, version) : record))
+    const parsed = TABLES[table].array().safeParse(upgraded)
     if (!parsed.success) return refuse('badRecord', `${name}: ${parsed.error.issues[0]?.path.join('.') ?? ''}`)
     data[table] = parsed.data
   }

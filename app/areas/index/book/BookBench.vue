@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { BookOpenText, Download, ExternalLink } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
-import { definePageMeta } from '#imports'
 import { INDEX_PART_NAMES, type IndexPartName } from '#core/printing'
 import IndexPreview from './IndexPreview.vue'
 import KProgress from '~/kit/KProgress.vue'
@@ -10,8 +9,6 @@ import { usePrinting } from './usePrinting'
 import { commands, database } from '~/db'
 import { indexWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
-
-definePageMeta({ path: '/index' })
 
 /** The finding index on paper: by theme, by number, by place. */
 const catalogue = useCatalogue()

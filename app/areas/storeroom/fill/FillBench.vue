@@ -178,13 +178,11 @@ const HOURS = [1, 2, 8] as const
             <span class="font-semibold">{{ lift.container.name }}:</span>
             {{ roomWords.lift(lift) }}
             <span v-if="isTooHeavy" class="block font-semibold text-berry">
-              {{ roomWords.tooHeavy }}
-              <template v-if="lift.betterShelf">; {{ roomWords.better(lift.betterShelf) }}</template>
+              {{ lift.betterShelf ? `${roomWords.tooHeavy}; ${roomWords.better(lift.betterShelf)}` : roomWords.tooHeavy }}
             </span>
             <span v-else-if="isHigh" class="block text-ochre">{{ roomWords.high }}</span>
             <span class="hint block">
-              {{ roomWords.multipliers(lift) }}
-              <template v-if="!isShelfMeasured">; {{ roomWords.usualShelf }}</template>
+              {{ isShelfMeasured ? roomWords.multipliers(lift) : `${roomWords.multipliers(lift)}; ${roomWords.usualShelf}` }}
             </span>
           </li>
         </ul>

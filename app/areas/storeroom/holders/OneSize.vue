@@ -1,28 +1,26 @@
 <script setup lang="ts">
-import { onScopeDispose, shallowRef, watch } from 'vue'
+import { shallowRef, watch } from 'vue'
+import { PLAIN_WAYS } from '#core/holders'
 import { FIT_WAYS, type HolderType } from '#core/catalog'
 import { useDescribe } from '~/data/useDescribe'
 import { holderWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { type Crew, hire } from '~/data/call'
 import type { FitApi } from './fit.worker'
+import { plainly, useFitWorker } from './useFitWorker'
 
 /** One size for all: how the whole collection would go into one type, and what could take its place. */
 const { type } = defineProps<{ type: HolderType }>()
 const SHOWN = 4
 const NAMES = 3
-const PLAIN = ['loose', 'fits', 'snug'] as const
 const catalogue = useCatalogue()
 const { code, lengthText } = useDescribe()
 const found = shallowRef<Awaited<ReturnType<FitApi['report']>> | null>(null)
-let crew: Crew<FitApi> | null = null
-onScopeDispose(() => crew?.end())
+const worker = useFitWorker()
 watch(
   () => [type, catalogue.tables?.holdings, catalogue.settings.fitOrder, catalogue.settings.fitNever],
   async () => {
-    crew ??= hire<FitApi>(new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' }))
     const asked = type.id
-    const answer = await crew.run(api => api.report(JSON.parse(JSON.stringify(type)) as HolderType)).catch(() => null)
+    const answer = await worker.run(api => api.report(plainly(type)))
     if (asked === type.id) found.value = answer
   },
   { immediate: true },
@@ -43,7 +41,7 @@ const some = (ids: readonly string[]): string => `${ids.slice(0, NAMES).map(name
       <p class="mt-2 font-semibold figures">
         {{
           holderWords.plainly(
-            PLAIN.reduce((sum, way) => sum + (found?.report.byWay.get(way)?.length ?? 0), 0),
+            PLAIN_WAYS.reduce((sum, way) => sum + (found?.report.byWay.get(way)?.length ?? 0), 0),
             (catalogue.tables?.holdings.size ?? 0) - found.report.unknown.length,
           )
         }}
@@ -52,7 +50,7 @@ const some = (ids: readonly string[]): string => `${ids.slice(0, NAMES).map(name
         <li v-for="way in FIT_WAYS.filter(each => found?.report.byWay.has(each))" :key="way" class="border-t border-line py-1">
           <span class="font-semibold">{{ found.report.byWay.get(way)?.length }}</span>
           {{ holderWords.way[way] }}
-          <span v-if="!PLAIN.some(each => each === way)" class="hint block">{{ some(found.report.byWay.get(way) ?? []) }}</span>
+          <span v-if="!PLAIN_WAYS.some(each => each === way)" class="hint block">{{ some(found.report.byWay.get(way) ?? []) }}</span>
         </li>
         <li class="border-t border-line py-1">
           {{ holderWords.without(found.report.without.length) }}
@@ -60,6 +58,7 @@ const some = (ids: readonly string[]): string => `${ids.slice(0, NAMES).map(name
         </li>
       </ul>
       <p class="figures">{{ holderWords.needed(found.report.holders, type.stockOnHand, found.report.toGet) }}</p>
+      <p v-if="found.report.unsure.length" class="text-ochre figures">{{ holderWords.untried(found.report.unsure.length) }}</p>
       <p v-if="found.report.unknown.length" class="hint figures">{{ holderWords.unknown(found.report.unknown.length) }}</p>
       <template v-if="type.inner">
         <h3 class="mt-3 font-semibold">{{ holderWords.replace }}</h3>

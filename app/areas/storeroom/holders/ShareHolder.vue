@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import type { HolderType, Holding } from '#core/catalog'
-import { shareHolder } from '#core/holders'
+import type { FilledHolder } from '#core/holders'
 import { zoneFor } from '#core/filing'
 import { useDescribe } from '~/data/useDescribe'
 import { useFit } from './useFit'
+import { plainly, useFitWorker } from './useFitWorker'
 import { commands, database } from '~/db'
 import { holderWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -23,30 +24,45 @@ const { addressOf, code } = useDescribe()
 const { contentsFor } = useFit(null)
 const zone = computed(() => zoneFor(holding, catalogue.facts.zones))
 
-const found = computed(() => {
-  const own = contentsFor(holding)
-  if (!own || holding.themeIds.length === 0) return []
-  const near = [...catalogue.room.placements.values()]
-    .filter(({ holder, container }) => {
-      const first = catalogue.tables?.holdings.get(holder.holdingIds[0] ?? '')
-      return (
-        holder.holderTypeId !== null &&
-        !holder.holdingIds.includes(holding.id) &&
-        container.zoneId === zone.value?.id &&
-        first?.themeIds[0] === holding.themeIds[0]
-      )
-    })
-    .slice(0, TRIED)
-  return near
-    .flatMap(({ holder }) => {
-      const type = types.find(each => each.id === holder.holderTypeId)
-      const others = holder.holdingIds.flatMap(id => catalogue.tables?.holdings.get(id) ?? [])
-      const inside = others.flatMap(other => contentsFor(other) ?? [])
-      const sharing = type && inside.length === others.length ? shareHolder([...inside, own], type) : null
-      return sharing?.members.length === inside.length + 1 ? [{ holder, others }] : []
-    })
-    .slice(0, SHOWN)
-})
+const worker = useFitWorker()
+/** Holders of its zone and theme whose sets all have a size, as many as are tried. */
+const near = computed((): readonly FilledHolder[] =>
+  holding.themeIds.length === 0
+    ? []
+    : [...catalogue.room.placements.values()]
+        .filter(({ holder, container }) => {
+          const first = catalogue.tables?.holdings.get(holder.holdingIds[0] ?? '')
+          return (
+            holder.holderTypeId !== null &&
+            !holder.holdingIds.includes(holding.id) &&
+            container.zoneId === zone.value?.id &&
+            first?.themeIds[0] === holding.themeIds[0]
+          )
+        })
+        .slice(0, TRIED)
+        .flatMap(({ holder }): FilledHolder[] => {
+          const type = types.find(each => each.id === holder.holderTypeId)
+          const others = holder.holdingIds.flatMap(id => catalogue.tables?.holdings.get(id) ?? [])
+          const inside = others.flatMap(other => contentsFor(other) ?? [])
+          return type && inside.length === others.length ? [{ id: holder.id, type, inside }] : []
+        }),
+)
+const withRoom = shallowRef<readonly string[]>([])
+watch(
+  near,
+  async holders => {
+    const own = contentsFor(holding)
+    const found = own && holders.length > 0 ? await worker.run(api => api.withRoom(plainly(own), plainly(holders), SHOWN)) : []
+    if (holders === near.value) withRoom.value = found ?? []
+  },
+  { immediate: true },
+)
+const found = computed(() =>
+  withRoom.value.flatMap(id => {
+    const holder = catalogue.tables?.holders.get(id)
+    return holder ? [{ holder, others: holder.holdingIds.flatMap(each => catalogue.tables?.holdings.get(each) ?? []) }] : []
+  }),
+)
 async function share(holderId: string): Promise<void> {
   await commands.shareHolder(database(), holding.id, holderId)
   const other = catalogue.tables?.holders.get(holderId)

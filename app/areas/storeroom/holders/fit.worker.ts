@@ -1,6 +1,19 @@
 import { expose } from 'comlink'
-import { type HolderType, START_HABITS } from '#core/catalog'
-import { contentsOf, oneSizeForAll, type OneSizeReport, type Replacement, replacementsFor, type SizedSet } from '#core/holders'
+import { type Container, type HolderType, START_HABITS } from '#core/catalog'
+import {
+  adviseHolder,
+  type Contents,
+  contentsOf,
+  type FilledHolder,
+  type FitHabits,
+  type HolderAdvice,
+  holdersWithRoom,
+  oneSizeForAll,
+  type OneSizeReport,
+  type Replacement,
+  replacementsFor,
+  type SizedSet,
+} from '#core/holders'
 import { zoneFor } from '#core/filing'
 import { database } from '~/db'
 
@@ -22,6 +35,15 @@ async function sizedSets(): Promise<readonly SizedSet[]> {
 }
 
 const api = {
+  advise(contents: Contents, types: readonly HolderType[], habits: FitHabits, container: Container | null): HolderAdvice {
+    return adviseHolder(contents, types, habits, container)
+  },
+
+  /** Ids of the first `most` holders with room for one set more. */
+  withRoom(own: Contents, holders: readonly FilledHolder[], most: number): readonly string[] {
+    return holdersWithRoom(own, holders, most)
+  },
+
   /** One size for all, and what could take its place. Read from the database at each asking: it is asked rarely. */
   async report(type: HolderType): Promise<{ readonly report: OneSizeReport; readonly replacements: readonly Replacement[] }> {
     const db = database()

@@ -1,6 +1,6 @@
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { type HolderType, type Holding, START_HABITS, type Zone } from '#core/catalog'
-import { adviseHolder, type Contents, contentsOf, type CutSize, cutsFor, type FitHabits } from '#core/holders'
+import { type Contents, contentsOf, type CutSize, cutsFor, type FitHabits } from '#core/holders'
 import { proposePlace, zoneFor } from '#core/filing'
 import { writeSize } from '#core/units'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -28,7 +28,6 @@ export function useFit(holding: MaybeRefOrGetter<Holding | null>) {
     const proposal = proposePlace(set, catalogue.facts)
     return catalogue.room.placements.get(set.id)?.container ?? (proposal.ok ? proposal.point.container : null)
   })
-  const advice = computed(() => contents.value && adviseHolder(contents.value, types.value, fitHabits.value, container.value))
   function cutsOf(set: Holding, type: HolderType | null | undefined): readonly CutSize[] {
     const inside = contentsFor(set)
     return type && inside ? cutsFor(type, inside.thicknessMm, habitsOf(set)) : []
@@ -40,5 +39,5 @@ export function useFit(holding: MaybeRefOrGetter<Holding | null>) {
       { unit: catalogue.settings.unit, ticks: catalogue.settings.trimmerTicks, reduced: catalogue.settings.reducedFractions },
       'down',
     )
-  return { types, fitHabits, contentsFor, contents, container, advice, cutsOf, cutText }
+  return { types, fitHabits, contentsFor, contents, container, cutsOf, cutText }
 }

@@ -45,6 +45,7 @@ function answerText(answer: FitAnswer, write: Write): string {
   return says[answer.way]
 }
 function whyNot(why: NoFit, write: Write): string {
+  if (why.code === 'onlyNever') return 'it would go in, but only in ways that you never use'
   const what = { tooWide: 'too wide', tooTall: 'too tall', tooThick: 'too thick' }[why.code]
   return `${what}: it needs ${write(why.needMm)}, there is room for ${write(why.haveMm)}`
 }
@@ -75,6 +76,7 @@ export const holderWords = {
   anySize: 'it takes any size',
   nextUp: (name: string) => `The next size up that takes it plainly: ${name}.`,
   refused: (count: number) => `${counted(count, 'holder')} ${count === 1 ? 'does' : 'do'} not take it`,
+  unsure: (names: string) => `Its pieces were not laid out in every way for ${names}: it may go in there after all. Lay them out and see.`,
   ask: 'What does it sit in?',
   sizeAsk: 'How large is it?',
   sizeHint: 'With its size, the holder is proposed and the sizes to cut are worked out',
@@ -156,6 +158,7 @@ export const holderWords = {
   unknown: (count: number) =>
     `${counted(count, 'set')} ${count === 1 ? 'has' : 'have'} no size yet and ${count === 1 ? 'is' : 'are'} not counted.`,
   without: (count: number) => (count === 0 ? 'None is left without.' : `${counted(count, 'set')} would not go in at all.`),
+  untried: (count: number) => `Of ${counted(count, 'set')} the pieces were not laid out in every way: they may go in after all.`,
   needed: (holders: number, stock: number, toGet: number) =>
     `It takes ${counted(holders, 'holder')}; ${stock} are there, ${toGet} are to get.`,
   working: 'Working it out',

@@ -34,6 +34,8 @@ const texts = reactive({
   thickness: '',
   weight: '',
   isLightSensitive: false,
+  mayTrim: true,
+  mayCut: true,
 })
 /** Asked before it is kept, where the change would put sets out of the order of their zones. */
 const wouldMove = shallowRef<number | null>(null)
@@ -74,6 +76,8 @@ watch(
             thickness: `${record.typicalThicknessMm} mm`,
             weight: String(record.typicalWeightG),
             isLightSensitive: record.isLightSensitive,
+            mayTrim: record.mayTrim,
+            mayCut: record.mayCut,
           }
         : {}),
       seeAlso:
@@ -108,6 +112,8 @@ function changed(): NameRecord {
       typicalThicknessMm: thickness.value.ok ? thickness.value.mm : record.typicalThicknessMm,
       typicalWeightG: weightG.value ?? record.typicalWeightG,
       isLightSensitive: texts.isLightSensitive,
+      mayTrim: texts.mayTrim,
+      mayCut: texts.mayCut,
     }
   const seeAlsoIds = listed(texts.seeAlso).flatMap(
     each => others.value.find(other => other.name.toLowerCase() === each.toLowerCase())?.id ?? [],
@@ -189,6 +195,14 @@ async function put(): Promise<void> {
       <KField :label="nameWords.weight" for="name-weight">
         <input id="name-weight" v-model="texts.weight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off" />
       </KField>
+      <label class="flex min-h-11 items-center gap-3">
+        <input v-model="texts.mayTrim" type="checkbox" class="size-5" />
+        {{ nameWords.mayTrim }}
+      </label>
+      <label class="flex min-h-11 items-center gap-3">
+        <input v-model="texts.mayCut" type="checkbox" class="size-5" />
+        {{ nameWords.mayCut }}
+      </label>
       <label class="flex min-h-11 items-center gap-3 sm:col-span-2">
         <input v-model="texts.isLightSensitive" type="checkbox" class="size-5" />
         {{ nameWords.light }}

@@ -80,6 +80,8 @@ export const nameWords = {
   weight: 'Weight of one filled holder, in grams',
   weightProblem: 'Write the weight in grams, such as 45.',
   light: 'Daylight harms it',
+  mayTrim: 'It may be trimmed',
+  mayCut: 'It may be cut in two',
   thicknessProblem: 'Write the thickness like 5 mm or 1/4 in.',
   // Marks
   marks: 'Marks',

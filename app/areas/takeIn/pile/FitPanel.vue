@@ -3,13 +3,15 @@ import { Ruler } from 'lucide-vue-next'
 import { computed, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
 import { HOLDER_TYPES, type HolderKind, type Holding } from '#core/catalog'
-import { nextSizesUp } from '#core/holders'
+import { nextSizesUp, type NoFit, PLAIN_WAYS } from '#core/holders'
 import { readSize } from '#core/units'
 import FitDrawing from '~/areas/storeroom/holders/FitDrawing.vue'
 import ShareHolder from '~/areas/storeroom/holders/ShareHolder.vue'
+import { listOf } from '~/kit/grammar'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useFit } from '~/areas/storeroom/holders/useFit'
+import { useFitAdvice } from '~/areas/storeroom/holders/useFitAdvice'
 import { commands, database } from '~/db'
 import { pileWords } from './words'
 import { holderWords } from '~/areas/storeroom/holders/words'
@@ -29,7 +31,8 @@ const size = shallowRef('')
 const reading = computed(() => readSize(size.value, catalogue.settings.unit))
 /** The set as it is, or as large as has just been typed. */
 const trial = computed((): Holding => (holding.size || !reading.value.ok ? holding : { ...holding, size: { ...reading.value.size } }))
-const { types, fitHabits, contents, container, advice, cutsOf, cutText } = useFit(trial)
+const { types, fitHabits, contents, container, cutsOf, cutText } = useFit(trial)
+const { advice, isWorking, settled } = useFitAdvice({ contents, types, fitHabits, container })
 const sizeProblem = computed(() => (!reading.value.ok && reading.value.code !== 'empty' ? takeInWords.sizeProblem[reading.value.code] : ''))
 
 /** The latest decision for a set of this kind, where no size says better. */
@@ -71,19 +74,18 @@ watch(
 /** Nothing that has a size of its own takes it. */
 const isTooBig = computed(() => choices.value.length > 0 && choices.value.every(({ type }) => type.inner === null))
 /** What does not take it, the nearest miss first. */
-const refused = computed(() =>
-  [...(advice.value?.refused ?? [])].sort((a, b) => a.why.needMm - a.why.haveMm - (b.why.needMm - b.why.haveMm)).slice(0, SHOWN),
-)
-const PLAIN: readonly string[] = ['loose', 'fits', 'snug']
+const missOf = (why: NoFit): number => (why.code === 'onlyNever' ? 0 : why.needMm - why.haveMm)
+const refused = computed(() => [...(advice.value?.refused ?? [])].sort((a, b) => missOf(a.why) - missOf(b.why)).slice(0, SHOWN))
 /** Where the chosen one takes it only in some other way: the next size that takes it plainly. */
 const nextUp = computed(() =>
-  choice.value && contents.value && choice.value.type.inner && !PLAIN.includes(choice.value.answer.way)
+  choice.value && contents.value && choice.value.type.inner && !PLAIN_WAYS.includes(choice.value.answer.way)
     ? (nextSizesUp(contents.value, choice.value.type, types.value, fitHabits.value)[0] ?? null)
     : null,
 )
 const cuts = computed(() => cutsOf(trial.value, choice.value?.type))
 
 async function finish(): Promise<void> {
+  await settled()
   if (!holding.size && reading.value.ok) await commands.measureSet(database(), holding.id, { size: { ...reading.value.size } })
   await commands.finishStage(
     database(),
@@ -102,7 +104,7 @@ defineExpose({ finish })
 </script>
 
 <template>
-  <div>
+  <div :aria-busy="isWorking">
     <h2 class="text-[1.15rem]">{{ holderWords.ask }}</h2>
     <div v-if="!holding.size && !isBlock" class="mt-2 flex flex-wrap items-start gap-3">
       <KField class="flex-1 basis-56" :label="holderWords.sizeAsk" for="fit-size" :hint="holderWords.sizeHint" :problem="sizeProblem">
@@ -143,6 +145,9 @@ defineExpose({ finish })
           </select>
         </KField>
         <p v-if="nextUp" class="mt-2">{{ holderWords.nextUp(nextUp.name) }}</p>
+        <p v-if="advice?.unsure.length" class="mt-2 text-ochre">
+          {{ holderWords.unsure(listOf(advice.unsure.map(type => type.name))) }}
+        </p>
         <details v-if="refused.length" class="mt-2" :open="isTooBig">
           <summary class="min-h-11 content-center">{{ holderWords.refused(advice?.refused.length ?? 0) }}</summary>
           <ul>

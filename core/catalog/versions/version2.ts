@@ -1,0 +1,76 @@
+import type { Old, Version } from './version'
+
+const listOf = (value: unknown): readonly Old[] => (Array.isArray(value) ? (value as Old[]) : [])
+const objectOf = (value: unknown): Old => (typeof value === 'object' && value !== null ? (value as Old) : {})
+
+/** The pile of Take in, the fingerprints of pictures, and what the storeroom learns and plans. */
+export const VERSION_2: Version = {
+  number: 2,
+  stores: { drafts: 'id', inkMaps: 'hash', measuredLengths: 'id, containerId', refilings: 'id, state' },
+  brings: ['drafts', 'measuredLengths', 'refilings'],
+  upgrade: {
+    settings: record => ({
+      id: 'room',
+      roomName: 'My craft room',
+      unit: 'in',
+      trimmerTicks: 16,
+      reducedFractions: true,
+      paper: 'A4',
+      currency: 'EUR',
+      isDemo: false,
+      pxPerMm: null,
+      collection: null,
+      stages: ['class', 'fit', 'label'],
+      forNowContainerId: null,
+      keepsOriginals: true,
+      marks: {
+        dieForStamp: '+D',
+        stampForDie: '+S',
+        layersWith: '&',
+        sameLettersOtherStyle: 'Aa',
+        sameCollection: '=',
+        sameMechanism: '>',
+        sameNumberedSeries: 'No',
+      },
+      addressPatterns: {},
+      lifting: { reachMm: 300, perMinute: 0.2, hours: 1, twistDeg: 30, carryToMm: 750, grip: 'fair' },
+      fitOrder: [
+        'loose',
+        'fits',
+        'snug',
+        'turned',
+        'tilted',
+        'rearranged',
+        'foldPackaging',
+        'flapOpen',
+        'zeroClearance',
+        'trim',
+        'sticksOut',
+        'cutInTwo',
+      ],
+      fitNever: [],
+      ...record,
+    }),
+    holdings: record => ({
+      sitsIn: null,
+      holderTypeId: null,
+      labelText: null,
+      isCutInTwo: false,
+      isSticky: false,
+      ...record,
+      aliases: listOf(record.aliases).map(alias => ({ reading: null, ...alias })),
+    }),
+    themes: record => ({ sharesPage: false, ...record }),
+    zones: record => ({ habits: { insert: true, magnet: false, packaging: 'none', dies: 'apart' }, ...record }),
+    kinds: record => ({ typicalWeightG: 60, isLightSensitive: false, ...record }),
+    fixtures: record => ({ shelfHeightsMm: null, widthMm: null, isSunlit: false, ...record }),
+    holders: record => ({ apartBecause: null, ...record }),
+    containers: record => ({
+      emptyWeightG: null,
+      isTable: false,
+      ...record,
+      cells: record.cells ? { cellSize: null, reuse: 'last', ...objectOf(record.cells) } : null,
+    }),
+    series: record => ({ countsBy: 'all', partOf: null, ...record }),
+  },
+}
