@@ -188,6 +188,32 @@ describe('re-filing', () => {
         .count(),
     ).toBe(0)
   })
+  test('four that share one key come to an end as well: who stands behind gets a key of their own', async () => {
+    const db = await filledRoom(4)
+    const [first] = await db.records('holders').toArray()
+    await db.records('holders').toCollection().modify({ order: 'a0' })
+    const { zone, rows } = await facts(db)
+    const standing = rows.get(first?.containerId ?? '')?.placements.map(each => each.holder.id) ?? []
+    const wanted = [1, 0, 2, 3].map(at => standing[at] ?? '')
+    const begun = await commands.beginRefiling(db, {
+      zone,
+      rule: zone.filingRule,
+      lanes: [{ containerId: first?.containerId ?? '', lane: 1, holderIds: wanted, tabs: [] }],
+      tableMm: 300,
+      armfulMm: 12,
+      tableName: 'The table',
+      name: 'Everything',
+    })
+    if (!begun.ok) throw new Error(begun.code)
+    let steps = 0
+    for (; steps < 10; steps += 1) {
+      const [step] = (await left(db, begun.id)).steps
+      if (!step) break
+      expect(await commands.doRefilingStep(db, begun.id, step)).toBe(true)
+    }
+    expect(steps).toBe(1)
+    expect((await facts(db)).rows.get(first?.containerId ?? '')?.placements.map(each => each.holder.id)).toEqual(wanted)
+  })
   test('while one is under way: no second is begun, and neither its zone nor its table goes', async () => {
     const db = await filledRoom(6)
     const { zone, found } = await facts(db)

@@ -1,3 +1,4 @@
+import { generateKeyBetween } from 'fractional-indexing'
 import { z } from 'zod'
 import { KIND_FAMILIES, LIMITS } from './choices'
 
@@ -10,11 +11,19 @@ export const Name = z.string().trim().min(1).max(LIMITS.name)
 /** Free text. Bounded so that a damaged file cannot fill the browser. */
 export const Text = z.string().max(LIMITS.text)
 export const LengthMm = z.number().positive().max(5000)
+/** Can something be set down behind it? */
+function isOrderKey(key: string): boolean {
+  try {
+    return generateKeyBetween(key, null) > key
+  } catch {
+    return false
+  }
+}
 /**
  * Fractional index: a string that sorts between its neighbours, so that moving one thing changes one record. Where things
  * are set down in one gap again and again, it grows by a letter about every six times.
  */
-export const OrderKey = z.string().min(1).max(4000)
+export const OrderKey = z.string().min(1).max(4000).refine(isOrderKey)
 /** SHA-256 of a picture's bytes: the picture's name, and the proof that it is whole. */
 export const PictureHash = z.string().regex(/^[0-9a-f]{64}$/)
 export const MoneyMinor = z.number().int().nonnegative().max(LIMITS.moneyMinor)

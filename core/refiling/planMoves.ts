@@ -1,3 +1,4 @@
+import { leastTable, MOST_MOVERS, type Mover } from './oneByOne'
 import { type Aim, type Shelf, Shelves } from './shelves'
 import { type Block, type Entry, EPSILON_MM, Waiting } from './waiting'
 
@@ -36,8 +37,9 @@ export interface MoveLimits {
  * From the room as it is to the aim by lifting the fewest holders: in each lane the longest run that is in the aim's
  * order stays; what stands together and shall stand together is carried together, an armful at a time. The order of the
  * steps is feasible: nothing is set down where there is no room, and what must wait lies on the table. The plan depends
- * on the room and the aim alone, so that it can be worked out anew after every step. O(n log n) and the sum over lanes
- * of what leaves and enters them.
+ * on the room and the aim alone, so that it can be worked out anew after every step. Where the table is too small, the
+ * table that is asked for is one with which the plan goes through. O(n log n) and the sum over lanes of what leaves and
+ * enters them; a dozen times that where the table is too small.
  */
 export function planMoves(
   shelves: readonly Shelf[],
@@ -45,24 +47,86 @@ export function planMoves(
   lengthOf: (id: string) => number,
   { armfulMm, table }: MoveLimits,
 ): MovesPlan {
-  const state = new Shelves(shelves, aim, lengthOf)
-  const short = state.laneTooShort()
+  const short = new Shelves(shelves, aim, lengthOf).laneTooShort()
   if (short) return { ok: false, code: 'laneTooShort', ...short }
+  // In armfuls it is quicker; one by one it may go where armfuls get in each other's way.
+  const withTable = (capacityMm: number): Extract<MovesPlan, { ok: true }> | null =>
+    carryAll(new Shelves(shelves, aim, lengthOf), shelves, armfulMm, armfulMm, { ...table, capacityMm }) ??
+    carryAll(new Shelves(shelves, aim, lengthOf), shelves, 0, armfulMm, { ...table, capacityMm })
+  const plan = withTable(table.capacityMm)
+  if (plan) return plan
+  const exact = carryOneByOne(new Shelves(shelves, aim, lengthOf), shelves, table.key)
+  if (exact && exact.tableMm <= table.capacityMm + EPSILON_MM) return exact.plan
+  if (exact) return { ok: false, code: 'tableTooSmall', needMm: exact.tableMm, haveMm: table.capacityMm }
+  let [tooSmall, enough] = [Math.floor(table.capacityMm), Math.ceil(mostThatMayLie(shelves, aim, lengthOf, table.key))]
+  while (enough - tooSmall > 1) {
+    const middle = Math.floor((tooSmall + enough) / 2)
+    if (withTable(middle)) enough = middle
+    else tooSmall = middle
+  }
+  return { ok: false, code: 'tableTooSmall', needMm: enough, haveMm: table.capacityMm }
+}
+
+/** The few that move, each alone and with the least table; null where they are too many for it. */
+function carryOneByOne(
+  state: Shelves,
+  shelves: readonly Shelf[],
+  tableKey: string,
+): { readonly plan: Extract<MovesPlan, { ok: true }>; readonly tableMm: number } | null {
+  const all = [...state.blocks(0).into].flatMap(([to, entries]) => entries.map(entry => ({ to, ...entry })))
+  const across = all.filter(each => each.from !== each.to)
+  if (across.length > MOST_MOVERS) return null
+  const blockOf = new Map(all.map(({ block }) => [block.ids[0] ?? '', block]))
+  const movers = across.map(({ from, to, block }): Mover => {
+    return { id: block.ids[0] ?? '', from: from === tableKey ? null : from, to, lengthMm: block.lengthMm }
+  })
+  const way = leastTable(movers, key => state.freeMm(key))
+  if (!way) return null
+  const steps: Step[] = []
+  const go = (id: string, from: string, to: string): void => {
+    const block = blockOf.get(id)
+    if (!block) return
+    steps.push({ from, to, parts: [{ ids: block.ids, behindId: state.carry(from, to, block, to !== tableKey) }], lengthMm: block.lengthMm })
+  }
+  const lying = new Set(movers.filter(mover => mover.from === null).map(mover => mover.id))
+  for (const { mover, isOntoTable } of way.moves) {
+    go(mover.id, mover.from === null || lying.has(mover.id) ? tableKey : mover.from, isOntoTable ? tableKey : mover.to)
+    if (isOntoTable) lying.add(mover.id)
+  }
+  for (const { from, to, block } of all) if (from === to) go(block.ids[0] ?? '', from, to)
+  const lifts = steps.length
+  return { plan: { ok: true, steps, stay: state.stay, move: state.move, lifts }, tableMm: way.tableMm }
+}
+
+/** With so much table everything that moves can wait there. In whole millimetres, upwards. */
+function mostThatMayLie(shelves: readonly Shelf[], aim: Aim, lengthOf: (id: string) => number, tableKey: string): number {
+  const moving = [...aim.values()].flat().reduce((sum, id) => sum + lengthOf(id), 0)
+  return moving + (shelves.find(shelf => shelf.key === tableKey)?.ids ?? []).reduce((sum, id) => sum + lengthOf(id), 0) + 1
+}
+
+/** All steps, or null where the table does not do. Blocks are `blockMm` long at the most; an armful may be several. */
+function carryAll(
+  state: Shelves,
+  shelves: readonly Shelf[],
+  blockMm: number,
+  armfulMm: number,
+  table: MoveLimits['table'],
+): Extract<MovesPlan, { ok: true }> | null {
   const steps: Step[] = []
   const go = (from: string, to: string, blocks: readonly Block[]): void => {
     const parts = blocks.map((block): StepPart => ({ ids: block.ids, behindId: state.carry(from, to, block, to !== table.key) }))
     steps.push({ from, to, parts, lengthMm: blocks.reduce((sum, block) => sum + block.lengthMm, 0) })
   }
   const keys = shelves.map(shelf => shelf.key)
-  const waiting = state.blocks(armfulMm)
+  const waiting = state.blocks(blockMm)
   const open = new Set(keys.filter(key => (waiting.into.get(key)?.length ?? 0) > 0))
   for (;;) {
     const lane = keys.find(key => open.has(key))
     if (lane === undefined) {
       if (waiting.count === 0) break
-      const moved = makeRoom(state, waiting, keys, table, go)
-      if (!moved.ok) return { ok: false, code: 'tableTooSmall', needMm: moved.needMm, haveMm: table.capacityMm }
-      open.add(moved.freed)
+      const freed = waiting.splitToFit(keys, state) ?? makeRoom(state, waiting, keys, table, go)
+      if (freed === null) return null
+      open.add(freed)
       continue
     }
     const found = waiting.firstThatFits(lane, state)
@@ -82,35 +146,40 @@ export function planMoves(
   return { ok: true, steps, stay: state.stay, move: state.move, lifts: steps.reduce((sum, step) => sum + idsOf(step).length, 0) }
 }
 
-/** Nothing fits where it shall go: one armful is laid on the table, so that what waits for its room can go in. */
+/**
+ * Nothing fits where it shall go: one armful is laid on the table, so that what waits for its room can go in. The lane it
+ * came out of; null: nothing goes onto the table any more.
+ */
 function makeRoom(
   state: Shelves,
   waiting: Waiting,
   keys: readonly string[],
   table: MoveLimits['table'],
   go: (from: string, to: string, blocks: readonly Block[]) => void,
-): { readonly ok: true; readonly freed: string } | { readonly ok: false; readonly needMm: number } {
+): string | null {
   const onTable = state.usedMm(table.key)
-  let smallest = Infinity
   let best: { from: string; entry: Entry; lacks: number } | null = null
   for (const from of keys) {
     if (from === table.key || (waiting.into.get(from)?.length ?? 0) === 0) continue
     const least = Math.min(...(waiting.into.get(from) ?? []).map(entry => entry.block.lengthMm))
     for (const entry of waiting.outOf(from)) {
-      smallest = Math.min(smallest, entry.block.lengthMm)
       if (onTable + entry.block.lengthMm > table.capacityMm + EPSILON_MM) continue
       const lacks = Math.max(0, least - state.freeMm(from) - entry.block.lengthMm)
-      if (!best || lacks < best.lacks - EPSILON_MM) best = { from, entry, lacks }
+      const isBetter =
+        !best ||
+        lacks < best.lacks - EPSILON_MM ||
+        (lacks < best.lacks + EPSILON_MM && entry.block.lengthMm < best.entry.block.lengthMm - EPSILON_MM)
+      if (isBetter) best = { from, entry, lacks }
     }
   }
   if (best) {
     go(best.from, table.key, [best.entry.block])
     waiting.moved(best.entry, table.key)
-    return { ok: true, freed: best.from }
+    return best.from
   }
-  const split = waiting.splitLargest(
+  const isSplit = waiting.splitLargest(
     keys.filter(key => key !== table.key),
     id => state.lengthOf(id),
   )
-  return split ? makeRoom(state, waiting, keys, table, go) : { ok: false, needMm: onTable + (smallest === Infinity ? 0 : smallest) }
+  return isSplit ? makeRoom(state, waiting, keys, table, go) : null
 }

@@ -81,6 +81,48 @@ function mostThatStay({ shelves, aim }: Puzzle): number {
   }, 0)
 }
 
+/** As long as what stands in a lane now, and what shall stand there. */
+const full = ({ aim, lengthOf }: Puzzle, { key, othersMm, ids }: Shelf): number => {
+  const sum = (some: readonly string[]): number => some.reduce((mm, id) => mm + lengthOf(id), othersMm)
+  return Math.max(sum(ids), sum(aim.get(key) ?? []))
+}
+/** The least table with which it goes at all, each holder carried alone: of all orders, by the widest way through all states. */
+function leastTable({ shelves, aim, lengthOf }: Puzzle): number {
+  const goal = new Map([...aim].flatMap(([key, ids]) => ids.map(id => [id, key] as const)))
+  const home = new Map(shelves.flatMap(({ key, ids }) => ids.map(id => [id, key] as const)))
+  const moving = [...home.keys()].filter(id => home.get(id) !== goal.get(id))
+  // Each is at its old place (0), on the table (1), or where it shall be (2).
+  const start = moving.map(() => 0)
+  const best = new Map([[start.join(''), 0]])
+  const queue = [{ state: start, mm: 0 }]
+  for (;;) {
+    queue.sort((a, b) => a.mm - b.mm)
+    const now = queue.shift()
+    if (!now) throw new Error('no way')
+    if (now.state.every(each => each === 2)) return now.mm
+    const used = (key: string): number => {
+      const shelf = shelves.find(each => each.key === key)
+      const stay = (shelf?.ids ?? []).filter(id => !moving.includes(id)).reduce((sum, id) => sum + lengthOf(id), shelf?.othersMm ?? 0)
+      return moving.reduce(
+        (sum, id, at) => sum + ((now.state[at] === 0 ? home.get(id) : now.state[at] === 2 ? goal.get(id) : '') === key ? lengthOf(id) : 0),
+        stay,
+      )
+    }
+    const lying = moving.reduce((sum, id, at) => sum + (now.state[at] === 1 ? lengthOf(id) : 0), 0)
+    moving.forEach((id, at) => {
+      for (const to of now.state[at] === 0 ? [1, 2] : now.state[at] === 1 ? [2] : []) {
+        const key = goal.get(id) ?? ''
+        if (to === 2 && used(key) + lengthOf(id) > (shelves.find(each => each.key === key)?.capacityMm ?? 0)) continue
+        const state = now.state.map((each, index) => (index === at ? to : each))
+        const mm = Math.max(now.mm, to === 1 ? lying + lengthOf(id) : 0)
+        if (mm >= (best.get(state.join('')) ?? Infinity)) continue
+        best.set(state.join(''), mm)
+        queue.push({ state, mm })
+      }
+    })
+  }
+}
+
 describe('re-filing in the fewest moves', () => {
   test('no fewer can be lifted (against every choice of what stays, up to eight holders; property)', () => {
     fc.assert(
@@ -136,6 +178,63 @@ describe('re-filing in the fewest moves', () => {
         for (const [key, ids] of each.aim) expect(after.get(key)).toEqual(ids)
       }),
       { numRuns: 200 },
+    )
+  })
+  test('what needs no table asks for none: an armful is parted where a part of it fits', () => {
+    const lengths: Readonly<Record<string, number>> = { h0: 4, h1: 5, h2: 6 }
+    const shelves: Shelf[] = [
+      { key: 'L0', capacityMm: 12, othersMm: 0, ids: ['h0'] },
+      { key: 'L1', capacityMm: 12, othersMm: 0, ids: ['h1', 'h2'] },
+    ]
+    const aim = new Map([
+      ['L0', ['h1', 'h2']],
+      ['L1', ['h0']],
+    ])
+    const each = { shelves, aim, lengthOf: (id: string) => lengths[id] ?? 0 }
+    const plan = planMoves(shelves, aim, each.lengthOf, { armfulMm: 50, table: { key: TABLE, capacityMm: 1 } })
+    if (!plan.ok) throw new Error(plan.code)
+    expect(plan.lifts).toBe(3)
+    expect(replay(each, plan, 1).get('L0')).toEqual(['h1', 'h2'])
+  })
+  test('the table that is asked for is enough, and no more is asked than moving one by one needs (every order tried; property)', () => {
+    let refused = 0
+    fc.assert(
+      fc.property(puzzle(6), fc.integer({ min: 0, max: 4 }), (each, tableMm) => {
+        const tight = {
+          ...each,
+          shelves: each.shelves.map(shelf => ({ ...shelf, capacityMm: Math.max(shelf.capacityMm - 20, full(each, shelf)) })),
+        }
+        const asked = (capacityMm: number) =>
+          planMoves(tight.shelves, tight.aim, tight.lengthOf, { armfulMm: 20, table: { key: TABLE, capacityMm } })
+        const plan = asked(tableMm)
+        if (plan.ok) return void replay(tight, plan, tableMm)
+        if (plan.code !== 'tableTooSmall') throw new Error(plan.code)
+        refused += 1
+        expect(plan.needMm).toBeGreaterThan(tableMm)
+        const enough = asked(plan.needMm)
+        if (!enough.ok) throw new Error(`asked for ${plan.needMm}, and that is not enough`)
+        replay(tight, enough, plan.needMm)
+        expect(plan.needMm).toBe(leastTable(tight))
+      }),
+          )
+      }),
+      { numRuns: 600, seed: 17 },
+    )
+    expect(refused).toBeGreaterThan(30)
+  })
+  test('many that get in each other's way: the table that is asked for is enough (property)', () => {
+    fc.assert(
+      fc.property(puzzle(30), each => {
+        const tight = { ...each, shelves: each.shelves.map(shelf => ({ ...shelf, capacityMm: full(each, shelf) })) }
+        const asked = (capacityMm: number) =>
+          planMoves(tight.shelves, tight.aim, tight.lengthOf, { armfulMm: 20, table: { key: TABLE, capacityMm } })
+        const plan = asked(0)
+        if (plan.ok || plan.code !== 'tableTooSmall') return
+        const enough = asked(plan.needMm)
+        if (!enough.ok) throw new Error(`asked for ${plan.needMm}, and that is not enough`)
+        replay(tight, enough, plan.needMm)
+      }),
+      { numRuns: 150 },
     )
   })
   test('two full lanes that change places need the table, and it is said how much of it', () => {

@@ -48,6 +48,39 @@ export class Waiting {
   outOf(from: string): readonly Entry[] {
     return [...this.into].flatMap(([to, entries]) => (to === from ? [] : entries.filter(entry => entry.from === from)))
   }
+  /** Parts an armful so that its front, or its back, goes into the room there is: the lane that it goes to. null: none does. */
+  splitToFit(
+    lanes: readonly string[],
+    state: { readonly freeMm: (key: string) => number; readonly lengthOf: (id: string) => number },
+  ): string | null {
+    for (const lane of lanes) {
+      const room = state.freeMm(lane) + EPSILON_MM
+      for (const entry of this.into.get(lane) ?? []) {
+        const { ids } = entry.block
+        if (entry.from === lane || ids.length < 2) continue
+        const fits = (some: readonly string[]): boolean => some.reduce((sum, id) => sum + state.lengthOf(id), 0) <= room
+        const front = ids.findIndex((_, at) => !fits(ids.slice(0, at + 1)))
+        const back = ids.findLastIndex((_, at) => !fits(ids.slice(at)))
+        if (front > 0) return this.#part(entry, front, state.lengthOf)
+        if (back < ids.length - 1) return this.#part(entry, back + 1, state.lengthOf)
+      }
+    }
+    return null
+  }
+  /** Two blocks out of one, parted in front of `at`; where they go. */
+  #part(entry: Entry, at: number, lengthOf: (id: string) => number): string {
+    const { ids, to } = entry.block
+    const parts = [ids.slice(0, at), ids.slice(at)].map((some): Entry => ({
+      from: entry.from,
+      block: { ids: some, to, lengthMm: some.reduce((sum, id) => sum + lengthOf(id), 0) },
+    }))
+    this.into.set(
+      to,
+      (this.into.get(to) ?? []).flatMap(each => (each === entry ? parts : [each])),
+    )
+    this.count += 1
+    return to
+  }
   /** Halves an armful that is too much for the table. False when all are single holders. */
   splitLargest(lanes: readonly string[], lengthOf: (id: string) => number): boolean {
     const all = lanes
@@ -56,18 +89,7 @@ export class Waiting {
       .sort((a, b) => b.block.lengthMm - a.block.lengthMm)
     const [entry] = all
     if (!entry) return false
-    const { ids, to } = entry.block
-    const half = Math.ceil(ids.length / 2)
-    const list = this.into.get(to) ?? []
-    const parts = [ids.slice(0, half), ids.slice(half)].map((some): Entry => ({
-      from: entry.from,
-      block: { ids: some, to, lengthMm: some.reduce((sum, id) => sum + lengthOf(id), 0) },
-    }))
-    this.into.set(
-      to,
-      list.flatMap(each => (each === entry ? parts : [each])),
-    )
-    this.count += 1
+    this.#part(entry, Math.ceil(entry.block.ids.length / 2), lengthOf)
     return true
   }
 }

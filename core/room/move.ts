@@ -1,6 +1,6 @@
-import type { Cell, Holder } from '#core/catalog'
+import type { Cell, Holder, Section } from '#core/catalog'
 import type { ContainerRow, RowEntry } from './arrange'
-import { keysBehind } from './order'
+import { setDownBehind } from './order'
 
 /** Where holders are to go: directly behind an entry of a lane (null: to the front), or into a cell of a page. */
 export type MoveTarget =
@@ -8,12 +8,13 @@ export type MoveTarget =
   | { readonly type: 'cell'; readonly containerId: string; readonly cell: Cell }
 
 export type MovePlan =
-  | { readonly ok: true; readonly holders: readonly Holder[] }
+  | { readonly ok: true; readonly holders: readonly Holder[]; readonly sections: readonly Section[] }
   | { readonly ok: false; readonly code: 'noSuchContainer' | 'needsCell' | 'noCellsHere' | 'cellTaken' | 'onlyOneToACell' | 'notOnPage' }
 
 /**
- * The holder records after a move. A moved run keeps its order. Nothing but the moved records changes: positions,
- * and with them the addresses of everything behind, follow from the order.
+ * The records after a move, the moved holders first. A moved run keeps its order. Nothing but the moved records changes:
+ * positions, and with them the addresses of everything behind, follow from the order. Only what shared the key of what
+ * it is set down behind gets a key of its own, and stays where it stands.
  */
 export function planMove(holders: readonly Holder[], target: MoveTarget, rows: ReadonlyMap<string, ContainerRow>): MovePlan {
   const row = rows.get(target.containerId)
@@ -24,16 +25,24 @@ export function planMove(holders: readonly Holder[], target: MoveTarget, rows: R
   const moved = new Set(holders.map(holder => holder.id))
   const entries = (row.lanes[target.lane - 1] ?? []).filter(entry => !moved.has(idOf(entry)))
   const at = indexBehind(row.lanes[target.lane - 1] ?? [], entries, target.behindId, moved)
-  const keys = keysBehind(entries, at, holders.length)
+  const { keys, rekeyed } = setDownBehind(entries, at, holders.length)
+  const stayed = rekeyed.flatMap(({ index, order }) => {
+    const entry = entries[index]
+    return entry ? [{ entry, order }] : []
+  })
   return {
     ok: true,
-    holders: holders.map((holder, index) => ({
-      ...holder,
-      containerId: target.containerId,
-      lane: target.lane,
-      cell: null,
-      order: keys[index] ?? holder.order,
-    })),
+    holders: [
+      ...holders.map((holder, index) => ({
+        ...holder,
+        containerId: target.containerId,
+        lane: target.lane,
+        cell: null,
+        order: keys[index] ?? holder.order,
+      })),
+      ...stayed.flatMap(({ entry, order }) => (entry.type === 'holder' ? [{ ...entry.placement.holder, order }] : [])),
+    ],
+    sections: stayed.flatMap(({ entry, order }) => (entry.type === 'section' ? [{ ...entry.section, order }] : [])),
   }
 }
 
@@ -61,5 +70,5 @@ function intoCell(holders: readonly Holder[], cell: Cell, row: ContainerRow): Mo
       other.holder.id !== holder.id && other.cell?.page === cell.page && other.cell.cell === cell.cell && other.cell.side === cell.side,
   )
   if (taken) return { ok: false, code: 'cellTaken' }
-  return { ok: true, holders: [{ ...holder, containerId: row.container.id, lane: 1, cell }] }
+  return { ok: true, holders: [{ ...holder, containerId: row.container.id, lane: 1, cell }], sections: [] }
 }

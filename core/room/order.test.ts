@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { Holder } from '#core/catalog'
-import { keyBehind, keysBehind } from './index'
+import { keyBehind, keysBehind, setDownBehind } from './index'
 
 const isKey = (order: string): boolean => Holder.shape.order.safeParse(order).success
 
@@ -39,5 +39,29 @@ describe('order keys', () => {
       const order = keyBehind(twins, at)
       expect(order > (a ?? '') && order < (b ?? '')).toBe(true)
     }
+  })
+  test('set down behind any of a list in which keys tie: it stands there, and no other changes its place (property)', () => {
+    const keys = keysBehind([], -1, 3)
+    fc.assert(
+      fc.property(fc.array(fc.nat(2), { maxLength: 12 }), fc.nat(), fc.integer({ min: 1, max: 3 }), (which, behind, count) => {
+        const list = which.sort((a, b) => a - b).map((key, id) => ({ id, order: keys[key] ?? '' }))
+        const at = (behind % (list.length + 1)) - 1
+        const { keys: fresh, rekeyed } = setDownBehind(list, at, count)
+        const after = [
+          ...list.map(each => ({ ...each, order: rekeyed.find(({ index }) => list[index]?.id === each.id)?.order ?? each.order })),
+          ...fresh.map((order, which) => ({ id: 100 + which, order })),
+        ].sort((a, b) => (a.order !== b.order ? (a.order < b.order ? -1 : 1) : a.id - b.id))
+        const wanted = [
+          ...list.slice(0, at + 1).map(each => each.id),
+          ...fresh.map((_, which) => 100 + which),
+          ...list.slice(at + 1).map(each => each.id),
+        ]
+        expect(after.map(each => each.id)).toEqual(wanted)
+      }),
+    )
+  })
+  test('keys that are none are refused by the schema', () => {
+    for (const key of ['zzzzzz', '~', 'a', 'a00', ' ', 'A']) expect([key, isKey(key)]).toEqual([key, false])
+    expect(keysBehind([], -1, 50).every(isKey)).toBe(true)
   })
 })

@@ -21,3 +21,21 @@ export function keyBehind(entries: readonly Ordered[], index: number): string {
 export function keysBehind(entries: readonly Ordered[], index: number, count: number): readonly string[] {
   return generateNKeysBetween(...gapBehind(entries, index), count)
 }
+
+/** Keys for what is set down, and new keys for those behind that shared the key in front of the gap. */
+export interface SetDown {
+  readonly keys: readonly string[]
+  readonly rekeyed: readonly { readonly index: number; readonly order: string }[]
+}
+
+/**
+ * `count` keys directly behind `entries[index]`, also where those that follow share its key: they get keys of their own,
+ * in the order in which they stand, so that what is set down really comes in between. O(entries).
+ * @example setDownBehind([{ order: 'a0' }, { order: 'a0' }], 0, 1) //=> { keys: ['a1'], rekeyed: [{ index: 1, order: 'a2' }] }
+ */
+export function setDownBehind(entries: readonly Ordered[], index: number, count: number): SetDown {
+  const front = entries[index]?.order
+  const tied = entries.flatMap((entry, at) => (at > index && entry.order === front ? [at] : []))
+  const keys = keysBehind(entries, index, count + tied.length)
+  return { keys: keys.slice(0, count), rekeyed: tied.map((at, which) => ({ index: at, order: keys[count + which] ?? '' })) }
+}

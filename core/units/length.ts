@@ -17,7 +17,9 @@ export interface Size {
   readonly heightMm: number
 }
 
-/** Millimetres to a tenth of a micrometre, so that sums of decimals compare equal. */
+/** Lengths are kept to a tenth of a micrometre. */
+export const STORED_MM = 1e-4
+/** Millimetres as they are kept, so that sums of decimals compare equal. */
 export function roundMm(mm: number): number {
   return Math.round(mm * 1e4) / 1e4
 }

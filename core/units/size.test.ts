@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { MM_PER_INCH, NAMED_SIZES, readLength, readNumber, readSize, takeLengthApart, writeLength, writeSize } from './index'
+import { MM_PER_INCH, NAMED_SIZES, readLength, readNumber, readSize, roundMm, takeLengthApart, writeLength, writeSize } from './index'
 
 const inches = (width: number, height: number) => ({ widthMm: width * MM_PER_INCH, heightMm: height * MM_PER_INCH })
 
@@ -172,4 +172,25 @@ describe('lengths', () => {
       ),
     )
   })
+})
+
+test('ticks of a kept length are those of the fraction it was, in whole numbers: every 64th to 20 in', () => {
+  for (let n = 1; n <= 20 * 64; n += 1) {
+    const mm = roundMm((n * 25.4) / 64)
+    for (const ticks of [8, 16, 32]) {
+      const style = { unit: 'in' as const, ticks, reduced: false }
+      const inTicks = (rounding: 'up' | 'down' | 'nearest'): number => {
+        const { whole, numerator } = takeLengthApart(mm, style, rounding)
+        return Number(whole) * ticks + numerator
+      }
+      // n/64 in is n * ticks / 64 ticks: the quotient and the rest are exact.
+      const [down, rest] = [Math.floor((n * ticks) / 64), (n * ticks) % 64]
+      expect([n, inTicks('down'), inTicks('up'), inTicks('nearest')]).toEqual([
+        n,
+        down,
+        rest === 0 ? down : down + 1,
+        rest >= 32 ? down + 1 : down,
+      ])
+    }
+  }
 })

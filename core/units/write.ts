@@ -1,4 +1,4 @@
-import { EPSILON_MM, MM_PER_UNIT, type LengthUnit, type Size } from './length'
+import { EPSILON_MM, MM_PER_UNIT, type LengthUnit, type Size, STORED_MM } from './length'
 
 /** How a reader wants lengths: inches to the ticks of a trimmer, or decimals. */
 export interface LengthStyle {
@@ -19,13 +19,16 @@ export interface WrittenLength {
 
 /** To the nearest tick; down for what must go in; up for what must hold. */
 export type Rounding = 'nearest' | 'down' | 'up'
-/** A length this close to a tick lies on it: what float sums leave is no reason to round. */
-const ON_THE_TICK = 1e-6
-const ROUND: Readonly<Record<Rounding, (value: number) => number>> = {
-  nearest: Math.round,
-  down: value => Math.floor(value + ON_THE_TICK),
-  up: value => Math.ceil(value - ON_THE_TICK),
+/** A length this close to a tick lies on it: it was rounded when it was kept, which is no reason to go on to the next. */
+const ON_THE_TICK_MM = STORED_MM
+
+const ROUND: Readonly<Record<Rounding, (value: number, slack: number) => number>> = {
+  nearest: (value, slack) => Math.round(value + slack),
+  down: (value, slack) => Math.floor(value + slack),
+  up: (value, slack) => Math.ceil(value - slack),
 }
+/** How many steps of `stepMm` a length is. */
+const steps = (mm: number, stepMm: number, rounding: Rounding): number => ROUND[rounding](mm / stepMm, ON_THE_TICK_MM / stepMm)
 
 function greatestCommonDivisor(a: number, b: number): number {
   return b === 0 ? a : greatestCommonDivisor(b, a % b)
@@ -38,11 +41,11 @@ function greatestCommonDivisor(a: number, b: number): number {
  */
 export function takeLengthApart(mm: number, style: LengthStyle, rounding: Rounding = 'nearest'): WrittenLength {
   if (style.unit !== 'in') {
-    const value = mm / MM_PER_UNIT[style.unit]
-    const step = style.unit === 'cm' ? 10 : 2
-    return { whole: String(ROUND[rounding](value * step) / step), numerator: 0, denominator: 1, unit: style.unit }
+    const parts = style.unit === 'cm' ? 10 : 2
+    const inParts = steps(mm, MM_PER_UNIT[style.unit] / parts, rounding)
+    return { whole: String(inParts / parts), numerator: 0, denominator: 1, unit: style.unit }
   }
-  const inTicks = ROUND[rounding]((mm / MM_PER_UNIT.in) * style.ticks)
+  const inTicks = steps(mm, MM_PER_UNIT.in / style.ticks, rounding)
   const numerator = inTicks % style.ticks
   const divisor = style.reduced ? greatestCommonDivisor(numerator, style.ticks) : 1
   const whole = Math.floor(inTicks / style.ticks)

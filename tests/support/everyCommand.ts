@@ -186,7 +186,7 @@ export const ACTIONS: Readonly<Record<string, (db: YondercrestDb, luck: Luck) =>
           },
       rows,
     )
-    if (plan.ok) await commands.moveHolders(db, plan.holders)
+    if (plan.ok) await commands.moveHolders(db, plan.holders, plan.sections, 1)
   },
   async share(db, luck) {
     const [holding, holder] = [luck.pick(await all(db, 'holdings')), luck.pick(await all(db, 'holders'))]

@@ -56,8 +56,8 @@ export function useMoving() {
       notices.tell(storeroomWords.moveProblem[plan.code], 'care')
       return false
     }
-    await commands.moveHolders(database(), plan.holders)
-    await told(plan.holders)
+    await commands.moveHolders(database(), plan.holders, plan.sections, holders.length)
+    await told(plan.holders.slice(0, holders.length))
     return true
   }
 

@@ -1,9 +1,9 @@
 import { ulid } from 'ulid'
-import type { Holder, Holding } from '#core/catalog'
+import type { Holder, Holding, Section } from '#core/catalog'
 import { proposePlace, type RoomFacts } from '#core/filing'
 import { arrangeContainer, besideFirstHalf } from '#core/room'
 import type { YondercrestDb } from '../../database'
-import { transact } from '../../transact'
+import { type Desk, transact } from '../../transact'
 import { freePlaces } from './places'
 import { newHolder, type PlaceChoice, putInPlace } from './takeIn'
 
@@ -22,9 +22,17 @@ export async function placeHolding(db: YondercrestDb, holdingId: string, place: 
   })
 }
 
-/** Moves holders to where a move plan has put them. The addresses of all others follow from the order. */
-export async function moveHolders(db: YondercrestDb, moved: readonly Holder[]): Promise<void> {
-  await transact(db, 'moveHolders', { count: moved.length }, async desk => {
+/**
+ * Moves holders to where a move plan has put them, and gives dividers the keys that it gave them. The addresses of all
+ * others follow from the order. `count` of the holders are lifted; the rest only get a key of their own.
+ */
+export async function moveHolders(
+  db: YondercrestDb,
+  moved: readonly Holder[],
+  sections: readonly Section[] = [],
+  count = moved.length,
+): Promise<void> {
+  await transact(db, 'moveHolders', { count }, async desk => {
     const known = await db.records('holders').bulkGet(moved.map(holder => holder.id))
     const isFree = await freePlaces(db, moved)
     // Only the place is taken from the plan: what a holder holds may have changed in another tab.
@@ -35,7 +43,17 @@ export async function moveHolders(db: YondercrestDb, moved: readonly Holder[]): 
         : []
     })
     await desk.put('holders', holders)
+    await keepKeys(desk, sections)
   })
+}
+
+/** Dividers with the keys of a move plan, those that are still there. */
+export async function keepKeys(desk: Desk, sections: readonly Section[]): Promise<void> {
+  const known = await desk.db.records('sections').bulkGet(sections.map(section => section.id))
+  await desk.put(
+    'sections',
+    known.flatMap((now, index) => (now ? [{ ...now, order: sections[index]?.order ?? now.order }] : [])),
+  )
 }
 
 /** Lets a set go from the catalogue. Its number stays given. */

@@ -104,10 +104,11 @@ export async function doRefilingStep(db: YondercrestDb, refilingId: string, step
     const container = await db.records('containers').get(containerId)
     const isThere = holders.length === ids.length && holders.every(holder => laneKey(holder.containerId, holder.lane) === step.from)
     if (!refiling || refiling.state !== 'open' || !container || !isThere) return false
-    const sections = await db.records('sections').where('containerId').equals(containerId).toArray()
+    let sections = await db.records('sections').where('containerId').equals(containerId).toArray()
     // All are lifted out first, and then set down part by part: each part goes by what stands there by then.
     const lifted = new Set(ids)
-    const setDown: Holder[] = []
+    const setDown = new Map<string, Holder>()
+    const rekeyed = new Map<string, Section>()
     let standing = (await db.records('holders').where('containerId').equals(containerId).toArray()).filter(holder => !lifted.has(holder.id))
     for (const part of step.parts) {
       const row = arrangeContainer(container, standing, sections)
@@ -124,10 +125,14 @@ export async function doRefilingStep(db: YondercrestDb, refilingId: string, step
         new Map([[containerId, row]]),
       )
       if (!plan.ok) return false
-      setDown.push(...plan.holders)
-      standing = [...standing, ...plan.holders]
+      for (const holder of plan.holders) setDown.set(holder.id, holder)
+      for (const section of plan.sections) rekeyed.set(section.id, section)
+      const changed = new Set(plan.holders.map(holder => holder.id))
+      standing = [...standing.filter(holder => !changed.has(holder.id)), ...plan.holders]
+      sections = sections.map(section => rekeyed.get(section.id) ?? section)
     }
-    await desk.put('holders', setDown)
+    await desk.put('holders', [...setDown.values()])
+    await desk.put('sections', [...rekeyed.values()])
     await desk.put('refilings', [
       { ...refiling, stepsDone: refiling.stepsDone + 1, liftsDone: refiling.liftsDone + ids.length, ...workedSince(refiling) },
     ])
