@@ -216,13 +216,11 @@ describe('re-filing in the fewest moves', () => {
         replay(tight, enough, plan.needMm)
         expect(plan.needMm).toBe(leastTable(tight))
       }),
-          )
-      }),
       { numRuns: 600, seed: 17 },
     )
     expect(refused).toBeGreaterThan(30)
   })
-  test('many that get in each other's way: the table that is asked for is enough (property)', () => {
+  test('of many: the table that is asked for is enough (property)', () => {
     fc.assert(
       fc.property(puzzle(30), each => {
         const tight = { ...each, shelves: each.shelves.map(shelf => ({ ...shelf, capacityMm: full(each, shelf) })) }
