@@ -12,6 +12,7 @@ import {
   type RefilingQuestion,
   remainingRefiling,
 } from '#core/refiling'
+import { type Authority, isTabKey, TAB_TABLES } from '#core/filing'
 import { arrangeRoom, type ContainerRow, containersInOrder } from '#core/room'
 import {
   ASSUMPTION_CHANGES,
@@ -57,19 +58,19 @@ async function readRoom(): Promise<{
     ])
   const { rows } = arrangeRoom({ containers: containers.values(), sections: sections.values(), holders: holders.values() })
   const stampOf = new Map([...relations.values()].flatMap(each => (each.kind === 'dieForStamp' ? [[each.fromId, each.toId] as const] : [])))
-  const names = { brand: brands, theme: themes, category: categories, kind: kinds }
+  const authority: Authority = { brands, themes, categories, kinds }
   return {
     rows,
     facts: {
       holdings,
-      authority: { brands, themes, categories, kinds },
+      authority,
       stampOf,
       holderTypes,
       learnt: learnThickness([...measured.values()], id => kinds.get(id)),
     },
     rowsOf: zoneId => containersInOrder({ rows, fixtures }, zoneId),
     titleOf: ({ by, id }) => {
-      const record = names[by].get(id)
+      const record = authority[TAB_TABLES[by]].get(id)
       return record
         ? 'abbreviation' in record && record.name.length > LONG_TITLE
           ? (record.abbreviation ?? record.name)
@@ -127,9 +128,8 @@ const api = {
       ...changed.map(record => [record.id, record] as const),
     ])
     const then = { ...facts, authority: { ...facts.authority, [list]: names } }
-    const by = ({ brands: 'brand', themes: 'theme', categories: 'category', kinds: 'kind' } as const)[list]
     return zones
-      .filter(zone => zone.filingRule.keys.some(key => key.by === by))
+      .filter(zone => zone.filingRule.keys.some(({ by }) => isTabKey(by) && TAB_TABLES[by] === list))
       .reduce((sum, { id, filingRule, habits }) => {
         const rows = rowsOf(id)
         return sum + Math.max(0, outOfOrder(rows, filingRule, habits.dies, then) - outOfOrder(rows, filingRule, habits.dies, facts))

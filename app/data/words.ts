@@ -1,4 +1,4 @@
-import type { Fixture } from '#core/catalog'
+import type { FilingKey, FilingRule, Fixture } from '#core/catalog'
 import { cellText, type Placement } from '#core/room'
 import { counted, ordinal } from '~/kit/grammar'
 
@@ -49,6 +49,24 @@ function between(front: string | null, behind: string | null): string {
   return behind ? `, in front of ${behind}` : ''
 }
 
+const KEY_NAMES: Readonly<Record<FilingKey['by'], string>> = {
+  brand: 'brand',
+  theme: 'theme',
+  category: 'category',
+  kind: 'kind',
+  sizeClass: 'size',
+  series: 'series',
+  number: 'number',
+  name: 'name',
+  date: 'date',
+}
+const keyText = ({ by, order }: FilingKey): string =>
+  order === 'own'
+    ? `${KEY_NAMES[by]} in your own order`
+    : order === 'asItself'
+      ? `${KEY_NAMES[by]}, each under its own name`
+      : KEY_NAMES[by]
+
 export const placeWords = {
   none: 'No place yet',
   both: (addresses: readonly string[]) => addresses.join(' and '),
@@ -74,17 +92,8 @@ export const placeWords = {
     noCellFits: 'No page of this zone has cells large enough for it. Give it another holder, or add pages with larger cells.',
     allCellsTaken: 'Every cell of every page is taken. Add pages or a binder in the storeroom.',
   },
-  keys: {
-    brand: 'brand',
-    theme: 'theme',
-    category: 'category',
-    kind: 'kind',
-    sizeClass: 'size',
-    series: 'series',
-    number: 'number',
-    name: 'name',
-    date: 'date',
-  },
-  joinKeys: (keys: readonly string[]) => keys.join(', then '),
+  keys: KEY_NAMES,
+  /** A rule in words: an order that is not the usual one of its key is said. */
+  rule: ({ keys }: FilingRule) => keys.map(keyText).join(', then '),
   sets: (count: number) => counted(count, 'set'),
 } as const

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { CurrencyCode, Id, Moment, Name } from './basics'
-import { COLLECTIONS, CONTAINER_TYPES, FIT_WAYS, GRIPS, NUMBER_SCHOOLS, OPTIONAL_STAGES, START_LIFTING, START_MARKS, WAYS } from './choices'
+import { COLLECTIONS, CONTAINER_TYPES, FIT_WAYS, GRIPS, NUMBER_SCHOOLS, OPTIONAL_STAGES, WAYS } from './choices'
 
 /** How the numbers of a series are written. Changing it changes the writing, never which set a number means. */
 export const Series = z.object({

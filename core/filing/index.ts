@@ -8,5 +8,20 @@ export {
   type RoomFacts,
   zoneFor,
 } from './insertion'
-export { type Authority, compareFilingKeys, filingKeyOf, type KeyPart, tabOf } from './keys'
+export {
+  type Authority,
+  compareFilingKeys,
+  filingKeyOf,
+  groupsBy,
+  isTabKey,
+  type KeyPart,
+  KEYS,
+  readRule,
+  sameRule,
+  TAB_TABLES,
+  type TabBy,
+  tabOf,
+  type TabTable,
+  writeRule,
+} from './keys'
 export { type ViewEntry, type ViewFacts, viewInOrder } from './orderView'

@@ -1,4 +1,4 @@
-import type { Brand, Category, FilingKey, FilingRule, Holding, Kind, Theme } from '#core/catalog'
+import { type Brand, type Category, FILING_KEYS, type FilingKey, type FilingRule, type Holding, type Kind, type Theme } from '#core/catalog'
 
 /** What a filing key may look up. */
 export interface Authority {
@@ -22,23 +22,88 @@ function brandName(holding: Holding, { order }: FilingKey, brands: ReadonlyMap<s
   return successor?.name ?? brand?.name ?? null
 }
 
-/** One strategy a key. Every one is a pure look-up, so a rule of three keys costs three look-ups a set. */
-const STRATEGIES: Readonly<Record<FilingKey['by'], Strategy>> = {
-  brand: (holding, key, { brands }) => brandName(holding, key, brands),
-  theme: (holding, key, { themes }) => ownOrName(key, themes.get(holding.themeIds[0] ?? '')),
-  category: (holding, key, { categories }) => ownOrName(key, categories.get(holding.categoryId ?? '')),
-  kind: (holding, key, { kinds }) => ownOrName(key, kinds.get(holding.kindId ?? '')),
-  sizeClass: holding => (holding.size ? holding.size.widthMm * holding.size.heightMm : null),
-  series: holding => holding.seriesId,
-  number: holding => holding.number,
-  name: holding => holding.name,
-  date: holding => holding.acquiredOn,
+type By = FilingKey['by']
+/** Lists of names that a key goes by, and that a divider may stand for. */
+export type TabTable = 'brands' | 'themes' | 'categories' | 'kinds'
+export type TabBy = 'brand' | 'theme' | 'category' | 'kind'
+interface KeyFacts {
+  /** The orders it may have, the usual one first. */
+  readonly orders: readonly [FilingKey['order'], ...FilingKey['order'][]]
+  /** Sets that have it in common stand together. */
+  readonly groups: boolean
+  /** What a pure look-up makes of a set, so a rule of three keys costs three look-ups a set. */
+  readonly keyOf: Strategy
+}
+
+/** Of each key: its orders, whether it groups, and its value for a set. All that is said of a key is said here. */
+export const KEYS: Readonly<Record<By, KeyFacts>> = {
+  brand: {
+    orders: ['alphabetical', 'asItself'],
+    groups: true,
+    keyOf: (holding, key, { brands }) => brandName(holding, key, brands),
+  },
+  theme: {
+    orders: ['alphabetical', 'own'],
+    groups: true,
+    keyOf: (holding, key, { themes }) => ownOrName(key, themes.get(holding.themeIds[0] ?? '')),
+  },
+  category: {
+    orders: ['alphabetical', 'own'],
+    groups: true,
+    keyOf: (holding, key, { categories }) => ownOrName(key, categories.get(holding.categoryId ?? '')),
+  },
+  kind: {
+    orders: ['alphabetical', 'own'],
+    groups: true,
+    keyOf: (holding, key, { kinds }) => ownOrName(key, kinds.get(holding.kindId ?? '')),
+  },
+  sizeClass: {
+    orders: ['ascending'],
+    groups: false,
+    keyOf: ({ size }) => (size ? size.widthMm * size.heightMm : null),
+  },
+  series: { orders: ['ascending'], groups: true, keyOf: holding => holding.seriesId },
+  number: { orders: ['ascending'], groups: false, keyOf: holding => holding.number },
+  name: { orders: ['alphabetical'], groups: false, keyOf: holding => holding.name },
+  date: { orders: ['ascending'], groups: false, keyOf: holding => holding.acquiredOn },
+}
+/** The table of each key that a divider may stand for. */
+export const TAB_TABLES: Readonly<Record<TabBy, TabTable>> = { brand: 'brands', theme: 'themes', category: 'categories', kind: 'kinds' }
+/** @example isTabKey('size') //=> false */
+export const isTabKey = (by: string | undefined): by is TabBy => by !== undefined && Object.hasOwn(TAB_TABLES, by)
+export const groupsBy = (rule: FilingRule, at = 0): boolean => {
+  const by = rule.keys[at]?.by
+  return by !== undefined && KEYS[by].groups
+}
+
+/** @example sameRule(byTheme, { keys: [{ by: 'theme', order: 'own' }] }) //=> false */
+export function sameRule(a: FilingRule, b: FilingRule): boolean {
+  return writeRule(a) === writeRule(b)
+}
+/**
+ * A rule as a line for an address: its keys, each with its order where that is not the usual one.
+ * @example writeRule({ keys: [{ by: 'theme', order: 'own' }, { by: 'name', order: 'alphabetical' }] }) //=> 'theme.own,name'
+ */
+export function writeRule({ keys }: FilingRule): string {
+  return keys.map(({ by, order }) => (order === KEYS[by].orders[0] ? by : `${by}.${order}`)).join()
+}
+/**
+ * What such a line says; null where it says nothing. Keys and orders that are none are passed over.
+ * @example readRule('brand,hats,name') //=> { keys: [{ by: 'brand', order: 'alphabetical' }, { by: 'name', order: 'alphabetical' }] }
+ */
+export function readRule(text: string): FilingRule | null {
+  const keys = text.split(',').flatMap((part): FilingKey[] => {
+    const [name, wanted] = part.split('.')
+    const by = FILING_KEYS.find(each => each === name)
+    return by ? [{ by, order: KEYS[by].orders.find(order => order === wanted) ?? KEYS[by].orders[0] }] : []
+  })
+  return keys.length > 0 ? { keys: keys.slice(0, 3) } : null
 }
 
 const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base', ignorePunctuation: true })
 
 export function filingKeyOf(holding: Holding, rule: FilingRule, authority: Authority): readonly KeyPart[] {
-  return [...rule.keys.map(key => STRATEGIES[key.by](holding, key, authority)), holding.name, holding.number]
+  return [...rule.keys.map(key => KEYS[key.by].keyOf(holding, key, authority)), holding.name, holding.number]
 }
 
 function comparePart(a: KeyPart, b: KeyPart): number {
@@ -57,20 +122,9 @@ export function compareFilingKeys(a: readonly KeyPart[], b: readonly KeyPart[]):
 }
 
 /** The record a divider would have to stand for, to be the tab of this set under the rule's first key. */
-export function tabOf(
-  holding: Holding,
-  rule: FilingRule,
-): { readonly by: 'brand' | 'theme' | 'category' | 'kind'; readonly id: string } | null {
+export function tabOf(holding: Holding, rule: FilingRule): { readonly by: TabBy; readonly id: string } | null {
   const by = rule.keys[0]?.by
-  const id =
-    by === 'brand'
-      ? holding.brandId
-      : by === 'theme'
-        ? holding.themeIds[0]
-        : by === 'category'
-          ? holding.categoryId
-          : by === 'kind'
-            ? holding.kindId
-            : null
-  return id && (by === 'brand' || by === 'theme' || by === 'category' || by === 'kind') ? { by, id } : null
+  if (!isTabKey(by)) return null
+  const id = { brand: holding.brandId, theme: holding.themeIds[0], category: holding.categoryId, kind: holding.kindId }[by]
+  return id ? { by, id } : null
 }

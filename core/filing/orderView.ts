@@ -1,6 +1,6 @@
 import type { FilingKey, Holding } from '#core/catalog'
 import type { ContainerRow, Placement } from '#core/room'
-import { type Authority, compareFilingKeys, filingKeyOf } from './keys'
+import { type Authority, compareFilingKeys, filingKeyOf, KEYS } from './keys'
 
 /** A set in another order than the one it stands in. */
 export interface ViewEntry {
@@ -18,17 +18,8 @@ export interface ViewFacts {
   readonly series: ReadonlyMap<string, { readonly name: string }>
 }
 
-const ORDER: Readonly<Record<FilingKey['by'], FilingKey['order']>> = {
-  brand: 'alphabetical',
-  theme: 'own',
-  category: 'own',
-  kind: 'own',
-  sizeClass: 'ascending',
-  series: 'ascending',
-  number: 'ascending',
-  name: 'alphabetical',
-  date: 'ascending',
-}
+/** To look at, a list of one's own is shown in one's own order. */
+const orderOf = (by: FilingKey['by']): FilingKey['order'] => KEYS[by].orders.find(order => order === 'own') ?? KEYS[by].orders[0]
 
 /** null: this order has no groups. */
 function groupOf(
@@ -50,7 +41,10 @@ function groupOf(
  * @example viewInOrder(rows, 'number', facts) //=> sets by number, with the numbers that are not there
  */
 export function viewInOrder(rows: readonly ContainerRow[], by: FilingKey['by'], facts: ViewFacts): readonly ViewEntry[] {
-  const keys: readonly FilingKey[] = [{ by, order: ORDER[by] }, ...(by === 'series' ? [{ by: 'number', order: 'ascending' } as const] : [])]
+  const keys: readonly FilingKey[] = [
+    { by, order: orderOf(by) },
+    ...(by === 'series' ? [{ by: 'number', order: 'ascending' } as const] : []),
+  ]
   const all = rows
     .flatMap(row => row.placements)
     .flatMap(placement =>

@@ -1,6 +1,6 @@
 import type { FilingRule, Holding, LaneTarget, Section, Zone } from '#core/catalog'
 import type { Placement } from '#core/room'
-import { type Authority, compareFilingKeys, filingKeyOf, type KeyPart, tabOf } from '#core/filing'
+import { type Authority, compareFilingKeys, filingKeyOf, groupsBy, type KeyPart, tabOf } from '#core/filing'
 import { START_TABS, type TabHabit } from './dividers'
 import type { SplitItem } from './splitRun'
 
@@ -50,10 +50,9 @@ export function splitItems(
   rule: FilingRule,
   lengthOf: (holderId: string) => number,
 ): readonly SplitItem[] {
-  const isGrouping = (at: number): boolean => ['brand', 'theme', 'category', 'kind', 'series'].includes(rule.keys[at]?.by ?? '')
   return ordered.map(({ holderId, key }): SplitItem => {
-    const group = isGrouping(0) ? String(key[0]) : holderId
-    return { lengthMm: lengthOf(holderId), group, subgroup: isGrouping(0) && isGrouping(1) ? `${group}/${String(key[1])}` : holderId }
+    const group = groupsBy(rule) ? String(key[0]) : holderId
+    return { lengthMm: lengthOf(holderId), group, subgroup: groupsBy(rule) && groupsBy(rule, 1) ? `${group}/${String(key[1])}` : holderId }
   })
 }
 

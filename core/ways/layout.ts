@@ -1,5 +1,5 @@
-import type { FilingKey, FilingRule, Holding } from '#core/catalog'
-import { compareFilingKeys, filingKeyOf } from '#core/filing'
+import type { FilingRule, Holding } from '#core/catalog'
+import { compareFilingKeys, filingKeyOf, groupsBy } from '#core/filing'
 import { longestIncreasing, type OrderFacts } from '#core/refiling'
 import type { Find } from './finds'
 
@@ -23,8 +23,6 @@ export interface FindCost {
   readonly flipped: number
 }
 
-const GROUPING: ReadonlySet<FilingKey['by']> = new Set(['theme', 'brand', 'category', 'kind', 'series'])
-
 export interface Layout {
   readonly byIndex: (find: Find) => FindCost
   readonly byLooking: (find: Find) => FindCost
@@ -47,7 +45,7 @@ export function layOut({ holders, lanesMm, reserve, facts }: SimulatedRoom, rule
     lanesMm,
     reserve,
   )
-  const isGrouped = GROUPING.has(rule.keys[0]?.by ?? 'name')
+  const isGrouped = groupsBy(rule)
   const groupOf = (at: number): string => (isGrouped ? String(keys[at]?.[0]) : '')
   const first = new Map<string, number>()
   const size = new Map<string, number>()

@@ -1,5 +1,5 @@
 import type { FilingKey, FilingRule } from '#core/catalog'
-import { compareFilingKeys, filingKeyOf } from '#core/filing'
+import { compareFilingKeys, filingKeyOf, KEYS } from '#core/filing'
 import { chances, drawFinds, type FindHabits } from './finds'
 import { fillLanes, type FindCost, layOut, type SimulatedRoom } from './layout'
 
@@ -53,7 +53,7 @@ export const COMPARED_RULES: readonly FilingRule[] = [
 ]
 function ruleOf(...by: readonly FilingKey['by'][]): FilingRule {
   return {
-    keys: by.map((each): FilingKey => ({ by: each, order: each === 'number' || each === 'sizeClass' ? 'ascending' : 'alphabetical' })),
+    keys: by.map((each): FilingKey => ({ by: each, order: KEYS[each].orders[0] })),
   }
 }
 

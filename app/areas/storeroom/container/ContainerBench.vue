@@ -42,7 +42,7 @@ const misplaced = computed(() =>
 const view = shallowRef('')
 const isRuleOpen = shallowRef(false)
 const tab = shallowRef<{ lane: number; section: Section | null } | null>(null)
-const keys = computed(() => placeWords.joinKeys(zone.value?.filingRule.keys.map(key => placeWords.keys[key.by]) ?? []))
+const keys = computed(() => (zone.value ? placeWords.rule(zone.value.filingRule) : ''))
 /** Where it stands, what is in it, how full and how long it is. */
 const inShort = computed(() => {
   const { container, placements } = row.value ?? { container: null, placements: [] }

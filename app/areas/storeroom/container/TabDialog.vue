@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
 import type { Section } from '#core/catalog'
+import { isTabKey, TAB_TABLES } from '#core/filing'
 import { type ContainerRow, keyBehind } from '#core/room'
 import KCombo from '~/kit/KCombo.vue'
 import KDialog from '~/kit/KDialog.vue'
@@ -25,13 +26,12 @@ watch(
   { immediate: true },
 )
 
-const TABLES = { theme: 'themes', brand: 'brands', category: 'categories', kind: 'kinds' } as const
 const by = computed(() => {
   const first = catalogue.tables?.zones.get(row.container.zoneId)?.filingRule.keys[0]?.by
-  return first === 'theme' || first === 'brand' || first === 'category' || first === 'kind' ? first : null
+  return isTabKey(first) ? first : null
 })
 const records = computed((): readonly { id: string; name: string }[] =>
-  by.value ? [...(catalogue.tables?.[TABLES[by.value]].values() ?? [])] : [],
+  by.value ? [...(catalogue.tables?.[TAB_TABLES[by.value]].values() ?? [])] : [],
 )
 /** A new tab goes in front of the marked holder, or at the end of the lane. */
 const entries = computed(() => row.lanes[lane - 1] ?? [])

@@ -3,7 +3,7 @@ import { ArrowLeft, Play } from 'lucide-vue-next'
 import { computed, nextTick, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
 import { NuxtLink } from '#components'
-import { type FilingKey, FILING_KEYS } from '#core/catalog'
+import { readRule } from '#core/filing'
 import type { RefilingProposal, RefilingQuestion } from '#core/refiling'
 import RefilingForm from './RefilingForm.vue'
 import RefilingPreview from './RefilingPreview.vue'
@@ -27,13 +27,7 @@ const asked = shallowRef<RefilingQuestion | null>(null)
 const proposal = shallowRef<RefilingProposal | null>(null)
 const isBusy = shallowRef(false)
 /** A rule that another page proposes: its keys in the address, such as `brand,name`. */
-const initialRule = computed((): readonly FilingKey[] | null => {
-  const by =
-    typeof route.query.by === 'string' ? route.query.by.split(',').flatMap(each => FILING_KEYS.find(key => key === each) ?? []) : []
-  return by.length > 0
-    ? by.slice(0, 3).map(each => ({ by: each, order: each === 'number' || each === 'sizeClass' ? 'ascending' : 'alphabetical' }))
-    : null
-})
+const initialRule = computed(() => (typeof route.query.by === 'string' ? (readRule(route.query.by)?.keys ?? null) : null))
 async function ask(question: RefilingQuestion): Promise<void> {
   isBusy.value = true
   const answer = await worker.run(api => api.propose(question))
@@ -53,7 +47,7 @@ async function begin(): Promise<void> {
     tableMm: question.tableMm,
     armfulMm: question.armfulMm,
     tableName: refileWords.tableName,
-    name: refileWords.name(question.zone.name, placeWords.joinKeys(question.rule.keys.map(key => placeWords.keys[key.by]))),
+    name: refileWords.name(question.zone.name, placeWords.rule(question.rule)),
   })
   if (!begun.ok) notices.tell(refileWords.notBegun[begun.code], 'care')
   proposal.value = null

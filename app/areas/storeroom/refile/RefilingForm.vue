@@ -83,9 +83,7 @@ function ask(): void {
   <form class="grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="ask">
     <KField :label="refileWords.zone" for="refile-zone">
       <select id="refile-zone" class="field" :value="form.zoneId" @change="begin(($event.target as HTMLSelectElement).value)">
-        <option v-for="each in zones" :key="each.id" :value="each.id">
-          {{ each.name }} ({{ placeWords.joinKeys(each.filingRule.keys.map(key => placeWords.keys[key.by])) }})
-        </option>
+        <option v-for="each in zones" :key="each.id" :value="each.id">{{ each.name }} ({{ placeWords.rule(each.filingRule) }})</option>
       </select>
     </KField>
     <div>

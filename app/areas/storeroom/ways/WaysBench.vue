@@ -3,6 +3,7 @@ import { ArrowLeft, Scale, Shuffle } from 'lucide-vue-next'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
 import type { FilingRule } from '#core/catalog'
+import { sameRule, writeRule } from '#core/filing'
 import { type Assumptions, best, COMPARED_RULES, type Decision, KNOWN, type RuleResult, START_ASSUMPTIONS } from '#core/ways'
 import KField from '~/kit/KField.vue'
 import KProgress from '~/kit/KProgress.vue'
@@ -56,16 +57,15 @@ const PRESETS = {
 
 const zone = computed(() => zones.value.find(each => each.id === form.zoneId) ?? null)
 const isNumber = (rule: FilingRule): boolean => rule.keys[0]?.by === 'number'
-const same = (a: FilingRule, b: FilingRule): boolean => a.keys.map(key => key.by).join() === b.keys.map(key => key.by).join()
 /** The schools, and how the zone files now where that is none of them. */
 const rules = computed((): readonly FilingRule[] =>
-  zone.value && !COMPARED_RULES.some(rule => same(rule, zone.value?.filingRule ?? rule))
+  zone.value && !COMPARED_RULES.some(rule => sameRule(rule, zone.value?.filingRule ?? rule))
     ? [zone.value.filingRule, ...COMPARED_RULES]
     : COMPARED_RULES,
 )
 function nameOf(rule: FilingRule): string {
-  const keys = waysWords.rule(placeWords.joinKeys(rule.keys.map(key => placeWords.keys[key.by])))
-  return isNumber(rule) ? waysWords.never : zone.value && same(rule, zone.value.filingRule) ? `${keys}, ${waysWords.present}` : keys
+  const keys = waysWords.rule(placeWords.rule(rule))
+  return isNumber(rule) ? waysWords.never : zone.value && sameRule(rule, zone.value.filingRule) ? `${keys}, ${waysWords.present}` : keys
 }
 async function compare(): Promise<void> {
   const { zoneId, ...assumptions } = JSON.parse(JSON.stringify(form)) as typeof form
@@ -216,7 +216,7 @@ const deciding = computed(() => {
               <td>{{ result.lanesNeeded }}</td>
               <td>
                 <NuxtLink
-                  :to="{ path: '/storeroom/refile', query: { zone: form.zoneId, by: result.rule.keys.map(key => key.by).join() } }"
+                  :to="{ path: '/storeroom/refile', query: { zone: form.zoneId, by: writeRule(result.rule) } }"
                   class="inline-flex min-h-11 items-center gap-1 underline"
                 >
                   <Shuffle :size="16" aria-hidden="true" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { FilingKey } from '#core/catalog'
+import { KEYS as FILING } from '#core/filing'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { placeWords } from '~/data/words'
 
@@ -7,17 +8,6 @@ import { placeWords } from '~/data/words'
 const keys = defineModel<readonly FilingKey[]>({ required: true })
 type By = FilingKey['by']
 const CHOICES: readonly By[] = ['theme', 'brand', 'category', 'kind', 'sizeClass', 'series', 'number', 'name', 'date']
-const ORDERS: Readonly<Record<By, readonly FilingKey['order'][]>> = {
-  theme: ['alphabetical', 'own'],
-  category: ['alphabetical', 'own'],
-  kind: ['alphabetical', 'own'],
-  brand: ['alphabetical', 'asItself'],
-  name: ['alphabetical'],
-  sizeClass: ['ascending'],
-  number: ['ascending'],
-  date: ['ascending'],
-  series: ['ascending'],
-}
 const KEYS = [0, 1, 2] as const
 
 function setBy(index: number, by: string): void {
@@ -25,7 +15,7 @@ function setBy(index: number, by: string): void {
   const other = next.findIndex(key => key.by === by)
   const before = next[index]
   if (by === '') next.splice(index)
-  else next[index] = next[other] ?? { by: by as By, order: ORDERS[by as By][0] ?? 'alphabetical' }
+  else next[index] = next[other] ?? { by: by as By, order: FILING[by as By].orders[0] }
   // A key stands in a rule once: one that was chosen further down changes places.
   if (other >= 0 && other !== index) next.splice(other, 1, ...(before ? [before] : []))
   keys.value = next
@@ -56,7 +46,9 @@ function setOrder(index: number, order: string): void {
           :value="keys[index]?.order"
           @change="setOrder(index, ($event.target as HTMLSelectElement).value)"
         >
-          <option v-for="order in ORDERS[keys[index]?.by ?? 'name']" :key="order" :value="order">{{ storeroomWords.orders[order] }}</option>
+          <option v-for="order in FILING[keys[index]?.by ?? 'name'].orders" :key="order" :value="order">
+            {{ storeroomWords.orders[order] }}
+          </option>
         </select>
       </template>
     </div>

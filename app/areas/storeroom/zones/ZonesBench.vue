@@ -28,7 +28,7 @@ const containersOf = (zoneId: string): string =>
     .filter(row => row.container.zoneId === zoneId && !row.container.isTable)
     .map(row => row.container.name)
     .join(', ')
-const keysOf = (zone: Zone): string => placeWords.joinKeys(zone.filingRule.keys.map(key => placeWords.keys[key.by]))
+const keysOf = (zone: Zone): string => placeWords.rule(zone.filingRule)
 
 function change(zone: Zone, what: Partial<Zone>): void {
   void commands.changeZone(database(), { ...zone, ...what })

@@ -2,7 +2,7 @@
 import { MapPin, TriangleAlert } from 'lucide-vue-next'
 import { computed } from 'vue'
 import { capOf, thicknessIn } from '#core/capacity'
-import { type InsertionProposal, tabOf } from '#core/filing'
+import { type InsertionProposal, TAB_TABLES, tabOf } from '#core/filing'
 import type { Holding } from '#core/catalog'
 import { useDescribe } from '~/data/useDescribe'
 import { useFills } from '~/areas/storeroom/fill/useFills'
@@ -19,7 +19,7 @@ const fills = useFills()
 
 const reason = computed(() => {
   if (!proposal?.ok) return ''
-  const keys = placeWords.joinKeys(proposal.zone.filingRule.keys.map(key => placeWords.keys[key.by]))
+  const keys = placeWords.rule(proposal.zone.filingRule)
   return proposal.point.cell ? placeWords.becauseCell(proposal.zone.name) : placeWords.because(proposal.zone.name, keys)
 })
 /** Told before it happens: the set would not go into its container any more. */
@@ -42,8 +42,7 @@ const capWarning = computed(() => {
 const missingTab = computed(() => {
   if (!proposal?.ok || proposal.point.cell || !holding) return ''
   const tab = tabOf(holding, proposal.zone.filingRule)
-  const titles = { brand: 'brands', theme: 'themes', category: 'categories', kind: 'kinds' } as const
-  return tab && proposal.point.section?.standsFor?.id !== tab.id ? (lookUp(titles[tab.by], tab.id)?.name ?? '') : ''
+  return tab && proposal.point.section?.standsFor?.id !== tab.id ? (lookUp(TAB_TABLES[tab.by], tab.id)?.name ?? '') : ''
 })
 </script>
 
