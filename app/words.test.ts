@@ -141,7 +141,7 @@ describe('sentences', () => {
   })
   test('what can go wrong in the room is a sentence', () => {
     const outcomes = [
-      { ok: false, code: 'codeTaken', by: 'Bin 1' },
+      { ok: false, code: 'addressTaken', by: 'Bin 1', address: 'B1-1' },
       { ok: false, code: 'notEmpty', count: 3 },
       { ok: false, code: 'cellsRunOut', free: 2, needed: 5 },
       { ok: false, code: 'gone' },

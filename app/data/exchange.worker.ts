@@ -25,7 +25,8 @@ import {
 } from '#core/exchange'
 import { commands, database, type PictureRecord, type ThumbRecord } from '~/db'
 import type { Progress } from './call'
-import { headerSize, makeThumb, MAX_PICTURE_BYTES, MAX_PICTURE_PIXELS, sha256 } from './pictures'
+import { makeThumb, sha256 } from './pictures'
+import { headerSize, isTooLarge, MAX_PICTURE_BYTES } from './pictureSize'
 
 type Tell = (progress: Progress) => void
 
@@ -178,8 +179,7 @@ const api = {
     if (file.size > MAX_PICTURE_BYTES) return { ok: false, code: 'tooLarge' }
     const type = PICTURE_TYPES[file.type] ? file.type : 'image/png'
     const bytes = await file.arrayBuffer()
-    const size = headerSize(new Uint8Array(bytes))
-    if (size && size.widthPx * size.heightPx > MAX_PICTURE_PIXELS) return { ok: false, code: 'tooLarge' }
+    if (isTooLarge(new Uint8Array(bytes))) return { ok: false, code: 'tooLarge' }
     if (!PICTURE_TYPES[file.type]) return { ok: false, code: 'notAPicture' }
     const keepsOriginal = (await database().records('settings').get('room'))?.keepsOriginals ?? true
     const made = await makeThumb(bytes, type, keepsOriginal).catch(() => null)

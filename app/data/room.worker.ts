@@ -24,7 +24,7 @@ import {
   simulateRule,
   whatDecides,
 } from '#core/ways'
-import { database } from '~/db'
+import { commands, database } from '~/db'
 import type { Progress } from './call'
 
 type Tell = (progress: Progress) => void
@@ -102,7 +102,27 @@ async function simulatedRoom(zoneId: string): Promise<SimulatedRoom> {
   }
 }
 
+let isStopped = false
+
 const api = {
+  /**
+   * Places all sets without a place, one after the other, as one step. Stopped, what is placed by then stays. How many
+   * were placed.
+   */
+  async placeMany(ids: readonly string[], tell: Tell): Promise<number> {
+    isStopped = false
+    const { facts, rows } = await readRoom()
+    const [fixtures, zones] = [await allOf('fixtures'), await database().records('zones').toArray()]
+    const waiting = ids.flatMap(id => facts.holdings.get(id) ?? [])
+    return commands.placeMany(database(), waiting, { ...facts, rows, fixtures, zones }, done => {
+      tell({ stage: 'placing', done, total: waiting.length })
+      return !isStopped
+    })
+  },
+  stopPlacing(): void {
+    isStopped = true
+  },
+
   /** The aim of a re-filing and its moves. */
   async propose(question: RefilingQuestion): Promise<RefilingProposal> {
     const { facts, rowsOf, titleOf } = await readRoom()

@@ -72,12 +72,15 @@ export function useDescribe() {
   })
   const sizeText = (size: Size): string => writeSize(size, style())
   const lengthText = (mm: number): string => writeLength(mm, style())
+  /** What there must be: never less than the figure, so upwards. */
+  const lengthNeeded = (mm: number): string => writeLength(mm, style(), 'up')
 
   return {
     address,
     addressOf,
     code,
     codeOf,
+    lengthNeeded,
     lengthText,
     lookUp,
     nameOf,

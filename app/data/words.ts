@@ -84,7 +84,7 @@ export const placeWords = {
   because: (zone: string, keys: string) => `${zone} files by ${keys}.`,
   becauseCell: (zone: string) => `${zone} fills its pages in order of arrival.`,
   noTab: (name: string) => `There is no tab for ${name} there yet.`,
-  tooFull: (name: string, overMm: number) => `${name} is full: about ${Math.ceil(overMm)} mm would not go in.`,
+  tooFull: (name: string, over: string) => `${name} is full: about ${over} would not go in.`,
   placeGone: 'That place was taken or is gone since. Nothing was moved; another is proposed in a moment.',
   problems: {
     noZoneTakesKind: 'No zone of the room takes this kind. Let a zone take it, in the storeroom.',

@@ -155,7 +155,7 @@ describe('commands', () => {
       shelf: 1,
       zoneId: zone?.id ?? '',
     }
-    expect(await commands.addContainer(db, wanted)).toEqual({ ok: false, code: 'codeTaken', by: 'Bin 1' })
+    expect(await commands.addContainer(db, wanted)).toEqual({ ok: false, code: 'addressTaken', by: 'Bin 1', address: 'b1-1' })
     expect(await db.records('fixtures').count()).toBe(1)
   })
 })
@@ -183,7 +183,7 @@ describe('journal', () => {
               await commands.addSection(db, {
                 containerId: container.id,
                 lane: 1,
-                order: `b${index}`,
+                order: `b0${index}`,
                 title: 'Harbour',
                 colour: 0,
                 standsFor: null,

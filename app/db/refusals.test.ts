@@ -118,12 +118,12 @@ const REFUSED: readonly (readonly [what: string, ask: (db: YondercrestDb) => Pro
   [
     'a container under a code that is taken, in other letters',
     db => commands.addContainer(db, newContainer('b1')),
-    { ok: false, code: 'codeTaken', by: 'Box B1' },
+    { ok: false, code: 'addressTaken', by: 'Box B1', address: 'b1-1' },
   ],
   [
     'a container given the code of another',
     db => commands.changeContainer(db, container(EMPTY, 'p1')),
-    { ok: false, code: 'codeTaken', by: 'Box P1' },
+    { ok: false, code: 'addressTaken', by: 'Box P1', address: 'p1' },
   ],
   [
     'pages made of a bin in which sets stand',

@@ -1,5 +1,6 @@
 import { generateKeyBetween } from 'fractional-indexing'
 import { z } from 'zod'
+import { MAX_LENGTH_MM } from '#core/units'
 import { KIND_FAMILIES, LIMITS } from './choices'
 
 /** ULID: 26 letters and digits of Crockford's base 32, sortable by time of making. */
@@ -10,7 +11,7 @@ export const Moment = z.iso.datetime()
 export const Name = z.string().trim().min(1).max(LIMITS.name)
 /** Free text. Bounded so that a damaged file cannot fill the browser. */
 export const Text = z.string().max(LIMITS.text)
-export const LengthMm = z.number().positive().max(5000)
+export const LengthMm = z.number().positive().max(MAX_LENGTH_MM)
 /** Can something be set down behind it? */
 function isOrderKey(key: string): boolean {
   try {

@@ -1,7 +1,17 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import type { Container, Holder } from '#core/catalog'
-import { addressBook, type AddressPatterns, arrangeContainer, firstClash, patternFault, type Placement, shortAddress } from './index'
+import {
+  addressBook,
+  type AddressedPlace,
+  type AddressPatterns,
+  arrangeContainer,
+  containerClash,
+  firstClash,
+  patternFault,
+  type Placement,
+  shortAddress,
+} from './index'
 
 const container = (id: string, more: Partial<Container>): Container => ({
   id,
@@ -118,5 +128,67 @@ describe("addresses the owner's way", () => {
   test('what is no address reads as nothing', () => {
     const book = addressBook(room([3, 0, 0, 0]))
     for (const text of ['', 'B9-1', 'B4-99', '💌', 'b411']) expect(book.read(text)).toEqual([])
+  })
+})
+
+describe('an address names one place only', () => {
+  let made = 0
+  const box = (code: string, more: Partial<Container> = {}): Container => ({
+    id: `c${(made += 1)}`,
+    fixtureId: 'f',
+    shelf: 1,
+    rank: 0,
+    name: `Box ${code}`,
+    code,
+    type: 'bin',
+    lanes: 1,
+    lengthMm: 300,
+    inner: null,
+    cells: null,
+    zoneId: 'z',
+    emptyWeightG: null,
+    isTable: false,
+    ...more,
+  })
+  const pages = { rows: 4, columns: 3, pages: 20, isTwoSided: true, cellSize: null, reuse: 'last' as const }
+  test('a lane of one and a container of its own: B4L-1 is in both', () => {
+    expect(containerClash(box('B4', { lanes: 2 }), [box('B5'), box('B4L')], {})).toMatchObject({ other: { code: 'B4L' }, address: 'B4L-1' })
+    expect(containerClash(box('B4', { lanes: 1 }), [box('B4L')], {})).toBeNull()
+  })
+  test.each(['B4', 'B-4', 'B04', 'b 4'])('%s is read as B4', code => {
+    expect(containerClash(box(code), [box('B4')], {})?.other.code).toBe('B4')
+  })
+  test('a row whose positions read like cells of a page; and an own way of writing', () => {
+    expect(containerClash(box('A12'), [box('A', { type: 'binder', cells: pages })], {})?.address).toBe('A12-1')
+    expect(containerClash(box('R1', { type: 'caseRack' }), [box('R2', { type: 'caseRack' })], { caseRack: 'CD {position}' })?.address).toBe(
+      'CD 1',
+    )
+  })
+  test('whoever does not clash writes no address twice, whatever stands in them (brute force; property)', () => {
+    const some = fc.record({
+      code: fc.constantFrom('B', 'B4', 'B4L', 'B-4', 'A', 'A12', 'A-12', 'A1', 'L', 'B1'),
+      lanes: fc.integer({ min: 1, max: 4 }),
+      isPages: fc.boolean(),
+    })
+    const make = ({ code, lanes, isPages }: { code: string; lanes: number; isPages: boolean }): Container =>
+      box(code, isPages ? { type: 'binder', cells: pages } : { lanes })
+    const places = (container: Container): AddressedPlace[] =>
+      container.cells
+        ? [1, 2, 11].flatMap(page =>
+            [1, 2, 12].flatMap(cell =>
+              (['front', 'back'] as const).map(side => ({ container, lane: 1, position: 1, cell: { page, cell, side } })),
+            ),
+          )
+        : Array.from({ length: container.lanes }, (_, at) =>
+            [1, 2, 12, 101, 112, 1112].map(position => ({ container, lane: at + 1, position, cell: null })),
+          ).flat()
+    fc.assert(
+      fc.property(some, some, (a, b) => {
+        const [one, other] = [make(a), make(b)]
+        const clash = firstClash([...places(one), ...places(other)], {})
+        if (clash) expect(containerClash(one, [other], {})).not.toBeNull()
+      }),
+      { numRuns: 500 },
+    )
   })
 })

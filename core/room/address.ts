@@ -105,6 +105,53 @@ function parts(text: string): readonly string[] {
   return (text.toLowerCase().match(/\p{L}+|\d+/gu) ?? []).map(part => (/^\d/.test(part) ? part.replace(/^0+(?=\d)/, '') : part))
 }
 
+/** What of a container an address may say, of what stands in it or could. */
+export type AddressedContainer = Pick<Container, 'id' | 'name' | 'code' | 'shelf' | 'lanes' | 'type' | 'cells'>
+
+const COUNTED = /\{(position|page|cell)(:\d)?\}/g
+/** Every shape that the addresses of a container have: one a lane or side, whatever counts in it left open. */
+function shapesOf(
+  container: AddressedContainer,
+  patterns: AddressPatterns,
+): readonly { readonly shape: string; readonly example: string }[] {
+  const pattern = patternFor(container, patterns)
+  const spots: readonly Omit<AddressedPlace, 'container'>[] = container.cells
+    ? (['front', 'back'] as const).map(side => ({ position: 1, lane: 1, cell: { page: 1, cell: 1, side } }))
+    : Array.from({ length: container.lanes }, (_, at) => ({ position: 1, lane: at + 1, cell: null }))
+  return spots.map(spot => {
+    const place = { ...spot, container: container as Container }
+    // Letters do not take part in a number: a figure nobody has stands for all of them.
+    const open = writeByPattern(pattern.replace(COUNTED, '\u0001'), place)
+      .split('\u0001')
+      .map(text => parts(text).join('|'))
+    return {
+      shape: open.filter((text, at) => text !== '' || at === 0 || at === open.length - 1).join('|#|'),
+      example: writeByPattern(pattern, place),
+    }
+  })
+}
+
+/**
+ * The container, among others, one of whose addresses could be read as one of this: null where each names one place. What
+ * stands in them does not matter: `B4` with two lanes has B4L-1, and so has a container `B4L`. Two short forms that are read
+ * alike are never taken. O(others).
+ * @example containerClash(wideBin('B4'), [bin('B4L')], {})?.address //=> 'B4L-1'
+ */
+export function containerClash<C extends AddressedContainer>(
+  container: AddressedContainer,
+  others: readonly C[],
+  patterns: AddressPatterns,
+): { readonly other: C; readonly address: string } | null {
+  const own = new Map(shapesOf(container, patterns).map(({ shape, example }) => [shape, example]))
+  for (const other of others) {
+    if (other.id === container.id) continue
+    const met = shapesOf(other, patterns).find(({ shape }) => own.has(shape))
+    if (met) return { other, address: own.get(met.shape) ?? '' }
+    if (parts(other.code).join('|') === parts(container.code).join('|')) return { other, address: container.code }
+  }
+  return null
+}
+
 const SIDE_WORDS = ['b', 'back'] as const
 /** Every way in which the address of a place is written or said, the owner's own first. */
 function writtenForms(place: AddressedPlace, patterns: AddressPatterns): readonly string[] {

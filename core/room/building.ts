@@ -56,6 +56,8 @@ export function copyNames(
   original: Pick<Container, 'name' | 'code'>,
   existing: readonly Pick<Container, 'name' | 'code'>[],
   count: number,
+  /** Would addresses with this short form be read as others are? */
+  wouldClash: (code: string) => boolean = () => false,
 ): readonly { readonly name: string; readonly code: string }[] {
   const taken = new Set(existing.flatMap(each => [each.name.toLowerCase(), each.code.toLowerCase()]))
   const [nameStem, codeStem] = [original.name, original.code].map(text => text.replace(/\s*\d+$/, ''))
@@ -63,7 +65,7 @@ export function copyNames(
   const made: { name: string; code: string }[] = []
   for (let number = Number(/\d+$/.exec(original.code)?.[0] ?? 1) + 1; made.length < count; number += 1) {
     const [name, code] = [`${nameStem}${gap}${number}`, `${codeStem?.slice(0, 8)}${number}`]
-    if (!taken.has(name.toLowerCase()) && !taken.has(code.toLowerCase())) made.push({ name, code })
+    if (!taken.has(name.toLowerCase()) && !taken.has(code.toLowerCase()) && !wouldClash(code)) made.push({ name, code })
   }
   return made
 }

@@ -10,6 +10,8 @@ export const MM_PER_UNIT: Readonly<Record<LengthUnit, number>> = { in: MM_PER_IN
 
 /** The largest thing anybody files: a two-metre roll. Anything above is a slip of the pen. */
 export const MAX_SIDE_MM = 2000
+/** The longest lane or board that anybody measures along. */
+export const MAX_LENGTH_MM = 5000
 
 /** A two-sided size as the catalogue keeps it. */
 export interface Size {

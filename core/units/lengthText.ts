@@ -1,4 +1,4 @@
-import { MAX_SIDE_MM, MM_PER_UNIT, roundMm, type LengthUnit } from './length'
+import { MAX_LENGTH_MM, MM_PER_UNIT, roundMm, type LengthUnit } from './length'
 import { readNumber } from './number'
 
 export type LengthReading =
@@ -18,5 +18,5 @@ export function readLength(text: string, assume: LengthUnit | null = null): Leng
   if (!unit) return { ok: false, code: 'unitMissing' }
   const mm = roundMm(number.value * MM_PER_UNIT[unit])
   if (mm <= 0) return { ok: false, code: 'zero' }
-  return mm > MAX_SIDE_MM ? { ok: false, code: 'tooLarge' } : { ok: true, mm }
+  return mm > MAX_LENGTH_MM ? { ok: false, code: 'tooLarge' } : { ok: true, mm }
 }

@@ -144,7 +144,7 @@ describe('lengths', () => {
     ['', 'empty'],
     ['5', 'unitMissing'],
     ['0 mm', 'zero'],
-    ['9 ft', 'tooLarge'],
+    ['17 ft', 'tooLarge'],
     ['thick', 'notALength'],
     ['1\' x"', 'notALength'],
   ])('%s: %s', (text, code) => {

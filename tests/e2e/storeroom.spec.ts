@@ -71,12 +71,12 @@ test('a marked run keeps its order when it is carried to another container', asy
 test('pages of cells: a taken cell is refused, a free one takes the set', async ({ page }) => {
   await openDemo(page)
   await openBin(page, 'Binder C')
-  await page.locator('[data-cell][data-address="6-101"]').focus()
+  await page.locator('[data-cell="1/1/front"]').focus()
   await page.keyboard.press('m')
-  await page.locator('[data-cell][data-address="6-402"]').focus()
+  await page.locator('[data-cell="4/2/front"]').focus()
   await page.keyboard.press('Enter')
   await expect(page.getByRole('status').filter({ hasText: 'C 6-402' })).toBeVisible()
-  await expect(page.locator('[data-cell][data-address="6-101"]')).toHaveAccessibleName('6-101, free')
+  await expect(page.locator('[data-cell="1/1/front"]')).toHaveAccessibleName('C 6-101, free')
 })
 
 test('pins rise on the ridge for an ask, and a block opens by keyboard', async ({ page }) => {

@@ -160,7 +160,7 @@ export const ACTIONS: Readonly<Record<string, (db: YondercrestDb, luck: Luck) =>
     await commands.placeMany(
       db,
       [...facts.holdings.values()].filter(holding => !placements.has(holding.id)),
-      () => facts,
+      facts,
       () => true,
     )
   },

@@ -1,6 +1,7 @@
 import type { ContainerLift, Outlook } from '#core/capacity'
 import type { PatternFault } from '#core/room'
 import type { RoomOutcome } from '~/db/commands'
+import { addressTaken } from './words'
 import { counted, countedThat, figure } from '~/kit/grammar'
 
 type Write = (mm: number) => string
@@ -92,7 +93,7 @@ export const roomWords = {
   removed: (name: string) => `${name} is out of the room. Undo brings it back.`,
   outcome: (outcome: Extract<RoomOutcome, { ok: false }>): string =>
     ({
-      codeTaken: () => `${'by' in outcome ? outcome.by : ''} has this short form already.`,
+      addressTaken: () => ('by' in outcome ? addressTaken(outcome.by, outcome.address) : ''),
       notEmpty: () =>
         `${counted('count' in outcome ? outcome.count : 0, 'thing')} would lose its place by this. Move what stands there first.`,
       cellsRunOut: () =>

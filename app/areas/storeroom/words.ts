@@ -12,6 +12,10 @@ const MOVE_PROBLEMS: Readonly<Record<MoveProblem, string>> = {
   notOnPage: 'That cell is not on the page.',
 }
 
+/** Two containers that could not be told apart by what is written on a label. */
+export const addressTaken = (by: string, address: string): string =>
+  `${address} would be read as a place in ${by} as well. Choose another short form.`
+
 export const storeroomWords = {
   title: 'Storeroom',
   lead: 'Every container with what stands in it, front to back.',
@@ -101,9 +105,7 @@ export const storeroomWords = {
   },
   fixtureTypes: { bookcase: 'Bookcase', cabinet: 'Cabinet', cart: 'Cart', table: 'Table', wall: 'Wall' },
   addProblem: (problem: Extract<AddContainerOutcome, { ok: false }>) =>
-    problem.code === 'gone'
-      ? 'The zone or the furniture is no longer there. Choose another.'
-      : `${problem.by} has this short form already. Two containers with one short form could not be told apart.`,
+    problem.code === 'gone' ? 'The zone or the furniture is no longer there. Choose another.' : addressTaken(problem.by, problem.address),
   lengthProblem: 'Write the length like 12 in or 30 cm.',
   needed: 'Please fill this in.',
   liftCaution: 'Lift with both hands, heavy containers low; no climbing with a full one.',

@@ -26,7 +26,11 @@ let authority: Authority = { brands: new Map(), themes: new Map(), categories: n
 let series: ReadonlyMap<string, Series> = new Map()
 let building: Promise<void> | null = null
 
-async function readAuthority(): Promise<void> {
+const AUTHORITY = ['brands', 'themes', 'categories', 'kinds', 'series'] as const
+
+/** Reads the names that sets refer to. Did one change, or go, that was there before? */
+async function readAuthority(): Promise<boolean> {
+  const before: readonly ReadonlyMap<string, unknown>[] = [...Object.values(authority), series]
   const db = database()
   const [brands, themes, categories, kinds, allSeries] = await Promise.all([
     db.records('brands').toArray(),
@@ -37,6 +41,8 @@ async function readAuthority(): Promise<void> {
   ])
   authority = { brands: byId(brands), themes: byId(themes), categories: byId(categories), kinds: byId(kinds) }
   series = byId(allSeries)
+  const now: readonly ReadonlyMap<string, unknown>[] = [...Object.values(authority), series]
+  return before.some((records, at) => [...records].some(([id, record]) => JSON.stringify(now[at]?.get(id)) !== JSON.stringify(record)))
 }
 
 async function rebuild(): Promise<void> {
@@ -61,11 +67,12 @@ const api = {
     return index.size
   },
 
-  /** Takes over what changed. A changed brand, theme or kind is in many sets: the index is then read anew. */
+  /**
+   * Takes over what changed. A brand, theme or kind that was there before is in many sets, those of the step or not: where
+   * it changed, the index is read anew. One that is new is in the sets of the step alone.
+   */
   async follow(holdingIds: readonly string[], tables: readonly TableName[]): Promise<void> {
-    const touchesAuthority = tables.some(table => ['brands', 'themes', 'categories', 'kinds', 'series'].includes(table))
-    if (touchesAuthority && holdingIds.length === 0) return void (await api.open())
-    if (touchesAuthority) await readAuthority()
+    if (tables.some(table => AUTHORITY.some(each => each === table)) && (await readAuthority())) return rebuild()
     const found = await database()
       .records('holdings')
       .bulkGet([...holdingIds])

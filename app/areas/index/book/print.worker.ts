@@ -1,13 +1,19 @@
 import { expose } from 'comlink'
 import { type BookWords, buildParts, type IndexPartName, type IndexSource, layBook, PAPERS, type PartWords } from '#core/printing'
+import type { IndexEntry } from '#core/printing'
+import { headerSize } from '~/data/pictureSize'
 import { database } from '~/db'
 import type { Progress } from '~/data/call'
 import { renderPdf } from './pdf'
 
+/** A set as the screen knows it: how its picture is shaped is read from the small picture, here. */
+export type PrintSource = Omit<IndexSource, 'entry'> & {
+  readonly entry: Omit<IndexEntry, 'picture'> & { readonly pictureHash: string | null }
+}
 export interface PrintOrder {
   readonly paper: keyof typeof PAPERS
   readonly parts: readonly IndexPartName[]
-  readonly sources: readonly IndexSource[]
+  readonly sources: readonly PrintSource[]
   readonly partWords: Omit<PartWords, 'numberRange'> & { readonly numberRange: string }
   /** Sentences with {a} and {b}: functions do not cross into a worker. */
   readonly bookWords: Pick<BookWords, 'roomName' | 'madeOn'> & {
@@ -28,13 +34,20 @@ const fill = (sentence: string, a: string | number, b: string | number = ''): st
 const api = {
   async printIndex(order: PrintOrder, tell: (progress: Progress) => void): Promise<PrintResult> {
     const { partWords, bookWords } = order
-    const parts = buildParts(order.parts, order.sources, {
+    const hashes = [...new Set(order.sources.flatMap(source => source.entry.pictureHash ?? []))]
+    const found = await database().thumbs.bulkGet(hashes)
+    const thumbs = new Map(found.flatMap(thumb => (thumb ? [[thumb.hash, thumb.bytes] as const] : [])))
+    const sources = order.sources.map((source): IndexSource => {
+      const { pictureHash, ...entry } = source.entry
+      const thumb = pictureHash ? thumbs.get(pictureHash) : undefined
+      const size = thumb ? headerSize(new Uint8Array(thumb)) : null
+      const picture = pictureHash && size ? { hash: pictureHash, ratio: size.widthPx / size.heightPx } : null
+      return { ...source, entry: { ...entry, picture } }
+    })
+    const parts = buildParts(order.parts, sources, {
       ...partWords,
       numberRange: (first, last) => fill(partWords.numberRange, first, last),
     })
-    const hashes = [...new Set(order.sources.flatMap(source => source.entry.picture?.hash ?? []))]
-    const found = await database().thumbs.bulkGet(hashes)
-    const thumbs = new Map(found.flatMap(thumb => (thumb ? [[thumb.hash, thumb.bytes] as const] : [])))
     return renderPdf({
       title: order.title,
       paper: PAPERS[order.paper],

@@ -1,12 +1,11 @@
 import { onScopeDispose, shallowRef } from 'vue'
-import type { IndexPartName, IndexSource } from '#core/printing'
-import { database } from '~/db'
+import type { IndexPartName } from '#core/printing'
 import { indexWords } from './words'
 import { containerWay } from '~/data/words'
 import { partialDay } from '~/kit/grammar'
 import { useCatalogue } from '~/data/useCatalogue'
 import { type Crew, hire, type Progress, withProgress, WorkStopped } from '~/data/call'
-import type { PrintApi } from './print.worker'
+import type { PrintApi, PrintSource } from './print.worker'
 import { useDescribe } from '~/data/useDescribe'
 
 /** The printed index, made in a worker that can be stopped. */
@@ -18,13 +17,9 @@ export function usePrinting() {
   const stopped = shallowRef<WorkStopped['code'] | null>(null)
   let crew: Crew<PrintApi> | null = null
 
-  async function sources(): Promise<readonly IndexSource[]> {
-    const sizes = new Map<string, number>()
-    await database().pictures.each(picture => {
-      sizes.set(picture.hash, picture.widthPx / Math.max(1, picture.heightPx))
-    })
+  function sources(): readonly PrintSource[] {
     const rankOf = new Map(catalogue.containers.map((row, rank) => [row.container.id, rank]))
-    return [...(catalogue.tables?.holdings.values() ?? [])].map((holding): IndexSource => {
+    return [...(catalogue.tables?.holdings.values() ?? [])].map((holding): PrintSource => {
       const placement = catalogue.room.placements.get(holding.id)
       const { figure, suffix } = codeOf(holding)
       return {
@@ -44,7 +39,7 @@ export function usePrinting() {
           name: holding.name,
           brand: lookUp('brands', holding.brandId)?.name ?? '',
           address: addressOf(holding) ?? indexWords.noPlace,
-          picture: holding.pictureHash ? { hash: holding.pictureHash, ratio: sizes.get(holding.pictureHash) ?? 1 } : null,
+          pictureHash: holding.pictureHash,
         },
       }
     })
@@ -57,7 +52,7 @@ export function usePrinting() {
     const hands = hire<PrintApi>(new Worker(new URL('./print.worker.ts', import.meta.url), { type: 'module' }))
     crew = hands
     try {
-      const all = await sources()
+      const all = sources()
       const order = {
         paper,
         parts,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, useTemplateRef } from 'vue'
 import type { Cell, Container } from '#core/catalog'
-import { cellText, type Placement } from '#core/room'
+import type { Placement } from '#core/room'
 import KImpression from '~/kit/KImpression.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
@@ -21,13 +21,13 @@ const { container, cell, placement, focusId } = defineProps<{
 const catalogue = useCatalogue()
 const carry = useCarry()
 const find = useFind()
-const { codeOf } = useDescribe()
+const { address: addressAt, codeOf } = useDescribe()
 const { setDown } = useMoving()
 const box = useTemplateRef<HTMLElement>('box')
 const isCarried = useHolderDrag(box, () => (placement ? carry.alongWith(placement.holder.id) : []))
 const isOver = useHolderDrop(box, () => ({ type: 'cell', containerId: container.id, cell }))
 const holding = computed(() => catalogue.tables?.holdings.get(placement?.holder.holdingIds[0] ?? ''))
-const address = computed(() => `${cellText(container, cell.page, cell.cell)}${cell.side === 'back' ? 'b' : ''}`)
+const address = computed(() => addressAt({ container, lane: 1, position: placement?.position ?? 0, cell }))
 onMounted(() => {
   if (focusId && placement?.holder.holdingIds.includes(focusId)) box.value?.focus()
 })
@@ -54,7 +54,7 @@ function keyed(event: KeyboardEvent): void {
   <button
     ref="box"
     type="button"
-    data-cell
+    :data-cell="`${cell.page}/${cell.cell}/${cell.side}`"
     :data-address="address"
     class="flex min-h-28 min-w-0 flex-col border p-1.5 text-left"
     :aria-label="holding ? `${address} ${holding.number} ${holding.name}` : storeroomWords.freeCell(address)"

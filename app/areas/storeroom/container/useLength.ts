@@ -7,6 +7,6 @@ export function useLength(text: MaybeRefOrGetter<string>) {
   const catalogue = useCatalogue()
   return computed((): number | null => {
     const reading = readLength(toValue(text), catalogue.settings.unit)
-    return reading.ok && reading.mm <= 5000 ? reading.mm : null
+    return reading.ok ? reading.mm : null
   })
 }

@@ -21,8 +21,9 @@ import { useNotices } from '~/shell/useNotices'
 /** Re-filing: asked for, shown before it is begun, and worked through step by step. */
 const route = useRoute()
 const notices = useNotices()
-const { open, worker, laneText, minutesFor } = useRefiling()
-const { lengthText } = useDescribe()
+const underWay = useRefiling()
+const { open, worker, laneText, minutesFor } = underWay
+const { lengthNeeded } = useDescribe()
 const asked = shallowRef<RefilingQuestion | null>(null)
 const proposal = shallowRef<RefilingProposal | null>(null)
 const isBusy = shallowRef(false)
@@ -30,8 +31,7 @@ const isBusy = shallowRef(false)
 const initialRule = computed(() => (typeof route.query.by === 'string' ? (readRule(route.query.by)?.keys ?? null) : null))
 async function ask(question: RefilingQuestion): Promise<void> {
   isBusy.value = true
-  const answer = await worker.run(api => api.propose(question))
-  isBusy.value = false
+  const answer = await worker.run(api => api.propose(question)).finally(() => (isBusy.value = false))
   asked.value = question
   proposal.value = answer
   await nextTick()
@@ -56,7 +56,7 @@ const problemText = computed(() => {
   const { value: found } = proposal
   return !found || found.ok
     ? ''
-    : refileWords.problem(found.problem, lengthText, found.problem.code === 'laneTooShort' ? laneText(found.problem.lane) : '')
+    : refileWords.problem(found.problem, lengthNeeded, found.problem.code === 'laneTooShort' ? laneText(found.problem.lane) : '')
 })
 const minutes = computed(() =>
   proposal.value?.ok ? minutesFor(proposal.value.moves.lifts, proposal.value.moves.steps.length) : { minutes: 0, isOwnPace: false },
@@ -72,7 +72,7 @@ const minutes = computed(() =>
     <h1 class="text-[1.6rem]">{{ refileWords.title }}</h1>
     <p class="text-quiet">{{ refileWords.lead }}</p>
     <StoreroomNav class="mt-2" />
-    <RefilingSteps v-if="open" :key="open.id" class="mt-5" :refiling="open" />
+    <RefilingSteps v-if="open" :key="open.id" class="mt-5" :refiling="open" :plan="underWay" />
     <template v-else>
       <RefilingForm
         class="mt-5"

@@ -4,19 +4,21 @@ import { computed, shallowRef } from 'vue'
 import type { Refiling } from '#core/catalog'
 import { idsOf, type Step } from '#core/refiling'
 import KDialog from '~/kit/KDialog.vue'
-import { useRefiling } from './useRefiling'
+import type { UnderWay } from './useRefiling'
 import { commands, database } from '~/db'
 import { refileWords } from './words'
 import { shellWords } from '~/shell/words'
+import { useDescribe } from '~/data/useDescribe'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
 import MovePicture from './MovePicture.vue'
 
 /** The plan strip of a re-filing: its steps top to bottom, the first to be done now; each with a picture, its sets and a tick. */
-const { refiling } = defineProps<{ refiling: Refiling }>()
+const { refiling, plan: underWay } = defineProps<{ refiling: Refiling; plan: UnderWay }>()
+const { lengthNeeded } = useDescribe()
 const catalogue = useCatalogue()
 const notices = useNotices()
-const { left, isBusy, freshness, workOut, lengthOf, laneText, lanesBefore, holderText, minutesFor, tick } = useRefiling()
+const { left, isBusy, freshness, workOut, lengthOf, laneText, lanesBefore, holderText, minutesFor, tick } = underWay
 const SHOWN_AT_ONCE = 6
 const MORE = 20
 const shownCount = shallowRef(SHOWN_AT_ONCE)
@@ -66,7 +68,7 @@ async function leave(keepsRule: boolean): Promise<void> {
     </p>
     <p class="mt-2 border-l-4 border-ochre bg-wash px-3 py-2">{{ refileWords.caution }}</p>
     <p v-if="plan && !plan.ok" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert">
-      {{ refileWords.problem(plan, mm => `${Math.round(mm)} mm`, plan.code === 'laneTooShort' ? laneText(plan.lane) : '') }}
+      {{ refileWords.problem(plan, lengthNeeded, plan.code === 'laneTooShort' ? laneText(plan.lane) : '') }}
     </p>
     <p v-if="freshness === 'failed'" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert">
       {{ refileWords.notWorkedOut }}

@@ -86,10 +86,13 @@ export function useRefiling() {
     const { value: refiling } = open
     if (!refiling || isBusy.value || freshness.value !== 'fresh') return
     isBusy.value = true
-    const isDone = await commands.doRefilingStep(database(), refiling.id, JSON.parse(JSON.stringify(step)) as Step)
-    isBusy.value = false
+    const isDone = await commands
+      .doRefilingStep(database(), refiling.id, JSON.parse(JSON.stringify(step)) as Step)
+      .finally(() => (isBusy.value = false))
     notices.tell(isDone ? refileWords.stepDone(idsOf(step).length, laneText(step.to)) : refileWords.stale, isDone ? 'done' : 'care')
   }
   return { open, left, isBusy, freshness, workOut, worker, lengthOf, laneText, lanesBefore, holderText, minutesFor, tick }
 }
 const LEAST_LIFTS = 20
+/** What a page knows of the re-filing under way: worked out once, handed on to its parts. */
+export type UnderWay = ReturnType<typeof useRefiling>

@@ -11,7 +11,7 @@ import {
   splitPiece,
   type Mask,
 } from '#core/measuring'
-import { MAX_PICTURE_BYTES } from '~/data/pictures'
+import { isTooLarge, MAX_PICTURE_BYTES } from '~/data/pictureSize'
 
 /** More than this says nothing more, and takes the memory of a phone. */
 const MOST_PIXELS = 12_500_000
@@ -36,7 +36,7 @@ let last: { readonly impression: Mask; readonly pxPerMm: number } | null = null
 const api = {
   /** Reads a photo, upright and grey. A very large one is scaled first. */
   async open(file: Blob): Promise<PhotoOpening> {
-    if (file.size > MAX_PICTURE_BYTES) return { ok: false, code: 'tooLarge' }
+    if (file.size > MAX_PICTURE_BYTES || isTooLarge(new Uint8Array(await file.arrayBuffer()))) return { ok: false, code: 'tooLarge' }
     const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null)
     if (!bitmap) return { ok: false, code: 'notAPicture' }
     const pixels = bitmap.width * bitmap.height

@@ -86,7 +86,6 @@ const cuts = computed(() => cutsOf(trial.value, choice.value?.type))
 
 async function finish(): Promise<void> {
   await settled()
-  if (!holding.size && reading.value.ok) await commands.measureSet(database(), holding.id, { size: { ...reading.value.size } })
   await commands.finishStage(
     database(),
     holding.id,
@@ -94,6 +93,7 @@ async function finish(): Promise<void> {
       stage: 'fit',
       sitsIn: choice.value?.type.type ?? chosenKind.value,
       holderTypeId: choice.value?.type.id ?? null,
+      size: !holding.size && reading.value.ok ? { ...reading.value.size } : null,
       isCutInTwo: choice.value?.answer.way === 'cutInTwo',
     },
     pile.used,

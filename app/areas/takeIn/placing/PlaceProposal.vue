@@ -14,7 +14,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 /** Where a set goes by its zone's rule, between which two neighbours, and why. */
 const { proposal, holding = null } = defineProps<{ proposal: InsertionProposal | null; holding?: Holding | null }>()
 const catalogue = useCatalogue()
-const { proposalText, lookUp } = useDescribe()
+const { lengthNeeded, proposalText, lookUp } = useDescribe()
 const fills = useFills()
 
 const reason = computed(() => {
@@ -65,7 +65,7 @@ const missingTab = computed(() => {
       </p>
       <p v-if="overMm > 0 && proposal.ok" class="mt-2 flex items-center gap-2 font-semibold text-ochre">
         <TriangleAlert :size="18" aria-hidden="true" />
-        {{ placeWords.tooFull(proposal.point.container.name, overMm) }}
+        {{ placeWords.tooFull(proposal.point.container.name, lengthNeeded(overMm)) }}
       </p>
     </template>
   </section>

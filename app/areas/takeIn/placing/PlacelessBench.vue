@@ -10,6 +10,9 @@ import { useDescribe } from '~/data/useDescribe'
 import { commands, database } from '~/db'
 import { takeInWords } from '~/areas/takeIn/words'
 import { placeWords } from '~/data/words'
+import { type Progress, withProgress } from '~/data/call'
+import { useRoomWorker } from '~/data/useRoomWorker'
+import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
 
@@ -18,8 +21,8 @@ const SHOWN = 60
 const catalogue = useCatalogue()
 const notices = useNotices()
 const { codeOf, proposalText } = useDescribe()
-const busy = shallowRef<{ done: number; total: number } | null>(null)
-let isStopped = false
+const busy = shallowRef<Progress | null>(null)
+const worker = useRoomWorker()
 
 const waiting = computed(() => catalogue.placeless.toSorted((a, b) => a.number - b.number))
 const shown = computed(() => waiting.value.slice(0, SHOWN).map(holding => ({ holding, proposal: proposePlace(holding, catalogue.facts) })))
@@ -37,20 +40,16 @@ async function place(holding: Holding): Promise<boolean> {
   return isPlaced
 }
 async function placeAll(): Promise<void> {
-  isStopped = false
-  const all = waiting.value
-  const total = all.length
-  const done = await commands.placeMany(
-    database(),
-    all,
-    () => catalogue.facts,
-    count => {
-      busy.value = { done: count, total }
-      return !isStopped
+  const ids = waiting.value.map(holding => holding.id)
+  busy.value = { stage: 'placing', done: 0, total: ids.length }
+  const done = await withProgress(
+    told => {
+      busy.value = told
     },
+    tell => worker.run(api => api.placeMany(ids, tell)),
   )
-  busy.value = null
-  notices.tell(takeInWords.placedMany(done))
+  if (done === null) notices.tell(shellWords.notKept, 'care')
+  else notices.tell(takeInWords.placedMany(done))
 }
 </script>
 
@@ -72,7 +71,7 @@ async function placeAll(): Promise<void> {
       :text="takeInWords.placedMany(busy.done)"
       :done="busy.done"
       :total="busy.total"
-      @cancel="isStopped = true"
+      @cancel="worker.run(api => api.stopPlacing())"
     />
     <ul class="mt-4">
       <li

@@ -7,7 +7,7 @@ import { type Desk, transact } from '../../transact'
 import { freePlaces } from './places'
 import { newHolder, type PlaceChoice, putInPlace } from './takeIn'
 
-/** The screen waits no longer than this for its turn while many sets are placed. */
+/** Word to stop is listened for this often while many sets are placed. */
 const BREATH_MS = 30
 
 /** Gives a set without a place its place. A set that has one keeps its holder, which moves. */
@@ -99,10 +99,10 @@ export async function removeHolding(db: YondercrestDb, holdingId: string): Promi
 export async function placeMany(
   db: YondercrestDb,
   holdings: readonly Holding[],
-  facts: () => RoomFacts,
+  facts: RoomFacts,
   goOn: (done: number) => boolean,
 ): Promise<number> {
-  const plan = await planPlacing(holdings, facts(), goOn)
+  const plan = await planPlacing(holdings, facts, goOn)
   return transact(
     db,
     'placeMany',
@@ -128,7 +128,7 @@ export async function placeMany(
   )
 }
 
-/** Hands the screen a breath every so often; the transaction begins only when the plan stands. */
+/** Listens for word to stop every so often; the transaction begins only when the plan stands. */
 async function planPlacing(
   holdings: readonly Holding[],
   facts: RoomFacts,

@@ -2,7 +2,7 @@ import type { Draft, Holding } from '#core/catalog'
 import { type Stage, stageOf, stateAfter } from '#core/pile'
 import type { YondercrestDb } from '../../database'
 import type { CommandName } from '../../journal'
-import { type Desk, transact } from '../../transact'
+import { type Desk, expectFaultless, transact } from '../../transact'
 import { type HoldingFacts, resolveNames } from '../holding/takeIn'
 
 /** Puts strips on the pile. */
@@ -17,6 +17,8 @@ export async function dropDrafts(db: YondercrestDb, ids: readonly string[]): Pro
 
 /** Keeps a strip as it is typed, keystroke by keystroke. Typing is no step of its own: undo is for what it leads to. */
 export async function keepDraft(db: YondercrestDb, draft: Draft): Promise<void> {
+  const { firstFault } = await import('../../checked')
+  expectFaultless(firstFault, 'drafts', [draft])
   await db.records('drafts').put(draft)
 }
 
@@ -27,6 +29,7 @@ export type StageChange =
       readonly stage: 'fit'
       readonly sitsIn: Holding['sitsIn']
       readonly holderTypeId: string | null
+      /** Measured for it just now. */ readonly size?: Holding['size']
       /** It was cut in two for it, for good. */ readonly isCutInTwo?: boolean
     }
   | { readonly stage: 'label'; readonly labelText: string }
@@ -74,6 +77,7 @@ async function settledBy(desk: Desk, change: StageChange): Promise<Partial<Holdi
     return {
       sitsIn: change.sitsIn,
       holderTypeId: change.holderTypeId && (await desk.db.records('holderTypes').get(change.holderTypeId)) ? change.holderTypeId : null,
+      ...(change.size ? { size: change.size } : {}),
       ...(change.isCutInTwo ? { isCutInTwo: true } : {}),
     }
   return change.stage === 'label' ? { labelText: change.labelText } : {}

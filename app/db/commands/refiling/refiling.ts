@@ -1,11 +1,11 @@
 import { ulid } from 'ulid'
-import type { Holder, LaneTarget, Refiling, Section, Zone } from '#core/catalog'
+import type { Container, Holder, LaneTarget, Refiling, Section, Zone } from '#core/catalog'
 import { idsOf, type Step } from '#core/refiling'
-import { arrangeContainer, keyBehind, planMove } from '#core/room'
+import { arrangeContainer, containerClash, keyBehind, planMove } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import type { CommandName } from '../../journal'
 import { type Desk, transact } from '../../transact'
-import { clearAway, rowOf } from '../room/furniture'
+import { addressPatterns, clearAway, rowOf } from '../room/furniture'
 
 export interface RefilingWish {
   readonly zone: Zone
@@ -42,27 +42,25 @@ export async function beginRefiling(
     const first = containers.find(each => lanes.some(lane => lane.containerId === each.id))
     if (!present || !first) return { ok: false, code: 'gone' }
     const [id, tableContainerId] = [ulid(), ulid()]
-    const taken = new Set(containers.map(each => each.code.toLowerCase()))
-    const code =
-      ['T', ...Array.from({ length: 99 }, (_, at) => `T${at + 2}`)].find(each => !taken.has(each.toLowerCase())) ??
-      tableContainerId.slice(-8)
-    await desk.put('containers', [
-      {
-        ...first,
-        id: tableContainerId,
-        zoneId: zone.id,
-        name: tableName,
-        code,
-        type: 'basket',
-        lanes: 1,
-        lengthMm: tableMm,
-        inner: null,
-        cells: null,
-        rank: 1000,
-        emptyWeightG: null,
-        isTable: true,
-      },
-    ])
+    const table: Container = {
+      ...first,
+      id: tableContainerId,
+      zoneId: zone.id,
+      name: tableName,
+      code: tableContainerId.slice(-8),
+      type: 'basket',
+      lanes: 1,
+      lengthMm: tableMm,
+      inner: null,
+      cells: null,
+      rank: 1000,
+      emptyWeightG: null,
+      isTable: true,
+    }
+    const patterns = await addressPatterns(db)
+    const codes = ['T', ...Array.from({ length: 99 }, (_, at) => `T${at + 2}`), table.code]
+    const code = codes.find(each => !containerClash({ ...table, code: each }, containers, patterns)) ?? table.code
+    await desk.put('containers', [{ ...table, code }])
     await desk.put('zones', [{ ...present, filingRule: rule }])
     await desk.put('refilings', [
       {

@@ -1,17 +1,23 @@
 import { ulid } from 'ulid'
 import { type Container, type Fixture, nextRank, PLAIN_FIXTURE } from '#core/catalog'
-import { arrangeContainer, type ContainerRow, copyNames, planEmptying } from '#core/room'
+import { type AddressPatterns, arrangeContainer, containerClash, type ContainerRow, copyNames, planEmptying } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
 
 export type RoomOutcome =
   | { readonly ok: true }
-  | { readonly ok: false; readonly code: 'codeTaken'; readonly by: string }
+  /** One of its addresses would be read as one of another container. */
+  | { readonly ok: false; readonly code: 'addressTaken'; readonly by: string; readonly address: string }
   | { readonly ok: false; readonly code: 'notEmpty'; readonly count: number }
   | { readonly ok: false; readonly code: 'cellsRunOut'; readonly free: number; readonly needed: number }
   | { readonly ok: false; readonly code: 'gone' }
   /** A re-filing under way needs it. */
   | { readonly ok: false; readonly code: 'inUse' }
+
+/** How addresses are written in this room. */
+export async function addressPatterns(db: YondercrestDb): Promise<AddressPatterns> {
+  return (await db.records('settings').get('room'))?.addressPatterns ?? {}
+}
 
 /** Puts furniture into the room, or changes it. */
 export async function putFixture(
@@ -59,10 +65,15 @@ export async function changeContainer(db: YondercrestDb, container: Container): 
     ]
     if (places.includes(undefined)) return { ok: false, code: 'gone' }
     if (container.isTable) return { ok: false, code: 'inUse' }
-    const taken = (await db.records('containers').toArray()).find(
-      other => other.id !== container.id && other.code.toLowerCase() === container.code.toLowerCase(),
+    const [before, all, patterns] = [places[0], await db.records('containers').toArray(), await addressPatterns(db)]
+    // Two that were alike before may stay so: what is changed now is not what made them alike.
+    const known = before && containerClash(before as Container, all, patterns)?.other.id
+    const clash = containerClash(
+      container,
+      all.filter(each => each.id !== known),
+      patterns,
     )
-    if (taken) return { ok: false, code: 'codeTaken', by: taken.name }
+    if (clash) return { ok: false, code: 'addressTaken', by: clash.other.name, address: clash.address }
     // Who stands in a cell that would be no more, or in a row that becomes pages, has to be moved first.
     const inIt = await db.records('holders').where('containerId').equals(container.id).toArray()
     const { cells } = container
@@ -83,11 +94,16 @@ export async function copyContainer(db: YondercrestDb, id: string, count: number
   return transact(db, 'copyContainer', { name: named?.name, count }, async desk => {
     const original = await db.records('containers').get(id)
     if (!original || original.isTable) return 0
-    const all = await db.records('containers').toArray()
+    const [all, patterns] = [await db.records('containers').toArray(), await addressPatterns(db)]
     const rank = nextRank(all.filter(each => each.fixtureId === original.fixtureId && each.shelf === original.shelf))
     await desk.put(
       'containers',
-      copyNames(original, all, count).map((names, at) => ({ ...original, ...names, id: ulid(), rank: rank + at })),
+      copyNames(original, all, count, code => containerClash({ ...original, id: '', code }, all, patterns) !== null).map((names, at) => ({
+        ...original,
+        ...names,
+        id: ulid(),
+        rank: rank + at,
+      })),
     )
     return count
   })

@@ -2,6 +2,8 @@ import { ulid } from 'ulid'
 import { type Container, nextRank, PLAIN_FIXTURE, type Section } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import { transact } from '../../transact'
+import { containerClash } from '#core/room'
+import { addressPatterns } from './furniture'
 
 export interface NewContainer {
   readonly name: string
@@ -19,16 +21,17 @@ export interface NewContainer {
 
 export type AddContainerOutcome =
   | { readonly ok: true; readonly id: string }
-  | { readonly ok: false; readonly code: 'codeTaken'; readonly by: string }
+  /** One of its addresses would be read as one of another container. */
+  | { readonly ok: false; readonly code: 'addressTaken'; readonly by: string; readonly address: string }
   /** Its zone or its furniture is no longer there. */
   | { readonly ok: false; readonly code: 'gone' }
 
 /** Adds a container, and its fixture where that is new. Two containers never share a code: an address names one place. */
 export async function addContainer(db: YondercrestDb, wanted: NewContainer): Promise<AddContainerOutcome> {
   return transact(db, 'addContainer', { name: wanted.name }, async (desk): Promise<AddContainerOutcome> => {
-    const all = await db.records('containers').toArray()
-    const taken = all.find(container => container.code.toLowerCase() === wanted.code.toLowerCase())
-    if (taken) return { ok: false, code: 'codeTaken', by: taken.name }
+    const [id, all] = [ulid(), await db.records('containers').toArray()]
+    const clash = containerClash({ id, ...wanted }, all, await addressPatterns(db))
+    if (clash) return { ok: false, code: 'addressTaken', by: clash.other.name, address: clash.address }
     const isGone =
       !(await db.records('zones').get(wanted.zoneId)) || ('id' in wanted.fixture && !(await db.records('fixtures').get(wanted.fixture.id)))
     if (isGone) return { ok: false, code: 'gone' }
@@ -41,7 +44,6 @@ export async function addContainer(db: YondercrestDb, wanted: NewContainer): Pro
     }
     const { name, code, type, lanes, lengthMm, cells, inner, shelf, zoneId, emptyWeightG } = wanted
     const onShelf = all.filter(container => container.fixtureId === fixtureId && container.shelf === shelf)
-    const id = ulid()
     await desk.put('containers', [
       {
         id,
