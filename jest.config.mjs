@@ -1,6 +1,18 @@
 // Packages that ship only ES modules: swc turns them into CommonJS for Jest.
 // After adding a dependency, "SyntaxError: Unexpected token 'export'" or "Cannot use import statement" names the one to add.
-const esmOnly = ['fractional-indexing', 'ulid', 'pdfjs-dist', '@cantoo/pdf-lib', '@cantoo/fontkit', 'fast-check', 'pure-rand']
+const esmOnly = [
+  'd3-array',
+  'd3-polygon',
+  'internmap',
+  'robust-predicates',
+  'fractional-indexing',
+  'ulid',
+  'pdfjs-dist',
+  '@cantoo/pdf-lib',
+  '@cantoo/fontkit',
+  'fast-check',
+  'pure-rand',
+]
 
 export default {
   maxWorkers: '100%', // on two cores Jest would keep one of them free

@@ -64,13 +64,14 @@ let list: OpenList | null = null
 
 async function knownNames(): Promise<KnownNames> {
   const db = database()
-  const [brands, kinds, categories, themes] = await Promise.all([
+  const [brands, kinds, categories, themes, highestNumber] = await Promise.all([
     db.records('brands').toArray(),
     db.records('kinds').toArray(),
     db.records('categories').toArray(),
     db.records('themes').toArray(),
+    commands.highestNumber(db),
   ])
-  return { brands, kinds, categories, themes }
+  return { brands, kinds, categories, themes, highestNumber }
 }
 
 function readRows(table: ListTable, choices: ImportChoices, currency: string, tell: Tell): readonly PlannedRow[] {

@@ -6,6 +6,8 @@ import { startCatalogue } from '#core/catalog'
 import { groupSpellings } from '#core/classing'
 import type { PlannedRow } from '#core/exchange'
 import { commands, followJournal, readSnapshot, redo, undo, YondercrestDb } from './index'
+import type { HoldingFacts } from './commands'
+import { factsOf } from '../../tests/support/facts'
 
 let opened: YondercrestDb[] = []
 function open(): YondercrestDb {
@@ -23,25 +25,12 @@ afterEach(async () => {
   opened = []
 })
 
-const facts = (name: string, more: Partial<Parameters<typeof commands.takeIn>[1]> = {}) => ({
-  name,
-  brandName: 'Tidewrack Press',
-  kindId: null,
-  categoryName: 'Images',
-  themeNames: ['Tide pools'],
-  size: null,
-  words: [],
-  searchWords: [],
-  acquiredOn: null,
-  price: null,
-  notes: '',
-  pictureHash: null,
-  ...more,
-})
-const at = (place: Parameters<typeof commands.takeIn>[2]['place'], draftId: string | null = null) => ({
+const facts = (name: string, more: Partial<HoldingFacts> = {}): HoldingFacts =>
+  factsOf(name, { brandName: 'Tidewrack Press', categoryName: 'Images', themeNames: ['Tide pools'], ...more })
+const at = (place: Parameters<typeof commands.takeIn>[2]['place']) => ({
   place,
   state: 'toFile' as const,
-  draftId,
+  draftId: null,
   written: '',
 })
 const draft = (name: string, numberWritten: number | null): PlannedRow => ({
@@ -66,6 +55,8 @@ const draft = (name: string, numberWritten: number | null): PlannedRow => ({
     placeText: 'Bin 4',
     numberWritten,
     numberText: numberWritten === null ? '' : String(numberWritten),
+    codeText: '',
+    packaging: null,
   },
 })
 /** The catalogue without the register, which undo leaves alone on purpose. */

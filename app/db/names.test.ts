@@ -4,6 +4,7 @@ import fc from 'fast-check'
 import { ulid } from 'ulid'
 import { blankBrand, blankDraft, type Draft, newTheme } from '#core/catalog'
 import { commands, undo, YondercrestDb } from './index'
+import { factsOf } from '../../tests/support/facts'
 
 let opened: YondercrestDb[] = []
 afterEach(async () => {
@@ -16,20 +17,8 @@ async function room(): Promise<YondercrestDb> {
   await commands.startEmpty(db)
   return db
 }
-const facts = (name: string, brandName: string, themeNames: readonly string[]) => ({
-  name,
-  brandName,
-  kindId: null,
-  categoryName: 'Images',
-  themeNames,
-  size: null,
-  words: [],
-  searchWords: [],
-  acquiredOn: null,
-  price: null,
-  notes: '',
-  pictureHash: null,
-})
+const facts = (name: string, brandName: string, themeNames: readonly string[]) =>
+  factsOf(name, { brandName, categoryName: 'Images', themeNames })
 const take = (db: YondercrestDb, name: string, brandName: string, themeNames: readonly string[]) =>
   commands.takeIn(db, facts(name, brandName, themeNames), { place: null, state: 'toFile', draftId: null, written: '' })
 const idOf = async (db: YondercrestDb, list: 'brands' | 'themes' | 'categories', name: string): Promise<string> =>
@@ -206,8 +195,45 @@ describe('a number that stands on the thing already', () => {
     const db = await room()
     await withNumber(db, 'Kelp Study', '7')
     await undo(db)
-    expect(await withNumber(db, 'Limpets', '7')).toMatchObject({ number: 8, aliases: [{ text: '7', from: 'writtenOnIt' }] })
+    // What was taken over and undone moved no count; its number still comes back to the same thing only.
+    expect(await withNumber(db, 'Limpets', '7')).toMatchObject({ number: 1, aliases: [{ text: '7', from: 'writtenOnIt' }] })
     expect(await withNumber(db, 'Kelp Study', '7')).toMatchObject({ number: 7, aliases: [] })
+  })
+  test('one far above the run is kept as a code, never taken in silence; meant, it moves no count', async () => {
+    const db = await room()
+    await withNumber(db, 'Gulls', '')
+    expect(await withNumber(db, 'Kelp Study', '5310472')).toMatchObject({ number: 2, aliases: [{ text: '5310472' }] })
+    const meant = await commands.takeIn(db, facts('Limpets', '', []), {
+      place: null,
+      state: 'toFile',
+      draftId: null,
+      written: '9999999',
+      isFarMeant: true,
+    })
+    expect(meant).toMatchObject({ number: 9_999_999, aliases: [] })
+    expect(await withNumber(db, 'Ferry', '')).toMatchObject({ number: 3 })
+    await undo(db)
+    await undo(db)
+    expect(await withNumber(db, 'Buoys', '')).toMatchObject({ number: 4 })
+  })
+  test('a register that ends at the highest number of all stops nobody', async () => {
+    const db = await room()
+    await withNumber(db, 'Gulls', '')
+    const [line] = await db.records('register').toArray()
+    if (!line) throw new Error('a line')
+    await db.records('register').put({ ...line, id: `${line.seriesId}:9999999`, number: 9_999_999, how: 'adopted' })
+    expect([...(await commands.nextNumbers(db)).values()]).toEqual([2])
+    expect(await withNumber(db, 'Ferry', '')).toMatchObject({ number: 2 })
+  })
+  test('a strip that has become a set in another tab becomes no second one', async () => {
+    const db = await room()
+    const strip = blankDraft({ id: ulid(), rank: 0, createdAt: '2026-11-23T00:00:00.000Z' })
+    await commands.addDrafts(db, [strip])
+    const captured = { place: null, state: 'toFile' as const, draftId: strip.id, written: '' }
+    expect(await commands.takeIn(db, facts('Kelp Study', '', []), captured)).toMatchObject({ number: 1 })
+    const steps = await db.journal.count()
+    expect(await commands.takeIn(db, facts('Kelp Study', '', []), captured)).toBeNull()
+    expect([await db.records('holdings').count(), await db.journal.count()]).toEqual([1, steps])
   })
 })
 

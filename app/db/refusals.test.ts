@@ -16,6 +16,7 @@ import {
 } from '#core/catalog'
 import { keysBehind } from '#core/room'
 import { commands, YondercrestDb } from './index'
+import { factsOf } from '../../tests/support/facts'
 
 const SERIES = ulid()
 let opened: YondercrestDb[] = []
@@ -184,25 +185,7 @@ const REFUSED: readonly (readonly [what: string, ask: (db: YondercrestDb) => Pro
     { ok: false, code: 'nameTaken', by: 'Ropes' },
   ],
   ['a set placed that is gone', db => commands.placeHolding(db, ulid(), { containerId: BIN, lane: 1, order: 'a9', cell: null }), false],
-  [
-    'a set changed that is gone',
-    db =>
-      commands.editHolding(db, ulid(), {
-        name: 'Kelp',
-        brandName: '',
-        kindId: null,
-        categoryName: '',
-        themeNames: [],
-        size: null,
-        words: [],
-        searchWords: [],
-        acquiredOn: null,
-        price: null,
-        notes: '',
-        pictureHash: null,
-      }),
-    null,
-  ],
+  ['a set changed that is gone', db => commands.editHolding(db, ulid(), factsOf('Kelp')), null],
   [
     'a set shared into the holder it is in',
     async db => {
@@ -294,20 +277,7 @@ describe('what gets past the fields', () => {
     await commands.changeSettings(db, { roomName: 'Letter room' })
     expect(await db.records('settings').get('room')).toEqual({ ...before, roomName: 'Letter room' })
   })
-  const facts = {
-    name: 'Kelp',
-    brandName: 'Greywether',
-    kindId: null,
-    categoryName: '',
-    themeNames: ['Ropes'],
-    size: null,
-    words: [],
-    searchWords: [],
-    acquiredOn: null,
-    price: null,
-    notes: '',
-    pictureHash: null,
-  }
+  const facts = factsOf('Kelp', { brandName: 'Greywether', themeNames: ['Ropes'] })
   test.each<[string, Partial<typeof facts>]>([
     ['a name too long', { name: 'k'.repeat(LIMITS.name + 1) }],
     ['no name', { name: ' ' }],

@@ -6,6 +6,7 @@ import { learnThickness } from '#core/capacity'
 import { idsOf, proposeRefiling, type RefilingFacts, remainingRefiling } from '#core/refiling'
 import { arrangeRoom, containersInOrder, keysBehind, shortAddress } from '#core/room'
 import { commands, undo, YondercrestDb } from './index'
+import { factsOf } from '../../tests/support/facts'
 
 const SERIES = ulid()
 let opened: YondercrestDb[] = []
@@ -143,29 +144,12 @@ describe('re-filing', () => {
       .records('containers')
       .filter(each => !each.isTable)
       .toArray()
-    await commands.takeIn(
-      db,
-      {
-        name: 'Set 99',
-        brandName: '',
-        kindId: null,
-        categoryName: '',
-        themeNames: ['Harbour'],
-        size: null,
-        words: [],
-        searchWords: [],
-        acquiredOn: null,
-        price: null,
-        notes: '',
-        pictureHash: null,
-      },
-      {
-        place: { containerId: container?.id ?? '', lane: 1, order: keysBehind([], -1, 40)[39] ?? '', cell: null },
-        state: 'toFile',
-        draftId: null,
-        written: '',
-      },
-    )
+    await commands.takeIn(db, factsOf('Set 99', { themeNames: ['Harbour'] }), {
+      place: { containerId: container?.id ?? '', lane: 1, order: keysBehind([], -1, 40)[39] ?? '', cell: null },
+      state: 'toFile',
+      draftId: null,
+      written: '',
+    })
     for (let round = 0; round < 40; round += 1) {
       const [step] = (await left(db, id)).steps
       if (!step) break

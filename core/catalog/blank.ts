@@ -39,6 +39,26 @@ export function blankHolding(identity: Pick<Holding, 'id' | 'number' | 'seriesId
   }
 }
 
+/** What of a set is taken as it is typed: no name that stands for a record of its own, no number, no place. One list of them. */
+export const PLAIN_FIELDS = [
+  'name',
+  'size',
+  'words',
+  'searchWords',
+  'acquiredOn',
+  'price',
+  'notes',
+  'pictureHash',
+  'packaging',
+  'packagingPictureHash',
+] as const satisfies readonly (keyof Holding)[]
+export type PlainFields = Pick<Holding, (typeof PLAIN_FIELDS)[number]>
+
+/** @example plainFieldsOf({ ...set, notes: 'from the quay' }).notes //=> 'from the quay' */
+export function plainFieldsOf(from: PlainFields): PlainFields {
+  return Object.fromEntries(PLAIN_FIELDS.map(field => [field, from[field]])) as unknown as PlainFields
+}
+
 /** A new strip. What carries over from the one before is put on top by the caller. */
 export function blankDraft(identity: Pick<Draft, 'id' | 'rank' | 'createdAt'>): Draft {
   return {

@@ -7,6 +7,8 @@
 export const LIMITS = {
   name: 300,
   text: 20_000,
+  /** The highest number that a series gives. */
+  number: 9_999_999,
   themes: 40,
   words: 400,
   moneyMinor: 100_000_000,

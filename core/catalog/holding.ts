@@ -36,6 +36,7 @@ export const QUESTION_CODES = [
   'nameMissing',
   'numberClash',
   'numberUnread',
+  'numberFar',
   'tooLong',
 ] as const
 /** Something an import could not settle. It stays on the set, with the text as it was written, until answered. */
@@ -46,7 +47,7 @@ export type OpenQuestion = z.infer<typeof OpenQuestion>
 export const Holding = z.object({
   id: Id,
   /** The accession: given once, never reused, never changed. Unique within its series. */
-  number: z.number().int().positive().max(9_999_999),
+  number: z.number().int().positive().max(LIMITS.number),
   seriesId: Id,
   name: Name,
   brandId: Id.nullable(),

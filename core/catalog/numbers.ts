@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { CurrencyCode, Id, Moment, Name } from './basics'
-import { COLLECTIONS, CONTAINER_TYPES, FIT_WAYS, GRIPS, NUMBER_SCHOOLS, OPTIONAL_STAGES, WAYS } from './choices'
+import { COLLECTIONS, CONTAINER_TYPES, FIT_WAYS, GRIPS, LIMITS, NUMBER_SCHOOLS, OPTIONAL_STAGES, WAYS } from './choices'
 
 /** How the numbers of a series are written. Changing it changes the writing, never which set a number means. */
 export const Series = z.object({
@@ -24,7 +24,7 @@ export type Series = z.infer<typeof Series>
 export const RegisterLine = z.object({
   id: z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}:\d{1,7}$/),
   seriesId: Id,
-  number: z.number().int().positive(),
+  number: z.number().int().positive().max(LIMITS.number),
   holdingId: Id,
   givenTo: z.string().max(700),
   how: z.enum(['issued', 'adopted']),

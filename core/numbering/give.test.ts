@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { codeText, giveNumbers, type GivenNumber, readBareNumber, writeCode } from './index'
+import { LIMITS } from '#core/catalog'
+import { codeText, endOfRun, giveNumbers, type GivenNumber, isFarBeyond, readBareNumber, writeCode } from './index'
 
 interface Line {
   holdingId: string
@@ -20,6 +21,7 @@ function play(steps: readonly { names: readonly (readonly [string, number | null
       id => living.has(id),
       Math.max(0, ...register.keys()),
     )
+    if (!given) throw new Error('no number')
     given.forEach((each, index) => {
       const name = requests[index]?.givenTo ?? ''
       all.push({ given: each, name })
@@ -73,8 +75,8 @@ describe('numbers', () => {
       () => false,
       0,
     )
-    expect(given.map(each => each.number)).toEqual([7, 8, 9])
-    expect(given[1]?.clash).toEqual({ written: 7, heldBy: 'Kelp Study' })
+    expect(given?.map(each => each.number)).toEqual([7, 8, 9])
+    expect(given?.[1]?.clash).toEqual({ written: 7, heldBy: 'Kelp Study' })
   })
 
   test('if 352 is next, 351 were issued; a block is 352 W (common practice)', () => {
@@ -84,11 +86,40 @@ describe('numbers', () => {
       () => false,
       351,
     )
-    expect(given[0]?.number).toBe(352)
+    expect(given?.[0]?.number).toBe(352)
     expect(codeText(writeCode({ prefix: '', padding: 0, suffixBy: 'kind' }, 352, { suffix: 'W' }))).toBe('352 W')
   })
 
   test('bare numbers only: an address is not a number', () => {
     expect([readBareNumber('#0352'), readBareNumber('no. 7'), readBareNumber('12-308'), readBareNumber('0')]).toEqual([352, 7, null, null])
+  })
+  test('a number far above the run is adopted and moves nothing; none is given that the schema refuses', () => {
+    const give = (endsAt: number, ...written: readonly (number | null)[]) =>
+      giveNumbers(
+        written.map((each, at) => ({ holdingId: `h${at}`, givenTo: `h${at}`, written: each })),
+        () => undefined,
+        () => false,
+        endsAt,
+      )?.map(each => each.number) ?? null
+    expect(give(352, LIMITS.number, null, 5_310_472, null)).toEqual([LIMITS.number, 353, 5_310_472, 354])
+    expect(give(352, 360, null)).toEqual([360, 361])
+    expect(give(LIMITS.number, null)).toBeNull()
+    expect(give(LIMITS.number - 1, null)).toEqual([LIMITS.number])
+  })
+  test('the run ends where most of the numbers do, wherever they begin (property)', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 50_000 }),
+        fc.array(fc.integer({ min: 1, max: 900 }), { minLength: 3, maxLength: 40 }),
+        fc.array(fc.integer({ min: 2_000_000, max: LIMITS.number }), { maxLength: 1 }),
+        (start, steps, codes) => {
+          let number = start
+          const run = steps.map(step => (number += step))
+          expect(endOfRun([...codes, ...run])).toBe(number)
+          for (const code of codes) expect(isFarBeyond(code, endOfRun([...codes, ...run]))).toBe(true)
+        },
+      ),
+    )
+    expect(endOfRun([])).toBe(0)
   })
 })

@@ -1,4 +1,5 @@
 import type { RegisterLine } from '#core/catalog'
+import { endOfRun, isFarBeyond, nextFree } from './run'
 
 /** One set that needs a number. `written` is what already stands on it or in an older list. */
 export interface NumberRequest {
@@ -25,16 +26,17 @@ export function registerId(seriesId: string, number: number): string {
 
 /**
  * Gives every request a number of its own. A written number is adopted when nobody ever had it, or when it was given
- * to the same thing and that giving was undone (`isLiving` false). All others get the numbers after the highest ever
- * given, in the order of asking. No number is given twice, whatever was undone in between.
- * O(n) for n requests; `lineOf` looks a number up in the register.
+ * to the same thing and that giving was undone (`isLiving` false). All others get the next free numbers after the run,
+ * in the order of asking; what was adopted far above the run does not move it. No number is given twice, whatever was
+ * undone in between. `endsAt` is the highest number of the run. null: the numbers have run out. O(n) for n requests;
+ * `lineOf` looks a number up in the register.
  */
 export function giveNumbers(
   requests: readonly NumberRequest[],
   lineOf: (number: number) => Pick<RegisterLine, 'givenTo' | 'holdingId'> | undefined,
   isLiving: (holdingId: string) => boolean,
-  highestGiven: number,
-): readonly GivenNumber[] {
+  endsAt: number,
+): readonly GivenNumber[] | null {
   const adopted = new Map<number, NumberRequest>()
   for (const request of requests) {
     if (request.written === null || adopted.has(request.written)) continue
@@ -42,14 +44,26 @@ export function giveNumbers(
     const isFree = !line || (!isLiving(line.holdingId) && line.givenTo === request.givenTo)
     if (isFree) adopted.set(request.written, request)
   }
-  let highest = highestGiven
-  for (const number of adopted.keys()) highest = Math.max(highest, number)
-  return requests.map((request): GivenNumber => {
+  let last = runWith(adopted.keys(), endsAt)
+  const given: GivenNumber[] = []
+  for (const request of requests) {
     const { holdingId, written } = request
-    if (written !== null && adopted.get(written) === request) return { holdingId, number: written, how: 'adopted', clash: null }
-    highest += 1
-    if (written === null) return { holdingId, number: highest, how: 'issued', clash: null }
-    const heldBy = adopted.get(written)?.givenTo ?? lineOf(written)?.givenTo ?? ''
-    return { holdingId, number: highest, how: 'issued', clash: { written, heldBy } }
-  })
+    if (written !== null && adopted.get(written) === request) {
+      given.push({ holdingId, number: written, how: 'adopted', clash: null })
+      continue
+    }
+    const number = nextFree(last, each => adopted.has(each) || lineOf(each) !== undefined)
+    if (number === null) return null
+    last = number
+    const heldBy = written === null ? '' : (adopted.get(written)?.givenTo ?? lineOf(written)?.givenTo ?? '')
+    given.push({ holdingId, number, how: 'issued', clash: written === null ? null : { written, heldBy } })
+  }
+  return given
+}
+
+/** Where the run ends once some numbers are adopted: each that is not far above it moves it on. */
+function runWith(adopted: Iterable<number>, endsAt: number): number {
+  const numbers = [...adopted]
+  if (endsAt === 0) return endOfRun(numbers)
+  return numbers.sort((a, b) => a - b).reduce((end, number) => (isFarBeyond(number, end) ? end : Math.max(end, number)), endsAt)
 }

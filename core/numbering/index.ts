@@ -12,3 +12,4 @@ export {
   mayClash,
   staleLabels,
 } from './reports'
+export { endOfRun, FAR, isFarBeyond, nextFree } from './run'

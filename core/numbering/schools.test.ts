@@ -89,7 +89,7 @@ describe('schools of numbering', () => {
               number => lines.get(number),
               () => true,
               Math.max(0, ...lines.keys()),
-            )[0]
+            )?.[0]
           }
           let [series, given] = [source.series, give(source.series, source.wanted)]
           if (given?.clash && series.id !== 'main') [series, given] = [main, give(main, null)]

@@ -24,6 +24,8 @@ export interface NumberSource {
   readonly wanted: number | null
   /** `wanted` is the number that stands on the thing already. */
   readonly isWritten: boolean
+  /** The school names the number; it is no running one, and never far from anything. */
+  readonly isFixed: boolean
 }
 
 const LABEL_LETTERS = 8
@@ -94,7 +96,14 @@ export function numberSource(running: Series, all: readonly Series[], facts: Num
   const share = SCHOOLS[running.countsBy](facts)
   const from = (series: Series, isNew: boolean): NumberSource => {
     const written = readWritten(facts.written, series)
-    return { series, isNew, wanted: share?.wanted ?? written, isWritten: share?.wanted ? running.countsBy === 'maker' : written !== null }
+    const isFixed = Boolean(share?.wanted)
+    return {
+      series,
+      isNew,
+      wanted: share?.wanted ?? written,
+      isWritten: isFixed ? running.countsBy === 'maker' : written !== null,
+      isFixed,
+    }
   }
   if (!share) return from(running, false)
   const known = all.find(each => each.partOf?.seriesId === running.id && each.partOf.key === share.key)

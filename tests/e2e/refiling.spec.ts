@@ -157,9 +157,16 @@ test('which way of filing suits: compared on the sets there are, with what decid
   await page.getByRole('button', { name: 'Compare' }).click()
   await expect(page.locator('[data-reading]')).toContainText('minutes a year', { timeout: 30_000 })
   await expect(page.locator('[data-ways] svg rect')).not.toHaveCount(0)
-  await expect(page.locator('[data-ways] tbody tr')).toHaveCount(6)
-  await page.getByRole('link', { name: 'Re-file this way' }).nth(1).click()
+  // The zone files by theme in its own order, which is none of the six schools: it is compared beside them as it is.
+  await expect(page.locator('[data-ways] tbody tr')).toHaveCount(7)
+  await expect(page.locator('[data-ways] tbody tr').first()).toContainText('theme in your own order')
+  await page.getByRole('link', { name: 'Re-file this way' }).nth(2).click()
   await expect(page.getByLabel('First by')).toHaveValue('brand')
+  await page.goBack()
+  await page.getByRole('button', { name: 'Compare' }).click()
+  await page.getByRole('link', { name: 'Re-file this way' }).first().click()
+  await expect(page.getByLabel('First by')).toHaveValue('theme')
+  await expect(page.getByLabel('in my own order')).toHaveValue('own')
 })
 
 test('another order to look at, a set kept apart, an order of themes shown before it is taken', async ({ page }) => {

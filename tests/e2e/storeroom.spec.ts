@@ -97,7 +97,7 @@ test('an empty room grows: a binder on new furniture, a tab, a changed rule', as
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Short form').fill('B1')
   await dialog.getByRole('button', { name: 'Add a container' }).click()
-  await expect(dialog.getByText('Bin 1 has this short form already.')).toBeVisible()
+  await expect(dialog.getByText('B1-1 would be read as a place in Bin 1 as well.')).toBeVisible()
   await dialog.getByLabel('Short form').fill('K')
   await dialog.getByLabel('Name', { exact: true }).fill('Kitchen bin')
   await dialog.getByLabel('It stands on').selectOption({ label: 'New furniture' })

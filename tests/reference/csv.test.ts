@@ -35,6 +35,7 @@ const line = fc.record({ name: cell, notes: cell, words: fc.constant([]) }).map(
   used: '',
   matchingDie: '',
   place: '',
+  packaging: '',
   ...each,
 }))
 

@@ -5,6 +5,7 @@ import {
   blankHolding,
   type Holder,
   type Holding,
+  KEPT_PACKAGINGS,
   LIMITS,
   newTheme,
   type RecordOf,
@@ -16,6 +17,7 @@ import { gatherFacts, guessColumns, type ListTable, planRow, recommendedChoices 
 import { proposePlace } from '#core/filing'
 import { proposeRefiling, type RefilingFacts, remainingRefiling, START_AIMS } from '#core/refiling'
 import { arrangeRoom, containersInOrder, keyBehind, planMove } from '#core/room'
+import { factsOf } from './facts'
 import { commands, redo, undo, type YondercrestDb } from '~/db'
 
 /** Draws below a bound, and picks from a list: seeded by the test, so that what fails can be done again. */
@@ -101,8 +103,7 @@ const BRANDS = ['Greywether', 'Copperlatch', 'Tidewrack Press', '']
 async function takeIn(db: YondercrestDb, luck: Luck): Promise<void> {
   const kind = luck.pick(await all(db, 'kinds'))
   const draft = luck.below(3) === 0 ? luck.pick(await all(db, 'drafts')) : undefined
-  const facts = {
-    name: luck.pick(NAMES) ?? 'Set',
+  const facts = factsOf(luck.pick(NAMES) ?? 'Set', {
     brandName: luck.pick(BRANDS) ?? '',
     kindId: kind?.id ?? null,
     categoryName: luck.pick(['Images', 'Borders', '']) ?? '',
@@ -113,8 +114,8 @@ async function takeIn(db: YondercrestDb, luck: Luck): Promise<void> {
     acquiredOn: null,
     price: null,
     notes: '',
-    pictureHash: null,
-  }
+    packaging: luck.pick([...KEPT_PACKAGINGS]) ?? null,
+  })
   const place =
     luck.below(3) === 0
       ? await placeFor(db, {
@@ -438,7 +439,12 @@ export const ACTIONS: Readonly<Record<string, (db: YondercrestDb, luck: Luck) =>
     ])
     const table: ListTable = { headings: ['Name', 'Brand', 'No.', 'Themes'], rows, delimiter: ',', encoding: 'utf-8' }
     const columns = guessColumns(table).map(guess => guess.field)
-    const facts = gatherFacts(table, columns, { brands: await all(db, 'brands'), kinds: [], categories: [], themes: [] }, 2026)
+    const facts = gatherFacts(
+      table,
+      columns,
+      { brands: await all(db, 'brands'), kinds: [], categories: [], themes: [], highestNumber: 0 },
+      2026,
+    )
     const choices = recommendedChoices(columns, facts)
     await commands.importList(
       db,

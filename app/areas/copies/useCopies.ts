@@ -133,6 +133,7 @@ export const useCopies = defineStore('copies', () => {
       used: holding.useCount !== null ? `${holding.useCount}x` : holding.isUsed === null ? '' : holding.isUsed ? 'yes' : 'no',
       matchingDie: holding.hasMatchingDie === null ? '' : holding.hasMatchingDie ? 'yes' : 'no',
       place: describe.addressOf(holding) ?? holding.placeText,
+      packaging: holding.packaging ?? '',
     }))
   }
 

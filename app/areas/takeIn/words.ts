@@ -1,3 +1,4 @@
+import type { KeptPackaging } from '#core/catalog'
 import { countedThat, figure } from '~/kit/grammar'
 import type { SizeReading } from '#core/units'
 
@@ -11,6 +12,14 @@ const SIZE_PROBLEMS: Readonly<Record<SizeProblem, string>> = {
   twoSizes: 'The two sizes written here disagree. Which one is right?',
   unitsMixed: 'Two units in one size: write both sides in the same one.',
   unitMissing: 'Inches or centimetres?',
+}
+
+const PACKAGING_NAMES: Readonly<Record<KeptPackaging, string>> = {
+  whole: 'kept whole',
+  folded: 'kept, folded',
+  part: 'a part of it',
+  instructions: 'only the instructions',
+  gone: 'gone',
 }
 
 export const takeInWords = {
@@ -38,6 +47,9 @@ export const takeInWords = {
   words: 'Words on it',
   wordsHint: 'Phrases and what is pictured, divided by commas',
   notes: 'Notes',
+  packaging: 'Packaging',
+  packagings: PACKAGING_NAMES,
+  packagingBack: 'Back of the packaging',
   none: 'not said',
   make: (name: string) => `New: ${name}`,
   removeTheme: (name: string) => `Take ${name} off`,

@@ -21,7 +21,7 @@ export {
   setSticky,
   shareHolder,
 } from './holders/holders'
-export { nextNumbers } from './holding/numbers'
+export { highestNumber, nextNumbers } from './holding/numbers'
 export { addDrafts, dropDrafts, finishStage, keepDraft, type StageChange } from './pile/pile'
 export { moveHolders, placeHolding, placeMany, removeHolding } from './holding/placing'
 export { type AddContainerOutcome, addContainer, addSection, editSection, type NewContainer } from './room/room'

@@ -64,10 +64,15 @@ export function findDangling(data: CatalogueData, pictureHashes: ReadonlySet<str
 /** Every picture that a record names, with the record in words. One picture may be named often. */
 export function picturesOf(data: Pick<CatalogueData, 'holdings' | 'drafts'>): readonly { readonly from: string; readonly hash: string }[] {
   const named = [
-    ...data.holdings.flatMap(({ number, name, pictureHash, pieces }) =>
-      [pictureHash, ...pieces.map(piece => piece.pictureHash)].map(hash => ({ from: `holdings ${number} ${name}`, hash })),
+    ...data.holdings.flatMap(({ number, name, pictureHash, packagingPictureHash, pieces }) =>
+      [pictureHash, packagingPictureHash, ...pieces.map(piece => piece.pictureHash)].map(hash => ({
+        from: `holdings ${number} ${name}`,
+        hash,
+      })),
     ),
-    ...data.drafts.map(({ texts, pictureHash }) => ({ from: `drafts ${texts.name}`, hash: pictureHash })),
+    ...data.drafts.flatMap(({ texts, pictureHash, packagingPictureHash }) =>
+      [pictureHash, packagingPictureHash].map(hash => ({ from: `drafts ${texts.name}`, hash })),
+    ),
   ]
   return named.flatMap(({ from, hash }) => (hash === null ? [] : [{ from, hash }]))
 }

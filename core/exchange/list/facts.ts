@@ -1,6 +1,8 @@
 import { groupSpellings, type SpellingGroup } from '#core/classing'
 import { type KindFamily, LIMITS } from '#core/catalog'
+import { endOfRun, isFarBeyond, readBareNumber } from '#core/numbering'
 import { type LengthUnit, readSize } from '#core/units'
+import { min } from 'd3-array'
 import { nameOf } from './cells'
 import { dateOrderOf, type DateOrder, readDate } from './dates'
 import type { ListField } from './fields'
@@ -13,6 +15,8 @@ export interface KnownNames {
   readonly kinds: readonly { readonly id: string; readonly name: string; readonly family: KindFamily }[]
   readonly categories: readonly { readonly id: string; readonly name: string }[]
   readonly themes: readonly { readonly id: string; readonly name: string }[]
+  /** The highest number of the running series by now. */
+  readonly highestNumber: number
 }
 
 export interface Tally {
@@ -36,6 +40,8 @@ export interface FileFacts {
     readonly shortYears: readonly Tally[]
   }
   readonly ticks: readonly Tally[]
+  /** Numbers far above the others, and above the run there is: product codes, perhaps. `from` is the first of them. */
+  readonly farNumbers: { readonly texts: readonly Tally[]; readonly from: number | null }
   readonly kinds: readonly (Tally & { readonly recommended: KindReading })[]
   readonly brands: readonly SpellingGroup[]
 }
@@ -60,12 +66,23 @@ export function gatherFacts(table: ListTable, columns: readonly ListField[], kno
     sizes: sizeFacts(tally(cells('size'))),
     dates: dateFacts(tally(cells('acquiredOn')), thisYear),
     ticks: tally(cells('matchingDie').map(text => text.trim())).filter(each => /^x$/i.test(each.text)),
+    farNumbers: farFacts(tally(cells('number').map(text => text.trim())), known.highestNumber),
     kinds: tally(cells('kind').map(text => text.trim())).map(each => ({
       ...each,
       recommended: each.text.length > LIMITS.name ? { as: 'keep' } : guessKind(each.text, known.kinds),
     })),
     brands: groupSpellings(new Map(tally(cells('brand').map(nameOf)).map(each => [each.text, each.count])), known.brands),
   }
+}
+
+function farFacts(texts: readonly Tally[], highest: number): FileFacts['farNumbers'] {
+  const read = texts.flatMap(each => {
+    const number = readBareNumber(each.text)
+    return number === null ? [] : [{ ...each, number }]
+  })
+  const end = Math.max(highest, endOfRun(read.flatMap(({ number, count }) => Array.from({ length: count }, () => number))))
+  const far = read.filter(({ number }) => isFarBeyond(number, end))
+  return { texts: far.map(({ text, count }) => ({ text, count })), from: min(far, each => each.number) ?? null }
 }
 
 function sizeFacts(sizes: readonly Tally[]): FileFacts['sizes'] {

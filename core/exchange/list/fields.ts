@@ -19,6 +19,8 @@ export const LIST_FIELDS = [
   'used',
   'matchingDie',
   'place',
+  'packaging',
+  'code',
 ] as const
 export type ListField = (typeof LIST_FIELDS)[number]
 
@@ -62,4 +64,6 @@ export const FIELD_SIGNS: Readonly<Record<ListField, FieldSign>> = {
     heading: /\b(where|place|location|stored|storage|bin|drawer|shelf|address)\b/i,
     looksLike: text => /^(bin|drawer|binder|box|cd|shelf|case)\b/i.test(text),
   },
+  packaging: { heading: /^packag(e|ing)$/i, looksLike: null },
+  code: { heading: /^code$/i, looksLike: null },
 }

@@ -9,12 +9,14 @@ import {
   readTable,
   recommendedChoices,
   reportOn,
+  writeList,
   type ImportChoices,
+  type ListLine,
   type ListTable,
 } from '../index'
 
 const sample = readFileSync('tests/fixtures/hand-kept-list.csv')
-const known = { brands: [], kinds: [], categories: [], themes: [] }
+const known = { brands: [], kinds: [], categories: [], themes: [], highestNumber: 0 }
 const THIS_YEAR = 2026
 
 function tableOf(bytes: Uint8Array): ListTable {
@@ -191,4 +193,59 @@ describe('files', () => {
     expect(records.holdings[0]?.notes).toContain('left over')
     expect(report).toMatchObject({ rows: 3, taken: 2, refused: [{ row: 2, because: 'blankRow' }] })
   })
+})
+
+test('a list that was written here and is read again says the same, however often: no notes grow', () => {
+  const line: ListLine = {
+    number: 376,
+    code: '376 W',
+    name: 'Kelp Study',
+    brand: '',
+    kind: '',
+    category: '',
+    themes: [],
+    size: '',
+    words: [],
+    searchWords: [],
+    notes: 'from the quay',
+    acquiredOn: '',
+    price: '',
+    used: '',
+    matchingDie: '',
+    place: '',
+    packaging: 'folded',
+  }
+  for (const code of ['376', '376 W', 'QB-376']) {
+    const reading = readTable(new TextEncoder().encode(writeList([{ ...line, code }])))
+    if (!reading.ok) throw new Error(reading.code)
+    const columns = guessColumns(reading.table).map(guess => guess.field)
+    const choices = recommendedChoices(columns, gatherFacts(reading.table, columns, known, 2026))
+    const [planned] = reading.table.rows.map((cells, at) => planRow(reading.table, cells, at + 1, choices, 2026, 'EUR'))
+    expect(planned).toMatchObject({ draft: { notes: 'from the quay', packaging: 'folded', codeText: code === 'QB-376' ? code : '' } })
+  }
+})
+test('numbers far above the others are asked about: kept as older numbers until somebody says otherwise', () => {
+  const table: ListTable = {
+    headings: ['Number', 'Name'],
+    rows: [
+      ['1', 'A'],
+      ['2', 'B'],
+      ['5310472', 'C'],
+    ],
+    delimiter: ',',
+    encoding: 'utf-8',
+  }
+  const columns = ['number', 'name'] as const
+  const facts = gatherFacts(table, columns, known, 2026)
+  expect(facts.farNumbers).toEqual({ texts: [{ text: '5310472', count: 1 }], from: 5_310_472 })
+  const choices = recommendedChoices(columns, facts)
+  const read = (farFrom: number | null) =>
+    table.rows.map((cells, at) => planRow(table, cells, at + 1, { ...choices, farFrom }, 2026, 'EUR'))
+  expect(read(choices.farFrom)[2]).toMatchObject({
+    draft: { numberWritten: null, numberText: '5310472' },
+    questions: [{ code: 'numberFar' }],
+  })
+  expect(read(null)[2]).toMatchObject({ draft: { numberWritten: 5_310_472 }, questions: [] })
+  // Beside a run that reaches there nothing is far.
+  expect(gatherFacts(table, columns, { ...known, highestNumber: 5_310_000 }, 2026).farNumbers.from).toBeNull()
 })

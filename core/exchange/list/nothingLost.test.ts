@@ -19,7 +19,7 @@ import {
 } from '../index'
 
 const THIS_YEAR = 2026
-const known = { brands: [], kinds: [], categories: [], themes: [] }
+const known = { brands: [], kinds: [], categories: [], themes: [], highestNumber: 0 }
 
 /** Stands for very many letters: a failure has to be printable. */
 const [LONG, WIDE] = ['very long', 'very long, of letters of two units']
@@ -58,6 +58,8 @@ const WRITTEN: Readonly<Record<ListField, readonly string[]>> = {
   used: ['2x', 'never', 'perhaps', 'yes'],
   matchingDie: ['x', 'y', 'no', 'maybe'],
   place: ['Bin 4', 'p'.repeat(520)],
+  packaging: ['folded', 'in the attic'],
+  code: ['352 W', 'QB-7', 'c'.repeat(310)],
 }
 const cellOf = (field: ListField) =>
   fc.oneof(
@@ -99,6 +101,7 @@ function textsOf(holding: Holding, { brands, kinds, categories, themes }: NewRec
     holding.name,
     holding.notes,
     holding.placeText,
+    holding.packaging ?? '',
     ...holding.words,
     ...holding.searchWords,
     ...holding.questions.map(each => each.text),

@@ -1,4 +1,4 @@
-import { type Holding, LIMITS, type OpenQuestion } from '#core/catalog'
+import { type Holding, KEPT_PACKAGINGS, LIMITS, type OpenQuestion } from '#core/catalog'
 import { readBareNumber } from '#core/numbering'
 import { type LengthUnit, readSize } from '#core/units'
 import { cutText, nameOf, readPrice, readThemes, readUse, readWords, readYesNo } from './cells'
@@ -15,6 +15,8 @@ export interface ImportChoices {
   readonly dateOrder: DateOrder | null
   readonly shortYears: boolean
   readonly tickMeans: boolean | null
+  /** Numbers from here on are kept as older numbers, each with a question; null: all are the numbers of their sets. */
+  readonly farFrom: number | null
   readonly kinds: Readonly<Record<string, KindReading>>
   /** Spellings that stay brands of their own. */
   readonly refusedSpellings: readonly string[]
@@ -23,7 +25,18 @@ export interface ImportChoices {
 /** A row as it would be taken in; names are not yet records. */
 export type DraftHolding = Pick<
   Holding,
-  'name' | 'size' | 'words' | 'searchWords' | 'notes' | 'acquiredOn' | 'price' | 'isUsed' | 'useCount' | 'hasMatchingDie' | 'placeText'
+  | 'name'
+  | 'size'
+  | 'words'
+  | 'searchWords'
+  | 'notes'
+  | 'acquiredOn'
+  | 'price'
+  | 'isUsed'
+  | 'useCount'
+  | 'hasMatchingDie'
+  | 'placeText'
+  | 'packaging'
 > & {
   readonly brandText: string
   readonly kind: KindReading | null
@@ -31,6 +44,8 @@ export type DraftHolding = Pick<
   readonly themeNames: readonly string[]
   readonly numberWritten: number | null
   readonly numberText: string
+  /** The code of a list that was written here before, where it says more than the number; empty otherwise. */
+  readonly codeText: string
 }
 
 export type PlannedRow =
@@ -49,6 +64,7 @@ export function recommendedChoices(columns: readonly ListField[], facts: FileFac
     dateOrder: facts.dates.recommended,
     shortYears: true,
     tickMeans: null,
+    farFrom: facts.farNumbers.from,
     kinds: Object.fromEntries(facts.kinds.map(each => [each.text, each.recommended])),
     refusedSpellings: [],
   }
@@ -95,8 +111,10 @@ export function planRow(
     price: priceFrom(cell('price'), currency, ask),
     hasMatchingDie: dieFrom(cell('matchingDie'), choices, ask),
     placeText: cutText(cell('place').trim(), MAX_PLACE),
-    numberWritten: numberFrom(cell('number'), ask),
+    numberWritten: numberFrom(cell('number'), choices, ask),
     numberText: cell('number').trim(),
+    codeText: codeFrom(cell('code').trim(), cell('number').trim(), extra),
+    packaging: packagingFrom(cell('packaging').trim(), extra, table, choices),
     notes: '',
   }
   if (cell('place').trim().length > MAX_PLACE) extra.push(cell('place'))
@@ -180,9 +198,26 @@ function dieFrom(text: string, choices: ImportChoices, ask: Ask): boolean | null
   return answer ?? ask('dieUnread', text.trim())
 }
 
-function numberFrom(text: string, ask: Ask): number | null {
+function numberFrom(text: string, { farFrom }: ImportChoices, ask: Ask): number | null {
   if (text.trim() === '') return null
-  return readBareNumber(text) ?? ask('numberUnread', text.trim())
+  const number = readBareNumber(text)
+  if (number === null) return ask('numberUnread', text.trim())
+  return farFrom !== null && number >= farFrom ? ask('numberFar', text.trim()) : number
+}
+
+/** `376 W` says no more than the number 376 of its kind: both are written anew. Any other code is kept. */
+function codeFrom(text: string, number: string, extra: string[]): string {
+  if (text.length > LIMITS.name) {
+    extra.push(text)
+    return ''
+  }
+  return text.replace(/ \p{L}{1,4}$/u, '') === number ? '' : text
+}
+
+function packagingFrom(text: string, extra: string[], table: ListTable, choices: ImportChoices): Holding['packaging'] {
+  const kept = KEPT_PACKAGINGS.find(each => each === text.toLowerCase()) ?? null
+  if (text !== '' && kept === null) extra.push(headed(table, choices, 'packaging', text))
+  return kept
 }
 
 function fitting(

@@ -98,12 +98,14 @@ export function makeRecords(
   const drafts = rows.flatMap(row =>
     row.outcome === 'taken' ? [{ ...row, id: newId(), brand: preferredOf.get(row.draft.brandText) ?? row.draft.brandText }] : [],
   )
-  const numbers = giveNumbers(
+  const given = giveNumbers(
     drafts.map(({ id, draft, brand }) => ({ holdingId: id, givenTo: givenToText(draft.name, brand), written: draft.numberWritten })),
     ground.lineOf,
     ground.isLiving,
     ground.highestGiven,
   )
+  if (!given) throw new Error('more sets than there are numbers')
+  const numbers = given
   const holdings = drafts.map(({ id, draft, questions, brand }, index): Holding => {
     const given = numbers[index] as GivenNumber
     const category = draft.kind?.as === 'category' && draft.categoryText === '' ? draft.kind.name : draft.categoryText
@@ -131,8 +133,9 @@ export function makeRecords(
 }
 
 function plainFields(draft: DraftHolding): Partial<Holding> {
-  const { size, words, searchWords, notes, acquiredOn, price, isUsed, useCount, hasMatchingDie, placeText } = draft
-  return { size, words: [...words], searchWords: [...searchWords], notes, acquiredOn, price, isUsed, useCount, hasMatchingDie, placeText }
+  const { size, words, searchWords, notes, acquiredOn, price, packaging, isUsed, useCount, hasMatchingDie, placeText } = draft
+  const said = { size, notes, acquiredOn, price, packaging, isUsed, useCount, hasMatchingDie, placeText }
+  return { ...said, words: [...words], searchWords: [...searchWords] }
 }
 
 function variantsOf(name: string, joins: readonly SpellingGroup[], refused: ReadonlySet<string>): string[] {
@@ -147,5 +150,6 @@ function clashQuestion(given: GivenNumber): Holding['questions'] {
 
 function aliasesOf(draft: DraftHolding, given: GivenNumber): Holding['aliases'] {
   const isOtherwiseWritten = draft.numberText !== '' && draft.numberText !== String(given.number)
-  return isOtherwiseWritten ? [{ text: nameOf(draft.numberText), from: 'list', reading: null }] : []
+  const texts = [...(isOtherwiseWritten ? [draft.numberText] : []), ...(draft.codeText === draft.numberText ? [] : [draft.codeText])]
+  return texts.filter(text => text !== '').map(text => ({ text: nameOf(text), from: 'list', reading: null }))
 }

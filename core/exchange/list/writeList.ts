@@ -19,6 +19,7 @@ export interface ListLine {
   readonly used: string
   readonly matchingDie: string
   readonly place: string
+  readonly packaging: string
 }
 
 const COLUMNS: readonly (readonly [heading: string, cell: (line: ListLine) => string])[] = [
@@ -37,6 +38,7 @@ const COLUMNS: readonly (readonly [heading: string, cell: (line: ListLine) => st
   ['Used', line => line.used],
   ['Matching die', line => line.matchingDie],
   ['Place', line => line.place],
+  ['Packaging', line => line.packaging],
   ['Code', line => line.code],
 ]
 

@@ -9,6 +9,7 @@ import { useDescribe } from '~/data/useDescribe'
 import { useFit } from '~/areas/storeroom/holders/useFit'
 import { commands, database } from '~/db'
 import { slipWords } from './words'
+import { takeInWords } from '~/areas/takeIn/words'
 import { holderWords } from '~/areas/storeroom/holders/words'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { pileWords } from '~/areas/takeIn/pile/words'
@@ -79,6 +80,7 @@ const facts = computed(() =>
     [slipWords.alsoHolds, guests.value.join('; ')],
     [slipWords.price, holding.price ? slipWords.money(holding.price.minor, holding.price.currency) : ''],
     [slipWords.aliases, holding.aliases.map(alias => slipWords.alias(alias.text, alias.reading)).join(', ')],
+    [takeInWords.packaging, holding.packaging ? takeInWords.packagings[holding.packaging] : ''],
     [slipWords.notes, holding.notes],
   ].filter((fact): fact is [string, string] => Boolean(fact[1])),
 )
@@ -118,6 +120,10 @@ function showPlace(): void {
           <span class="figures">{{ addressOf(holding) ?? placeWords.none }}</span>
         </p>
         <p class="mt-1" data-place>{{ placeOf(holding) }}</p>
+        <figure v-if="holding.packagingPictureHash" class="mt-2 w-20">
+          <span class="block h-24 border border-line bg-paper p-1"><KImpression :hash="holding.packagingPictureHash" /></span>
+          <figcaption class="hint">{{ takeInWords.packagingBack }}</figcaption>
+        </figure>
         <p v-if="placement?.holder.apartBecause" class="mt-1 text-ochre">{{ roomWords.isApart(placement.holder.apartBecause) }}</p>
       </div>
     </div>

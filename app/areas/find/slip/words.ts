@@ -55,6 +55,7 @@ export const slipWords = {
     nameMissing: 'No name in the list',
     numberClash: 'This number was taken',
     numberUnread: 'Number could not be read',
+    numberFar: 'A number, or a code of its maker?',
     tooLong: 'Too long for the notes; the rest is here',
   },
   questionText: (what: string, text: string) => (text ? `${what}: "${text}"` : what),

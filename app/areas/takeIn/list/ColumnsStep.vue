@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { LIST_FIELDS, type ListField, type PlannedRow } from '#core/exchange'
 import { useDescribe } from '~/data/useDescribe'
+import { takeInWords } from '~/areas/takeIn/words'
 import { importWords } from './words'
 import { slipWords } from '~/areas/find/slip/words'
 import { partialDay } from '~/kit/grammar'
@@ -38,6 +39,8 @@ const READ: Readonly<Record<ListField, (draft: Draft) => string>> = {
   used: draft => slipWords.useText(draft.isUsed, draft.useCount),
   matchingDie: draft => (draft.hasMatchingDie === null ? '' : draft.hasMatchingDie ? importWords.yes : importWords.no),
   place: draft => draft.placeText,
+  packaging: draft => (draft.packaging ? takeInWords.packagings[draft.packaging] : ''),
+  code: draft => draft.codeText,
 }
 function readingOf(planned: PlannedRow, column: number): string {
   const field = view.choices.columns[column] ?? 'notes'

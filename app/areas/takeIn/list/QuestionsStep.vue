@@ -20,7 +20,7 @@ const sum = (texts: readonly Tally[]): number => texts.reduce((total, each) => t
 
 const questions = computed((): readonly Question[] => {
   const { facts, choices } = view
-  const { sizes, dates, ticks } = facts
+  const { sizes, dates, ticks, farNumbers } = facts
   const all: Question[] = [
     {
       key: 'sizeUnit',
@@ -65,6 +65,16 @@ const questions = computed((): readonly Question[] => {
         { text: importWords.yes, isChosen: choices.tickMeans === true, change: { tickMeans: true } },
         { text: importWords.no, isChosen: choices.tickMeans === false, change: { tickMeans: false } },
         { text: importWords.keep, isChosen: choices.tickMeans === null, change: { tickMeans: null } },
+      ],
+    },
+    {
+      key: 'farNumbers',
+      title: importWords.farNumbers(sum(farNumbers.texts)),
+      texts: farNumbers.texts,
+      why: importWords.farWhy,
+      options: [
+        { text: importWords.farOlder, isChosen: choices.farFrom !== null, change: { farFrom: farNumbers.from } },
+        { text: importWords.farNumber, isChosen: choices.farFrom === null, change: { farFrom: null } },
       ],
     },
   ]

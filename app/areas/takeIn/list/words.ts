@@ -18,6 +18,8 @@ const FIELDS: Readonly<Record<ListField, string>> = {
   used: 'Used',
   matchingDie: 'Matching die',
   place: 'Where it is',
+  packaging: 'Packaging',
+  code: 'Code on the label',
 }
 type QuestionCode = ImportReport['questions'][number]['code']
 const QUESTIONS: Readonly<Record<QuestionCode, (count: number) => string>> = {
@@ -35,6 +37,10 @@ const QUESTIONS: Readonly<Record<QuestionCode, (count: number) => string>> = {
     count === 1
       ? '1 number is not a plain number; kept as an older number'
       : `${counted(count, 'number')} are not plain numbers; kept as older numbers`,
+  numberFar: count =>
+    count === 1
+      ? '1 number is far above the others; kept as an older number'
+      : `${counted(count, 'number')} are far above the others; kept as older numbers`,
   tooLong: count => `${counted(count, 'note')} ${count === 1 ? 'is' : 'are'} very long`,
 }
 const REASONS: Readonly<Record<JoinReason, string>> = {
@@ -95,6 +101,10 @@ export const importWords = {
       : inches === 1
         ? 'The only size that has a unit is in inches.'
         : `All ${figure(inches)} sizes that have a unit are in inches.`,
+  farNumbers: (count: number) => `${counted(count, 'number')} far above the others`,
+  farWhy: 'A code of the maker, perhaps. Taken as numbers they stay on their sets, and the running number goes on from the others.',
+  farOlder: 'Keep them as older numbers',
+  farNumber: 'They are the numbers of their sets',
   sizeUnitAsk: 'Too few sizes have a unit to tell.',
   inches: 'Inches',
   centimetres: 'Centimetres',

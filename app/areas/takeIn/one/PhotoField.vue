@@ -8,7 +8,7 @@ import { hireExchange } from '~/areas/copies/useCopies'
 import type { PictureOutcome } from '~/data/exchange.worker'
 
 /** The photo of a set: a file, a drop, or the camera of a phone. `isShown`: only shown, where photos come another way. */
-defineProps<{ isShown?: boolean }>()
+defineProps<{ isShown?: boolean; label?: string }>()
 const hash = defineModel<string | null>({ required: true })
 const problem = shallowRef('')
 const isBusy = shallowRef(false)
@@ -33,7 +33,7 @@ function fromCamera(event: Event): void {
 
 <template>
   <div>
-    <p class="label">{{ takeInWords.photo }}</p>
+    <p class="label">{{ label ?? takeInWords.photo }}</p>
     <div class="flex items-start gap-3">
       <div class="mat small-mat h-32 w-26 border border-mat-line p-2" :aria-busy="isBusy"><KImpression :hash="hash" /></div>
       <div class="flex flex-col items-start gap-2">

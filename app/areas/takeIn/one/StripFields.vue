@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef } from 'vue'
-import { LIMITS } from '#core/catalog'
+import { KEPT_PACKAGINGS, LIMITS } from '#core/catalog'
 import { brandsLike } from '#core/classing'
 import { readWords, wordsFit } from '#core/exchange'
 import KCombo from '~/kit/KCombo.vue'
@@ -26,7 +26,7 @@ const {
   /** In the catalogue already: it has its number. */ isKnown?: boolean
   /** Only what classes the set. */ isClassing?: boolean
 }>()
-const { texts, size, date, isFuture, price, brandId } = draft
+const { texts, size, date, isFuture, price, brandId, isFar, isFarMeant } = draft
 const catalogue = useCatalogue()
 const { sizeText, lookUp } = useDescribe()
 const nameField = useTemplateRef<HTMLInputElement>('nameField')
@@ -165,12 +165,22 @@ defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
     <template v-if="!isClassing">
       <KField v-if="!isKnown" class="lg:col-span-2" :label="pileWords.written" for="take-written" :hint="pileWords.writtenHint">
         <input id="take-written" v-model="texts.written" class="field figures" maxlength="80" autocomplete="off" />
+        <label v-if="isFar" class="mt-1 flex min-h-11 items-start gap-2 text-ochre" data-far>
+          <input v-model="isFarMeant" type="checkbox" class="mt-0.5 size-5 shrink-0" />
+          <span>{{ pileWords.far(texts.written.trim()) }}</span>
+        </label>
       </KField>
       <KField class="lg:col-span-2" :label="pileWords.date" for="take-date" :problem="dateProblem">
         <input id="take-date" v-model="texts.acquiredOn" class="field figures" maxlength="40" autocomplete="off" />
       </KField>
       <KField class="lg:col-span-2" :label="pileWords.price" for="take-price" :problem="priceProblem">
         <input id="take-price" v-model="texts.price" class="field figures" maxlength="40" autocomplete="off" />
+      </KField>
+      <KField class="lg:col-span-2" :label="takeInWords.packaging" for="take-packaging">
+        <select id="take-packaging" v-model="texts.packaging" class="field">
+          <option value="">{{ takeInWords.none }}</option>
+          <option v-for="each in KEPT_PACKAGINGS" :key="each" :value="each">{{ takeInWords.packagings[each] }}</option>
+        </select>
       </KField>
     </template>
     <SearchWords

@@ -4,7 +4,7 @@ import { ulid } from 'ulid'
 import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
-import { blankDraft, nextRank } from '#core/catalog'
+import { blankDraft, type Draft, type KeptPackaging, nextRank } from '#core/catalog'
 import { afterCapture, stageOf, stateOnCapture } from '#core/pile'
 import KTicket from '~/kit/KTicket.vue'
 import CollectionChoice from '~/areas/takeIn/pile/CollectionChoice.vue'
@@ -48,10 +48,12 @@ const next = computed(() => {
 })
 const editing = computed(() => (typeof route.query.set === 'string' ? (catalogue.tables?.holdings.get(route.query.set) ?? null) : null))
 const draft = useDraft(() => editing.value)
-const { texts, facts, proposal, openId } = draft
+const { texts, facts, proposal, openId, notKept } = draft
 const fields = useTemplateRef<InstanceType<typeof StripFields>>('fields')
 /** Asked before anything else, until it is answered. */
 const isBeginning = computed(() => catalogue.settings.collection === null && !catalogue.isEmpty)
+/** Packaging that still has a back to take a photo of. */
+const KEPT_WITH_BACK: readonly KeptPackaging[] = ['whole', 'folded', 'part']
 const isTried = shallowRef(false)
 const isRestored = shallowRef(false)
 const isBusy = shallowRef(false)
@@ -74,9 +76,8 @@ async function save(isAllTheWay: boolean): Promise<void> {
   if (problem) return document.getElementById(problem)?.focus()
   if (isBusy.value) return
   isBusy.value = true
-  if (editing.value) await keepChange(editing.value.id)
-  else await capture(isAllTheWay)
-  isBusy.value = false
+  // What goes wrong is said, and what is typed stays on the screen.
+  await (editing.value ? keepChange(editing.value.id) : capture(isAllTheWay)).finally(() => (isBusy.value = false))
 }
 async function keepChange(id: string): Promise<void> {
   const after = await commands.editHolding(database(), id, facts.value)
@@ -87,17 +88,18 @@ async function capture(isAllTheWay: boolean): Promise<void> {
   const found = proposal.value
   const point = isAllTheWay && found?.ok ? found.point : null
   const place = point ? { containerId: point.container.id, lane: point.lane, order: point.order, cell: point.cell } : null
-  const draftId = openId.value
-  const taken = facts.value
-  const { written } = texts
+  await draft.keepNow()
+  const draftId = notKept.value && !pile.drafts.some(each => each.id === openId.value) ? null : openId.value
   const strips = pile.drafts.filter(each => each.id !== openId.value)
-  draft.next()
-  const holding = await commands.takeIn(database(), taken, {
+  const holding = await commands.takeIn(database(), facts.value, {
     place,
-    state: isAllTheWay ? 'toFile' : stateOnCapture(taken, pile.used),
+    state: isAllTheWay ? 'toFile' : stateOnCapture(facts.value, pile.used),
     draftId,
-    written,
+    written: texts.written,
+    isFarMeant: draft.isFarMeant.value,
   })
+  if (!holding) return notices.tell(pileWords.stripGone, 'care')
+  draft.next()
   if (pile.pack && draftId) pile.pack = afterCapture(pile.pack, draftId, holding.id)
   const stage = stageOf(holding)
   notices.tell(
@@ -111,7 +113,7 @@ async function capture(isAllTheWay: boolean): Promise<void> {
   const inPack = new Set(pile.pack?.ids)
   const waiting = strips.find(each => inPack.has(each.id)) ?? (pile.pack ? undefined : strips.find(each => each.texts.name === ''))
   if (waiting)
-    draft.openStrip({
+    await draft.openStrip({
       ...waiting,
       texts: {
         ...waiting.texts,
@@ -124,6 +126,9 @@ async function capture(isAllTheWay: boolean): Promise<void> {
     })
   await nextTick()
   fields.value?.focusName()
+}
+async function openStrip(strip: Draft): Promise<void> {
+  if (!(await draft.openStrip(strip))) notices.tell(pileWords.openElsewhere, 'care')
 }
 async function startOver(): Promise<void> {
   const id = openId.value
@@ -193,6 +198,10 @@ useSettleKey(() => void save(true))
       <button type="button" class="min-h-11 underline" @click="startOver">{{ takeInWords.discard }}</button>
     </p>
     <PhotosDrop v-if="!editing" class="mt-4" @photos="takePhotos" />
+    <p v-if="notKept" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert" data-not-kept>
+      {{ pileWords.notKept[notKept] }}
+      <NuxtLink v-if="notKept === 'full'" to="/copies" class="underline">{{ pileWords.makeRoom }}</NuxtLink>
+    </p>
     <form class="mt-4 grid gap-x-6 gap-y-4 md:grid-cols-[1fr_19rem]" novalidate @submit.prevent="save(editing !== null)">
       <StripFields ref="fields" :draft="draft" :is-tried="isTried" :is-known="editing !== null" />
       <div class="grid content-start gap-4">
@@ -204,6 +213,11 @@ useSettleKey(() => void save(true))
         />
         <PhotoField v-model="texts.pictureHash" :is-shown="!editing" />
         <PlaceProposal v-if="!editing" :proposal="proposal" />
+        <PhotoField
+          v-if="KEPT_WITH_BACK.some(each => each === texts.packaging)"
+          v-model="texts.packagingPictureHash"
+          :label="takeInWords.packagingBack"
+        />
       </div>
       <div class="action-row md:col-span-2">
         <template v-if="editing">
@@ -231,6 +245,6 @@ useSettleKey(() => void save(true))
       <GoesWith :holding="editing" />
       <PiecesEditor :holding="editing" />
     </div>
-    <PileStrips v-if="!editing" class="mt-6" :open-id="openId" @open="draft.openStrip($event)" />
+    <PileStrips v-if="!editing" class="mt-6" :open-id="openId" @open="openStrip" />
   </div>
 </template>

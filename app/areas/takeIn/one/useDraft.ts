@@ -1,19 +1,26 @@
 import { useDebounceFn } from '@vueuse/core'
 import { ulid } from 'ulid'
 import { computed, reactive, shallowRef, watch } from 'vue'
-import { blankDraft, blankHolding, type Draft, type DraftTexts, type Holding, nextRank } from '#core/catalog'
+import { blankDraft, blankHolding, type Draft, type DraftTexts, type Holding, KEPT_PACKAGINGS, nextRank } from '#core/catalog'
 import { readDate, readPrice, readWords, writePrice } from '#core/exchange'
 import { proposePlace } from '#core/filing'
+import { isFarBeyond, readBareNumber } from '#core/numbering'
 import { readSize } from '#core/units'
 import { commands, database } from '~/db'
 import type { HoldingFacts } from '~/db/commands'
 import { useCatalogue } from '~/data/useCatalogue'
 import { usePile } from '~/areas/takeIn/pile/usePile'
 import { useDescribe } from '~/data/useDescribe'
+import { keepTyped } from '~/kit/typed'
+import { type StorageTrouble, troubleOf } from '~/data/storageTrouble'
 import { useStripLock } from './useStripLock'
 
-type Texts = DraftTexts & { pictureHash: string | null }
-const emptyTexts = (): Texts => ({ ...blankDraft({ id: '', rank: 0, createdAt: '' }).texts, pictureHash: null })
+type Texts = DraftTexts & Pick<Draft, 'pictureHash' | 'packagingPictureHash'>
+const emptyTexts = (): Texts => ({
+  ...blankDraft({ id: '', rank: 0, createdAt: '' }).texts,
+  pictureHash: null,
+  packagingPictureHash: null,
+})
 /** What the next strip takes over from the one before, until it is changed. */
 const CARRIED = ['brand', 'kindId', 'size', 'acquiredOn', 'price'] as const
 const KEEP_AFTER_MS = 150
@@ -32,6 +39,14 @@ export function useDraft(editing: () => Holding | null) {
   watch(openId, id => lock.hold(id))
   /** What the strip began with: a strip that only carries something over is not worth keeping yet. */
   let begunWith = JSON.stringify(texts)
+  /** Why what is typed could not be kept; null: it is. */
+  const notKept = shallowRef<StorageTrouble | null>(null)
+  /** A number far above the run, of which somebody has said that it is meant. */
+  const isFarMeant = shallowRef(false)
+  watch(
+    () => texts.written,
+    () => (isFarMeant.value = false),
+  )
 
   function textsOf(holding: Holding): Texts {
     return {
@@ -47,6 +62,8 @@ export function useDraft(editing: () => Holding | null) {
       acquiredOn: holding.acquiredOn ?? '',
       price: holding.price ? writePrice(holding.price) : '',
       notes: holding.notes,
+      packaging: holding.packaging ?? '',
+      packagingPictureHash: holding.packagingPictureHash,
       pictureHash: holding.pictureHash,
     }
   }
@@ -57,22 +74,30 @@ export function useDraft(editing: () => Holding | null) {
   }
   watch(
     editing,
-    holding => {
-      if (holding) show(null, textsOf(holding))
+    (holding, before) => {
+      if (!holding) return
+      const fresh = textsOf(holding)
+      if (holding.id !== before?.id) return show(null, fresh)
+      // It changed meanwhile, by its pieces, a join or another tab: what was typed stays.
+      Object.assign(texts, keepTyped({ ...texts }, JSON.parse(begunWith) as Texts, fresh))
+      begunWith = JSON.stringify(fresh)
     },
     { immediate: true },
   )
 
-  function openStrip(draft: Draft): void {
-    void keepNow()
-    show(draft.id, { ...emptyTexts(), ...draft.texts, pictureHash: draft.pictureHash })
+  /** Opens a strip, unless another tab has it open: then two sets could come of one. */
+  async function openStrip(draft: Draft): Promise<boolean> {
+    await keepNow()
+    if (draft.id !== openId.value && !(await lock.isFree(draft.id))) return false
+    const { pictureHash, packagingPictureHash } = draft
+    show(draft.id, { ...emptyTexts(), ...draft.texts, pictureHash, packagingPictureHash })
+    return true
   }
   /** What was left open the last time, unless another tab has it open, or something is being typed already. */
   async function restore(): Promise<boolean> {
     const first = await lock.firstFree(pile.drafts)
     if (!first || openId.value !== null || JSON.stringify(texts) !== begunWith) return false
-    openStrip(first)
-    return true
+    return openStrip(first)
   }
   /** A new strip with what carries over from this one. */
   function next(): void {
@@ -81,12 +106,18 @@ export function useDraft(editing: () => Holding | null) {
   }
   async function keepNow(): Promise<void> {
     if (editing() || JSON.stringify(texts) === begunWith) return
-    begunWith = JSON.stringify(texts)
-    const { pictureHash, ...written } = JSON.parse(begunWith) as Texts
+    const now = JSON.stringify(texts)
+    const { pictureHash, packagingPictureHash, ...written } = JSON.parse(now) as Texts
     const known = pile.drafts.find(draft => draft.id === openId.value)
     openId.value ??= ulid()
     const blank = blankDraft({ id: openId.value, rank: nextRank(pile.drafts), createdAt: new Date().toISOString() })
-    await commands.keepDraft(database(), { ...(known ?? blank), texts: written, pictureHash })
+    const id = openId.value
+    notKept.value = await commands.keepDraft(database(), { ...(known ?? blank), texts: written, pictureHash, packagingPictureHash }).then(
+      () => null,
+      (reason: unknown) => troubleOf(reason),
+    )
+    // What is typed stays on the screen until it is kept.
+    if (!notKept.value && openId.value === id) begunWith = now
   }
   const keep = useDebounceFn(keepNow, KEEP_AFTER_MS)
   watch(texts, () => void keep(), { deep: true })
@@ -103,12 +134,14 @@ export function useDraft(editing: () => Holding | null) {
     categoryName: texts.category.trim(),
     themeNames: themeNames.value,
     size: keptSize(),
-    words: readWords(texts.words),
-    searchWords: texts.searchWords,
+    words: [...readWords(texts.words)],
+    searchWords: [...texts.searchWords],
     acquiredOn: date.value.ok && !isFuture.value ? date.value.date : null,
     price: price.value ? { ...price.value } : null,
     notes: texts.notes,
     pictureHash: texts.pictureHash,
+    packaging: KEPT_PACKAGINGS.find(each => each === texts.packaging) ?? null,
+    packagingPictureHash: texts.packagingPictureHash,
   }))
   /** A size that was not touched stays exactly what it was, not what its rounded text would read as. */
   function keptSize(): Holding['size'] {
@@ -142,9 +175,20 @@ export function useDraft(editing: () => Holding | null) {
     return proposePlace(trial, catalogue.facts)
   })
 
+  /** The written number is far above the run: a code of the maker as likely. */
+  const isFar = computed(() => {
+    const number = readBareNumber(texts.written)
+    const running = [...(catalogue.tables?.series.values() ?? [])].find(each => each.isRunning)
+    const next = running && (catalogue.nextNumbers.get(running.id) ?? 1)
+    return number !== null && next !== undefined && running?.countsBy !== 'maker' && isFarBeyond(number, next - 1)
+  })
+
   return {
     texts,
     openId,
+    notKept,
+    isFar,
+    isFarMeant,
     facts,
     size,
     date,

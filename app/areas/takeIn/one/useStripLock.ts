@@ -25,5 +25,8 @@ export function useStripLock() {
     const taken = new Set(held.map(lock => lock.name))
     return strips.find(strip => !taken.has(nameOf(strip.id))) ?? null
   }
-  return { hold, firstFree }
+  async function isFree(id: string): Promise<boolean> {
+    return (await firstFree([{ id }])) !== null
+  }
+  return { hold, firstFree, isFree }
 }

@@ -47,6 +47,13 @@ export const pileWords = {
   pileLead: 'They have no number yet. Open one to name it.',
   moreStrips: (count: number) => `and ${figure(count)} more behind them`,
   unnamed: 'No name yet',
+  stripGone: 'This strip became a set in another tab. Nothing was taken in a second time.',
+  openElsewhere: 'Another tab has this strip open. Go on there, or close that tab first.',
+  makeRoom: 'Make room',
+  notKept: {
+    full: 'The storage of this browser is full: what you type is not kept. Stay on this page, and make room under Copies.',
+    other: 'What you type could not be kept. Stay on this page, and try it once more.',
+  },
   drop: (name: string) => `Take ${name || 'this strip'} off the pile`,
   dropped: 'The strip is off the pile. Undo brings it back.',
   next: 'Next one',
@@ -56,6 +63,8 @@ export const pileWords = {
   wordsTooMany: 'There is room for 400 words or phrases, each of 300 letters. The rest can go to the notes.',
   themesFull: 'A set has room for 40 themes. Take one off first.',
   nameTooLong: 'A name has room for 300 letters. The rest can go to the notes.',
+  far: (written: string) =>
+    `${written} is far above your numbers. It is kept as a code that stands on it; tick here if it is the number of the set.`,
   written: 'Number on it already',
   writtenHint: 'Taken over if it is free; otherwise kept as another number of it',
   date: 'Came in on',

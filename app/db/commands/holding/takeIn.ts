@@ -1,11 +1,22 @@
 import { ulid } from 'ulid'
-import { blankBrand, blankHolding, type Holder, type Holding, newCategory, newTheme, type RegisterLine, type Series } from '#core/catalog'
+import {
+  blankBrand,
+  blankHolding,
+  type Holder,
+  type Holding,
+  newCategory,
+  newTheme,
+  type PlainFields,
+  plainFieldsOf,
+  type RegisterLine,
+  type Series,
+} from '#core/catalog'
 import { givenToText } from '#core/exchange'
-import { type GivenNumber, giveNumbers, numberSource, registerId } from '#core/numbering'
+import { type GivenNumber, giveNumbers, isFarBeyond, numberSource, registerId } from '#core/numbering'
 import { arrangeContainer, besideFirstHalf } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
-import { highestGiven, runningSeries } from './numbers'
+import { highestGiven, linesFrom, runningSeries } from './numbers'
 import { freePlaces } from './places'
 
 /** A place to put a set, as proposed or chosen: an order in a lane, or a free cell. */
@@ -17,19 +28,11 @@ export interface PlaceChoice {
 }
 
 /** What the person knows of a set. Brand, category and themes come as names; new names are made on the spot. */
-export interface HoldingFacts {
-  readonly name: string
+export interface HoldingFacts extends Readonly<PlainFields> {
   readonly brandName: string
   readonly kindId: string | null
   readonly categoryName: string
   readonly themeNames: readonly string[]
-  readonly size: Holding['size']
-  readonly words: readonly string[]
-  readonly searchWords: readonly string[]
-  readonly acquiredOn: Holding['acquiredOn']
-  readonly price: Holding['price']
-  readonly notes: string
-  readonly pictureHash: string | null
 }
 
 /** Where a set stands after capture: at its place, or at the stage it waits for; and the strip of the pile it was. */
@@ -39,28 +42,34 @@ export interface Captured {
   readonly draftId: string | null
   /** A number or code that stands on the thing already; empty where there is none. */
   readonly written: string
+  /** It is the number of the set although it is far above the run: somebody has said so. */
+  readonly isFarMeant?: boolean
 }
 
 /**
  * Takes in a new set: its number is given inside the transaction, so that two tabs can never give the same one. The
  * strip it was typed in goes in the same step, and comes back when the step is undone. A number that stands on the thing
- * already is taken over where it is free, and is kept as another number of it where it is not.
+ * already is taken over where it is free, and is kept as another number of it where it is not. null: the strip has become
+ * a set in another tab meanwhile, and nothing was done.
  */
+export function takeIn(db: YondercrestDb, facts: HoldingFacts, captured: Captured & { readonly draftId: null }): Promise<Holding>
+export function takeIn(db: YondercrestDb, facts: HoldingFacts, captured: Captured): Promise<Holding | null>
 export async function takeIn(
   db: YondercrestDb,
   facts: HoldingFacts,
-  { place: wanted, state, draftId, written }: Captured,
-): Promise<Holding> {
+  { place: wanted, state, draftId, written, isFarMeant = false }: Captured,
+): Promise<Holding | null> {
   return transact(
     db,
     'takeIn',
-    holding => ({ name: holding.name, number: holding.number }),
+    (holding: Holding | null) => ({ name: holding?.name, number: holding?.number }),
     async desk => {
+      if (draftId && !(await db.records('drafts').get(draftId))) return null
       const id = ulid()
       const names = await resolveNames(desk, facts)
       // A place that another tab has taken meanwhile is none: the set waits for another.
       const place = wanted && (await freePlaces(db, [wanted]))(wanted, null) ? wanted : null
-      const { line, isWritten } = await giveNumber(desk, id, facts, names.brandId, place, written)
+      const { line, isWritten } = await giveNumber(desk, id, facts, names.brandId, place, written, isFarMeant)
       const holding: Holding = {
         ...blankHolding({ id, number: line.number, seriesId: line.seriesId, name: facts.name, createdAt: line.at }),
         ...names,
@@ -87,6 +96,7 @@ async function giveNumber(
   brandId: string | null,
   place: PlaceChoice | null,
   written: string,
+  isFarMeant: boolean,
 ): Promise<{ line: RegisterLine; isWritten: boolean }> {
   const { db } = desk
   const running = await runningSeries(db)
@@ -102,30 +112,37 @@ async function giveNumber(
     ulid,
   )
   const givenTo = givenToText(facts.name, facts.brandName)
-  const giveFrom = async (series: Series, wanted: number | null): Promise<GivenNumber | undefined> => {
-    const before = wanted === null ? undefined : await db.records('register').get(registerId(series.id, wanted))
+  const giveFrom = async (series: Series, wanted: number | null): Promise<GivenNumber> => {
+    const end = await highestGiven(db, series.id)
+    // Far above the run it is a product code as likely: it is kept as another number, until somebody says that it is meant.
+    const meant = wanted !== null && !isFarMeant && !source.isFixed && isFarBeyond(wanted, end) ? null : wanted
+    const lines = new Map((await linesFrom(db, series.id, end, meant)).map(line => [line.number, line]))
+    const before = meant === null ? undefined : lines.get(meant)
     const isLiving = before !== undefined && (await db.records('holdings').get(before.holdingId)) !== undefined
-    return giveNumbers(
-      [{ holdingId, givenTo, written: wanted }],
-      () => before,
-      () => isLiving,
-      await highestGiven(db, series.id),
-    )[0]
+    const [given] =
+      giveNumbers(
+        [{ holdingId, givenTo, written: meant }],
+        number => lines.get(number),
+        () => isLiving,
+        end,
+      ) ?? []
+    if (!given) throw new Error('the numbers have run out')
+    return given
   }
   let [{ series }, given] = [source, await giveFrom(source.series, source.wanted)]
-  if (given?.clash && series.id !== running.id) [series, given] = [running, await giveFrom(running, null)]
+  if (given.clash && series.id !== running.id) [series, given] = [running, await giveFrom(running, null)]
   else if (source.isNew) await desk.putForGood(series)
-  const number = given?.number ?? 1
+  const { number } = given
   const line: RegisterLine = {
     id: registerId(series.id, number),
     seriesId: series.id,
     number,
     holdingId,
     givenTo,
-    how: given?.how ?? 'issued',
+    how: given.how,
     at: new Date().toISOString(),
   }
-  return { line, isWritten: source.isWritten && given?.how === 'adopted' && series.id === source.series.id }
+  return { line, isWritten: source.isWritten && given.how === 'adopted' && series.id === source.series.id }
 }
 
 /** Changes what is known of a set. Its number and its place stay: identity, class and place are three things. */
@@ -176,44 +193,16 @@ export async function putInPlace(desk: Desk, holding: Holding, place: PlaceChoic
   if (beside) await desk.put('holders', [{ ...(second ?? { ...front, id: ulid(), holdingIds: [holding.id] }), ...place, ...beside }])
 }
 
-type Resolved = Pick<
-  Holding,
-  | 'name'
-  | 'brandId'
-  | 'kindId'
-  | 'categoryId'
-  | 'themeIds'
-  | 'size'
-  | 'words'
-  | 'searchWords'
-  | 'acquiredOn'
-  | 'price'
-  | 'notes'
-  | 'pictureHash'
->
+type Resolved = PlainFields & Pick<Holding, 'brandId' | 'kindId' | 'categoryId' | 'themeIds'>
 
 export async function resolveNames(desk: Desk, facts: HoldingFacts): Promise<Resolved> {
-  const { name, kindId, size, words, searchWords, acquiredOn, price, notes, pictureHash } = facts
   const brandId = await brandNamed(desk, facts.brandName)
   const categoryId = await categoryNamed(desk, facts.categoryName)
   const themeIds: string[] = []
   for (const theme of facts.themeNames) themeIds.push(await themeNamed(desk, theme))
   // A kind that another tab has joined into one meanwhile is not known.
-  const kind = kindId ? await desk.db.records('kinds').get(kindId) : undefined
-  return {
-    name,
-    kindId: kind?.id ?? null,
-    size,
-    words: [...words],
-    searchWords: [...searchWords],
-    acquiredOn,
-    price,
-    notes,
-    pictureHash,
-    brandId,
-    categoryId,
-    themeIds: [...new Set(themeIds)],
-  }
+  const kind = facts.kindId ? await desk.db.records('kinds').get(facts.kindId) : undefined
+  return { ...plainFieldsOf(facts), brandId, kindId: kind?.id ?? null, categoryId, themeIds: [...new Set(themeIds)] }
 }
 
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase()
