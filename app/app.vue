@@ -14,7 +14,7 @@ import { useRoute } from 'vue-router'
 import { computed } from 'vue'
 
 useLamp()
-const { state, progress } = useOpening()
+const { state, trouble, progress } = useOpening()
 const keys = useKeys()
 const route = useRoute()
 /** Reading back a copy works before there is a room: it is a way to get one. */
@@ -32,7 +32,11 @@ const isOpenToAll = computed(() => route.path === '/copies')
         class="min-h-0 flex-1 scroll-pt-4 scroll-pb-28 overflow-y-auto rounded-t-[3px] border border-b-0 border-line bg-sheet"
         tabindex="-1"
       >
-        <div v-if="state === 'opening'" class="grid h-full place-items-center p-6 text-quiet" role="status">
+        <div v-if="trouble" class="mx-auto max-w-2xl p-6" role="alert" data-trouble>
+          <h1 class="text-[1.6rem]">{{ shellWords.troubles[trouble].what }}</h1>
+          <p class="mt-2">{{ shellWords.troubles[trouble].then }}</p>
+        </div>
+        <div v-else-if="state === 'opening'" class="grid h-full place-items-center p-6 text-quiet" role="status">
           {{ progress ? `${welcomeWords.loadingDemo}: ${progress.done} / ${progress.total}` : shellWords.loading }}
         </div>
         <NuxtPage v-else-if="state === 'open' || isOpenToAll" />

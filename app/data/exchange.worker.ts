@@ -25,6 +25,7 @@ import {
 } from '#core/exchange'
 import { commands, database, type PictureRecord, type ThumbRecord } from '~/db'
 import type { Progress } from './call'
+import { troubleOf } from './storageTrouble'
 import { makeThumb, sha256 } from './pictures'
 import { headerSize, isTooLarge, MAX_PICTURE_BYTES } from './pictureSize'
 
@@ -55,7 +56,7 @@ export type ListOpening = { readonly ok: true; readonly view: ListView } | Extra
 export type RestoreOutcome = { readonly ok: true; readonly holdings: number } | Extract<ArchiveReading, { ok: false }>
 export type PictureOutcome =
   | { readonly ok: true; readonly hash: string; readonly widthPx: number; readonly heightPx: number }
-  | { readonly ok: false; readonly code: 'notAPicture' | 'tooLarge' }
+  | { readonly ok: false; readonly code: 'notAPicture' | 'tooLarge' | 'full' }
 
 const PREVIEW_ROWS = 8
 const ROWS_A_STEP = 500
@@ -82,6 +83,14 @@ function readRows(table: ListTable, choices: ImportChoices, currency: string, te
   })
 }
 
+/** As much of a cell as a screen shows: a longer one would be laid out whole. */
+const SHOWN_LETTERS = 300
+const shown = (text: string): string => (text.length > SHOWN_LETTERS ? `${text.slice(0, SHOWN_LETTERS)} ...` : text)
+/** Every text of something plain, cut. */
+const cutTexts = <T>(value: T): T =>
+  JSON.parse(JSON.stringify(value), (_key, each: unknown) => (typeof each === 'string' ? shown(each) : each)) as T
+const shownPlan = (planned: PlannedRow): PlannedRow => cutTexts(planned)
+
 function viewOf(open: OpenList): ListView {
   const { table, facts, choices, rows } = open
   return {
@@ -92,7 +101,9 @@ function viewOf(open: OpenList): ListView {
     facts,
     choices,
     report: reportOn(rows),
-    preview: rows.slice(0, PREVIEW_ROWS).map((planned, index) => ({ cells: table.rows[index] ?? [], planned })),
+    preview: rows
+      .slice(0, PREVIEW_ROWS)
+      .map((planned, index) => ({ cells: (table.rows[index] ?? []).map(shown), planned: shownPlan(planned) })),
   }
 }
 
@@ -188,12 +199,17 @@ const api = {
     const kept = made.scaled ?? bytes
     const hash = await sha256(new Uint8Array(kept))
     const { widthPx, heightPx, inkMap } = made
-    await commands.addPicture(
-      database(),
-      { hash, type: made.scaled ? 'image/jpeg' : type, bytes: kept, widthPx, heightPx },
-      { hash, bytes: made.thumb },
-      { hash, map: inkMap.slice().buffer },
-    )
+    try {
+      await commands.addPicture(
+        database(),
+        { hash, type: made.scaled ? 'image/jpeg' : type, bytes: kept, widthPx, heightPx },
+        { hash, bytes: made.thumb },
+        { hash, map: inkMap.slice().buffer },
+      )
+    } catch (reason) {
+      if (troubleOf(reason) === 'full') return { ok: false, code: 'full' }
+      throw reason
+    }
     return { ok: true, hash, widthPx, heightPx }
   },
 

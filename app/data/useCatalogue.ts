@@ -74,12 +74,20 @@ export const useCatalogue = defineStore('catalogue', () => {
     )
   }
 
+  /** What this screen has of sets and holders, against what there is: where they differ, it could not follow. */
+  async function isBehind(): Promise<boolean> {
+    const [holdings, holders] = await Promise.all([database().records('holdings').count(), database().records('holders').count()])
+    return holdings !== tables.value?.holdings.size || holders !== tables.value.holders.size
+  }
+
   async function follow(touched: Touched, journal: readonly JournalEntry[]): Promise<void> {
     if (touched === 'all' || !tables.value) {
       take(mapsOf((await readSnapshot(database())).records), null)
       listeners.forEach(tell => tell('all', SCREEN_TABLES))
     } else if (touched.size > 0) {
       await patch(tables.value, touched)
+      // Two tabs at once: between the journal and the records another step was done. What cannot follow reads anew.
+      if (await isBehind()) return follow('all', journal)
     }
     steps.value = journal
   }

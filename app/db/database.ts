@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie'
 import { ulid } from 'ulid'
-import { type Old, type RecordOf, type TableName, type Version, VERSIONS } from '#core/catalog'
+import { LATEST_VERSION, type Old, type RecordOf, type TableName, type Version, VERSIONS } from '#core/catalog'
 import type { Change, JournalEntry, JournalPart } from './journal'
 
 /** A picture as it came, byte for byte, under the SHA-256 of its bytes. Pictures are never changed, only added. */
@@ -116,7 +116,40 @@ export class YondercrestDb extends Dexie {
   }
 }
 
+/** Why the database of this browser cannot be worked with. */
+export type DatabaseTrouble =
+  /** An older tab still has it open: it goes on by itself once that is closed. */
+  | 'blocked'
+  /** A newer version of the application is at work in it: this tab has let go, and writes no more. */
+  | 'newer'
+  /** The browser allows no storage, or it cannot be opened. */
+  | 'refused'
+
 const NAME = 'yondercrest'
+const listeners = new Set<(trouble: DatabaseTrouble | null) => void>()
+const tell = (trouble: DatabaseTrouble | null): void => listeners.forEach(each => each(trouble))
+
+/** Tells of trouble with the database as it comes, and null once it is over. */
+export function onTrouble(listener: (trouble: DatabaseTrouble | null) => void): void {
+  listeners.add(listener)
+}
+
+/** A database that says what stands in its way, and lets go of itself for a newer version in another tab. */
+function watched(db: YondercrestDb): YondercrestDb {
+  db.on('blocked', () => tell('blocked'))
+  db.on('versionchange', ({ newVersion }) => {
+    // A database that is deleted, not upgraded, has no next version; it is let go as well, and said by whoever reads next.
+    db.close()
+    if (newVersion !== null) tell('newer')
+  })
+  db.on('ready', () => {
+    const isNewer = db.backendDB().version > LATEST_VERSION * 10
+    if (isNewer) db.close()
+    tell(isNewer ? 'newer' : null)
+  })
+  return db
+}
+
 let shared: YondercrestDb | null = null
 
 /**
@@ -129,6 +162,6 @@ export async function databaseExists(): Promise<boolean> {
 
 /** The database of this browser, opened once a page or worker. */
 export function database(): YondercrestDb {
-  shared ??= new YondercrestDb(NAME)
+  shared ??= watched(new YondercrestDb(NAME))
   return shared
 }

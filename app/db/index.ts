@@ -1,6 +1,8 @@
 export {
   database,
   databaseExists,
+  type DatabaseTrouble,
+  onTrouble,
   type DeviceFact,
   type InkMapRecord,
   type PictureRecord,

@@ -1,5 +1,6 @@
 import { defineNuxtPlugin } from '#imports'
 import { shellWords } from '~/shell/words'
+import { troubleOf } from '~/data/storageTrouble'
 import { useNotices } from '~/shell/useNotices'
 
 /**
@@ -7,6 +8,8 @@ import { useNotices } from '~/shell/useNotices'
  * kept; whether it was one, the error does not tell.
  */
 export default defineNuxtPlugin(app => {
-  app.hook('vue:error', () => useNotices().tell(shellWords.notKept, 'care'))
-  addEventListener('unhandledrejection', () => useNotices().tell(shellWords.notKept, 'care'))
+  const say = (reason: unknown): void =>
+    useNotices().tell(troubleOf(reason) === 'full' ? shellWords.storageFull : shellWords.notKept, 'care')
+  app.hook('vue:error', say)
+  addEventListener('unhandledrejection', event => say(event.reason))
 })

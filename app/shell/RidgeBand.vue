@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { useElementSize, useLocalStorage } from '@vueuse/core'
+import { useElementSize } from '@vueuse/core'
+import { useKept } from '~/kit/useKept'
 import { ChevronDown, ChevronUp } from 'lucide-vue-next'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -29,7 +30,7 @@ const width = shallowRef(0)
 watch(seen, now => {
   if (now > 0) width.value = now
 })
-const isFolded = useLocalStorage('ridge-folded', false)
+const isFolded = useKept('ridge-folded', false)
 const marked = shallowRef(0)
 /** Pins rise once the answer is painted: hundreds of blocks would hold it up. */
 const pins = shallowRef(find.pins)

@@ -1,17 +1,24 @@
 import { computed, shallowRef, watch } from 'vue'
-import { databaseExists, loadChecks } from '~/db'
+import { databaseExists, type DatabaseTrouble, loadChecks, onTrouble } from '~/db'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useCopies } from '~/areas/copies/useCopies'
 import { useFind } from '~/areas/find/ask/useFind'
 
 const isRead = shallowRef(false)
+const trouble = shallowRef<DatabaseTrouble | null>(null)
 
 /**
  * Opens the room, as early as the application runs. A browser that holds nothing yet asks the server what a first
  * start is: the demo room, or the welcome bench with its four ways to begin.
  */
 export async function openRoom(): Promise<void> {
+  onTrouble(found => (trouble.value = found))
+  await readRoom().catch(() => (trouble.value ??= 'refused'))
+}
+
+async function readRoom(): Promise<void> {
   const exists = databaseExists()
+  exists.catch(() => undefined)
   const catalogue = useCatalogue()
   const copies = useCopies()
   const isDemo = copies.isDemoStart()
@@ -22,10 +29,11 @@ export async function openRoom(): Promise<void> {
     },
     { once: true },
   )
-  // A browser that never held anything need not wait to be read before the demo room is fetched.
+  // A browser that never held anything need not wait to be read before the demo room is fetched. One that did, and is empty
+  // by now, has steps that can be done again: the demo room would take their place.
   const isFirst = !(await exists)
   await Promise.all([catalogue.open(), isFirst && copies.loadDemo(isDemo)])
-  if (!isFirst && catalogue.isEmpty) await copies.loadDemo(isDemo)
+  if (!isFirst && catalogue.isEmpty && catalogue.steps.length === 0) await copies.loadDemo(isDemo)
   isRead.value = true
   await loadChecks()
 }
@@ -35,5 +43,5 @@ export function useOpening() {
   const catalogue = useCatalogue()
   const copies = useCopies()
   const state = computed(() => (!isRead.value && catalogue.isEmpty ? 'opening' : catalogue.isEmpty ? 'welcome' : 'open'))
-  return { state, progress: computed(() => copies.progress) }
+  return { state, trouble, progress: computed(() => copies.progress) }
 }

@@ -1,3 +1,4 @@
+import type { DatabaseTrouble } from '~/db'
 import { counted, figure, moment } from '~/kit/grammar'
 
 export const shellWords = {
@@ -23,6 +24,27 @@ export const shellWords = {
   demoNote: 'You are in the demo room.',
   shortcuts: 'Keys',
   notKept: 'That did not work. If what you did does not show, it was not kept: try it once more. What was kept before is as it was.',
+  storageFull:
+    'The storage of this browser is full, so that was not kept. What was ' +
+    'kept before is safe. Make room under Copies, and try it once more.',
+  troubles: {
+    blocked: {
+      what: 'Another tab holds the room',
+      then:
+        'This is a newer version, and it has to bring the room up to date. ' +
+        'Close the other tabs of this page: it goes on here by itself.',
+    },
+    newer: {
+      what: 'A newer version is at work',
+      then: 'Another tab has brought the room up to date. Nothing is written from this tab any more. Load this page anew to go on.',
+    },
+    refused: {
+      what: 'This browser keeps nothing for this page',
+      then:
+        'The room lives in the storage of the browser, and it was refused or cannot be opened. Allow this page to store data, leave ' +
+        'private browsing, or use another browser. Nothing was changed.',
+    },
+  } satisfies Record<DatabaseTrouble, { readonly what: string; readonly then: string }>,
   close: 'Close',
   cancel: 'Cancel',
   ridge: 'The ridge: every container of the room',

@@ -4,7 +4,9 @@ import { shallowRef } from 'vue'
 import KDialog from '~/kit/KDialog.vue'
 import KFile from '~/kit/KFile.vue'
 import KProgress from '~/kit/KProgress.vue'
+import StorageRoom from './StorageRoom.vue'
 import RoomSettingsForm from './RoomSettingsForm.vue'
+import { troubleOf } from '~/data/storageTrouble'
 import { copyWords } from './words'
 import { shellWords, welcomeWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -25,7 +27,8 @@ async function guarded(work: () => Promise<void>): Promise<void> {
   try {
     await work()
   } catch (reason) {
-    notices.tell(reason instanceof WorkStopped && reason.code === 'cancelled' ? copyWords.cancelled : copyWords.crashed, 'care')
+    if (troubleOf(reason) === 'full') notices.tell(shellWords.storageFull, 'care')
+    else notices.tell(reason instanceof WorkStopped && reason.code === 'cancelled' ? copyWords.cancelled : copyWords.crashed, 'care')
   }
 }
 const save = (): Promise<void> => guarded(async () => notices.tell(copyWords.saved(copyWords.megabytes(await copies.saveCopy()))))
@@ -118,6 +121,7 @@ async function saveThenGoOn(): Promise<void> {
           </div>
         </div>
       </section>
+      <StorageRoom v-if="!catalogue.isEmpty" class="md:col-span-2" />
       <RoomSettingsForm v-if="!catalogue.isEmpty" class="md:col-span-2" />
     </div>
     <KDialog :open="waiting !== null" :title="copyWords.guardTitle" @close="waiting = null">

@@ -33,6 +33,7 @@ export const takeInWords = {
   photoDrop: 'or drop one here',
   photoRemove: 'Take the photo off',
   photoProblem: {
+    full: 'The storage of this browser is full: the photo was not kept. Make room under Copies, and try it once more.',
     notAPicture: 'That file is not a picture. The set is as it was.',
     tooLarge: 'That picture is over 60 MB or 70 megapixels. Please take a smaller one.',
   },

@@ -29,3 +29,4 @@ export { putSeries, readCode, renewLabels, type SeriesOutcome } from './names/se
 export { changeSettings, noteCopySaved } from './whole/settings'
 export { editHolding, type HoldingFacts, type PlaceChoice, takeIn } from './holding/takeIn'
 export { addInkMaps, addPicture, importList, readCatalogue, replaceCatalogue, startEmpty } from './whole/whole'
+export { forgetSteps, type StorageUse, storageUse, sweepPictures } from './whole/storage'

@@ -32,8 +32,18 @@ const catalogues = fc
     sets.forEach(({ name, notes, words, picture }, index) => {
       const hash = createHash('sha256').update(picture).digest('hex')
       pictures.set(hash, { hash, type: 'image/png', bytes: picture })
+      const id = ulid()
+      data.register.push({
+        id: `${seriesId}:${index + 1}`,
+        seriesId,
+        number: index + 1,
+        holdingId: id,
+        givenTo: name,
+        how: 'issued',
+        at: MADE_AT,
+      })
       data.holdings.push({
-        ...blankHolding({ id: ulid(), number: index + 1, seriesId, name, createdAt: MADE_AT }),
+        ...blankHolding({ id, number: index + 1, seriesId, name, createdAt: MADE_AT }),
         notes,
         words,
         pictureHash: hash,

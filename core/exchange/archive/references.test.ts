@@ -83,16 +83,10 @@ function everything(): CatalogueData {
 
 /**
  * What outlives what it names, on purpose: a divider whose theme was joined away keeps its title; a lane measured with a kind
- * that is gone still says how deep the others are; the register tells for ever who had a number; a habit (where things stand for
+ * that is gone still says how deep the others are; a habit (where things stand for
  * now) is no step, and stays when the container it names is undone.
  */
-const MAY_DANGLE = [
-  'register.holdingId',
-  'register.seriesId',
-  'sections.standsFor.id',
-  'measuredLengths.stood.[].kindId',
-  'settings.forNowContainerId',
-]
+const MAY_DANGLE = ['sections.standsFor.id', 'measuredLengths.stood.[].kindId', 'settings.forNowContainerId']
 
 describe('references of a catalogue', () => {
   let data: CatalogueData
@@ -150,5 +144,52 @@ describe('references of a catalogue', () => {
         hashes,
       ),
     ).toContain('one number twice')
+  })
+})
+
+describe('what reads back and could not be worked with is refused', () => {
+  const broken: readonly (readonly [what: string, breakIt: (data: CatalogueData) => void, says: string])[] = [
+    ['no settings', data => void data.settings.splice(0), 'settings'],
+    ['no running series', data => data.series.forEach(series => (series.isRunning = false)), 'none is running'],
+    ['a number that is in no register', data => void data.register.splice(0, 1), 'in the register'],
+    [
+      'a register line under another number',
+      data => {
+        const [line] = data.register
+        if (line) line.number += 1
+      },
+      'it is the line of',
+    ],
+    [
+      'two open re-filings',
+      data => {
+        const [open] = data.refilings
+        if (open) data.refilings.push({ ...open, id: '2'.repeat(26) })
+      },
+      'two are open',
+    ],
+    [
+      'two holders in one cell',
+      data => {
+        const [one, other] = data.holders.filter(holder => holder.cell)
+        if (one && other) Object.assign(other, { containerId: one.containerId, cell: one.cell })
+      },
+      'its cell is taken',
+    ],
+    [
+      'a set in two holders that was never cut',
+      data => {
+        const [one, other] = data.holders
+        if (one && other) other.holdingIds.push(one.holdingIds[0] ?? '')
+      },
+      'more than one place',
+    ],
+  ]
+  test.each(broken)('%s', (_what, breakIt, says) => {
+    const data = everything()
+    const hashes = new Set(picturesOf(data).map(each => each.hash))
+    expect(findDangling(data, hashes)).toBeNull()
+    breakIt(data)
+    expect(findDangling(data, hashes)).toContain(says)
   })
 })

@@ -1,4 +1,5 @@
 import type { CatalogueData } from '#core/catalog'
+import { registerId } from '#core/numbering'
 
 type Reference = readonly [from: string, table: keyof CatalogueData, id: string | null]
 
@@ -57,7 +58,38 @@ export function findDangling(data: CatalogueData, pictureHashes: ReadonlySet<str
   }
   const numbers = new Set(data.holdings.map(holding => `${holding.seriesId}:${holding.number}`))
   if (numbers.size !== data.holdings.length) return 'holdings: one number twice'
+  const incoherent = findIncoherence(data)
+  if (incoherent) return incoherent
   for (const { from, hash } of picturesOf(data)) if (!pictureHashes.has(hash)) return `${from} -> picture ${hash.slice(0, 8)}`
+  return null
+}
+
+/**
+ * What would let a catalogue be read back and then not be worked with, in words; null: nothing. A set may stand in two
+ * holders where it was cut in two, and in no more.
+ */
+function findIncoherence(data: CatalogueData): string | null {
+  if (data.settings.length !== 1) return 'settings: there are none'
+  if (!data.series.some(series => series.isRunning)) return 'series: none is running'
+  const lines = new Map(data.register.map(line => [line.id, line]))
+  for (const { id, seriesId, number, name } of data.holdings) {
+    const line = lines.get(registerId(seriesId, number))
+    if (line?.holdingId !== id) return `holdings ${number} ${name}: in the register its number stands for ${line?.holdingId ?? 'nothing'}`
+  }
+  for (const line of data.register)
+    if (line.id !== registerId(line.seriesId, line.number))
+      return `register ${line.id}: it is the line of ${registerId(line.seriesId, line.number)}`
+  if (data.refilings.filter(each => each.state === 'open').length > 1) return 'refilings: two are open'
+  const cells = new Set<string>()
+  const holdersOf = new Map<string, number>()
+  for (const { id, containerId, cell, holdingIds } of data.holders) {
+    const key = cell && `${containerId}/${cell.page}/${cell.cell}/${cell.side}`
+    if (key && cells.has(key)) return `holders ${id}: its cell is taken`
+    if (key) cells.add(key)
+    for (const each of new Set(holdingIds)) holdersOf.set(each, (holdersOf.get(each) ?? 0) + 1)
+  }
+  for (const { id, number, name, isCutInTwo } of data.holdings)
+    if ((holdersOf.get(id) ?? 0) > (isCutInTwo ? 2 : 1)) return `holdings ${number} ${name}: it stands in more than one place`
   return null
 }
 

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
 import { ulid } from 'ulid'
 import {
   gatherFacts,
@@ -248,4 +249,28 @@ test('numbers far above the others are asked about: kept as older numbers until 
   expect(read(null)[2]).toMatchObject({ draft: { numberWritten: 5_310_472 }, questions: [] })
   // Beside a run that reaches there nothing is far.
   expect(gatherFacts(table, columns, { ...known, highestNumber: 5_310_000 }, 2026).farNumbers.from).toBeNull()
+})
+
+describe('line ends', () => {
+  const end = fc.constantFrom('\n', '\r\n', '\r')
+  const written = (text: string): string => (/[",\r\n]/.test(text) || text === '' ? `"${text.replaceAll('"', '""')}"` : text)
+  test('whatever ends each line, mixed in one file: every row is there, and what stands in quotes is as it was (property)', () => {
+    const cell = fc.constantFrom('Kelp', '6" tall', 'two\r\nlines', 'two\nlines', 'old\rend', 'so, "proud"', '')
+    fc.assert(
+      fc.property(fc.array(fc.tuple(cell, cell, end), { minLength: 1, maxLength: 30 }), end, (rows, first) => {
+        const text = `Name,Notes${first}${rows.map(([a, b, ends]) => `${written(a)},${written(b)}${ends}`).join('')}x,y`
+        const reading = readTable(new TextEncoder().encode(text))
+        if (!reading.ok) throw new Error(reading.code)
+        expect(reading.table.rows).toEqual([...rows.map(([a, b]) => [a, b]), ['x', 'y']])
+      }),
+    )
+  })
+  test('twenty rows with LF and three with CRLF are twenty-three', () => {
+    const text = `Name,Brand\n${'a,b\n'.repeat(20)}${'c,d\r\n'.repeat(3)}`
+    expect(readTable(new TextEncoder().encode(text))).toMatchObject({ ok: true, table: { rows: { length: 23 } } })
+  })
+  test('a quote that is never closed is said, at its line, before the file is read to its end', () => {
+    const text = `Name,Brand\na,b\n"${'c'.repeat(2_000_000)}`
+    expect(readTable(new TextEncoder().encode(text))).toMatchObject({ ok: false, code: 'cellTooLong', line: 3 })
+  })
 })

@@ -1,6 +1,7 @@
 import Papa from 'papaparse'
 import { type Decoded, decodeList, type Encoding } from './decode'
 import { restoreCell } from './formula'
+import { evenLines } from './lines'
 
 /** A list as it stands in the file: a row of headings and rows of cells, every row as wide as the headings. */
 export interface ListTable {
@@ -14,23 +15,28 @@ export type TableReading =
   | { readonly ok: true; readonly table: ListTable }
   | {
       readonly ok: false
-      readonly code: Exclude<Decoded, { ok: true }>['code'] | 'oneColumn' | 'noRows' | 'brokenQuotes'
+      readonly code: Exclude<Decoded, { ok: true }>['code'] | 'oneColumn' | 'noRows' | 'brokenQuotes' | 'cellTooLong'
       readonly line?: number
     }
 
 const DELIMITERS = [',', ';', '\t'] as const
 const MAX_COLUMNS = 200
+/** As much of a text as is looked at to tell its delimiter. */
+const LOOKED_AT = 200_000
 
 /**
  * Reads a delimited list by RFC 4180 (quotes, doubled quotes, line breaks inside quotes), with comma, semicolon or tab,
- * LF or CRLF. Blank lines at the end are not rows; blank lines between are, so that every line stays accounted for.
+ * LF, CRLF or CR, mixed or not. Blank lines at the end are not rows; blank lines between are, so that every line stays accounted for.
  */
 export function readTable(bytes: Uint8Array): TableReading {
   const decoded = decodeList(bytes)
   if (!decoded.ok) return decoded
-  const text = decoded.text.replace(/^\ufeff/, '').replace(/[\r\n]+$/, '')
-  const delimiter = likelyDelimiter(text)
-  const parsed = Papa.parse<string[]>(text, { delimiter, newline: newlineOf(text), skipEmptyLines: false })
+  const trimmed = decoded.text.replace(/^\ufeff/, '').replace(/[\r\n]+$/, '')
+  const delimiter = likelyDelimiter(trimmed)
+  const even = evenLines(trimmed, delimiter)
+  if (!even.ok) return even
+  const { text } = even
+  const parsed = Papa.parse<string[]>(text, { delimiter, newline: '\n', skipEmptyLines: false })
   const broken = parsed.errors.find(error => error.type === 'Quotes')
   if (broken) return { ok: false, code: 'brokenQuotes', line: (broken.row ?? 0) + 1 }
   const [headings = [], ...rows] = parsed.data
@@ -48,16 +54,13 @@ export function readTable(bytes: Uint8Array): TableReading {
 /** The delimiter that cuts the first lines into the most columns of equal count. */
 function likelyDelimiter(text: string): string {
   const scores = DELIMITERS.map(delimiter => {
-    const rows = Papa.parse<string[]>(text, { delimiter, preview: 40, newline: newlineOf(text) }).data
+    const even = evenLines(text.slice(0, LOOKED_AT), delimiter)
+    const rows = even.ok ? Papa.parse<string[]>(even.text, { delimiter, preview: 40, newline: '\n' }).data : []
     const width = rows[0]?.length ?? 0
     const agreeing = rows.filter(row => row.length === width).length
-    return { delimiter, score: width < 2 ? 0 : width * (agreeing / rows.length) }
+    return { delimiter, score: rows.length === 0 || width < 2 ? 0 : width * (agreeing / rows.length) }
   })
   return scores.reduce((best, each) => (each.score > best.score ? each : best)).delimiter
-}
-
-function newlineOf(text: string): '\r\n' | '\n' | '\r' {
-  return text.includes('\r\n') ? '\r\n' : text.includes('\n') || !text.includes('\r') ? '\n' : '\r'
 }
 
 function looksLikeMarkup(text: string): boolean {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { useDebounceFn, useLocalStorage, useMediaQuery } from '@vueuse/core'
+import { useDebounceFn, useMediaQuery } from '@vueuse/core'
+import { useKept } from '~/kit/useKept'
 import { computed, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
 import type { Holding } from '#core/catalog'
@@ -14,7 +15,7 @@ import { useFind } from './useFind'
 /** Find: what answers the ask lies on the mat; nothing asked, and everything lies there, by number. */
 const catalogue = useCatalogue()
 const find = useFind()
-const scale = useLocalStorage('mat-scale', 1.15)
+const scale = useKept('mat-scale', 1.15)
 const isPhone = useMediaQuery('(max-width: 639px)')
 const openId = shallowRef<string | null>(null)
 

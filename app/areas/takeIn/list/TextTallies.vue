@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Tally } from '#core/exchange'
+import { short } from '~/kit/grammar'
 import { importWords } from './words'
 
 /** Texts as they stand in the file, each with how often. */
@@ -14,7 +15,7 @@ const SHOWN = 12
       :key="text"
       class="mr-2 mb-1 inline-block max-w-80 truncate border border-line bg-wash px-1.5 align-bottom"
     >
-      {{ importWords.textCount(text, count) }}
+      {{ importWords.textCount(short(text), count) }}
     </span>
     <span v-if="texts.length > SHOWN" class="hint">{{ importWords.moreTexts(texts.length - SHOWN) }}</span>
   </p>

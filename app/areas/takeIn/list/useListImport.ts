@@ -2,6 +2,8 @@ import { onScopeDispose, shallowRef } from 'vue'
 import type { ImportChoices, ImportReport, TableReading } from '#core/exchange'
 import { hireExchange } from '~/areas/copies/useCopies'
 import { type Progress, withProgress, WorkStopped } from '~/data/call'
+import { keepForGood } from '~/data/keepForGood'
+import { troubleOf } from '~/data/storageTrouble'
 import type { ListView } from '~/data/exchange.worker'
 
 type Problem = Extract<TableReading, { ok: false }>
@@ -13,7 +15,7 @@ export function useListImport() {
   const problem = shallowRef<Problem | null>(null)
   const progress = shallowRef<Progress | null>(null)
   const taken = shallowRef<ImportReport | null>(null)
-  const stopped = shallowRef<WorkStopped['code'] | null>(null)
+  const stopped = shallowRef<WorkStopped['code'] | 'full' | null>(null)
   let crew = hireExchange()
   onScopeDispose(() => crew.end())
 
@@ -24,7 +26,7 @@ export function useListImport() {
         progress.value = told
       }, work)
     } catch (reason) {
-      stopped.value = reason instanceof WorkStopped ? reason.code : 'crashed'
+      stopped.value = reason instanceof WorkStopped ? reason.code : troubleOf(reason) === 'full' ? 'full' : 'crashed'
       // The stopped worker took the open list with it.
       view.value = null
       crew.end()
@@ -52,6 +54,7 @@ export function useListImport() {
     if (!report) return
     taken.value = report
     view.value = null
+    void keepForGood()
   }
   function startOver(): void {
     view.value = null

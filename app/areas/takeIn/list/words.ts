@@ -58,6 +58,7 @@ const PROBLEMS: Readonly<Record<Problem, string>> = {
   utf16: 'The file is saved as UTF-16. Please save it as CSV in UTF-8.',
   oneColumn: 'This is not a table: no comma, semicolon or tab divides its lines into columns.',
   noRows: 'There are headings but no rows below them.',
+  cellTooLong: 'One cell is longer than any set could be described: a quotation mark that was never closed, perhaps. Nothing was taken.',
   brokenQuotes: 'A quotation mark is opened and never closed, so the rows cannot be told apart.',
 }
 
@@ -151,5 +152,8 @@ export const importWords = {
   another: 'Bring in another list',
   placeThem: 'Give them places',
   cancelled: 'Stopped. Nothing was taken in.',
+  full:
+    'The storage of this browser is full. Nothing was taken in, and what ' +
+    'was there is safe. Make room under Copies, and try it once more.',
   crashed: 'The reading broke off. Nothing was taken in; please try once more.',
 } as const

@@ -29,6 +29,7 @@ import { takeInWords } from '~/areas/takeIn/words'
 import { placeWords } from '~/data/words'
 import { shellWords } from '~/shell/words'
 import { useAdvice } from '~/areas/takeIn/advice/useAdvice'
+import { keepForGood } from '~/data/keepForGood'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
 import { usePile } from '~/areas/takeIn/pile/usePile'
@@ -100,6 +101,7 @@ async function capture(isAllTheWay: boolean): Promise<void> {
   })
   if (!holding) return notices.tell(pileWords.stripGone, 'care')
   draft.next()
+  void keepForGood()
   if (pile.pack && draftId) pile.pack = afterCapture(pile.pack, draftId, holding.id)
   const stage = stageOf(holding)
   notices.tell(

@@ -28,6 +28,7 @@ async function take(list: readonly File[]): Promise<void> {
   const refused: string[] = []
   if (crews.length === 0) crews = [hireExchange(), hireExchange()]
   let next = 0
+  let isFull = false
   await Promise.all(
     crews.map(async crew => {
       while (next < list.length && !isStopped) {
@@ -36,7 +37,10 @@ async function take(list: readonly File[]): Promise<void> {
         const file = list[index] as File
         const outcome = await crew.run(api => api.addPicture(file)).catch(() => null)
         if (outcome?.ok) outcomes[index] = outcome.hash
-        else refused.push(file.name)
+        else {
+          refused.push(file.name)
+          if (outcome?.code === 'full') isFull = true
+        }
         busy.value = { done: (busy.value?.done ?? 0) + 1, total: list.length }
       }
     }),
@@ -45,7 +49,11 @@ async function take(list: readonly File[]): Promise<void> {
   const hashes = outcomes.filter(hash => hash !== null)
   emit('photos', hashes)
   notices.tell(
-    list.length === 1 && refused.length === 1 ? takeInWords.photoProblem.notAPicture : pileWords.photosIn(hashes.length, refused),
+    isFull
+      ? takeInWords.photoProblem.full
+      : list.length === 1 && refused.length === 1
+        ? takeInWords.photoProblem.notAPicture
+        : pileWords.photosIn(hashes.length, refused),
     refused.length > 0 ? 'care' : undefined,
   )
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useLocalStorage } from '@vueuse/core'
+import { useKept } from '~/kit/useKept'
 import { useRouter } from 'vue-router'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
@@ -11,7 +11,7 @@ import { usePile } from './usePile'
 const open = defineModel<boolean>('open', { required: true })
 const pile = usePile()
 const router = useRouter()
-const minutes = useLocalStorage('minutes', 10)
+const minutes = useKept('minutes', 10)
 const pack = computed(() => pile.packFor(Math.min(480, Math.max(0, minutes.value))))
 const isEmpty = computed(() => Object.values(pile.counts).every(count => count === 0))
 const pace = computed(() =>

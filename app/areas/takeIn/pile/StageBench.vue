@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
+import { useKept } from '~/kit/useKept'
 import { Check, SkipForward } from 'lucide-vue-next'
 import { computed, nextTick, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -31,7 +31,7 @@ const pile = usePile()
 const { codeOf } = useDescribe()
 useAdvice().open()
 pile.open()
-const isAllTheWay = useLocalStorage('all-the-way', false)
+const isAllTheWay = useKept('all-the-way', false)
 const panel = useTemplateRef<{ finish: () => Promise<void> }>('panel')
 const skipped = shallowRef<ReadonlySet<string>>(new Set())
 const doneHere = shallowRef(0)

@@ -1,0 +1,65 @@
+import 'fake-indexeddb/auto'
+import { afterEach, describe, expect, test } from '@jest/globals'
+import { ulid } from 'ulid'
+import { factsOf } from '../../tests/support/facts'
+import { troubleOf } from '~/data/storageTrouble'
+import { commands, undo, redo, YondercrestDb } from './index'
+
+let opened: YondercrestDb[] = []
+afterEach(async () => {
+  await Promise.all(opened.map(db => db.delete()))
+  opened = []
+})
+async function room(): Promise<YondercrestDb> {
+  const db = new YondercrestDb(`storage-${ulid()}`)
+  opened.push(db)
+  await commands.startEmpty(db)
+  return db
+}
+const hashOf = (letter: string): string => letter.repeat(64)
+async function picture(db: YondercrestDb, letter: string): Promise<void> {
+  const hash = hashOf(letter)
+  const bytes = Uint8Array.from([1, 2, 3]).buffer
+  await commands.addPicture(db, { hash, type: 'image/png', bytes, widthPx: 1, heightPx: 1 }, { hash, bytes }, { hash, map: bytes })
+}
+const unplaced = { place: null, state: 'toFile' as const, draftId: null, written: '' }
+
+describe('room in the browser', () => {
+  test('pictures that nothing names go; those of sets, of packaging, and of what undo would bring back stay', async () => {
+    const db = await room()
+    for (const letter of 'abcde') await picture(db, letter)
+    await commands.takeIn(
+      db,
+      factsOf('Kelp Study', { pictureHash: hashOf('a'), packaging: 'whole', packagingPictureHash: hashOf('b') }),
+      unplaced,
+    )
+    const gone = await commands.takeIn(db, factsOf('Limpets', { pictureHash: hashOf('c') }), unplaced)
+    await commands.removeHolding(db, gone.id)
+    expect((await commands.storageUse(db)).unnamedPictures).toEqual({ count: 2, bytes: 6 })
+    expect(await commands.sweepPictures(db)).toBe(2)
+    expect((await db.pictures.toCollection().primaryKeys()).sort()).toEqual(['a', 'b', 'c'].map(hashOf))
+    expect([await db.thumbs.count(), await db.inkMaps.count()]).toEqual([3, 3])
+    await undo(db)
+    expect((await db.records('holdings').toArray()).map(set => set.pictureHash).sort()).toEqual([hashOf('a'), hashOf('c')])
+  })
+  test('steps forgotten: everything is as it was, nothing can be undone, and the next number is the next', async () => {
+    const db = await room()
+    await commands.takeIn(db, factsOf('Kelp Study'), unplaced)
+    await commands.takeIn(db, factsOf('Limpets'), unplaced)
+    await undo(db)
+    const before = await commands.readCatalogue(db)
+    expect(await commands.forgetSteps(db)).toBe(3)
+    expect(await commands.readCatalogue(db)).toEqual(before)
+    expect([await undo(db), await redo(db)]).toEqual([null, null])
+    expect([...(await commands.nextNumbers(db)).values()]).toEqual([3])
+    expect((await commands.storageUse(db)).steps).toEqual({ count: 0, bytes: 0 })
+  })
+})
+
+test('a full disk is told from other trouble, however deep the reason lies, and after it has crossed a worker', () => {
+  const quota = new DOMException('no room', 'QuotaExceededError')
+  expect(troubleOf(quota)).toBe('full')
+  expect(troubleOf({ name: 'AbortError', inner: { name: 'AbortError', inner: quota } })).toBe('full')
+  expect(troubleOf(new Error('Uncaught QuotaExceededError: no room'))).toBe('full')
+  expect([troubleOf(new Error('refused: brands')), troubleOf(null), troubleOf('text')]).toEqual(['other', 'other', 'other'])
+})
