@@ -1,9 +1,8 @@
 import { useEventListener } from '@vueuse/core'
 import { shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
+import { AREAS } from '~/areas'
 import { useSteps } from './useSteps'
-
-export const AREA_PATHS = ['/', '/take-in', '/storeroom', '/index'] as const
 
 function isTyping(target: EventTarget | null): boolean {
   return (
@@ -35,8 +34,8 @@ export function useKeys() {
   })
 
   function actionFor(key: string): (() => void) | undefined {
-    const area = AREA_PATHS[Number(key) - 1]
-    if (area) return () => void router.push(area)
+    const area = AREAS[Number(key) - 1]
+    if (area) return () => void router.push(area.path)
     const actions: Readonly<Record<string, () => void>> = {
       '/': () => document.getElementById('ask')?.focus(),
       n: () => void router.push('/take-in'),

@@ -1,9 +1,9 @@
+import { AREAS } from '~/areas'
 import type { DatabaseTrouble } from '~/db'
 import { counted, figure, moment } from '~/kit/grammar'
 
 export const shellWords = {
   name: 'Yondercrest',
-  areas: { find: 'Find', takeIn: 'Take in', storeroom: 'Storeroom', index: 'Index' },
   areasLabel: 'Areas',
   ask: 'What do you want to make, or what are you looking for?',
   askLabel: 'Ask',
@@ -64,7 +64,7 @@ export const shortcutWords: readonly (readonly [keys: string, what: string])[] =
   ['n', 'Take in a new set'],
   ['u', 'Undo the last step'],
   ['shift u', 'Do it again'],
-  ['1 to 4', 'Find, Take in, Storeroom, Index'],
+  [`1 to ${AREAS.length}`, AREAS.map(area => area.word).join(', ')],
   ['?', 'These keys'],
   ['arrows', 'Walk along the mat, the ridge or a row'],
   ['Enter', 'Open what is marked'],

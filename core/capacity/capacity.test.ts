@@ -19,6 +19,7 @@ import {
   liftOf,
   lightHarmed,
   nnls,
+  oddLengths,
   outlookOf,
   shelfHeightMm,
   stickyBeside,
@@ -143,6 +144,42 @@ describe('thickness learnt from filled lengths', () => {
       }
     }
     expect(inside / all).toBeGreaterThan(0.93)
+  })
+  test('measures that contradict each other make it unsure: the same forty as 200 and as 120 mm', () => {
+    const measured = lengths([
+      [200, { clear: 40 }],
+      [120, { clear: 40 }],
+    ])
+    const learnt = learnThickness(measured, kindOf).get('clear/pocket')
+    expect(learnt?.mm).toBeCloseTo(4, 0)
+    // Each lane says 5 or 3: the mean of the two is no surer than half of what lies between them.
+    expect(learnt?.plusMinusMm).toBeGreaterThan(1)
+    expect(
+      learnThickness(
+        lengths([
+          [160, { clear: 40 }],
+          [161, { clear: 40 }],
+        ]),
+        kindOf,
+      ).get('clear/pocket')?.plusMinusMm,
+    ).toBeLessThan(0.2)
+  })
+  test('one that the others contradict is pointed out, and no other (seeds 1 to 40)', () => {
+    let told = 0
+    for (let seed = 1; seed <= 40; seed += 1) {
+      let state = seed
+      const draw = (): number => (state = (state * 48271) % 2147483647) / 2147483647
+      const honest = Array.from({ length: 8 }, () => {
+        const counts = { clear: 10 + Math.floor(draw() * 20), die: 5 + Math.floor(draw() * 20) }
+        return [counts.clear * 5.5 + counts.die * 2.6 + (draw() + draw() + draw() - 1.5) * 4, counts] as const
+      })
+      expect(oddLengths(lengths(honest), kindOf)).toEqual([])
+      const [first, ...rest] = honest
+      if (!first) throw new Error('lanes')
+      const odd = oddLengths(lengths([[first[0] + 90, first[1]], ...rest]), kindOf)
+      if (odd.length === 1 && odd[0]?.id === 'm0') told += 1
+    }
+    expect(told).toBeGreaterThanOrEqual(38)
   })
   test('one pure lane teaches its kind and leaves the others as is usual', () => {
     const table = learnThickness(

@@ -6,6 +6,8 @@ export { arrivalsOf, capOf, type CapState, type Outlook, outlookOf } from './out
 export {
   countsOf,
   learnThickness,
+  type OddLength,
+  oddLengths,
   type LearntThickness,
   thicknessIn,
   thicknessKey,

@@ -1,6 +1,6 @@
 import type { Holder, HolderKind, Holding, Kind, MeasuredLength } from '#core/catalog'
 import type { ContainerRow } from '#core/room'
-import { inverseSymmetric, nnls } from './nnls'
+import { inverseSymmetric, nnls, type Rows } from './nnls'
 
 /** Depth of a filled holder whose kind nobody has named; common practice for a pocketed set. */
 export const UNKNOWN_THICKNESS_MM = 6
@@ -36,37 +36,102 @@ export function countsOf(row: ContainerRow, lane: number, holdingOf: (id: string
   return [...counts.values()]
 }
 
+interface Fit {
+  readonly keys: readonly string[]
+  readonly mm: readonly number[]
+  /** Covariance of `mm`. */
+  readonly spread: Rows | null
+  readonly off: readonly number[]
+  /** How far a measured length is off, as the measures themselves say: never less than a ruler is. */
+  readonly errorMm: number
+}
+const countIn = ({ stood }: MeasuredLength, key: string): number =>
+  stood.find(each => thicknessKey(each.kindId, each.holder) === key)?.count ?? 0
+
+/**
+ * The fit, twice: first as if every length were as sure as a ruler; then with the error that the misfit shows (the Birge
+ * ratio, Birge 1932, Phys. Rev. 40, 207: chi squared over the degrees of freedom, where it is more than one).
+ */
+function fitLengths(measured: readonly MeasuredLength[], kindOf: (id: string) => Kind | undefined): Fit {
+  const held = [
+    ...new Map(measured.flatMap(each => each.stood).map(each => [thicknessKey(each.kindId, each.holder), each])).entries(),
+  ].sort(([a], [b]) => (a < b ? -1 : 1))
+  const keys = held.map(([key]) => key)
+  const usual = held.map(([, { kindId }]) => usualThickness(kindId ? kindOf(kindId) : undefined))
+  const off = usual.map(mm => Math.max(0.5, USUAL_OFF * mm))
+  const counts = measured.map(each => keys.map(key => countIn(each, key)))
+  const solve = (errorMm: number) => {
+    const rows = [
+      ...counts.map(row => row.map(count => count / errorMm)),
+      ...keys.map((_, at) => keys.map((_, column) => (column === at ? 1 / (off[at] ?? 1) : 0))),
+    ]
+    const right = [...measured.map(each => each.filledMm / errorMm), ...usual.map((mm, at) => mm / (off[at] ?? 1))]
+    const mm = nnls(rows, right)
+    const misfit = rows.reduce(
+      (sum, row, at) => sum + (row.reduce((each, value, i) => each + value * (mm[i] ?? 0), 0) - (right[at] ?? 0)) ** 2,
+      0,
+    )
+    return { rows, mm, misfit }
+  }
+  const first = solve(RULER_MM)
+  // As many unknowns as beliefs about them: the measures are what is left over.
+  const errorMm = RULER_MM * Math.sqrt(Math.max(1, first.misfit / Math.max(1, measured.length)))
+  const { rows, mm } = errorMm > RULER_MM ? solve(errorMm) : first
+  const normal = keys.map((_, i) => keys.map((_, j) => rows.reduce((sum, row) => sum + (row[i] ?? 0) * (row[j] ?? 0), 0)))
+  return { keys, mm, spread: inverseSymmetric(normal), off, errorMm }
+}
+
 /**
  * Thickness by kind and holder, learnt from filled lengths: non-negative least squares over what stood in the measured
  * lanes, with the usual thickness of each kind as what is believed before (so that a mixture measured once moves every
- * part of it a little, and what was never measured stays as usual). Uncertainty from the inverse of the normal matrix.
+ * part of it a little, and what was never measured stays as usual). Uncertainty from the inverse of the normal matrix, and
+ * from how the measures disagree.
  */
 export function learnThickness(measured: readonly MeasuredLength[], kindOf: (id: string) => Kind | undefined): ThicknessTable {
-  const keys = [
-    ...new Map(measured.flatMap(each => each.stood).map(each => [thicknessKey(each.kindId, each.holder), each])).entries(),
-  ].sort(([a], [b]) => (a < b ? -1 : 1))
-  if (keys.length === 0) return new Map()
-  const usual = keys.map(([, { kindId }]) => usualThickness(kindId ? kindOf(kindId) : undefined))
-  const off = usual.map(mm => Math.max(0.5, USUAL_OFF * mm))
-  const rows: number[][] = []
-  const right: number[] = []
-  for (const { stood, filledMm } of measured) {
-    rows.push(keys.map(([key]) => (stood.find(each => thicknessKey(each.kindId, each.holder) === key)?.count ?? 0) / RULER_MM))
-    right.push(filledMm / RULER_MM)
-  }
-  keys.forEach((_, at) => {
-    rows.push(keys.map((_, column) => (column === at ? 1 / (off[at] ?? 1) : 0)))
-    right.push((usual[at] ?? 0) / (off[at] ?? 1))
-  })
-  const found = nnls(rows, right)
-  const normal = keys.map((_, i) => keys.map((_, j) => rows.reduce((sum, row) => sum + (row[i] ?? 0) * (row[j] ?? 0), 0)))
-  const spread = inverseSymmetric(normal)
+  if (measured.length === 0) return new Map()
+  const { keys, mm, spread, off } = fitLengths(measured, kindOf)
   return new Map(
-    keys.map(([key], at) => {
+    keys.map((key, at) => {
       const sd = Math.sqrt(spread?.[at]?.[at] ?? (off[at] ?? 1) ** 2)
-      return [key, { mm: found[at] ?? 0, plusMinusMm: 1.96 * sd, isLearnt: sd < LEARNT * (off[at] ?? 1) }]
+      return [key, { mm: mm[at] ?? 0, plusMinusMm: 1.96 * sd, isLearnt: sd < LEARNT * (off[at] ?? 1) }]
     }),
   )
+}
+
+/** A measured length that does not go with the others. */
+export interface OddLength {
+  readonly id: string
+  readonly filledMm: number
+  /** What the other lanes would make of it. */
+  readonly expectedMm: number
+}
+/** Further off than this many standard deviations is no chance. */
+const ODD_FROM = 3
+const LEAST_ODD_MM = 10
+/** With more lanes than this, one odd one hardly moves the fit: it is held against the fit with itself. */
+const LEFT_OUT_ALONE = 60
+
+/** Measured lengths that the others contradict: a slip of the ruler, or something else stood there. O(lanes x fit). */
+export function oddLengths(measured: readonly MeasuredLength[], kindOf: (id: string) => Kind | undefined): readonly OddLength[] {
+  const all = measured.length > LEFT_OUT_ALONE ? fitLengths(measured, kindOf) : null
+  return measured.flatMap((each): OddLength[] => {
+    const { keys, mm, spread, errorMm } =
+      all ??
+      fitLengths(
+        measured.filter(other => other !== each),
+        kindOf,
+      )
+    const counts = keys.map(key => countIn(each, key))
+    // What none of the others holds is not known, and contradicts nothing.
+    if (each.stood.some(({ kindId, holder }) => !keys.includes(thicknessKey(kindId, holder)))) return []
+    const expectedMm = counts.reduce((sum, count, at) => sum + count * (mm[at] ?? 0), 0)
+    const variance = counts.reduce(
+      (sum, count, i) => sum + count * counts.reduce((inner, other, j) => inner + other * (spread?.[i]?.[j] ?? 0), 0),
+      errorMm ** 2,
+    )
+    const missMm = Math.abs(each.filledMm - expectedMm)
+    return missMm > LEAST_ODD_MM && missMm > ODD_FROM * Math.sqrt(variance) ? [{ id: each.id, filledMm: each.filledMm, expectedMm }] : []
+  })
 }
 
 export const usualThickness = (kind: Kind | undefined): number => kind?.typicalThicknessMm ?? UNKNOWN_THICKNESS_MM

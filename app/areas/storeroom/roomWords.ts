@@ -170,6 +170,7 @@ export const roomWords = {
     `${mm.toFixed(1)} mm as is usual; what was measured says too little yet (plus or minus ${off.toFixed(1)})`,
   measuredLanes: 'Measured lanes',
   forget: 'Forget it',
+  odd: (expected: string) => `The other lanes would make it about ${expected}. Was something else there? Measure it once more.`,
   noLanes: 'No lane was measured yet.',
   // Lifting
   liftTitle: 'Weight and lifting',

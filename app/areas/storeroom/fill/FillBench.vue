@@ -3,7 +3,7 @@ import { ArrowLeft, X } from 'lucide-vue-next'
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import { GRIPS } from '#core/catalog'
-import { lightHarmed, stickyBeside, thicknessKey, usualThickness } from '#core/capacity'
+import { lightHarmed, stickyBeside, thicknessKey, usualThickness, oddLengths } from '#core/capacity'
 import KField from '~/kit/KField.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { useDescribe } from '~/data/useDescribe'
@@ -71,6 +71,10 @@ const nameOf = (id: string): string => {
   const holding = catalogue.tables?.holdings.get(id)
   return holding ? numberAndName(holding) : ''
 }
+/** What the other lanes would make of a length that does not go with them, by the measure. */
+const odd = computed(
+  () => new Map(oddLengths(measured.value, id => catalogue.tables?.kinds.get(id)).map(({ id, expectedMm }) => [id, expectedMm])),
+)
 /** The lane that was measured: its container, and which of its lanes where it has more. */
 const laneText = ({ container, lane }: (typeof measured.value)[number]): string =>
   !container ? '' : container.lanes > 1 ? `${container.name}, ${laneName(lane, container.lanes)}` : container.name
@@ -153,7 +157,10 @@ const HOURS = [1, 2, 8] as const
         <p v-if="measured.length === 0" class="hint">{{ roomWords.noLanes }} {{ roomWords.measureLead }}</p>
         <ul>
           <li v-for="each in measured" :key="each.id" class="flex items-center justify-between gap-3 border-b border-line">
-            <span class="figures">{{ laneText(each) }}: {{ lengthText(each.filledMm) }}</span>
+            <span class="figures">
+              {{ laneText(each) }}: {{ lengthText(each.filledMm) }}
+              <span v-if="odd.has(each.id)" class="block text-ochre" data-odd>{{ roomWords.odd(lengthText(odd.get(each.id) ?? 0)) }}</span>
+            </span>
             <button
               type="button"
               class="head-button"

@@ -5,6 +5,7 @@ import { blankBrand, type Brand, KIND_FAMILIES } from '#core/catalog'
 import type { NameList, NameRecord } from '#core/classing'
 import { wordsFit } from '#core/exchange'
 import { readLength } from '#core/units'
+import { keepTyped } from '~/kit/typed'
 import KField from '~/kit/KField.vue'
 import { useRoomWorker } from '~/data/useRoomWorker'
 import { commands, database } from '~/db'
@@ -55,12 +56,12 @@ const listed = (text: string): string[] =>
     .map(each => each.trim())
     .filter(Boolean)
 
-watch(
-  () => record,
-  () => {
-    const brand = asBrand()
-    problem.value = ''
-    Object.assign(texts, {
+let begunWith = { ...texts }
+function textsOf(): typeof texts {
+  const brand = asBrand()
+  return {
+    ...texts,
+    ...{
       name: record.name,
       variants: brand.variants.join(', '),
       abbreviation: brand.abbreviation ?? '',
@@ -82,7 +83,17 @@ watch(
         : {}),
       seeAlso:
         'seeAlsoIds' in record ? record.seeAlsoIds.flatMap(id => others.value.find(each => each.id === id)?.name ?? []).join(', ') : '',
-    })
+    },
+  }
+}
+watch(
+  () => record,
+  (_now, before) => {
+    const fresh = textsOf()
+    problem.value = ''
+    // It changed meanwhile, by a join or in another tab: what was typed stays.
+    Object.assign(texts, before?.id === record.id ? keepTyped({ ...texts }, begunWith, fresh) : fresh)
+    begunWith = fresh
   },
   { immediate: true },
 )
