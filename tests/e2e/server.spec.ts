@@ -37,10 +37,16 @@ test('the demo room is a whole archive; nothing else is served, and nothing is t
   expect((await room.body()).subarray(0, 2).toString()).toBe('PK')
   expect(await (await request.get('/api/start')).json()).toMatchObject({ demo: true })
   for (const path of ['/api/demo-room', '/api/start', '/api/camera']) {
-    const answer = await request.post(path, { data: 'x'.repeat(1000) })
-    // Refused, or the plain shell: never what the route gives.
-    expect(answer.status() >= 400 || (answer.headers()['content-type'] ?? '').includes('text/html')).toBe(true)
+    for (const method of ['POST', 'PUT', 'DELETE'])
+      expect([method, (await request.fetch(path, { method, data: 'x'.repeat(1000) })).status()]).toEqual([method, 405])
   }
+  for (const path of ['/api/none', '/api', '/api/start/more']) expect([path, (await request.get(path)).status()]).toEqual([path, 404])
   for (const path of ['/api/none', '/api/../package.json', '/_nuxt/../../package.json'])
     expect(await (await request.get(path)).text()).not.toContain('"devDependencies"')
+})
+
+test('another name for this machine is refused: no page of elsewhere can ask through it', async ({ request }) => {
+  for (const host of ['evil.example', 'evil.example:4173', '127.0.0.1.evil.example'])
+    expect([host, (await request.get('/api/start', { headers: { host } })).status()]).toEqual([host, 421])
+  expect((await request.get('/api/start', { headers: { host: 'localhost:4173' } })).status()).toBe(200)
 })

@@ -55,3 +55,51 @@ test('a zone that one tab is re-filing is not ended from another, and no second 
   await told(other, 'The re-filing under way needs it.')
   await expect(other.getByRole('button', { name: /^Thin dies/ })).toBeVisible()
 })
+
+test('a newer version in another tab: this one says so, and writes no more', async ({ page }) => {
+  await openDemo(page)
+  await page.evaluate(async () => {
+    const open = indexedDB.open('yondercrest', 1000)
+    await new Promise(resolve => {
+      open.onsuccess = resolve
+    })
+    open.result.close()
+  })
+  await expect(page.locator('[data-trouble]')).toContainText('A newer version is at work')
+})
+
+test('an older tab holds the room: it is said, and goes on by itself once that tab is closed', async ({ page, context }) => {
+  const older = await context.newPage()
+  await older.route('**/*', route => route.fulfill({ contentType: 'text/html', body: '<!doctype html><title>Older</title>' }))
+  await older.goto('/')
+  await older.evaluate(async () => {
+    const open = indexedDB.open('yondercrest', 20)
+    await new Promise(resolve => {
+      open.onsuccess = resolve
+    })
+  })
+  await page.goto('/')
+  await expect(page.locator('[data-trouble]')).toContainText('Another tab holds the room')
+  await older.close()
+  await expect(page.locator('[data-trouble]')).toHaveCount(0)
+})
+
+test('a room that was begun and undone is never replaced by the demo room', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/copies')
+  await page.getByRole('button', { name: 'Start empty' }).click()
+  await page.getByRole('status').filter({ hasText: 'The room is empty' }).waitFor()
+  const undoOnce = async (says: string): Promise<void> => {
+    await page.getByRole('button', { name: 'Undo', exact: true }).click()
+    await page.getByRole('status').filter({ hasText: says }).waitFor()
+  }
+  await undoOnce('Undone: started empty')
+  await undoOnce('Undone: loaded the demo room')
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'A place for every set' })).toBeVisible()
+  const { journal } = await databaseOf(page, ['journal'])
+  expect((journal as { command: string; state: string }[]).map(step => [step.command, step.state])).toEqual([
+    ['loadDemo', 'undone'],
+    ['startEmpty', 'undone'],
+  ])
+})

@@ -131,7 +131,7 @@ const HOURS = [1, 2, 8] as const
           </span>
           <span class="col-span-2 text-[0.94rem] figures sm:col-span-1">
             <span class="font-semibold">
-              {{ storeroomWords.full(Math.round(each.share * 100), true) }}{{ each.row.container.cells ? '' : ':' }}
+              {{ storeroomWords.full(Math.round(each.share * 100), true) }}{{ each.row.container.cells ? '' : ': ' }}
             </span>
             <template v-if="!each.row.container.cells">
               <span :class="each.outlook.state === 'over' ? 'text-berry' : each.outlook.state === 'room' ? '' : 'text-ochre'">

@@ -99,7 +99,7 @@ async function leave(keepsRule: boolean): Promise<void> {
           </p>
           <ul class="text-[0.92rem]">
             <li v-for="part in step.parts.slice(0, at === 0 ? step.parts.length : 2)" :key="part.ids[0]">
-              <span class="text-night">{{ names(part.ids) }}{{ isOntoTable(step) ? '' : ',' }}</span>
+              <span class="text-night">{{ isOntoTable(step) ? names(part.ids) : `${names(part.ids)}, ` }}</span>
               <span v-if="!isOntoTable(step)" class="text-quiet">
                 {{ part.behindId === null ? refileWords.front : refileWords.behind(holderText(part.behindId)) }}
               </span>

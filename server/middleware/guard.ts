@@ -1,0 +1,30 @@
+import { createError, defineEventHandler, getRequestURL, setHeader } from 'h3'
+
+/** The routes there are; every one is asked, none is told anything. */
+const ROUTES: readonly string[] = ['/api/start', '/api/demo-room', '/api/camera']
+const METHODS: readonly string[] = ['GET', 'HEAD']
+
+/**
+ * Names this server answers to: loopback, and the host that it was told to listen on. Anything else is another site's name
+ * for it (DNS rebinding).
+ */
+function isOwnHost(host: string): boolean {
+  const name = host.replace(/:\d+$/, '').toLowerCase()
+  const own = process.env.NITRO_HOST ?? process.env.HOST
+  return (
+    ['localhost', '127.0.0.1', '[::1]'].includes(name) ||
+    (own !== undefined && (own === '0.0.0.0' || own === '::' || name === own.toLowerCase()))
+  )
+}
+
+/** Refuses what is not asked as it should be, before any route is. */
+export default defineEventHandler(event => {
+  if (!isOwnHost(event.node.req.headers.host ?? ''))
+    throw createError({ statusCode: 421, statusMessage: 'Not the host that was asked for' })
+  const { pathname } = getRequestURL(event)
+  if (!pathname.startsWith('/api/') && pathname !== '/api') return
+  if (!ROUTES.includes(pathname)) throw createError({ statusCode: 404, statusMessage: 'There is nothing here' })
+  if (METHODS.includes(event.method)) return
+  setHeader(event, 'allow', METHODS.join(', '))
+  throw createError({ statusCode: 405, statusMessage: 'This can only be read' })
+})
