@@ -18,7 +18,8 @@ export function legendOf(
 /**
  * What a mark means already, when it is to mean something else: a mark has exactly one meaning, large or small letters
  * alike. null: it is free. `own` is the way, or the id of the kind, that it is for.
- * @example secondMeaning('w', 'layersWith', legendOf(marks, [{ id, name: 'Wood mounted', suffix: 'W' }]))?.kind?.name //=> 'Wood mounted'
+ * @example secondMeaning('w', 'layersWith', legendOf(marks, [{ id: 'k', name: 'Wood mounted', suffix: 'W' }]))?.kind?.name
+ * //=> 'Wood mounted'
  */
 export function secondMeaning(mark: string, own: string, legend: readonly LegendLine[]): LegendLine | null {
   const asked = mark.trim().toLowerCase()

@@ -56,7 +56,7 @@ const heightOf = (row: readonly Size[]): number => Math.max(0, ...row.map(front 
  * A piece of furniture with its containers seen from the front, in true proportion. `shelves` are its containers shelf by
  * shelf from the top. Boards lie as measured; where they are not, as is usual, and higher where what stands below needs
  * it. O(n).
- * @example layElevation(bookcase, [[bin1, bin2], []]) //=> { widthMm: 415, heightMm: ..., boardsMm: [410, 80], fronts: [...] }
+ * @example layElevation(bookcase, [[bin1, bin2], []]).boardsMm //=> [410, 80]
  */
 export function layElevation(fixture: Fixture, shelves: readonly (readonly Container[])[]): Elevation {
   const laid = shelves.map(containers => rowsOf(containers, fixture.widthMm ?? WIDEST_MM))

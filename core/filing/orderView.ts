@@ -38,7 +38,7 @@ function groupOf(
 
 /**
  * All sets of some containers in another order, to look at: nothing is moved and every address stays. O(n log n).
- * @example viewInOrder(rows, 'number', facts) //=> sets by number, with the numbers that are not there
+ * @example viewInOrder(rows, 'number', facts).map(entry => entry.holding.number) //=> [1, 2, 5]
  */
 export function viewInOrder(rows: readonly ContainerRow[], by: FilingKey['by'], facts: ViewFacts): readonly ViewEntry[] {
   const keys: readonly FilingKey[] = [

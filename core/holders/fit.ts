@@ -25,7 +25,7 @@ export type FitResult =
 /**
  * Does it fit, and what if not: every way that works, in the owner's order; what they would never do is left out. A
  * holder that takes any size takes everything.
- * @example fitHolder(contents, pocket5x7, habits) //=> { fits: true, answers: [{ way: 'snug', spareWidthMm: 0.9, ... }] }
+ * @example fitHolder(contents, pocket, habits).answers[0].way //=> 'loose'
  */
 export function fitHolder(contents: Contents, type: HolderType, habits: FitHabits, tries: Tries = { left: TRIES_A_QUESTION }): FitResult {
   if (!type.inner) return { fits: true, answers: [freely(contents)] }

@@ -47,7 +47,7 @@ export function writeByPattern(pattern: string, place: AddressedPlace): string {
 /**
  * The short address written on labels and in the index, the owner's way or the usual one.
  * @example shortAddress(placement) //=> 'B4-11'
- * @example shortAddress(placement, { caseRack: 'CD {position}' }) //=> 'CD 17'
+ * @example shortAddress(placement, { bin: 'CD {position}' }) //=> 'CD 11'
  */
 export function shortAddress(place: AddressedPlace, patterns: AddressPatterns = {}): string {
   return writeByPattern(patternFor(place.container, patterns), place)
