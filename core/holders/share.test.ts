@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { blankHolding, type HolderType, START_HABITS, START_HOLDER_TYPES } from '#core/catalog'
+import { EPSILON_MM } from '#core/units'
 import { type Contents, contentsOf, cutsFor, filledThicknessMm, openingFor, shareHolder } from './index'
 
 const INCH = 25.4
@@ -19,6 +20,9 @@ const sheet = (widthMm: number, heightMm: number, thicknessMm = 3): Contents => 
 const sides = fc.double({ min: 15, max: 120, noNaN: true })
 const small = fc.record({ w: sides, h: sides, t: fc.double({ min: 0.5, max: 5, noNaN: true }) }).map(({ w, h, t }) => sheet(w, h, t))
 
+/** Two lengths closer than the house's tolerance are one length; the rest is what sums of decimals leave. */
+const SAME_MM = EPSILON_MM + 1e-9
+
 describe('small sets that share a holder', () => {
   test('those that share lie inside the opening, none over another; the first is always among them (property)', () => {
     fc.assert(
@@ -33,15 +37,15 @@ describe('small sets that share a holder', () => {
           expect(shared.members.length).toBeGreaterThan(1)
           const opening = openingFor(type, Math.max(...shared.members.map(at => sets[at]?.thicknessMm ?? 0)), true)
           for (const [at, laid] of shared.laid.entries()) {
-            expect(laid.xMm).toBeGreaterThanOrEqual(-1e-6)
-            expect(laid.xMm + laid.widthMm).toBeLessThanOrEqual((opening?.widthMm ?? 0) + 1e-6)
-            expect(laid.yMm + laid.heightMm).toBeLessThanOrEqual((opening?.heightMm ?? 0) + 1e-6)
+            expect(laid.xMm).toBeGreaterThanOrEqual(-SAME_MM)
+            expect(laid.xMm + laid.widthMm).toBeLessThanOrEqual((opening?.widthMm ?? 0) + SAME_MM)
+            expect(laid.yMm + laid.heightMm).toBeLessThanOrEqual((opening?.heightMm ?? 0) + SAME_MM)
             for (const other of shared.laid.slice(at + 1)) {
               const isApart =
-                laid.xMm + laid.widthMm <= other.xMm + 1e-6 ||
-                other.xMm + other.widthMm <= laid.xMm + 1e-6 ||
-                laid.yMm + laid.heightMm <= other.yMm + 1e-6 ||
-                other.yMm + other.heightMm <= laid.yMm + 1e-6
+                laid.xMm + laid.widthMm <= other.xMm + SAME_MM ||
+                other.xMm + other.widthMm <= laid.xMm + SAME_MM ||
+                laid.yMm + laid.heightMm <= other.yMm + SAME_MM ||
+                other.yMm + other.heightMm <= laid.yMm + SAME_MM
               expect(isApart).toBe(true)
             }
           }
