@@ -60,3 +60,6 @@ export async function withProgress<R>(
     show(null)
   }
 }
+
+/** A record of the screen as plain data, for a worker or the database: what Vue watches cannot be handed over. */
+export const plainly = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T

@@ -94,3 +94,35 @@ test('two tabs take in at once and never give one number twice', async ({ page, 
   expect(new Set(numbers).size).toBe(2)
   await page.getByRole('button', { name: 'Put all where they belong' }).click()
 })
+
+test('four sets typed without a pause: no letter of the next is lost while one is being taken in', async ({ page }) => {
+  await openEmpty(page)
+  const names = ['Evening Limpets', 'Low Water Ropes', 'Spring Tide Alphabet', 'Anchor Corners']
+  await page.getByLabel('Name', { exact: true }).focus()
+  for (const name of names) await page.keyboard.type(`${name}\n`)
+  await expect(page.getByRole('status').filter({ hasText: '4 Anchor Corners is in.' })).toBeVisible()
+  const { holdings, drafts } = await databaseOf(page, ['holdings', 'drafts'])
+  expect((holdings as { number: number; name: string }[]).sort((a, b) => a.number - b.number).map(each => each.name)).toEqual(names)
+  expect(drafts).toEqual([])
+})
+
+test('a set that cannot be kept stays on the screen, what was typed after it becomes a strip, and the button goes on', async ({ page }) => {
+  await openEmpty(page)
+  // Storage that is full for sets alone: strips of the pile still find room.
+  await page.evaluate(() => {
+    const kept = IDBObjectStore.prototype.put
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...record: [unknown, IDBValidKey?]): IDBRequest<IDBValidKey> {
+      if (this.name === 'holdings' && !('isRoomMade' in window)) throw new DOMException('full', 'QuotaExceededError')
+      return kept.apply(this, record)
+    }
+  })
+  await page.getByLabel('Name', { exact: true }).focus()
+  await page.keyboard.type('Evening Limpets\nLow W')
+  await expect(page.getByRole('alert').filter({ hasText: 'full' })).toBeVisible()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Evening Limpets')
+  await page.evaluate(() => Object.assign(window, { isRoomMade: true }))
+  await page.getByRole('button', { name: /Next/ }).click()
+  await expect(page.getByRole('status').filter({ hasText: '1 Evening Limpets is in.' })).toBeVisible()
+  const { drafts } = await databaseOf(page, ['drafts'])
+  expect((drafts as { texts: { name: string } }[]).map(each => each.texts.name)).toEqual(['Low W'])
+})

@@ -6,7 +6,8 @@ import { useDescribe } from '~/data/useDescribe'
 import { holderWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import type { FitApi } from './fit.worker'
-import { plainly, useFitWorker } from './useFitWorker'
+import { plainly } from '~/data/call'
+import { useFitWorker } from './useFitWorker'
 
 /** One size for all: how the whole collection would go into one type, and what could take its place. */
 const { type } = defineProps<{ type: HolderType }>()

@@ -1,7 +1,8 @@
 import { shallowRef, watch, type Ref } from 'vue'
 import type { Container, HolderType } from '#core/catalog'
 import type { Contents, FitHabits, HolderAdvice } from '#core/holders'
-import { plainly, useFitWorker } from './useFitWorker'
+import { plainly } from '~/data/call'
+import { useFitWorker } from './useFitWorker'
 
 interface Asked {
   readonly contents: Readonly<Ref<Contents | null>>

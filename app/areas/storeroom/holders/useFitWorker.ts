@@ -14,6 +14,3 @@ export function useFitWorker() {
     },
   }
 }
-
-/** Records of the screen as a worker takes them. */
-export const plainly = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T

@@ -3,6 +3,7 @@ import { ArrowDown, ArrowUp, Calculator } from 'lucide-vue-next'
 import { computed, reactive, watch } from 'vue'
 import type { FilingKey, Zone } from '#core/catalog'
 import { type RefilingQuestion, START_AIMS } from '#core/refiling'
+import { plainly } from '~/data/call'
 import KField from '~/kit/KField.vue'
 import { useLength } from '~/areas/storeroom/container/useLength'
 import { refileWords } from './words'
@@ -75,7 +76,7 @@ function ask(): void {
     tableMm: tableMm.value,
     armfulMm: armfulMm.value,
   }
-  emit('ask', JSON.parse(JSON.stringify(question)) as RefilingQuestion)
+  emit('ask', plainly(question))
 }
 </script>
 

@@ -3,6 +3,7 @@ import { Check } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import type { Refiling } from '#core/catalog'
 import { idsOf, type Step } from '#core/refiling'
+import { plainly } from '~/data/call'
 import KDialog from '~/kit/KDialog.vue'
 import type { UnderWay } from './useRefiling'
 import { commands, database } from '~/db'
@@ -41,11 +42,7 @@ const names = (ids: readonly string[]): string =>
     : `${refileWords.first} ${holderText(ids[0] ?? '')}, ${refileWords.last} ${holderText(ids.at(-1) ?? '')}`
 
 async function finish(): Promise<void> {
-  if (
-    left.value &&
-    (await commands.finishRefiling(database(), refiling.id, JSON.parse(JSON.stringify(left.value.lanes)) as typeof left.value.lanes))
-  )
-    notices.tell(refileWords.finished)
+  if (left.value && (await commands.finishRefiling(database(), refiling.id, plainly(left.value.lanes)))) notices.tell(refileWords.finished)
 }
 async function leave(keepsRule: boolean): Promise<void> {
   const isLeft = await commands.leaveRefiling(database(), refiling.id, keepsRule)

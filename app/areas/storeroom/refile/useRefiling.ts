@@ -1,6 +1,7 @@
 import { computed, shallowRef, watch } from 'vue'
 import type { LaneTarget, Refiling } from '#core/catalog'
 import { afterStep, holderLengthMm, idsOf, type LanesNow, type MovesPlan, type Step } from '#core/refiling'
+import { plainly } from '~/data/call'
 import { commands, database } from '~/db'
 import { refileWords } from './words'
 import { laneName } from '~/data/words'
@@ -32,7 +33,7 @@ export function useRefiling() {
     const [refiling, room] = [open.value, catalogue.room]
     freshness.value = 'working'
     if (!refiling) return void (left.value = null)
-    const answer = await worker.run(api => api.remaining(JSON.parse(JSON.stringify(refiling)) as Refiling))
+    const answer = await worker.run(api => api.remaining(plainly(refiling)))
     if (refiling !== open.value || room !== catalogue.room) return
     if (answer) left.value = answer
     freshness.value = answer ? 'fresh' : 'failed'
@@ -86,9 +87,7 @@ export function useRefiling() {
     const { value: refiling } = open
     if (!refiling || isBusy.value || freshness.value !== 'fresh') return
     isBusy.value = true
-    const isDone = await commands
-      .doRefilingStep(database(), refiling.id, JSON.parse(JSON.stringify(step)) as Step)
-      .finally(() => (isBusy.value = false))
+    const isDone = await commands.doRefilingStep(database(), refiling.id, plainly(step)).finally(() => (isBusy.value = false))
     notices.tell(isDone ? refileWords.stepDone(idsOf(step).length, laneText(step.to)) : refileWords.stale, isDone ? 'done' : 'care')
   }
   return { open, left, isBusy, freshness, workOut, worker, lengthOf, laneText, lanesBefore, holderText, minutesFor, tick }

@@ -15,7 +15,7 @@ import { waysWords } from './words'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { type Progress, withProgress } from '~/data/call'
+import { plainly, type Progress, withProgress } from '~/data/call'
 
 /** Ways of filing compared on the owner's own sets and finds. */
 const catalogue = useCatalogue()
@@ -68,8 +68,8 @@ function nameOf(rule: FilingRule): string {
   return isNumber(rule) ? waysWords.never : zone.value && sameRule(rule, zone.value.filingRule) ? `${keys}, ${waysWords.present}` : keys
 }
 async function compare(): Promise<void> {
-  const { zoneId, ...assumptions } = JSON.parse(JSON.stringify(form)) as typeof form
-  const plain = JSON.parse(JSON.stringify(rules.value)) as FilingRule[]
+  const { zoneId, ...assumptions } = plainly(form)
+  const plain = plainly(rules.value)
   found.value = await withProgress(
     told => {
       progress.value = told

@@ -5,6 +5,7 @@ import { blankBrand, type Brand, KIND_FAMILIES } from '#core/catalog'
 import type { NameList, NameRecord } from '#core/classing'
 import { wordsFit } from '#core/exchange'
 import { readLength } from '#core/units'
+import { plainly } from '~/data/call'
 import { keepTyped } from '~/kit/typed'
 import KField from '~/kit/KField.vue'
 import { useRoomWorker } from '~/data/useRoomWorker'
@@ -138,8 +139,7 @@ async function keep(): Promise<void> {
   if ('variants' in after && !wordsFit(after.variants)) return void (problem.value = nameWords.variantTooLong)
   const isFiledBy =
     after.name !== record.name || ('successorId' in after && 'successorId' in record && after.successorId !== record.successorId)
-  const plain = JSON.parse(JSON.stringify(after)) as NameRecord
-  const count = isFiledBy ? ((await worker.run(api => api.wouldMove(list, [plain]))) ?? 0) : 0
+  const count = isFiledBy ? ((await worker.run(api => api.wouldMove(list, [plainly(after)]))) ?? 0) : 0
   if (count > 0) wouldMove.value = count
   else await put()
 }

@@ -7,6 +7,7 @@ import { useRoute } from 'vue-router'
 import { NuxtLink } from '#components'
 import type { Holding } from '#core/catalog'
 import { type NameList, type NameRecord, NAME_LISTS, newName, refersTo } from '#core/classing'
+import { plainly } from '~/data/call'
 import JoinAndSplit from './JoinAndSplit.vue'
 import NameForm from './NameForm.vue'
 import MarksForm from './MarksForm.vue'
@@ -73,11 +74,8 @@ function move(id: string, to: number): void {
 async function settle(): Promise<void> {
   const { value: ids } = tried
   if (!ids || list.value === 'brands') return
-  const [asked, plain] = [
-    list.value,
-    JSON.parse(JSON.stringify(records.value.map((record, rank) => ({ ...record, rank })))) as NameRecord[],
-  ]
-  const count = (await worker.run(api => api.wouldMove(asked, plain))) ?? 0
+  const [asked, inOrder] = [list.value, records.value.map((record, rank) => ({ ...record, rank }))]
+  const count = (await worker.run(api => api.wouldMove(asked, plainly(inOrder)))) ?? 0
   if (count > 0) wouldMove.value = count
   else await takeOrder()
 }

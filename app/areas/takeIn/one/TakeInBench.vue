@@ -29,6 +29,7 @@ import { takeInWords } from '~/areas/takeIn/words'
 import { placeWords } from '~/data/words'
 import { shellWords } from '~/shell/words'
 import { useAdvice } from '~/areas/takeIn/advice/useAdvice'
+import { troubleOf } from '~/data/storageTrouble'
 import { keepForGood } from '~/data/keepForGood'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
@@ -57,7 +58,7 @@ const isBeginning = computed(() => catalogue.settings.collection === null && !ca
 const KEPT_WITH_BACK: readonly KeptPackaging[] = ['whole', 'folded', 'part']
 const isTried = shallowRef(false)
 const isRestored = shallowRef(false)
-const isBusy = shallowRef(false)
+const busy = shallowRef(0)
 onMounted(() => {
   if (!isBeginning.value) fields.value?.focusName()
 })
@@ -72,13 +73,15 @@ watch(
 )
 
 async function save(isAllTheWay: boolean): Promise<void> {
+  // The next set may be typed and sent off while one is being taken in; what is sent off already is not sent twice.
+  const isBusy = busy.value > 0
+  if (isBusy && (editing.value || isAllTheWay || texts.name.trim() === '')) return
   isTried.value = true
   const problem = fields.value?.firstProblem
   if (problem) return document.getElementById(problem)?.focus()
-  if (isBusy.value) return
-  isBusy.value = true
+  busy.value += 1
   // What goes wrong is said, and what is typed stays on the screen.
-  await (editing.value ? keepChange(editing.value.id) : capture(isAllTheWay)).finally(() => (isBusy.value = false))
+  await (editing.value ? keepChange(editing.value.id) : capture(isAllTheWay)).finally(() => (busy.value -= 1))
 }
 async function keepChange(id: string): Promise<void> {
   const after = await commands.editHolding(database(), id, facts.value)
@@ -89,45 +92,36 @@ async function capture(isAllTheWay: boolean): Promise<void> {
   const found = proposal.value
   const point = isAllTheWay && found?.ok ? found.point : null
   const place = point ? { containerId: point.container.id, lane: point.lane, order: point.order, cell: point.cell } : null
-  await draft.keepNow()
-  const draftId = notKept.value && !pile.drafts.some(each => each.id === openId.value) ? null : openId.value
-  const strips = pile.drafts.filter(each => each.id !== openId.value)
-  const holding = await commands.takeIn(database(), facts.value, {
-    place,
-    state: isAllTheWay ? 'toFile' : stateOnCapture(facts.value, pile.used),
-    draftId,
-    written: texts.written,
-    isFarMeant: draft.isFarMeant.value,
-  })
-  if (!holding) return notices.tell(pileWords.stripGone, 'care')
-  draft.next()
-  void keepForGood()
-  if (pile.pack && draftId) pile.pack = afterCapture(pile.pack, draftId, holding.id)
-  const stage = stageOf(holding)
-  notices.tell(
-    stage && !isAllTheWay
-      ? pileWords.captured(String(holding.number), holding.name, pileWords.stages[stage])
-      : takeInWords.saved(String(holding.number), holding.name, place && found ? proposalText(found) : placeWords.none),
-  )
-  isTried.value = false
-  isRestored.value = false
+  const state = isAllTheWay ? 'toFile' : stateOnCapture(facts.value, pile.used)
   // The pile comes first: what carries over goes with the next strip that is still to be named.
   const inPack = new Set(pile.pack?.ids)
-  const waiting = strips.find(each => inPack.has(each.id)) ?? (pile.pack ? undefined : strips.find(each => each.texts.name === ''))
-  if (waiting)
-    await draft.openStrip({
-      ...waiting,
-      texts: {
-        ...waiting.texts,
-        brand: waiting.texts.brand || texts.brand,
-        kindId: waiting.texts.kindId || texts.kindId,
-        size: waiting.texts.size || texts.size,
-        acquiredOn: waiting.texts.acquiredOn || texts.acquiredOn,
-        price: waiting.texts.price || texts.price,
-      },
-    })
-  await nextTick()
-  fields.value?.focusName()
+  const others = pile.drafts.filter(each => each.id !== openId.value)
+  const waiting = others.find(each => inPack.has(each.id)) ?? (pile.pack ? undefined : others.find(each => each.texts.name === ''))
+  const handed = draft.handOver(waiting)
+  isTried.value = false
+  isRestored.value = false
+  void nextTick(() => fields.value?.focusName())
+  try {
+    const draftId = await handed.draftId
+    const { written, isFarMeant } = handed
+    const holding = await commands.takeIn(database(), handed.facts, { place, state, draftId, written, isFarMeant })
+    if (!holding) return notices.tell(pileWords.stripGone, 'care')
+    void keepForGood()
+    if (pile.pack && draftId) pile.pack = afterCapture(pile.pack, draftId, holding.id)
+    const stage = stageOf(holding)
+    notices.tell(
+      stage && !isAllTheWay
+        ? pileWords.captured(String(holding.number), holding.name, pileWords.stages[stage])
+        : takeInWords.saved(
+            String(holding.number),
+            holding.name,
+            holding.state === 'filed' && found ? proposalText(found) : placeWords.none,
+          ),
+    )
+  } catch (reason) {
+    await handed.giveBack(troubleOf(reason))
+    if (notKept.value === 'other') throw reason
+  }
 }
 async function openStrip(strip: Draft): Promise<void> {
   if (!(await draft.openStrip(strip))) notices.tell(pileWords.openElsewhere, 'care')
@@ -223,19 +217,19 @@ useSettleKey(() => void save(true))
       </div>
       <div class="action-row md:col-span-2">
         <template v-if="editing">
-          <button type="submit" class="button-main" :disabled="isBusy">
+          <button type="submit" class="button-main" :disabled="busy > 0">
             <Check :size="18" aria-hidden="true" />
             {{ takeInWords.saveEdit }}
           </button>
           <NuxtLink to="/" class="button">{{ shellWords.cancel }}</NuxtLink>
         </template>
         <template v-else>
-          <button type="submit" class="button-main" :disabled="isBusy">
+          <button type="submit" class="button-main">
             <CornerDownLeft :size="18" aria-hidden="true" />
             {{ pileWords.next }}
           </button>
           <span class="hint hidden sm:inline">{{ pileWords.nextHint }}</span>
-          <button type="button" class="button" :disabled="isBusy" @click="save(true)">
+          <button type="button" class="button" :disabled="busy > 0" @click="save(true)">
             <Check :size="18" aria-hidden="true" />
             {{ takeInWords.save }}
           </button>

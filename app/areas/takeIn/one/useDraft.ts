@@ -9,6 +9,7 @@ import { readSize } from '#core/units'
 import { commands, database } from '~/db'
 import type { HoldingFacts } from '~/db/commands'
 import { useCatalogue } from '~/data/useCatalogue'
+import { plainly } from '~/data/call'
 import { usePile } from '~/areas/takeIn/pile/usePile'
 import { useDescribe } from '~/data/useDescribe'
 import { keepTyped } from '~/kit/typed'
@@ -24,6 +25,16 @@ const emptyTexts = (): Texts => ({
 /** What the next strip takes over from the one before, until it is changed. */
 const CARRIED = ['brand', 'kindId', 'size', 'acquiredOn', 'price'] as const
 const KEEP_AFTER_MS = 150
+
+/** A strip on its way to become a set. */
+interface HandedOver {
+  /** The strip in the pile; null where it could not be kept there. */
+  readonly draftId: Promise<string | null>
+  readonly facts: HoldingFacts
+  readonly written: string
+  readonly isFarMeant: boolean
+  giveBack(trouble: StorageTrouble): Promise<void>
+}
 
 /**
  * A strip of the pile: every keystroke is kept in the database, so that closing the tab loses nothing. For a set that
@@ -85,12 +96,17 @@ export function useDraft(editing: () => Holding | null) {
     { immediate: true },
   )
 
+  const textsOfStrip = ({ texts: written, pictureHash, packagingPictureHash }: Draft): Texts => ({
+    ...emptyTexts(),
+    ...written,
+    pictureHash,
+    packagingPictureHash,
+  })
   /** Opens a strip, unless another tab has it open: then two sets could come of one. */
   async function openStrip(draft: Draft): Promise<boolean> {
     await keepNow()
     if (draft.id !== openId.value && !(await lock.isFree(draft.id))) return false
-    const { pictureHash, packagingPictureHash } = draft
-    show(draft.id, { ...emptyTexts(), ...draft.texts, pictureHash, packagingPictureHash })
+    show(draft.id, textsOfStrip(draft))
     return true
   }
   /** What was left open the last time, unless another tab has it open, or something is being typed already. */
@@ -99,25 +115,45 @@ export function useDraft(editing: () => Holding | null) {
     if (!first || openId.value !== null || JSON.stringify(texts) !== begunWith) return false
     return openStrip(first)
   }
-  /** A new strip with what carries over from this one. */
-  function next(): void {
-    const carried = Object.fromEntries(CARRIED.map(field => [field, texts[field]]))
-    show(null, { ...emptyTexts(), ...carried })
+  /**
+   * Hands over what is typed and shows the next strip at once: a waiting one, or a new one, with what carries over. So a
+   * letter typed while the set is being taken in belongs to the next. `giveBack` shows it again, where it could not be taken in.
+   */
+  function handOver(waiting: Draft | undefined): HandedOver {
+    const typed: Texts = plainly({ ...texts })
+    const id = openId.value ?? ulid()
+    const isKnown = pile.drafts.some(draft => draft.id === id)
+    const kept = JSON.stringify(texts) === begunWith ? Promise.resolve(null) : keepTexts(id, typed)
+    const handed = { facts: facts.value, written: typed.written, isFarMeant: isFarMeant.value }
+    const fresh = waiting ? textsOfStrip(waiting) : emptyTexts()
+    for (const field of CARRIED) fresh[field] ||= typed[field]
+    show(waiting?.id ?? null, fresh)
+    const giveBack = async (trouble: StorageTrouble): Promise<void> => {
+      // What was typed meanwhile becomes a strip of its own.
+      await keepNow()
+      show(id, typed)
+      if (await kept) begunWith = ''
+      notKept.value = trouble
+    }
+    return { ...handed, draftId: kept.then(trouble => (trouble && !isKnown ? null : id)), giveBack }
   }
   async function keepNow(): Promise<void> {
     if (editing() || JSON.stringify(texts) === begunWith) return
-    const now = JSON.stringify(texts)
-    const { pictureHash, packagingPictureHash, ...written } = JSON.parse(now) as Texts
-    const known = pile.drafts.find(draft => draft.id === openId.value)
+    const now: Texts = plainly({ ...texts })
     openId.value ??= ulid()
-    const blank = blankDraft({ id: openId.value, rank: nextRank(pile.drafts), createdAt: new Date().toISOString() })
     const id = openId.value
-    notKept.value = await commands.keepDraft(database(), { ...(known ?? blank), texts: written, pictureHash, packagingPictureHash }).then(
+    notKept.value = await keepTexts(id, now)
+    // What is typed stays on the screen until it is kept.
+    if (!notKept.value && openId.value === id) begunWith = JSON.stringify(now)
+  }
+  /** Keeps a strip in the pile. Tells what stood in the way, or null. */
+  async function keepTexts(id: string, { pictureHash, packagingPictureHash, ...written }: Texts): Promise<StorageTrouble | null> {
+    const strip =
+      pile.drafts.find(draft => draft.id === id) ?? blankDraft({ id, rank: nextRank(pile.drafts), createdAt: new Date().toISOString() })
+    return commands.keepDraft(database(), { ...strip, texts: written, pictureHash, packagingPictureHash }).then(
       () => null,
       (reason: unknown) => troubleOf(reason),
     )
-    // What is typed stays on the screen until it is kept.
-    if (!notKept.value && openId.value === id) begunWith = now
   }
   const keep = useDebounceFn(keepNow, KEEP_AFTER_MS)
   watch(texts, () => void keep(), { deep: true })
@@ -198,7 +234,7 @@ export function useDraft(editing: () => Holding | null) {
     proposal,
     openStrip,
     restore,
-    next,
+    handOver,
     keepNow,
     clear: () => show(null, emptyTexts()),
   }
