@@ -14,4 +14,14 @@ await build({
   packages: 'external',
   logLevel: 'warning',
 })
+// The stand-in camera, whole in one file: the server runs it in a thread of its own.
+await build({
+  entryPoints: ['demo/cameraWorker.ts'],
+  outfile: '.demo/camera.mjs',
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  logLevel: 'warning',
+})
 await import(pathToFileURL('.demo/build.mjs').href)

@@ -1,4 +1,12 @@
-export { ARCHIVE_FORMAT, ARCHIVE_VERSION, PICTURE_TYPES, type PictureFile, type ThumbFile, typeOfExtension } from './archive/format'
+export {
+  ARCHIVE_FORMAT,
+  ARCHIVE_LIMITS,
+  ARCHIVE_VERSION,
+  PICTURE_TYPES,
+  type PictureFile,
+  type ThumbFile,
+  typeOfExtension,
+} from './archive/format'
 export { packArchive, type Sha256 } from './archive/pack'
 export { findDangling, picturesOf } from './archive/references'
 export { type ArchiveReading, unpackArchive, type UnpackedArchive } from './archive/unpack'

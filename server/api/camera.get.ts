@@ -1,57 +1,71 @@
+import { mkdtemp, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { createError, defineEventHandler, getQuery, setHeader } from 'h3'
-import { decode, encode } from 'fast-png'
-import { strFromU8, unzipSync } from 'fflate'
 import { useRuntimeConfig, useStorage } from 'nitropack/runtime'
+import { Piscina } from 'piscina'
 import { z } from 'zod'
-import { type FlatSet, takePhoto } from '#demo/camera'
+import type { Shot } from '#demo/camera'
 
 /** What may be asked of the stand-in camera. Bounded: a photo of 12 megapixels takes some seconds. */
 const Query = z.object({
   seed: z.coerce.number().int().min(0).max(1_000_000).default(1),
   reference: z.enum(['card', 'A4']).default('card'),
   megapixels: z.coerce.number().min(0.5).max(12).default(3),
-  tilt: z.coerce.number().min(0).max(35).default(20),
+  tilt: z.coerce.number().min(0).max(60).default(20),
   trouble: z.enum(['none', 'cutOff', 'blurred', 'bent']).default('none'),
 })
-const Truth = z.array(z.object({ file: z.string(), pxPerMm: z.number(), widthMm: z.number(), heightMm: z.number() }))
+/** Photos that may wait for the one that is being taken. */
+const MAX_WAITING = 8
 
-let sets: readonly FlatSet[] | null = null
+let camera: Piscina<Shot, Uint8Array | null> | null = null
 
-/** The sets that the camera has, drawn when the project was built. Where their pieces lie is left out: it is not for who measures. */
-async function flatSets(): Promise<readonly FlatSet[]> {
-  if (sets) return sets
-  const archive = await useStorage('assets:demo').getItemRaw<Uint8Array>('camera.zip')
-  if (!archive) throw createError({ statusCode: 404, statusMessage: 'The stand-in camera has no sets: the demo was not built' })
-  const files = unzipSync(new Uint8Array(archive))
-  const truth = Truth.parse(JSON.parse(strFromU8(files['sets.json'] ?? new Uint8Array())))
-  sets = truth.map(({ file, pxPerMm, widthMm, heightMm }) => {
-    const png = decode(files[file] ?? new Uint8Array())
-    return {
-      picture: { widthPx: png.width, heightPx: png.height, pixels: Uint8Array.from(png.data) },
-      pxPerMm,
-      widthMm,
-      heightMm,
-      pieces: [],
-    }
+/** One photo at a time, in a thread beside the server. */
+async function openCamera(): Promise<Piscina<Shot, Uint8Array | null>> {
+  if (camera) return camera
+  const assets = useStorage('assets:demo')
+  const [code, sets] = [await assets.getItemRaw<Uint8Array>('camera.mjs'), await assets.getItemRaw<Uint8Array>('camera.zip')]
+  if (!code || !sets) throw createError({ statusCode: 404, statusMessage: 'The stand-in camera has no sets: the demo was not built' })
+  // A thread begins with a file.
+  const filename = join(await mkdtemp(join(tmpdir(), 'letter-room-camera-')), 'camera.mjs')
+  await writeFile(filename, code)
+  camera ??= new Piscina({
+    filename,
+    workerData: new Uint8Array(sets),
+    minThreads: 0,
+    maxThreads: 1,
+    idleTimeout: 60_000,
+    maxQueue: MAX_WAITING,
   })
-  return sets
+  return camera
 }
 
 /**
  * The stand-in camera: a photo of one of its sets on a mat, with a reference of known size, as a grey PNG. Only where the
- * demo is offered: it is there to try the whole way with no device.
+ * demo is offered: it is there to try the whole way with no device. Who leaves is not waited for; where too many ask at
+ * once, they are told to ask again.
  */
 export default defineEventHandler(async event => {
   if (String(useRuntimeConfig(event).demo) !== 'true') throw createError({ statusCode: 404, statusMessage: 'Only with the demo' })
   const query = Query.safeParse(getQuery(event))
   if (!query.success) throw createError({ statusCode: 400, statusMessage: 'The camera does not understand that' })
-  const { seed, reference, megapixels, tilt, trouble } = query.data
-  const all = await flatSets()
-  const set = all[seed % all.length]
-  if (!set) throw createError({ statusCode: 404, statusMessage: 'The camera has no sets' })
+  const { megapixels, tilt, ...asked } = query.data
   const widthPx = Math.round(Math.sqrt((megapixels * 1e6 * 4) / 3))
-  const { picture } = takePhoto(set, { seed, reference, widthPx, heightPx: Math.round(widthPx * 0.75), maxTiltDeg: tilt, trouble })
+  const shot: Shot = { ...asked, widthPx, heightPx: Math.round(widthPx * 0.75), maxTiltDeg: tilt }
+  const gone = new AbortController()
+  event.node.res.once('close', () => gone.abort())
+  const open = await openCamera()
+  if (open.queueSize >= MAX_WAITING) {
+    setHeader(event, 'retry-after', 10)
+    throw createError({ statusCode: 503, statusMessage: 'The camera is busy: ask again in a moment' })
+  }
+  const photo = await open.run(shot, { signal: gone.signal }).catch((reason: unknown) => {
+    if (!gone.signal.aborted) throw reason
+    return null
+  })
+  if (gone.signal.aborted) return null
+  if (!photo) throw createError({ statusCode: 404, statusMessage: 'The camera has no sets' })
   setHeader(event, 'content-type', 'image/png')
   setHeader(event, 'cache-control', 'no-store')
-  return encode({ width: picture.widthPx, height: picture.heightPx, data: picture.pixels, channels: 1, depth: 8 })
+  return Buffer.from(photo)
 })

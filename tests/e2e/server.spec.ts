@@ -31,6 +31,27 @@ test('the stand-in camera takes what it is asked, within bounds, and the same sh
   }
 })
 
+test('many photos at once: the server goes on answering, tells when it is too much, and takes none for who has left', async ({
+  request,
+  baseURL,
+}) => {
+  const left = new AbortController()
+  const large = (seed: number) =>
+    fetch(`${baseURL}/api/camera?megapixels=12&seed=${seed}`, { signal: left.signal }).then(each => each.status)
+  const photos = Array.from({ length: 30 }, (_, seed) => large(seed).catch(() => 0))
+  // Something small is answered before the first of them is ready.
+  const first = await Promise.race([
+    ...photos.map(each => each.then(status => (status === 200 ? 'photo' : new Promise<never>(() => undefined)))),
+    request.get('/api/start').then(() => 'start'),
+  ])
+  expect(first).toBe('start')
+  await expect(async () => expect((await request.get('/api/camera?megapixels=0.5&seed=7')).status()).toBe(503)).toPass({ intervals: [50] })
+  left.abort()
+  // All of them together would be minutes of work: it is free again, as nobody waits for them.
+  await expect(async () => expect((await request.get('/api/camera?megapixels=0.5&seed=7')).status()).toBe(200)).toPass({ intervals: [50] })
+  expect((await Promise.all(photos)).filter(status => status === 200).length).toBeLessThan(8)
+})
+
 test('the demo room is a whole archive; nothing else is served, and nothing is taken in', async ({ request }) => {
   const room = await request.get('/api/demo-room')
   expect(room.status()).toBe(200)

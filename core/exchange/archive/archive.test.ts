@@ -99,6 +99,31 @@ describe('archive', () => {
     files['manifest.json'] = strToU8(JSON.stringify(json))
   }
 
+  /** A zip whose pictures are all the bytes of the first: its list of files says so many times the same place. */
+  const overlapping = async (count: number): Promise<Uint8Array> => {
+    const name = (at: number): string => `pictures/${String(at).padStart(64, '0')}.png`
+    const pictures = Array.from({ length: count }, (_, at) => [name(at), new Uint8Array(at === 0 ? 30_000 : 1).fill(7)] as const)
+    const zip = zipSync({ ...unzipSync(await whole()), ...Object.fromEntries(pictures) }, { level: 0 })
+    const view = new DataView(zip.buffer)
+    const listed = new Map<string, number>()
+    for (let at = view.getUint32(zip.length - 6, true); view.getUint32(at, true) === 0x02014b50;) {
+      const length = view.getUint16(at + 28, true)
+      listed.set(new TextDecoder().decode(zip.subarray(at + 46, at + 46 + length)), at)
+      at += 46 + length + view.getUint16(at + 30, true) + view.getUint16(at + 32, true)
+    }
+    for (const [each] of pictures)
+      for (const field of [20, 24, 42])
+        view.setUint32((listed.get(each) ?? 0) + field, view.getUint32((listed.get(name(0)) ?? 0) + field, true), true)
+    return zip
+  }
+
+  test('pictures that no record names are left out', async () => {
+    const bytes = new Uint8Array([1, 2, 3])
+    const hash = await sha256(bytes)
+    const zip = await packArchive(startCatalogue(ulid), [{ hash, type: 'image/png', bytes }], [{ hash, bytes }], MADE_AT, sha256)
+    expect(await unpackArchive(zip, sha256)).toMatchObject({ ok: true, archive: { pictures: [], thumbs: [] } })
+  })
+
   test.each<[string, () => Promise<Uint8Array>, string]>([
     ['no zip', async () => strToU8('Dear harbour master'), 'notAZip'],
     ['half a zip', async () => (await whole()).subarray(0, 900), 'damaged'],
@@ -191,6 +216,23 @@ describe('archive', () => {
         }),
       'danglingReference',
     ],
+    [
+      'a picture that grows as no picture does',
+      () =>
+        repacked(files => {
+          files[`pictures/${'a'.repeat(64)}.png`] = new Uint8Array(4 * 1024 ** 2)
+        }),
+      'tooLarge',
+    ],
+    [
+      'tables of more text than a catalogue is',
+      () =>
+        repacked(files => {
+          for (const table of ['brands', 'themes', 'kinds']) files[`catalogue/${table}.json`] = new Uint8Array(70 * 1024 ** 2)
+        }),
+      'tooLarge',
+    ],
+    ['files that lie over each other', () => overlapping(2000), 'tooLarge'],
   ])('%s is refused whole', async (_title, make, code) => {
     expect(await unpackArchive(await make(), sha256)).toMatchObject({ ok: false, code })
   })

@@ -12,7 +12,7 @@ import {
   typeOfExtension,
 } from './format'
 import type { Sha256 } from './pack'
-import { findDangling } from './references'
+import { findDangling, picturesOf } from './references'
 
 export interface UnpackedArchive {
   readonly manifest: Manifest
@@ -37,7 +37,7 @@ const refuse = (code: Extract<ArchiveReading, { ok: false }>['code'], where = ''
 /**
  * Reads an archive, and refuses it whole unless everything about it is right: bounds and names before unpacking, then
  * every listed file present and every present file listed, every checksum, every record against its schema, every
- * reference to another record or picture. Nothing is written anywhere.
+ * reference to another record or picture. Pictures that no record names are left out. Nothing is written anywhere.
  */
 export async function unpackArchive(
   zip: Uint8Array,
@@ -70,7 +70,11 @@ export async function unpackArchive(
   const dangling = findDangling(data, new Set(pictures.map(picture => picture.hash)))
   if (dangling) return refuse('danglingReference', dangling)
   onProgress(manifest.files.length, manifest.files.length)
-  return { ok: true, archive: { manifest, data, pictures, thumbs: filesIn(opened, 'thumbs').map(({ hash, bytes }) => ({ hash, bytes })) } }
+  // What no record names would only take room.
+  const named = new Set(picturesOf(data).map(each => each.hash))
+  const thumbs = filesIn(opened, 'thumbs').map(({ hash, bytes }): ThumbFile => ({ hash, bytes }))
+  const isNamed = ({ hash }: { hash: string }): boolean => named.has(hash)
+  return { ok: true, archive: { manifest, data, pictures: pictures, thumbs: thumbs.filter(isNamed) } }
 }
 
 /**
@@ -102,25 +106,37 @@ async function checkFile(file: Manifest['files'][number], bytes: Uint8Array | un
   return bytes.length !== file.bytes || (await sha256(bytes)) !== file.sha256 ? refuse('damaged', file.name) : null
 }
 
+/** Whether a picture of a zip would be more than one ever is, by what the zip says of it. */
+function isTooMuch({ name, size, originalSize }: { name: string; size: number; originalSize: number }): boolean {
+  const { pictureBytes, pictureGrowth, slackBytes, thumbBytes } = ARCHIVE_LIMITS
+  if (name.endsWith('.json')) return false
+  return originalSize > (name.startsWith('thumbs/') ? thumbBytes : pictureBytes) || originalSize > size * pictureGrowth + slackBytes
+}
+
 function openZip(zip: Uint8Array): Map<string, Uint8Array> | ArchiveReading {
-  let [files, total] = [0, 0]
+  let [files, packed, json, total] = [0, 0, 0, 0]
   let foreign: string | null = null
+  let isRefused = false
   try {
     const unzipped = unzipSync(zip, {
-      filter: ({ name, originalSize }) => {
+      filter: file => {
         files += 1
-        total += originalSize
-        if (name !== MANIFEST_NAME && !FILE_NAME.test(name)) foreign ??= name
-        const isTooMuch =
+        // Files of a zip may lie over each other: together they would be more than the zip is.
+        packed += file.size
+        total += file.originalSize
+        if (file.name.endsWith('.json')) json += file.originalSize
+        if (file.name !== MANIFEST_NAME && !FILE_NAME.test(file.name)) foreign ??= file.name
+        isRefused ||=
           files > ARCHIVE_LIMITS.files ||
+          packed > zip.length ||
           total > ARCHIVE_LIMITS.totalBytes ||
-          (name.endsWith('.json') && originalSize > ARCHIVE_LIMITS.jsonBytes)
-        if (isTooMuch) total = Infinity
-        return !isTooMuch && foreign === null
+          json > ARCHIVE_LIMITS.jsonBytes ||
+          isTooMuch(file)
+        return !isRefused && foreign === null
       },
     })
     if (foreign !== null) return refuse('foreign', foreign)
-    if (total === Infinity) return refuse('tooLarge')
+    if (isRefused) return refuse('tooLarge')
     return new Map(Object.entries(unzipped))
   } catch {
     return refuse(zip[0] === 0x50 && zip[1] === 0x4b ? 'damaged' : 'notAZip')
