@@ -3,7 +3,9 @@ import { FIT_WAYS, type Fixture, PLAIN_FIXTURE } from '#core/catalog'
 import type { Outlook } from '#core/capacity'
 import type { RefilingProposal } from '#core/refiling'
 import type { Placement } from '#core/room'
-import { COMMAND_NAMES, type JournalEntry } from '~/db/journal'
+import { STEPS } from '~/db/commands/steps'
+import type { CommandName } from '~/db/commands/steps'
+import type { JournalEntry } from '~/db/journal'
 import { holderWords } from '~/areas/storeroom/holders/words'
 import { refileWords } from '~/areas/storeroom/refile/words'
 import { waysWords } from '~/areas/storeroom/ways/words'
@@ -57,7 +59,7 @@ describe('sentences', () => {
     expect([counted(1, 'set'), counted(2, 'set'), counted(0, 'set')]).toEqual(['1 set', '2 sets', '0 sets'])
   })
   test('every step that can be undone says what it was', () => {
-    for (const command of COMMAND_NAMES) {
+    for (const command of Object.keys(STEPS) as CommandName[]) {
       const step: JournalEntry = {
         seq: 1,
         at: '2026-11-01T00:00:00.000Z',

@@ -7,7 +7,7 @@ import { type Browser, chromium, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { advice } from './advice'
 import { packLarge, packRoom } from './collection'
-import { accuracy, photoTimes } from './measuring'
+import { accuracy, photoTimes, troubles } from './measuring'
 import { baselineMs, median, ms, percentile, report } from './measure'
 import { storeroom, storeroomScreen } from './storeroom'
 
@@ -292,6 +292,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
     await close(page)
   },
   accuracy: () => accuracy(),
+  troubles: () => troubles(),
   asking: async browser => {
     await largeRoom(browser, 5_000, 60)
     await largeRoom(browser, 20_000, 120)

@@ -16,7 +16,9 @@ export const CAMERA_REFERENCES = {
   A4: { widthMm: 210, heightMm: 297, isSheet: true }, // ISO 216
 } as const
 export type CameraReference = keyof typeof CAMERA_REFERENCES
-export type CameraTrouble = 'none' | 'cutOff' | 'blurred' | 'bent'
+/** What is wrong with a photo. A hard shadow lies across the set; a set at the edge lies half off the sheet, or half out of the photo. */
+export const CAMERA_TROUBLES = ['none', 'cutOff', 'blurred', 'bent', 'hardShadow', 'twoSets', 'atEdge', 'pale'] as const
+export type CameraTrouble = (typeof CAMERA_TROUBLES)[number]
 
 export interface Shot {
   readonly seed: number
@@ -24,6 +26,7 @@ export interface Shot {
   readonly widthPx: number
   readonly heightPx: number
   readonly maxTiltDeg: number
+  readonly leastTiltDeg?: number
   readonly trouble: CameraTrouble
 }
 export interface Photo {
@@ -32,14 +35,17 @@ export interface Photo {
   readonly corners: Quad
 }
 
-const MAT = 92
-const MAT_LINE = 118
+const MAT = { ground: 92, line: 118 }
+/** A pale table: nearly as bright as what lies on it. */
+const PALE = { ground: 196, line: 204 }
 const CARD = 226
 const PAPER = 248
 const BACKING = 236
 const RIM = 150
 const RIM_MM = 0.3
 const CARD_ROUND_MM = 3.18
+/** So near to the edge of the sheet lies a set at its edge; it may lie as much beyond. */
+const ROOM_MM = 4
 
 /**
  * The stand-in camera: photographs a flat set on a cutting mat, beside a bank card or on a sheet, from an angle, with
@@ -50,7 +56,7 @@ export function takePhoto(set: FlatSet, shot: Shot): Photo {
   const reference = CAMERA_REFERENCES[shot.reference]
   const turn = (luck.between(-6, 6) * Math.PI) / 180
   // On the sheet, somewhere in its middle; beside the card, to its right.
-  const at: Point = reference.isSheet
+  const at: { x: number; y: number } = reference.isSheet
     ? { x: (reference.widthMm - set.widthMm) / 2 + luck.between(-6, 6), y: (reference.heightMm - set.heightMm) / 2 + luck.between(-12, 12) }
     : { x: reference.widthMm + luck.between(14, 26), y: luck.between(-20, 4) }
   const corners = (w: number, h: number, from: Point, angle: number): Point[] =>
@@ -63,14 +69,29 @@ export function takePhoto(set: FlatSet, shot: Shot): Photo {
       x: from.x + x * Math.cos(angle) - y * Math.sin(angle),
       y: from.y + x * Math.sin(angle) + y * Math.cos(angle),
     }))
+  const isAtEdge = shot.trouble === 'atEdge'
+  if (isAtEdge && reference.isSheet) at.x = luck.between(-0.4 * ROOM_MM, ROOM_MM)
+  const second = { x: at.x + (reference.isSheet ? 0 : set.widthMm + luck.between(6, 16)), y: at.y }
+  if (shot.trouble === 'twoSets' && reference.isSheet) {
+    // Side by side, however they fit.
+    const gap = luck.between(6, 14)
+    at.x = Math.max(8, (reference.widthMm - 2 * set.widthMm - gap) / 2)
+    second.x = at.x + set.widthMm + gap
+  }
+  const places = shot.trouble === 'twoSets' ? [at, second] : [at]
   const onPlane = corners(reference.widthMm, reference.heightMm, { x: 0, y: 0 }, 0) as unknown as Quad
-  const scene = [...onPlane, ...corners(set.widthMm, set.heightMm, at, turn)]
+  // Of a set half out of the photo the far side is not aimed at.
+  const aimedAt = isAtEdge && !reference.isSheet ? set.widthMm - luck.between(10, 25) : set.widthMm
+  const scene = [...onPlane, ...places.flatMap(place => corners(aimedAt, set.heightMm, place, turn))]
   const toPhoto = pose(scene, shot, luck)
   const toPlane = inverse(toPhoto)
   const pixels = new Uint8Array(shot.widthPx * shot.heightPx)
   const light = lighting(shot, luck)
   const bend = shot.trouble === 'bent' ? 9 : 0
-  const sample = sceneSampler(set, reference, at, turn, bend)
+  const mat = shot.trouble === 'pale' ? PALE : MAT
+  const flat = sceneSampler(set, reference, places, turn, bend, mat)
+  const shade = shot.trouble === 'hardShadow' ? hardShadow(set, at, luck) : () => 1
+  const sample = (x: number, y: number): number => flat(x, y) * shade(x, y)
   for (let row = 0; row < shot.heightPx; row += 1) {
     for (let column = 0; column < shot.widthPx; column += 1) {
       const w = toPlane[6] * column + toPlane[7] * row + toPlane[8]
@@ -86,7 +107,7 @@ export function takePhoto(set: FlatSet, shot: Shot): Photo {
 /** A camera at half a metre, tilted, turned in the hand, near enough that everything just fills the picture. */
 function pose(scene: readonly Point[], shot: Shot, luck: ReturnType<typeof chance>): Matrix3 {
   const [tilt, azimuth, roll] = [
-    (luck.between(0, shot.maxTiltDeg) * Math.PI) / 180,
+    (luck.between(shot.leastTiltDeg ?? 0, shot.maxTiltDeg) * Math.PI) / 180,
     luck.between(0, 2 * Math.PI),
     (luck.between(-15, 15) * Math.PI) / 180,
   ]
@@ -131,19 +152,20 @@ function pose(scene: readonly Point[], shot: Shot, luck: ReturnType<typeof chanc
 function sceneSampler(
   set: FlatSet,
   reference: { readonly widthMm: number; readonly heightMm: number; readonly isSheet: boolean },
-  at: Point,
+  places: readonly Point[],
   turn: number,
   bend: number,
+  mat: typeof MAT,
 ): (x: number, y: number) => number {
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
   return (x, y) => {
-    const [dx, dy] = [x - at.x, y - at.y]
-    const [u, v] = [dx * cos + dy * sin, -dx * sin + dy * cos]
-    const isOnSet = u >= 0 && v >= 0 && u <= set.widthMm && v <= set.heightMm
-    if (isOnSet && set.isLoose) return (brightnessAt(set.picture, u * set.pxPerMm - 0.5, v * set.pxPerMm - 0.5) / 255) * PAPER
-    if (isOnSet) {
-      if (u < RIM_MM || v < RIM_MM || u > set.widthMm - RIM_MM || v > set.heightMm - RIM_MM) return RIM
-      return (brightnessAt(set.picture, u * set.pxPerMm - 0.5, v * set.pxPerMm - 0.5) / 255) * BACKING
+    for (const at of places) {
+      const [dx, dy] = [x - at.x, y - at.y]
+      const [u, v] = [dx * cos + dy * sin, -dx * sin + dy * cos]
+      if (u < 0 || v < 0 || u > set.widthMm || v > set.heightMm) continue
+      const ink = brightnessAt(set.picture, u * set.pxPerMm - 0.5, v * set.pxPerMm - 0.5) / 255
+      if (set.isLoose) return ink * PAPER
+      return u < RIM_MM || v < RIM_MM || u > set.widthMm - RIM_MM || v > set.heightMm - RIM_MM ? RIM : ink * BACKING
     }
     // A bent sheet: its long sides bow outward.
     const bow = bend * Math.sin(Math.PI * Math.min(Math.max(y / reference.heightMm, 0), 1))
@@ -156,12 +178,22 @@ function sceneSampler(
     )
       return reference.isSheet ? PAPER : CARD
     const [gx, gy] = [((x % 10) + 10) % 10, ((y % 10) + 10) % 10]
-    return gx < 0.4 || gy < 0.4 ? MAT_LINE : MAT
+    return gx < 0.4 || gy < 0.4 ? mat.line : mat.ground
   }
 }
 function isOnCard(x: number, y: number, width: number, height: number): boolean {
   const [dx, dy] = [Math.max(CARD_ROUND_MM - x, x - width + CARD_ROUND_MM, 0), Math.max(CARD_ROUND_MM - y, y - height + CARD_ROUND_MM, 0)]
   return dx * dx + dy * dy <= CARD_ROUND_MM ** 2
+}
+
+/** The shadow of something near, as of a lamp's arm: half of the plane, its edge through the set. */
+function hardShadow(set: FlatSet, at: Point, luck: ReturnType<typeof chance>): (x: number, y: number) => number {
+  const [angle, dark, softMm] = [luck.between(0, 2 * Math.PI), luck.between(0.2, 0.45), luck.between(0.3, 1.5)]
+  const [x0, y0] = [at.x + set.widthMm * luck.between(0.25, 0.75), at.y + set.heightMm * luck.between(0.25, 0.75)]
+  return (x, y) => {
+    const across = ((x - x0) * Math.cos(angle) + (y - y0) * Math.sin(angle)) / softMm + 0.5
+    return 1 - dark * Math.min(1, Math.max(0, across))
+  }
 }
 
 /** Brighter towards one side, and a soft shadow across a corner. */

@@ -5,7 +5,8 @@ import { createPinia, setActivePinia } from 'pinia'
 import fc from 'fast-check'
 import { arrangeRoom, type Room } from '#core/room'
 import { commands, database, readSnapshot, redo, SCREEN_TABLES, undo } from '~/db'
-import { ACTIONS, luckOf, roomOf } from '../../tests/support/everyCommand'
+import { luckOf, roomOf } from '../../tests/support/cases'
+import { ACTIONS } from '../../tests/support/everyCommand'
 import { useCatalogue } from './useCatalogue'
 
 type Catalogue = ReturnType<typeof useCatalogue>

@@ -19,7 +19,9 @@ export {
   type Touched,
   watch,
 } from './follow'
-export type { Change, CommandName, JournalEntry, JournalPart, Subject } from './journal'
+export type { Subject } from './commands/said'
+export { type CommandName, STEPS } from './commands/steps'
+export type { Change, JournalEntry, JournalPart } from './journal'
 export { redo, transact, undo } from './transact'
 export * as commands from './commands'
 /** Loads what records are checked by, before the first command has to wait for it. */

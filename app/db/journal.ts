@@ -1,63 +1,6 @@
 import type { TableName } from '#core/catalog'
-
-/** The names of all commands, as the journal keeps them: stored names are promises. */
-export const COMMAND_NAMES = [
-  'takeIn',
-  'editHolding',
-  'placeHolding',
-  'placeMany',
-  'moveHolders',
-  'importList',
-  'restoreArchive',
-  'loadDemo',
-  'startEmpty',
-  'classSet',
-  'fitSet',
-  'labelSet',
-  'addDrafts',
-  'dropDrafts',
-  'changeName',
-  'orderNames',
-  'joinNames',
-  'splitName',
-  'changeSeries',
-  'addRelation',
-  'removeRelation',
-  'keepPieces',
-  'addContainer',
-  'addSection',
-  'changeZone',
-  'removeHolding',
-  'editSection',
-  'sharePages',
-  'addStartThemes',
-  'readCode',
-  'renewLabels',
-  'changeHolderType',
-  'addStartHolders',
-  'shareHolder',
-  'addPages',
-  'measureSet',
-  'changeFixture',
-  'changeContainer',
-  'copyContainer',
-  'emptyContainer',
-  'removeContainer',
-  'measureLength',
-  'keepApart',
-  'beginRefiling',
-  'doRefilingStep',
-  'finishRefiling',
-  'leaveRefiling',
-] as const
-export type CommandName = (typeof COMMAND_NAMES)[number]
-
-/** What a message needs to say which step it was: a name, a number, a count. */
-export interface Subject {
-  readonly name?: string
-  readonly number?: number
-  readonly count?: number
-}
+import type { Subject } from './commands/said'
+import type { CommandName } from './commands/steps'
 
 /** One step. `done` steps can be undone, the latest first; `undone` ones can be done again, the earliest first. */
 export interface JournalEntry {

@@ -1,6 +1,8 @@
 import { type RecordOf, TABLE_NAMES, type TableName } from '#core/catalog'
 import type { YondercrestDb } from './database'
-import { type Change, CHANGES_A_PART, type CommandName, type JournalEntry, STEPS_KEPT, type Subject } from './journal'
+import type { Subject } from './commands/said'
+import type { CommandName } from './commands/steps'
+import { type Change, CHANGES_A_PART, type JournalEntry, STEPS_KEPT } from './journal'
 
 /** What a command may do inside its transaction. Every change goes through here and is journaled with its inverse. */
 export interface Desk {

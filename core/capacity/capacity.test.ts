@@ -123,7 +123,7 @@ describe('non-negative least squares', () => {
 
 describe('thickness learnt from filled lengths', () => {
   test('enough lanes measured: the truth within the plus-or-minus that is said, nearly always (seeds 1 to 60)', () => {
-    let [inside, all] = [0, 0]
+    let [inside, all, wide] = [0, 0, 0]
     for (let seed = 1; seed <= 60; seed += 1) {
       let state = seed
       const draw = (): number => (state = (state * 48271) % 2147483647) / 2147483647
@@ -141,9 +141,12 @@ describe('thickness learnt from filled lengths', () => {
         const learnt = learnThickness(measured, kindOf).get(thicknessKey(kind, 'pocket'))
         all += 1
         if (learnt && Math.abs(learnt.mm - mm) <= learnt.plusMinusMm) inside += 1
+        // Sure enough to be of use: about as wide as the errors are.
+        if (learnt && Math.abs(learnt.mm - mm) <= learnt.plusMinusMm / 8) wide += 1
       }
     }
     expect(inside / all).toBeGreaterThan(0.93)
+    expect(wide / all).toBeLessThan(0.5)
   })
   test('measures that contradict each other make it unsure: the same forty as 200 and as 120 mm', () => {
     const measured = lengths([

@@ -281,7 +281,8 @@ describe('choosing', () => {
     fc.assert(
       fc.property(fc.array(fc.option(someContents, { nil: null }), { maxLength: 40 }), someType, (all, type) => {
         const sets = all.map((contents, at) => ({ id: `s${at}`, contents }))
-        const report = oneSizeForAll(type, sets, habits)
+        const report = oneSizeForAll({ ...type, stockOnHand: 3 }, sets, habits)
+        expect(report.toGet).toBe(Math.max(0, report.holders - 3))
         const ids = [...[...report.byWay.values()].flat(), ...report.without.map(each => each.id), ...report.unknown]
         expect([...ids].sort()).toEqual(sets.map(set => set.id).sort())
         expect(report.holders).toBe([...report.byWay].reduce((sum, [way, list]) => sum + list.length * (way === 'cutInTwo' ? 2 : 1), 0))

@@ -1,3 +1,4 @@
+import { cameraFit } from './asCamera'
 import type { GreyPicture } from './fingerprint'
 import { componentsOf } from './components'
 import { brightnessAt, shrink } from './grey'
@@ -44,7 +45,9 @@ export function brightQuads(
       const rim = rimOf(labels, widthPx, box, at + 1)
       const quad = largestQuad(rim.points)
       if (!quad || rim.filled / areaOf(quad) < FILLED) return
-      if (box.left === 0 || box.top === 0 || box.right === widthPx - 1 || box.bottom === heightPx - 1) isCutOff = true
+      const touched = [box.left === 0, box.top === 0, box.right === widthPx - 1, box.bottom === heightPx - 1].filter(Boolean).length
+      // What touches three edges is the ground.
+      if (touched > 0) isCutOff ||= touched < 3
       else found.push({ quad: upperLeftFirst(quad), score: scoreOf(small, quad) })
     })
   }
@@ -78,17 +81,17 @@ const NO_EDGE = 0.6
 const REACH = 5
 /** Very likely one thing: the middle of the smaller lies in the larger, which is not many times as large. */
 function overlaps(larger: Quad, smaller: Quad): boolean {
-  const [middle, ratio] = [middleOf(smaller), areaOf(larger) / areaOf(smaller)]
-  return (
-    ratio >= 1 &&
-    ratio < 3 &&
-    larger.every((corner, at) => {
-      const next = larger[(at + 1) % 4] as Point
-      return (next.x - corner.x) * (middle.y - corner.y) - (next.y - corner.y) * (middle.x - corner.x) >= 0
-    })
-  )
+  const ratio = areaOf(larger) / areaOf(smaller)
+  return ratio >= 1 && ratio < 3 && isInside(larger, middleOf(smaller))
 }
-const middleOf = (quad: Quad): Point => ({
+/** Whether a point lies in a quadrilateral that goes round clockwise. */
+export function isInside(quad: Quad, point: Point): boolean {
+  return quad.every((corner, at) => {
+    const next = quad[(at + 1) % 4] as Point
+    return (next.x - corner.x) * (point.y - corner.y) - (next.y - corner.y) * (point.x - corner.x) >= 0
+  })
+}
+export const middleOf = (quad: Quad): Point => ({
   x: quad.reduce((sum, each) => sum + each.x, 0) / 4,
   y: quad.reduce((sum, each) => sum + each.y, 0) / 4,
 })
@@ -137,9 +140,8 @@ function score(
   reference: { readonly widthMm: number; readonly heightMm: number; readonly isSheet: boolean },
 ): number {
   const [a, b, c, d] = quad
-  const ratio = (side(a, b) + side(c, d)) / (side(b, c) + side(d, a))
-  const asked = reference.widthMm / reference.heightMm
-  const off = Math.min(Math.abs(Math.log(ratio / asked)), Math.abs(Math.log(ratio * asked)))
+  const turned = { widthMm: reference.heightMm, heightMm: reference.widthMm }
+  const off = Math.min(cameraFit(quad, reference, picture).misfit, cameraFit(quad, turned, picture).misfit)
   const row = (v: number): number[] =>
     STEPS.map(u => {
       const [x, y] = [

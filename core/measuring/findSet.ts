@@ -1,6 +1,9 @@
 import { componentsOf, grown } from './components'
-import { brightQuads } from './corners'
+import { brightQuads, type FoundQuad, isInside, middleOf } from './corners'
 import type { GreyPicture } from './fingerprint'
+import { brightnessAt } from './grey'
+import { hasHardShadow } from './shadow'
+import { median } from 'd3-array'
 import { areaOf, smallestBox, type TurnedBox } from './outline'
 import type { Point, Quad } from './perspective'
 import { refineCorners } from './refine'
@@ -36,31 +39,75 @@ export interface SetBox extends TurnedBox {
   readonly hasEdge: boolean
 }
 
-function boxOfInk(view: View, ink: Mask): SetBox | null {
-  const toMm = ({ x, y }: Point): Point => ({ x: view.x + x / view.pxPerMm, y: view.y + y / view.pxPerMm })
-  return outerBox(
-    view,
-    smallestBox(
-      inkBoxes(ink, view.pxPerMm)
-        .flatMap(each => each.rim)
-        .map(toMm),
-    ),
-  )
+/** Why no set was measured: nothing there, more than one thing, a shadow, at the edge of sheet or photo, or no clear edge. */
+export type FindFault = 'noSet' | 'twoSets' | 'hardShadow' | 'atEdge' | 'noSetEdge'
+/** The card beside the set: where it lies in the plane, and what of the plane the photo shows. */
+export interface BesideCard {
+  readonly plane: Quad
+  isInPhoto(point: Point): boolean
 }
+export type Found =
+  { readonly ok: true; readonly box: SetBox; readonly pieces: readonly MeasuredPiece[] } | { readonly ok: false; readonly code: FindFault }
+
+/** The set on a sheet: round all of its ink, where nothing of it lies at the edge, and no second thing beside it. */
+function boxOfInk(view: View, ink: Mask): SetBox | FindFault {
+  if (hasHardShadow(view.picture, view.pxPerMm)) return 'hardShadow'
+  const boxes = inkBoxes(ink, view.pxPerMm)
+  const { widthPx, heightPx } = view.picture
+  if (boxes.some(({ left, top, right, bottom }) => left === 0 || top === 0 || right === widthPx - 1 || bottom === heightPx - 1))
+    return 'atEdge'
+  const outer = boxes.filter(box => !boxes.some(other => other !== box && isWithin(box, other)))
+  if (outer.length > 1 && outer.some(box => isRim(box, view))) return 'twoSets'
+  const box = outerBox(view, boxOf(boxes, view))
+  if (!box) return 'noSet'
+  const rim = boxes.flatMap(each => each.rim).map(({ x, y }): Point => ({ x: view.x + x / view.pxPerMm, y: view.y + y / view.pxPerMm }))
+  // The rim of a backing goes all round, or some of it was not seen.
+  const pale = sides(box.corners).filter(side => isPale(view, rim, side))
+  return !box.hasEdge && pale.length > 0 && pale.length < 4 ? 'noSetEdge' : box
+}
+/** Whether all that reaches a side is pale, as the rim of a backing is. */
+function isPale(view: View, rim: readonly Point[], { from, inward }: Side): boolean {
+  const reach = Math.round(STROKE_MM * view.pxPerMm)
+  return rim
+    .filter(point => Math.abs((point.x - from.x) * inward.x + (point.y - from.y) * inward.y) < AT_SIDE_MM)
+    .every(point => {
+      const [x, y] = [Math.round((point.x - view.x) * view.pxPerMm), Math.round((point.y - view.y) * view.pxPerMm)]
+      const near = Array.from({ length: (2 * reach + 1) ** 2 }, (_, at) =>
+        brightnessAt(view.picture, x - reach + (at % (2 * reach + 1)), y - reach + Math.floor(at / (2 * reach + 1))),
+      )
+      return Math.min(...near) > PALE * Math.max(...near)
+    })
+}
+const STROKE_MM = 1.5
+const AT_SIDE_MM = 0.4
+const PALE = 0.5
+const boxOf = (boxes: readonly InkBox[], view: View): TurnedBox | null =>
+  smallestBox(boxes.flatMap(each => each.rim).map(({ x, y }) => ({ x: view.x + x / view.pxPerMm, y: view.y + y / view.pxPerMm })))
+const isWithin = (box: InkBox, other: InkBox): boolean =>
+  box.left >= other.left && box.top >= other.top && box.right <= other.right && box.bottom <= other.bottom
+/** The rim of a backing: a thin line that goes straight round something large. */
+function isRim(box: InkBox, view: View): boolean {
+  const round = boxOf([box], view)
+  if (!round || Math.min(round.width, round.height) < LEAST_BACKING_MM) return false
+  return box.pixels < RIM_INK * round.width * round.height * view.pxPerMm ** 2 && outerBox(view, round)?.hasEdge === true
+}
+const LEAST_BACKING_MM = 25
+const RIM_INK = 0.4
 
 /**
- * The set in a view of true scale, and its pieces, upper ones first; null where there is none. `card` is where the card
- * beside it lies, in the plane; null: the set lies on a sheet. O(pixels).
+ * The set in a view of true scale, and its pieces, upper ones first. `card`: the set lies beside a card; null: on a sheet.
+ * O(pixels).
  */
-export function findSet(view: View, card: Quad | null): { box: SetBox; pieces: readonly MeasuredPiece[] } | null {
+export function findSet(view: View, card: BesideCard | null): Found {
   const { pxPerMm } = view
   const toMm = ({ x, y }: Point): Point => ({ x: view.x + x / pxPerMm, y: view.y + y / pxPerMm })
   const ink = inkOfView(view)
   const whole = card ? backingBox(view, card) : boxOfInk(view, ink)
-  if (!whole || Math.min(whole.width, whole.height) < LEAST_PIECE_MM) return null
+  if (typeof whole === 'string') return { ok: false, code: whole }
+  if (Math.min(whole.width, whole.height) < LEAST_PIECE_MM) return { ok: false, code: 'noSet' }
   if (whole.hasEdge) keepInside(ink, view, whole)
   const boxes = inkBoxes(ink, pxPerMm)
-  if (boxes.length === 0) return null
+  if (boxes.length === 0) return { ok: false, code: 'noSet' }
   const angle = (-whole.angleDeg * Math.PI) / 180
   const level = ({ x, y }: Point): Point => {
     const [dx, dy] = [x - whole.corners[0].x, y - whole.corners[0].y]
@@ -73,7 +120,9 @@ export function findSet(view: View, card: Quad | null): { box: SetBox; pieces: r
       return { xMm: x, yMm: y, widthMm: Math.max(...rim.map(p => p.x)) - x, heightMm: Math.max(...rim.map(p => p.y)) - y }
     })
     .filter(piece => !isOfRim(piece, whole))
-  return pieces.length === 0 ? null : { box: whole, pieces: pieces.sort((a, b) => a.yMm - b.yMm || a.xMm - b.xMm) }
+  return pieces.length === 0
+    ? { ok: false, code: 'noSet' }
+    : { ok: true, box: whole, pieces: pieces.sort((a, b) => a.yMm - b.yMm || a.xMm - b.xMm) }
 }
 
 /** What is left of the rim of the backing: a thin line along its edge. */
@@ -84,8 +133,11 @@ function isOfRim({ xMm, yMm, widthMm, heightMm }: MeasuredPiece, whole: SetBox):
 }
 const RIM_BREADTH_MM = 2.5
 
-/** The bright backing beside the card: the largest bright quadrilateral that is not the card, its sides refined. */
-function backingBox(view: View, plane: Quad): SetBox | null {
+/**
+ * The bright backing beside the card: the largest bright quadrilateral that is not the card, its sides refined. Its edge
+ * must look the same all round: where one side is darker outside than another, a shadow or the mat ends there, not the set.
+ */
+function backingBox(view: View, { plane, isInPhoto }: BesideCard): SetBox | FindFault {
   const { picture, pxPerMm } = view
   const card = {
     left: (plane[0].x - view.x) * pxPerMm,
@@ -95,13 +147,80 @@ function backingBox(view: View, plane: Quad): SetBox | null {
   }
   const { quads } = brightQuads(picture, (_, quad) => -areaOf(quad), LOOKED_INTO)
   const isCard = (quad: Quad): boolean => {
-    const middle = { x: quad.reduce((sum, each) => sum + each.x, 0) / 4, y: quad.reduce((sum, each) => sum + each.y, 0) / 4 }
-    return middle.x > card.left && middle.x < card.right && middle.y > card.top && middle.y < card.bottom
+    const { x, y } = middleOf(quad)
+    return x > card.left && x < card.right && y > card.top && y < card.bottom
   }
   const others = quads.filter(each => !isCard(each.quad))
-  const quad = (others.find(each => each.isRefined) ?? others[0])?.quad
-  const rough = quad && smallestBox(quad.map(({ x, y }) => ({ x: view.x + x / pxPerMm, y: view.y + y / pxPerMm })))
-  return rough ? outerBox(view, rough) : null
+  const clear = others.filter(each => each.isRefined)
+  const tried = (clear.length > 0 ? clear : others.slice(0, 1)).map(({ quad }) => ({ quad, box: edgeOf(view, quad, isInPhoto) }))
+  const found = tried.find(each => typeof each.box !== 'string') ?? tried[0]
+  if (!found) return 'noSet'
+  const isSecond = ({ quad }: FoundQuad): boolean =>
+    areaOf(quad) > SECOND * areaOf(found.quad) && !isInside(found.quad, middleOf(quad)) && !isInside(quad, middleOf(found.quad))
+  return clear.some(isSecond) ? 'twoSets' : found.box
+}
+/** The box of a bright thing, where its edge is one and the same all round; or what speaks against it. */
+function edgeOf(view: View, quad: Quad, isInPhoto: BesideCard['isInPhoto']): SetBox | FindFault {
+  const { pxPerMm } = view
+  const box = outerBox(view, smallestBox(quad.map(({ x, y }) => ({ x: view.x + x / pxPerMm, y: view.y + y / pxPerMm }))))
+  if (!box) return 'noSet'
+  const all = sides(box.corners)
+  if (!all.every(({ from, middle }) => isInPhoto(from) && isInPhoto(middle))) return 'atEdge'
+  const steps = all.map(({ from, to, inward }) => stepAt(view, from, to, inward))
+  if (Math.max(...steps) > NO_STEP) return 'noSetEdge'
+  if (Math.max(...steps) - Math.min(...steps) > UNLIKE_STEPS) return 'hardShadow'
+  return hasHardShadow(insideOf(view, box), pxPerMm) ? 'hardShadow' : box
+}
+/** A second thing as large as this share of the set is a set as well. */
+const SECOND = 0.25
+/** Outside as bright as inside: there is no edge. */
+const NO_STEP = 0.97
+/** A shadow's edge and the edge of the set differ by more than this in how dark it is outside. */
+const UNLIKE_STEPS = 0.2
+/** So far beyond an edge, and within it, brightness is compared. */
+const BESIDE_MM = 1.8
+
+/** The sides of a quadrilateral that goes round clockwise: middle, ends, and the direction inward. */
+interface Side {
+  readonly from: Point
+  readonly to: Point
+  readonly middle: Point
+  readonly inward: Point
+}
+function sides(quad: Quad): readonly Side[] {
+  return quad.map((from, at) => {
+    const to = quad[(at + 1) % 4] as Point
+    const length = Math.hypot(to.x - from.x, to.y - from.y)
+    return {
+      from,
+      to,
+      middle: { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 },
+      inward: { x: -(to.y - from.y) / length, y: (to.x - from.x) / length },
+    }
+  })
+}
+/** How bright it is just outside a side, as a share of how bright just inside. */
+function stepAt(view: View, from: Point, to: Point, inward: Point): number {
+  const at = (share: number, byMm: number): number => {
+    const [x, y] = [from.x + (to.x - from.x) * share + inward.x * byMm, from.y + (to.y - from.y) * share + inward.y * byMm]
+    return brightnessAt(view.picture, (x - view.x) * view.pxPerMm - 0.5, (y - view.y) * view.pxPerMm - 0.5)
+  }
+  return median(ALONG.map(share => at(share, -BESIDE_MM) / Math.max(1, at(share, BESIDE_MM)))) ?? 1
+}
+const ALONG = Array.from({ length: 15 }, (_, at) => 0.08 + at * 0.06)
+/** The upright part of a view inside of a box. */
+function insideOf({ picture, x, y, pxPerMm }: View, { corners }: TurnedBox): GreyPicture {
+  const [xs, ys] = [corners.map(each => each.x).sort((a, b) => a - b), corners.map(each => each.y).sort((a, b) => a - b)]
+  // Turned a little: between the inner two of four corners lies nothing of outside.
+  const [left, top] = [Math.ceil(((xs[1] ?? 0) + BESIDE_MM - x) * pxPerMm), Math.ceil(((ys[1] ?? 0) + BESIDE_MM - y) * pxPerMm)]
+  const [widthPx, heightPx] = [
+    Math.max(2, Math.floor(((xs[2] ?? 0) - BESIDE_MM - x) * pxPerMm) - left),
+    Math.max(2, Math.floor(((ys[2] ?? 0) - BESIDE_MM - y) * pxPerMm) - top),
+  ]
+  const pixels = new Uint8Array(widthPx * heightPx)
+  for (let row = 0; row < heightPx; row += 1)
+    pixels.set(picture.pixels.subarray((top + row) * picture.widthPx + left, (top + row) * picture.widthPx + left + widthPx), row * widthPx)
+  return { widthPx, heightPx, pixels }
 }
 
 /** The box moved to where the outermost edge is, where there is one all round; a set of loose pieces keeps its box of ink. */

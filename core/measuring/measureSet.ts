@@ -1,4 +1,5 @@
-import { findSet, inkOfView, keepInside, type MeasuredPiece, type SetBox, type View } from './findSet'
+import { cameraFit, rectangle } from './asCamera'
+import { type FindFault, findSet, inkOfView, keepInside, type MeasuredPiece, type SetBox, type View } from './findSet'
 import type { GreyPicture } from './fingerprint'
 import { rectify } from './grey'
 import { areaOf } from './outline'
@@ -24,16 +25,16 @@ export interface Measured {
   readonly impression: Mask
   readonly pxPerMm: number
 }
-export type MeasureFault = CornersFault | 'blurred' | 'notFlat' | 'noEdge' | 'noSet' | 'referenceTooLarge'
+export type MeasureFault = CornersFault | 'blurred' | 'notFlat' | 'noEdge' | 'referenceTooLarge' | 'otherShape' | 'tooSlanted' | FindFault
 export type Measurement = Measured | { readonly ok: false; readonly code: MeasureFault }
 
 const PX_PER_MM = 6
 /** Larger planes are measured coarser, so that memory stays bounded. */
 const MOST_PIXELS = 7_000_000
 /** As far beyond a card a set is looked for. */
-const AROUND_CARD_MM = 260
+const AROUND_CARD_MM = 450
 /** Edge of the sheet, and rounded corners, are not looked at. */
-const INSIDE_MM = 4
+const INSIDE_MM = 2
 /** The edge of a clear backing shows as a line about so wide: which side of it is the edge, no photo says. */
 const FILM_EDGE_MM = 0.5
 /** So sure is a corner at best, in pixels. */
@@ -51,17 +52,17 @@ export function measureSet(photo: GreyPicture, corners: Quad, reference: Referen
   if (areaOf(corners) > LARGEST_REFERENCE * photo.widthPx * photo.heightPx) return { ok: false, code: 'referenceTooLarge' }
   const refined = refineCorners(photo, corners, Math.max(8, Math.max(photo.widthPx, photo.heightPx) / 150))
   if (!refined.ok) return refined
-  const plane = planeOf(refined.corners, reference)
-  const toPhoto = plane && perspective(plane, refined.corners)
+  const plane = planeOf(refined.corners, reference, photo)
+  if (typeof plane === 'string') return { ok: false, code: plane }
+  const toPhoto = perspective(plane, refined.corners)
   if (!toPhoto) return { ok: false, code: 'onOneLine' }
   const view = lookedAt(photo, toPhoto, reference, plane)
-  const found = findSet(view, reference.isSheet ? null : plane)
-  if (!found) return { ok: false, code: 'noSet' }
+  const found = findSet(view, reference.isSheet ? null : { plane, isInPhoto: isInPhoto(photo, toPhoto) })
+  if (!found.ok) return found
   const { box, pieces } = found
   const impression = uprightImpression(photo, toPhoto, box, view)
-  const shortestSidePx = Math.min(...refined.corners.map((corner, at) => distance(corner, refined.corners[(at + 1) % 4] as Point)))
-  const scaleOff = (2 * Math.max(CORNER_PX, refined.offPx)) / shortestSidePx
-  const edgeOff = 1 / view.pxPerMm + (0.25 * refined.blurPx * reference.widthMm) / distance(refined.corners[0], refined.corners[1])
+  const scaleOffMm = offBy(plane, refined.corners, Math.max(CORNER_PX, refined.offPx), box)
+  const edgeOffMm = 1 / view.pxPerMm + (0.25 * refined.blurPx * reference.widthMm) / distance(refined.corners[0], refined.corners[1])
   return {
     ok: true,
     corners: refined.corners,
@@ -70,21 +71,34 @@ export function measureSet(photo: GreyPicture, corners: Quad, reference: Referen
     pxPerMm: view.pxPerMm,
     impression,
     pieces,
-    plusMinusMm: Math.hypot(scaleOff * Math.max(box.width, box.height), edgeOff, FILM_EDGE_MM),
+    plusMinusMm: Math.hypot(scaleOffMm, edgeOffMm, FILM_EDGE_MM),
   }
 }
 
-/** The reference in its plane: its longer side lies along the longer sides in the photo. */
-function planeOf(corners: Quad, { widthMm, heightMm }: Reference): Quad {
-  const across = distance(corners[0], corners[1]) + distance(corners[2], corners[3])
-  const down = distance(corners[1], corners[2]) + distance(corners[3], corners[0])
-  const [w, h] = across > down === widthMm > heightMm ? [widthMm, heightMm] : [heightMm, widthMm]
-  return [
-    { x: 0, y: 0 },
-    { x: w, y: 0 },
-    { x: w, y: h },
-    { x: 0, y: h },
-  ]
+/** As far as the corners may be off the proportions of the reference; a photo that was cropped is off by more where it is slanted. */
+const MISFIT = 0.04
+const MISFIT_A_DEGREE = 0.0011
+/** Nearer together than this, two ways to turn the reference are not told apart. */
+const TOLD_APART = 0.02
+
+/** The reference in its plane, turned as the corners lie; or why no rectangle of its proportions lies there. */
+function planeOf(corners: Quad, { widthMm, heightMm }: Reference, photo: GreyPicture): Quad | 'otherShape' | 'tooSlanted' {
+  const ways = [
+    { widthMm, heightMm },
+    { widthMm: heightMm, heightMm: widthMm },
+  ].map(way => ({ ...way, ...cameraFit(corners, way, photo) }))
+  const [best, other] = ways.sort((a, b) => a.misfit - b.misfit) as [(typeof ways)[number], (typeof ways)[number]]
+  if (best.misfit > MISFIT + MISFIT_A_DEGREE * best.tiltDeg) return 'otherShape'
+  if (Math.abs(Math.log(widthMm / heightMm)) > TOLD_APART && other.misfit - best.misfit < TOLD_APART) return 'tooSlanted'
+  return rectangle(best.widthMm, best.heightMm)
+}
+
+/** Whether a point of the plane is in the photo, and a little inside of its edge. */
+function isInPhoto(photo: GreyPicture, toPhoto: Matrix3): (point: Point) => boolean {
+  return point => {
+    const { x, y } = mapPoint(toPhoto, point)
+    return x > 1 && y > 1 && x < photo.widthPx - 1 && y < photo.heightPx - 1
+  }
 }
 
 /** The part of the plane where the set may lie: on the sheet, or in the photo around the card. */
@@ -109,14 +123,30 @@ function lookedAt(photo: GreyPicture, toPhoto: Matrix3, { isSheet }: Reference, 
   return { picture: rectify(photo, toPhoto, { x: x0, y: y0, widthMm, heightMm }, pxPerMm), x: x0, y: y0, pxPerMm }
 }
 
+/**
+ * How far off the longer side may be when each coordinate of each corner of the reference is as far off as that: the parts
+ * added in quadrature, twice over (JCGM 100:2008, 5.1.2 and 6.2.1). A set far from a small card is off by more than the card.
+ */
+function offBy(plane: Quad, corners: Quad, offPx: number, box: SetBox): number {
+  const seen = box.corners.map(corner => mapPoint(perspective(plane, corners) as Matrix3, corner)) as unknown as Quad
+  const sizeBy = (moved: Quad): readonly [number, number] => {
+    const toPhoto = perspective(plane, moved)
+    if (!toPhoto) return [Infinity, Infinity]
+    const [a, b, c, d] = seen.map(corner => mapPoint(inverse(toPhoto), corner)) as unknown as Quad
+    return [(distance(a, b) + distance(c, d)) / 2, (distance(b, c) + distance(d, a)) / 2]
+  }
+  const [width, height] = sizeBy(corners)
+  const parts = corners.flatMap((_, at) =>
+    (['x', 'y'] as const).map(axis =>
+      sizeBy(corners.map((corner, other) => (other === at ? { ...corner, [axis]: corner[axis] + offPx } : corner)) as unknown as Quad),
+    ),
+  )
+  return 2 * Math.max(Math.hypot(...parts.map(([w]) => w - width)), Math.hypot(...parts.map(([, h]) => h - height)))
+}
+
 /** The set alone, upright, black and white. */
 function uprightImpression(photo: GreyPicture, toPhoto: Matrix3, box: SetBox, { pxPerMm }: View): Mask {
-  const flat: Quad = [
-    { x: 0, y: 0 },
-    { x: box.width, y: 0 },
-    { x: box.width, y: box.height },
-    { x: 0, y: box.height },
-  ]
+  const flat = rectangle(box.width, box.height)
   const toBox = perspective(flat, box.corners)
   if (!toBox) return { widthPx: 1, heightPx: 1, ink: new Uint8Array(1) }
   const picture = rectify(photo, times(toPhoto, toBox), { x: 0, y: 0, widthMm: box.width, heightMm: box.height }, pxPerMm)

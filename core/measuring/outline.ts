@@ -1,19 +1,15 @@
+import { polygonArea, polygonHull } from 'd3-polygon'
 import type { Point, Quad } from './perspective'
 
-/** The convex hull, counter-clockwise in a plane where y goes down: Andrew 1979, monotone chain. O(n log n). */
+/** The convex hull, in order round. O(n log n). */
 export function hullOf(points: readonly Point[]): readonly Point[] {
-  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y)
-  const half = (list: readonly Point[]): Point[] => {
-    const chain: Point[] = []
-    for (const point of list) {
-      while (chain.length > 1 && cross(chain.at(-2) as Point, chain.at(-1) as Point, point) <= 0) chain.pop()
-      chain.push(point)
-    }
-    chain.pop()
-    return chain
-  }
-  return sorted.length < 3 ? sorted : [...half(sorted), ...half([...sorted].reverse())]
+  return (
+    polygonHull(points.map(pairOf))
+      ?.map(([x, y]) => ({ x, y }))
+      .reverse() ?? points
+  )
 }
+const pairOf = ({ x, y }: Point): [number, number] => [x, y]
 const cross = (a: Point, b: Point, c: Point): number => (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x)
 
 /** A rectangle at any angle: its corners, the sides' lengths, and the angle of the first side in degrees. */
@@ -97,13 +93,4 @@ function thinned(hull: readonly Point[]): readonly Point[] {
   return hull.filter((_, at) => at % step === 0)
 }
 
-export function areaOf(polygon: readonly Point[]): number {
-  return (
-    Math.abs(
-      polygon.reduce((sum, point, at) => {
-        const next = polygon[(at + 1) % polygon.length] as Point
-        return sum + point.x * next.y - point.y * next.x
-      }, 0),
-    ) / 2
-  )
-}
+export const areaOf = (polygon: readonly Point[]): number => Math.abs(polygonArea(polygon.map(pairOf)))

@@ -1,3 +1,4 @@
+import { median } from 'd3-array'
 import type { GreyPicture } from './fingerprint'
 import { brightnessAt } from './grey'
 import type { Point, Quad } from './perspective'
@@ -92,13 +93,13 @@ function lineAlong(
   let kept = found
   let fit = straight(kept)
   for (let round = 0; round < 4; round += 1) {
-    const limit = Math.max(0.7, 2 * median(kept.map(each => Math.abs(each.across - fit.start - fit.slope * each.along))))
+    const limit = Math.max(0.7, 2 * (median(kept, each => Math.abs(each.across - fit.start - fit.slope * each.along)) ?? 0))
     const nearer = found.filter(each => Math.abs(each.across - fit.start - fit.slope * each.along) <= limit)
     if (nearer.length < SAMPLES * ENOUGH * 0.8) break
     kept = nearer
     fit = straight(kept)
   }
-  const blurPx = median(kept.map(each => each.blurPx))
+  const blurPx = median(kept, each => each.blurPx) ?? 0
   if (isStrict && blurPx > BLURRED_PX) return 'blurred'
   const off = found.map(each => each.across - fit.start - fit.slope * each.along)
   const offPx = Math.sqrt(kept.reduce((sum, each) => sum + (each.across - fit.start - fit.slope * each.along) ** 2, 0) / kept.length)
@@ -119,7 +120,7 @@ function bowOf(off: readonly number[]): number {
     off.slice(Math.floor(off.length * 0.4), Math.ceil(off.length * 0.6)),
     off.slice(Math.floor(off.length * 0.8)),
   ]
-  return Math.abs(median(middle) - (median(first) + median(last)) / 2)
+  return Math.abs((median(middle) ?? 0) - ((median(first) ?? 0) + (median(last) ?? 0)) / 2)
 }
 
 /** No straight edge was found: is there a bent one, further off the line than a corner may be? */
@@ -186,10 +187,6 @@ function straight(points: readonly { readonly along: number; readonly across: nu
       points.reduce((sum, each) => sum + (each.along - mx) ** 2, 0),
     )
   return { start: my - slope * mx, slope }
-}
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b)
-  return sorted[Math.floor(sorted.length / 2)] ?? 0
 }
 function meet(a: Line, b: Line): Point | null {
   const turn = a.dx * b.dy - a.dy * b.dx

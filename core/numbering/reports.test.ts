@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { blankHolding, type Holding } from '#core/catalog'
-import { doublesIn, gapsIn, hasTwoReadings, mayClash, staleLabels, writeCode } from './index'
+import { doublesIn, gapsIn, hasTwoReadings, labelsThatDisagree, mayClash, staleLabels, writeCode } from './index'
 
 const series = { id: 's', prefix: '', padding: 0, suffixBy: 'kind' as const }
 const kindOf = (id: string) => (id === 'wood' ? { suffix: 'W' } : undefined)
@@ -82,6 +82,16 @@ describe('reports', () => {
           for (const each of stale) expect(Number(each.becomes)).toBe(Number(each.was))
         },
       ),
+    )
+  })
+  test('a label disagrees where it stands on the holder and is written otherwise, and nowhere else (property)', () => {
+    fc.assert(
+      fc.property(fc.array(fc.option(fc.constantFrom('1', '2', '3', '02'), { nil: null }), { maxLength: 5 }), texts => {
+        const holdings = texts.map((labelText, at) => set(at + 1, { labelText }))
+        expect(labelsThatDisagree(holdings, () => series, kindOf)).toEqual(
+          texts.flatMap((was, at) => (was === null || was === String(at + 1) ? [] : [{ id: `h${at + 1}`, was, becomes: String(at + 1) }])),
+        )
+      }),
     )
   })
 })

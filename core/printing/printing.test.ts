@@ -20,7 +20,8 @@ const partWords = {
 const source = (number: number, themes: readonly string[], shared: readonly string[] = []): IndexSource => ({
   accession: number,
   themes: themes.map(name => ({ name, sharesPage: shared.includes(name) })),
-  place: number % 3 ? { heading: `Bin ${number % 4}`, containerRank: number % 4, position: number } : null,
+  // Not in the order of the numbers.
+  place: number % 3 ? { heading: `Bin ${number % 4}`, containerRank: number % 4, position: (number * 7) % 121 } : null,
   entry: {
     id: `id${number}`,
     figure: String(number),
@@ -43,7 +44,13 @@ describe('the printed index', () => {
           part.groups.flatMap(group => group.entries),
         )
         expect(byNumber?.map(entry => entry.figure)).toEqual(all.map(each => each.entry.figure))
-        expect(byPlace).toHaveLength(all.length)
+        const places = all.filter(each => each.place).map(each => each.place ?? { containerRank: 0, position: 0 })
+        const inOrder = places.sort((a, b) => a.containerRank - b.containerRank || a.position - b.position)
+        const numberAt = new Map(all.map(each => [`${each.place?.containerRank} ${each.place?.position}`, each.entry.figure]))
+        expect(byPlace?.map(entry => entry.figure)).toEqual([
+          ...inOrder.map(place => numberAt.get(`${place.containerRank} ${place.position}`)),
+          ...all.filter(each => !each.place).map(each => each.entry.figure),
+        ])
         expect(byTheme).toHaveLength(all.reduce((sum, each) => sum + Math.max(1, each.themes.length), 0))
       }),
     )

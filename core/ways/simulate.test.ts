@@ -108,6 +108,21 @@ describe('which way of filing suits', () => {
     const decisions = new Map(whatDecides(room(list), results, assumptions, () => undefined).map(each => [each.change, each.withoutIndex]))
     expect([decisions.get('alwaysTheme'), decisions.get('alwaysBrand')]).toEqual([0, 1])
   })
+  test('under a later key every group in front costs a look at its tab (counted by hand)', () => {
+    // Copperlatch: Harbour, Kelp; Greywether: Harbour, Kelp.
+    const list = [0, 1, 0, 1].map((theme, at) => ({ theme, other: null, brand: Math.floor(at / 2), used: 1 }))
+    const assumptions = { ...START_ASSUMPTIONS, habits: { theme: 1, brand: 0, itself: 0 }, draws: 50 }
+    const finds = drawFinds(
+      room(list).holders.map(each => each.holding),
+      assumptions.habits,
+      50,
+      assumptions.seed,
+    )
+    // In the first brand: one tab and the set; in the second: two tabs, the set of the first, and the set.
+    const flipped = finds.reduce((sum, find) => sum + (find.at < 2 ? 2 : 4), 0) / 50
+    const [byBrandTheme] = COMPARED_RULES.filter(rule => rule.keys.map(key => key.by).join() === 'brand,theme,name')
+    expect(simulateRule(room(list), byBrandTheme as FilingRule, assumptions).withoutIndex.flipped).toBeCloseTo(flipped, 9)
+  })
   test('finds are drawn by how often a set is used (seed 5)', () => {
     const holdings = room([
       { theme: 0, other: null, brand: 0, used: 9 },

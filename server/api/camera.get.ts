@@ -5,7 +5,7 @@ import { createError, defineEventHandler, getQuery, setHeader } from 'h3'
 import { useRuntimeConfig, useStorage } from 'nitropack/runtime'
 import { Piscina } from 'piscina'
 import { z } from 'zod'
-import type { Shot } from '#demo/camera'
+import { CAMERA_TROUBLES, type Shot } from '#demo/camera'
 
 /** What may be asked of the stand-in camera. Bounded: a photo of 12 megapixels takes some seconds. */
 const Query = z.object({
@@ -13,7 +13,7 @@ const Query = z.object({
   reference: z.enum(['card', 'A4']).default('card'),
   megapixels: z.coerce.number().min(0.5).max(12).default(3),
   tilt: z.coerce.number().min(0).max(60).default(20),
-  trouble: z.enum(['none', 'cutOff', 'blurred', 'bent']).default('none'),
+  trouble: z.enum(CAMERA_TROUBLES).default('none'),
 })
 /** Photos that may wait for the one that is being taken. */
 const MAX_WAITING = 8

@@ -48,9 +48,17 @@ export const measureWords = {
   faults: {
     ...CORNERS,
     blurred: 'The photo is too blurred to measure by. Hold still, or rest the elbows on the table.',
-    notFlat: 'The sheet or card is not flat: its edges bend. Lay it flat and photograph it again.',
+    notFlat:
+      'The sheet or card is not flat, or something lies over its edge. Lay it flat, all its edges in sight, and photograph it again.',
     noEdge: 'No clear edge was found along the corners. Put them on the sheet or card, and see that it stands out from the ground.',
-    noSet: 'No set was found there. Does it lie on the sheet, or beside the card?',
+    noSet: 'No set was found there. Does it lie on the sheet, or beside the card, and is all of it in the photo?',
+    twoSets: 'More than one thing lies there. Photograph one set alone.',
+    hardShadow:
+      'A shadow with a hard edge lies there, and would be taken for an edge of the set. Move the lamp, or yourself, and photograph it again.',
+    atEdge: 'The set lies at the edge of the sheet or of the photo. Move it inside, all of it.',
+    noSetEdge: 'Where the set ends cannot be told from the ground. Lay it on something darker.',
+    otherShape: 'What the corners go round has other proportions than what you chose. Is it that, and are the corners at its corners?',
+    tooSlanted: 'Seen so much from the side, its longer edge cannot be told from its shorter. Photograph it from further above.',
     referenceTooLarge: 'The sheet or card fills the whole photo. Step back until its edges can be seen.',
     noPhoto: 'Choose a photo first.',
   } satisfies Record<MeasureFault | 'noPhoto', string>,

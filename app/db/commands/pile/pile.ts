@@ -1,7 +1,7 @@
 import type { Draft, Holding } from '#core/catalog'
 import { type Stage, stageOf, stateAfter } from '#core/pile'
 import type { YondercrestDb } from '../../database'
-import type { CommandName } from '../../journal'
+import type { CommandName } from '../steps'
 import { type Desk, expectFaultless, transact } from '../../transact'
 import { type HoldingFacts, resolveNames } from '../holding/takeIn'
 

@@ -3,7 +3,7 @@ import type { Container, Holder, LaneTarget, Refiling, Section, Zone } from '#co
 import { idsOf, type Step } from '#core/refiling'
 import { arrangeContainer, containerClash, keyBehind, planMove } from '#core/room'
 import type { YondercrestDb } from '../../database'
-import type { CommandName } from '../../journal'
+import type { CommandName } from '../steps'
 import { type Desk, transact } from '../../transact'
 import { addressPatterns, clearAway, rowOf } from '../room/furniture'
 

@@ -1,0 +1,71 @@
+import { ulid } from 'ulid'
+import { blankHolding, KEPT_PACKAGINGS } from '#core/catalog'
+import { factsOf } from '../../../../tests/support/facts'
+import { all, BRANDS, NAMES, placeFor, roomOf, type Cases, type Luck } from '../../../../tests/support/cases'
+import { commands, type YondercrestDb } from '~/db'
+
+async function takeIn(db: YondercrestDb, luck: Luck): Promise<void> {
+  const kind = luck.pick(await all(db, 'kinds'))
+  const draft = luck.below(3) === 0 ? luck.pick(await all(db, 'drafts')) : undefined
+  const facts = factsOf(luck.pick(NAMES) ?? 'Set', {
+    brandName: luck.pick(BRANDS) ?? '',
+    kindId: kind?.id ?? null,
+    categoryName: luck.pick(['Images', 'Borders', '']) ?? '',
+    themeNames: [luck.pick(['Ropes', 'Weather', 'Kelp']) ?? 'Ropes'],
+    size: { widthMm: 50 + luck.below(200), heightMm: 60 },
+    words: [],
+    searchWords: [],
+    acquiredOn: null,
+    price: null,
+    notes: '',
+    packaging: luck.pick([...KEPT_PACKAGINGS]) ?? null,
+  })
+  const place =
+    luck.below(3) === 0
+      ? await placeFor(db, {
+          ...blankHolding({ id: ulid(), number: 1, seriesId: '', name: facts.name, createdAt: '' }),
+          kindId: facts.kindId,
+          size: facts.size,
+        })
+      : null
+  await commands.takeIn(db, facts, {
+    place,
+    state: 'toClass',
+    draftId: draft?.id ?? null,
+    written: luck.below(4) === 0 ? String(1 + luck.below(30)) : '',
+  })
+}
+
+export const holdingCases: Cases = {
+  takeIn,
+  takeInAnother: takeIn,
+  async edit(db, luck) {
+    const holding = luck.pick(await all(db, 'holdings'))
+    if (holding)
+      await commands.editHolding(db, holding.id, {
+        ...holding,
+        name: luck.pick(NAMES) ?? '',
+        brandName: luck.pick(BRANDS) ?? '',
+        categoryName: '',
+        themeNames: ['Weather'],
+      })
+  },
+  async remove(db, luck) {
+    const holding = luck.pick(await all(db, 'holdings'))
+    if (holding) await commands.removeHolding(db, holding.id)
+  },
+  async place(db, luck) {
+    const holding = luck.pick(await all(db, 'holdings'))
+    const place = holding ? await placeFor(db, holding) : null
+    if (holding && place) await commands.placeHolding(db, holding.id, place)
+  },
+  async placeAll(db) {
+    const { placements, facts } = await roomOf(db)
+    await commands.placeMany(
+      db,
+      [...facts.holdings.values()].filter(holding => !placements.has(holding.id)),
+      facts,
+      () => true,
+    )
+  },
+}

@@ -1,0 +1,11 @@
+import { counted } from '~/kit/grammar'
+import { named, type StepWords } from '../said'
+
+/** What each command of this folder did, in a few words. Their names are kept in the journal: stored names are promises. */
+export const holdingSteps = {
+  takeIn: step => `Took in ${named(step)}`,
+  editHolding: step => `Changed ${named(step)}`,
+  placeHolding: () => 'Gave a set its place',
+  placeMany: step => `Gave ${counted(step.subject.count ?? 0, 'set')} their places`,
+  removeHolding: step => `Let go of ${named(step)}`,
+} as const satisfies StepWords

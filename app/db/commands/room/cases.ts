@@ -1,0 +1,133 @@
+import { keyBehind, planMove } from '#core/room'
+import { all, roomOf, type Cases } from '../../../../tests/support/cases'
+import { commands } from '~/db'
+
+export const roomCases: Cases = {
+  async move(db, luck) {
+    const [holders, containers] = [await all(db, 'holders'), await all(db, 'containers')]
+    const [holder, container] = [luck.pick(holders), luck.pick(containers)]
+    const { rows } = await roomOf(db)
+    if (!holder || !container) return
+    const behind = luck.pick(rows.get(container.id)?.lanes[0] ?? [])
+    const plan = planMove(
+      [holder],
+      container.cells
+        ? {
+            type: 'cell',
+            containerId: container.id,
+            cell: { page: 1 + luck.below(2), cell: 1 + luck.below(4), side: luck.below(2) ? 'front' : 'back' },
+          }
+        : {
+            type: 'row',
+            containerId: container.id,
+            lane: 1 + luck.below(container.lanes),
+            behindId: behind ? (behind.type === 'section' ? behind.section.id : behind.placement.holder.id) : null,
+          },
+      rows,
+    )
+    if (plan.ok) await commands.moveHolders(db, plan.holders, plan.sections, 1)
+  },
+  async apart(db, luck) {
+    const holder = luck.pick(await all(db, 'holders'))
+    if (holder) await commands.keepApart(db, holder.id, luck.below(2) ? 'on the desk' : null)
+  },
+  async zone(db, luck) {
+    const [zone, into] = [luck.pick(await all(db, 'zones')), luck.pick(await all(db, 'zones'))]
+    if (luck.below(2) || !zone || !into) await commands.addZone(db, `Zone ${luck.below(90)}`)
+    else await commands.removeZone(db, zone.id, into.id)
+  },
+  async rule(db, luck) {
+    const [zone, kind] = [luck.pick(await all(db, 'zones')), luck.pick(await all(db, 'kinds'))]
+    if (zone)
+      await commands.changeZone(db, {
+        ...zone,
+        takesKindIds: kind ? [kind.id] : [],
+        filingRule: { keys: [{ by: 'number', order: 'ascending' }] },
+        capHoldings: 1 + luck.below(20),
+      })
+  },
+  async fixture(db, luck) {
+    const fixture = luck.pick(await all(db, 'fixtures'))
+    if (luck.below(3) === 0 && fixture) await commands.removeFixture(db, fixture.id)
+    else await commands.putFixture(db, { ...(luck.below(2) ? fixture : {}), name: 'Shelf', type: 'bookcase', shelves: 1 + luck.below(3) })
+  },
+  async container(db, luck) {
+    const [fixture, zone] = [luck.pick(await all(db, 'fixtures')), luck.pick(await all(db, 'zones'))]
+    const cells =
+      luck.below(3) === 0
+        ? { rows: 2, columns: 2, pages: 2, isTwoSided: luck.below(2) === 0, cellSize: null, reuse: 'first' as const }
+        : null
+    if (fixture && zone)
+      await commands.addContainer(db, {
+        name: 'Box',
+        code: `X${luck.below(40)}`,
+        type: cells ? 'binder' : 'bin',
+        lanes: cells ? 1 : 1 + luck.below(2),
+        lengthMm: 200,
+        cells,
+        inner: null,
+        fixture: { id: fixture.id },
+        shelf: 1,
+        zoneId: zone.id,
+        emptyWeightG: null,
+      })
+  },
+  async changeContainer(db, luck) {
+    const container = luck.pick(await all(db, 'containers'))
+    if (container)
+      await commands.changeContainer(db, {
+        ...container,
+        code: `X${luck.below(40)}`,
+        lanes: container.cells ? 1 : 1 + luck.below(2),
+        cells: container.cells ? { ...container.cells, pages: 1 + luck.below(3), isTwoSided: luck.below(2) === 0 } : null,
+      })
+  },
+  async copyContainer(db, luck) {
+    const container = luck.pick(await all(db, 'containers'))
+    if (container) await commands.copyContainer(db, container.id, 1 + luck.below(2))
+  },
+  async empty(db, luck) {
+    const [from, into] = [luck.pick(await all(db, 'containers')), luck.pick(await all(db, 'containers'))]
+    if (from) await commands.emptyContainer(db, from.id, into && into.id !== from.id ? into.id : null, luck.below(2) === 0)
+  },
+  async takeOut(db, luck) {
+    const container = luck.pick(await all(db, 'containers'))
+    if (container) await commands.removeContainer(db, container.id)
+  },
+  async tab(db, luck) {
+    const [container, section] = [
+      luck.pick((await all(db, 'containers')).filter(each => !each.cells)),
+      luck.pick(await all(db, 'sections')),
+    ]
+    if (section && luck.below(3) === 0) return commands.editSection(db, section, luck.below(2) ? { ...section, title: 'Another' } : null)
+    const lane = 1 + luck.below(container?.lanes ?? 1)
+    const entries = (await roomOf(db)).rows.get(container?.id ?? '')?.lanes[lane - 1] ?? []
+    if (container)
+      await commands.addSection(db, {
+        containerId: container.id,
+        lane,
+        order: keyBehind(entries, luck.below(entries.length + 1) - 1),
+        title: 'Tab',
+        colour: luck.below(6),
+        standsFor: null,
+      })
+  },
+  async pages(db, luck) {
+    const binder = luck.pick((await all(db, 'containers')).filter(each => each.cells))
+    if (binder) await commands.addPages(db, binder.id, 1 + luck.below(400))
+  },
+  async measureLane(db, luck) {
+    const container = luck.pick(await all(db, 'containers'))
+    if (container)
+      await commands.measureLength(db, {
+        containerId: container.id,
+        lane: 1,
+        filledMm: 10 + luck.below(90),
+        stood: [{ kindId: null, holder: 'pocket', count: 3 }],
+      })
+  },
+  async forgetLane(db, luck) {
+    const measured = luck.pick(await all(db, 'measuredLengths'))
+    if (measured) await commands.forgetLength(db, measured.id)
+  },
+}

@@ -1,0 +1,18 @@
+import { counted } from '~/kit/grammar'
+import type { StepWords } from '../said'
+
+/** What each command of this folder did, in a few words. Their names are kept in the journal: stored names are promises. */
+export const roomSteps = {
+  moveHolders: step => `Moved ${counted(step.subject.count ?? 1, 'set')}`,
+  addContainer: step => `Added ${step.subject.name ?? 'a container'}`,
+  addSection: step => `Put in the tab ${step.subject.name ?? ''}`,
+  editSection: step => `Changed the tab ${step.subject.name ?? ''}`,
+  changeZone: step => `Changed how ${step.subject.name ?? 'a zone'} files`,
+  changeFixture: step => `Changed the furniture ${step.subject.name ?? ''}`,
+  changeContainer: step => `Changed ${step.subject.name ?? 'a container'}`,
+  copyContainer: step => `Made ${counted(step.subject.count ?? 1, 'copy', 'copies')} of ${step.subject.name ?? 'a container'}`,
+  emptyContainer: step => `Emptied ${step.subject.name ?? 'a container'}`,
+  removeContainer: step => `Took ${step.subject.name ?? 'a container'} out of the room`,
+  measureLength: step => `Measured how full ${step.subject.name ?? 'a lane'} is`,
+  keepApart: () => 'Changed what is kept apart',
+} as const satisfies StepWords

@@ -1,0 +1,50 @@
+import { gatherFacts, guessColumns, planRow, recommendedChoices, type ListTable } from '#core/exchange'
+import type { CatalogueData } from '#core/catalog'
+import { all, BRANDS, NAMES, type Cases, type Luck } from '../../../../tests/support/cases'
+import { commands, type YondercrestDb } from '~/db'
+
+export const wholeCases: Cases = {
+  async habits(db, luck) {
+    await commands.changeSettings(db, {
+      forNowContainerId: luck.pick(await all(db, 'containers'))?.id ?? null,
+      unit: luck.pick(['in', 'cm'] as const) ?? 'in',
+    })
+    await commands.setMark(db, luck.pick(['dieForStamp', 'layersWith'] as const) ?? 'layersWith', luck.pick(['&', '+', '']) ?? '')
+  },
+  async importList(db, luck) {
+    const rows = Array.from({ length: 1 + luck.below(4) }, () => [
+      luck.pick(NAMES) ?? '',
+      luck.pick(BRANDS) ?? '',
+      String(1 + luck.below(40)),
+      'ropes; kelp',
+    ])
+    const table: ListTable = { headings: ['Name', 'Brand', 'No.', 'Themes'], rows, delimiter: ',', encoding: 'utf-8' }
+    const columns = guessColumns(table).map(guess => guess.field)
+    const facts = gatherFacts(
+      table,
+      columns,
+      { brands: await all(db, 'brands'), kinds: [], categories: [], themes: [], highestNumber: 0 },
+      2026,
+    )
+    const choices = recommendedChoices(columns, facts)
+    await commands.importList(
+      db,
+      rows.map((cells, at) => planRow(table, cells, at + 1, choices, 2026, 'EUR')),
+      facts.brands,
+      [],
+      'list.csv',
+      () => undefined,
+    )
+  },
+  async restore(db, luck) {
+    await commands.replaceCatalogue(db, 'restoreArchive', await noted(db, luck), [], [])
+  },
+  async loadDemo(db, luck) {
+    await commands.replaceCatalogue(db, 'loadDemo', await noted(db, luck), [], [])
+  },
+}
+/** The catalogue as it is, but for a note: what changes nothing is no step. */
+async function noted(db: YondercrestDb, luck: Luck): Promise<CatalogueData> {
+  const data = await commands.readCatalogue(db)
+  return { ...data, brands: data.brands.map(brand => ({ ...brand, notes: `page ${luck.below(99)}` })) }
+}
