@@ -237,6 +237,14 @@ describe('and what is allowed beside it', () => {
     expect(await db.records('holders').count()).toBe(0)
     expect(await db.records('relations').count()).toBe(0)
   })
+  test('a set that is taken in to a cell which is taken by then waits for another place; nothing is pushed out', async () => {
+    const db = await smallRoom()
+    const place = { containerId: PAGE, lane: 1, order: 'a0', cell: { page: 1, cell: 1, side: 'front' as const } }
+    const take = (name: string) => commands.takeIn(db, factsOf(name), { place, state: 'toFile', draftId: null, written: '' })
+    const [first, second] = [await take('Kelp'), await take('Gull')]
+    expect([first.state, second.state]).toEqual(['filed', 'toFile'])
+    expect((await db.records('holders').where('containerId').equals(PAGE).toArray()).map(each => each.holdingIds)).toEqual([[first.id]])
+  })
   test('pages are added at the end, the cells there are stay', async () => {
     const db = await smallRoom()
     await commands.addPages(db, PAGE, 4)

@@ -172,6 +172,17 @@ describe('re-filing', () => {
         .count(),
     ).toBe(0)
   })
+  test.each([
+    [2, 2],
+    [180, 5],
+  ])('after %i minutes at the shelf %i are counted as work: a longer time was a pause', async (since, counted) => {
+    const db = await filledRoom(12)
+    const id = await begin(db)
+    const [first] = (await left(db, id)).steps
+    await db.records('refilings').update(id, { startedAt: new Date(Date.now() - since * 60_000).toISOString() })
+    if (first) await commands.doRefilingStep(db, id, first)
+    expect((await db.records('refilings').get(id))?.minutesWorked).toBeCloseTo(counted, 0)
+  })
   test('four that share one key come to an end as well: who stands behind gets a key of their own', async () => {
     const db = await filledRoom(4)
     const [first] = await db.records('holders').toArray()

@@ -21,7 +21,7 @@ const source = (number: number, themes: readonly string[], shared: readonly stri
   accession: number,
   themes: themes.map(name => ({ name, sharesPage: shared.includes(name) })),
   // Not in the order of the numbers.
-  place: number % 3 ? { heading: `Bin ${number % 4}`, containerRank: number % 4, position: (number * 7) % 121 } : null,
+  place: number % 3 ? { heading: `Bin ${number % 4}`, containerRank: number % 4, position: 1000 - number } : null,
   entry: {
     id: `id${number}`,
     figure: String(number),
