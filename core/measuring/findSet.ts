@@ -157,7 +157,7 @@ function backingBox(view: View, { plane, isInPhoto }: BesideCard): SetBox | Find
   if (!found) return 'noSet'
   const isSecond = ({ quad }: FoundQuad): boolean =>
     areaOf(quad) > SECOND * areaOf(found.quad) && !isInside(found.quad, middleOf(quad)) && !isInside(quad, middleOf(found.quad))
-  return clear.some(isSecond) ? 'twoSets' : found.box
+  return others.some(isSecond) ? 'twoSets' : found.box
 }
 /** The box of a bright thing, where its edge is one and the same all round; or what speaks against it. */
 function edgeOf(view: View, quad: Quad, isInPhoto: BesideCard['isInPhoto']): SetBox | FindFault {
