@@ -6,6 +6,7 @@ import KeysDialog from '~/shell/KeysDialog.vue'
 import NoticeLine from '~/shell/NoticeLine.vue'
 import RidgeBand from '~/shell/RidgeBand.vue'
 import WelcomeBench from '~/shell/WelcomeBench.vue'
+import { useCopies } from '~/areas/copies/useCopies'
 import { useKeys } from '~/shell/useKeys'
 import { useOpening } from '~/shell/useOpening'
 import { useLamp } from '~/shell/useLamp'
@@ -16,6 +17,7 @@ import { computed } from 'vue'
 useLamp()
 const { state, trouble, progress } = useOpening()
 const keys = useKeys()
+const copies = useCopies()
 const route = useRoute()
 /** Reading back a copy works before there is a room: it is a way to get one. */
 const isOpenToAll = computed(() => route.path === '/copies')
@@ -35,6 +37,9 @@ const isOpenToAll = computed(() => route.path === '/copies')
         <div v-if="trouble" class="mx-auto max-w-2xl p-6" role="alert" data-trouble>
           <h1 class="text-[1.6rem]">{{ shellWords.troubles[trouble].what }}</h1>
           <p class="mt-2">{{ shellWords.troubles[trouble].then }}</p>
+          <button v-if="trouble === 'cleared'" type="button" class="button-main mt-4" @click="copies.saveScreen()">
+            {{ shellWords.saveScreen }}
+          </button>
         </div>
         <div v-else-if="state === 'opening'" class="grid h-full place-items-center p-6 text-quiet" role="status">
           {{ progress ? `${welcomeWords.loadingDemo}: ${progress.done} / ${progress.total}` : shellWords.loading }}

@@ -4,7 +4,7 @@ import { afterAll, describe, expect, test } from '@jest/globals'
 import { createPinia, setActivePinia } from 'pinia'
 import fc from 'fast-check'
 import { arrangeRoom, type Room } from '#core/room'
-import { commands, database, readSnapshot, redo, SCREEN_TABLES, undo } from '~/db'
+import { commands, database, readSnapshot, redo, SCREEN_TABLES, undo, YondercrestDb } from '~/db'
 import { luckOf, roomOf } from '../../tests/support/cases'
 import { ACTIONS } from '../../tests/support/everyCommand'
 import { useCatalogue } from './useCatalogue'
@@ -94,5 +94,24 @@ describe('the catalogue in memory', () => {
     expect(catalogue.placeless.map(each => each.id).sort()).toEqual(
       [...(catalogue.tables?.holdings.keys() ?? [])].filter(id => !placements.has(id)).sort(),
     )
+  }, 120_000)
+
+  test('an undo here while an import begins in another tab, 30 rounds: the screen has what the database has', async () => {
+    setActivePinia(createPinia())
+    await commands.startEmpty(database())
+    const catalogue = useCatalogue()
+    await catalogue.open()
+    const there = new YondercrestDb(database().name)
+    const luck = luckOf(30)
+    for (let round = 0; round < 30; round += 1) {
+      await ACTIONS.takeIn?.(database(), luck)
+      await Promise.all([
+        ACTIONS.importList?.(there, luck),
+        new Promise(resolve => setTimeout(resolve, luck.below(12))).then(() => undo(database())),
+      ])
+      await caughtUp(catalogue)
+      expect([round, await differs(catalogue)]).toEqual([round, null])
+    }
+    there.close()
   }, 120_000)
 })

@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import type { CatalogueData } from '#core/catalog'
 import {
   type ColumnGuess,
   type FileFacts,
@@ -156,6 +157,12 @@ const api = {
       sha256,
       (done, total) => tell({ stage: 'packing', done, total }),
     )
+    return zip.buffer as ArrayBuffer
+  },
+
+  /** A catalogue that is no longer in the database, as an archive without pictures. */
+  async packData(data: CatalogueData, tell: Tell): Promise<ArrayBuffer> {
+    const zip = await packArchive(data, [], [], new Date().toISOString(), sha256, (done, total) => tell({ stage: 'packing', done, total }))
     return zip.buffer as ArrayBuffer
   },
 

@@ -124,6 +124,8 @@ export type DatabaseTrouble =
   | 'newer'
   /** The browser allows no storage, or it cannot be opened. */
   | 'refused'
+  /** What the browser kept for this page was cleared while it was open: only what is on the screen is left. */
+  | 'cleared'
 
 const NAME = 'yondercrest'
 const listeners = new Set<(trouble: DatabaseTrouble | null) => void>()
@@ -138,14 +140,19 @@ export function onTrouble(listener: (trouble: DatabaseTrouble | null) => void): 
 function watched(db: YondercrestDb): YondercrestDb {
   db.on('blocked', () => tell('blocked'))
   db.on('versionchange', ({ newVersion }) => {
-    // A database that is deleted, not upgraded, has no next version; it is let go as well, and said by whoever reads next.
+    // A database that is deleted, not upgraded, has no next version.
     db.close()
-    if (newVersion !== null) tell('newer')
+    tell(newVersion === null ? 'cleared' : 'newer')
   })
   db.on('ready', () => {
     const isNewer = db.backendDB().version > LATEST_VERSION * 10
     if (isNewer) db.close()
     tell(isNewer ? 'newer' : null)
+    // The browser closed it, nobody here. It must not be made anew, empty, behind what the screen still shows.
+    db.backendDB().addEventListener('close', () => {
+      db.close()
+      tell('cleared')
+    })
   })
   return db
 }

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
 import fc from 'fast-check'
-import { startCatalogue } from '#core/catalog'
+import { blankBrand, startCatalogue } from '#core/catalog'
 import { groupSpellings } from '#core/classing'
 import type { PlannedRow } from '#core/exchange'
 import { commands, followJournal, readSnapshot, redo, undo, YondercrestDb } from './index'
@@ -219,6 +219,33 @@ describe('journal', () => {
     expect(await db.records('holdings').count()).toBe(0)
     await undo(db)
     expect(await commands.readCatalogue(db)).toEqual(before)
+  })
+
+  test('a list without a row that can be taken in is no step, and what can be done again stays so', async () => {
+    const db = await room()
+    await commands.takeIn(db, facts('Kelp Study'), at(null))
+    await undo(db)
+    expect(await commands.importList(db, [], [], [], 'empty.csv', () => undefined)).toBe(0)
+    expect(await redo(db)).toMatchObject({ command: 'takeIn' })
+  })
+
+  test('a large step tells how far it is, and stopped half-way it is not undone at all', async () => {
+    const db = await room()
+    const brand = blankBrand(ulid(), 'Copperlatch')
+    const data = startCatalogue(ulid)
+    const brands = Array.from({ length: 3500 }, (_, index) => ({ ...brand, id: ulid(), name: `Brand ${index}` })) as typeof data.brands
+    await commands.replaceCatalogue(db, 'restoreArchive', { ...data, brands }, [], [])
+    const before = await commands.readCatalogue(db)
+    const told: string[] = []
+    const stopped = undo(db, (done, total) => {
+      told.push(`${done} of ${total}`)
+      if (done === 2) throw new Error('stopped')
+    })
+    await expect(stopped).rejects.toThrow('stopped')
+    expect(told).toEqual(['0 of 4', '1 of 4', '2 of 4'])
+    expect(await commands.readCatalogue(db)).toEqual(before)
+    expect(await undo(db)).toMatchObject({ command: 'restoreArchive' })
+    expect(await db.records('brands').count()).toBeLessThan(3500)
   })
 
   test('a watcher that hears of two steps at once reads what both have touched', async () => {

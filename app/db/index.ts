@@ -22,7 +22,7 @@ export {
 export type { Subject } from './commands/said'
 export { type CommandName, STEPS } from './commands/steps'
 export type { Change, JournalEntry, JournalPart } from './journal'
-export { redo, transact, undo } from './transact'
+export { redo, type SwingProgress, transact, undo } from './transact'
 export * as commands from './commands'
 /** Loads what records are checked by, before the first command has to wait for it. */
 export const loadChecks = async (): Promise<void> => void (await import('./checked'))

@@ -109,6 +109,7 @@ function deskOver(db: YondercrestDb, changes: Map<string, Change>, touched: Set<
       await db.records('series').put(series)
     },
     async register(lines) {
+      if (lines.length === 0) return
       expectFaultless(firstFault, 'register', lines)
       await db.records('register').bulkPut([...lines])
       touched.add('register')
@@ -140,8 +141,10 @@ async function dropOldest(db: YondercrestDb): Promise<void> {
  * Swings a step over: every record goes to its other side, and the side it was on is kept in its place. Undo and redo
  * are therefore the same movement. A step holds each record once, so the order of its changes does not matter.
  */
-async function swing(db: YondercrestDb, entry: JournalEntry): Promise<void> {
-  for (const part of await db.journalParts.where('seq').equals(entry.seq).toArray()) {
+async function swing(db: YondercrestDb, entry: JournalEntry, onProgress: SwingProgress): Promise<void> {
+  const parts = await db.journalParts.where('seq').equals(entry.seq).toArray()
+  for (const [at, part] of parts.entries()) {
+    onProgress(at, parts.length)
     const swung: Change[] = []
     for (const table of entry.tables) {
       const changes = part.changes.filter(change => change.table === table)
@@ -156,20 +159,23 @@ async function swing(db: YondercrestDb, entry: JournalEntry): Promise<void> {
   await db.journal.put({ ...entry, state: entry.state === 'done' ? 'undone' : 'done', swings: entry.swings + 1 })
 }
 
+/** Told how many parts of a step are swung over. What it throws ends the swing, and nothing of it stays. */
+export type SwingProgress = (done: number, total: number) => void
+
 /** Undoes the latest step that is done; the answer is that step, or null when there is none. */
-export async function undo(db: YondercrestDb): Promise<JournalEntry | null> {
+export async function undo(db: YondercrestDb, onProgress: SwingProgress = () => undefined): Promise<JournalEntry | null> {
   return db.transaction('rw', [...TABLE_NAMES.map(name => db.table(name)), db.journal, db.journalParts], async () => {
     const entry = await db.journal.where('state').equals('done').last()
-    if (entry) await swing(db, entry)
+    if (entry) await swing(db, entry, onProgress)
     return entry ?? null
   })
 }
 
 /** Does the earliest undone step again; the answer is that step, or null when there is none. */
-export async function redo(db: YondercrestDb): Promise<JournalEntry | null> {
+export async function redo(db: YondercrestDb, onProgress: SwingProgress = () => undefined): Promise<JournalEntry | null> {
   return db.transaction('rw', [...TABLE_NAMES.map(name => db.table(name)), db.journal, db.journalParts], async () => {
     const entry = await db.journal.where('state').equals('undone').first()
-    if (entry) await swing(db, entry)
+    if (entry) await swing(db, entry, onProgress)
     return entry ?? null
   })
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Check, TriangleAlert } from 'lucide-vue-next'
+import KProgress from '~/kit/KProgress.vue'
 import { useNotices } from './useNotices'
 
 const notices = useNotices()
@@ -7,8 +8,16 @@ const notices = useNotices()
 
 <template>
   <div class="pointer-events-none fixed inset-x-0 bottom-40 z-40 flex justify-center px-4" role="status" aria-live="polite">
+    <div v-if="notices.progress" class="pointer-events-auto w-full max-w-lg rounded-[3px] border border-edge bg-sheet px-4 py-2 shadow-md">
+      <KProgress
+        :text="notices.progress.text"
+        :done="notices.progress.done"
+        :total="notices.progress.total"
+        @cancel="notices.progress.stop()"
+      />
+    </div>
     <p
-      v-if="notices.text"
+      v-else-if="notices.text"
       class="pointer-events-auto flex max-w-[60ch] items-center gap-2 rounded-[3px] border border-edge bg-sheet px-4 py-2 shadow-md"
     >
       <Check v-if="notices.tone === 'done'" class="shrink-0 text-moss" :size="20" aria-hidden="true" />

@@ -9,6 +9,8 @@ export const stepWords = {
   undone: (step: JournalEntry) => `Undone: ${lower(what(step))}.`,
   redone: (step: JournalEntry) => `Done again: ${lower(what(step))}.`,
   undoneMany: (count: number) => `${counted(count, 'step')} undone.`,
+  swinging: 'A large step goes back or comes again',
+  stopped: 'Stopped. Everything is as it was.',
   nothingToUndo: 'There is nothing to undo.',
   nothingToRedo: 'There is nothing to do again.',
 } as const

@@ -5,6 +5,8 @@ const SHOWN_MS = 6000
 
 /** One line that says what has just happened. A new one takes the place of the last; nothing needs to be answered. */
 export const useNotices = defineStore('notices', () => {
+  /** Long work that belongs to no page. */
+  const progress = shallowRef<{ readonly text: string; readonly done: number; readonly total: number; stop(): void } | null>(null)
   const text = shallowRef('')
   const tone = shallowRef<'done' | 'care'>('done')
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -16,5 +18,5 @@ export const useNotices = defineStore('notices', () => {
       text.value = ''
     }, SHOWN_MS)
   }
-  return { text, tone, tell }
+  return { text, tone, progress, tell }
 })

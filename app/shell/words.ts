@@ -38,6 +38,12 @@ export const shellWords = {
       what: 'A newer version is at work',
       then: 'Another tab has brought the room up to date. Nothing is written from this tab any more. Load this page anew to go on.',
     },
+    cleared: {
+      what: 'What this browser kept was cleared',
+      then:
+        'The room was taken out of the storage of the browser while this page was open. What is on the screen is still here: save it as ' +
+        'a copy now, then load this page anew and read the copy back. Pictures were in the storage, and are not in it.',
+    },
     refused: {
       what: 'This browser keeps nothing for this page',
       then:
@@ -45,6 +51,7 @@ export const shellWords = {
         'private browsing, or use another browser. Nothing was changed.',
     },
   } satisfies Record<DatabaseTrouble, { readonly what: string; readonly then: string }>,
+  saveScreen: 'Save what is on the screen',
   close: 'Close',
   cancel: 'Cancel',
   ridge: 'The ridge: every container of the room',

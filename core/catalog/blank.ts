@@ -92,3 +92,9 @@ export function blankBrand(id: string, name: string): Brand {
 export function emptyCatalogue(): CatalogueData {
   return Object.fromEntries(TABLE_NAMES.map(name => [name, []])) as unknown as CatalogueData
 }
+
+/**
+ * Whether a text shows nothing: spaces alone, or letters without a shape, as those of no width.
+ * @example isBlank('\u200b ') //=> true
+ */
+export const isBlank = (text: string): boolean => !/[^\p{White_Space}\p{Default_Ignorable_Code_Point}\p{Cc}\u2800]/u.test(text)

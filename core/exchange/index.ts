@@ -9,6 +9,7 @@ export {
 } from './archive/format'
 export { packArchive, type Sha256 } from './archive/pack'
 export { findDangling, picturesOf } from './archive/references'
+export { type OnScreen, salvage } from './archive/salvage'
 export { type ArchiveReading, unpackArchive, type UnpackedArchive } from './archive/unpack'
 export { readPrice, readThemes, readUse, readWords, readYesNo, wordsFit, writePrice } from './list/cells'
 export { type ColumnGuess, guessColumns } from './list/columns'

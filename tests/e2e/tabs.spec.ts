@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { databaseOf, expect, headline, matItem, openDemo, test } from './helpers'
+import { bytesOf, databaseOf, expect, headline, matItem, openDemo, test } from './helpers'
 
 const told = (page: Page, text: string) => expect(page.getByRole('status').filter({ hasText: text })).toBeVisible()
 
@@ -102,4 +102,22 @@ test('a room that was begun and undone is never replaced by the demo room', asyn
     ['loadDemo', 'undone'],
     ['startEmpty', 'undone'],
   ])
+})
+
+test('the storage is cleared while the page is open: said, and what is on the screen is saved and read back', async ({ page }) => {
+  await openDemo(page)
+  const session = await page.context().newCDPSession(page)
+  await session.send('Storage.clearDataForOrigin', { origin: new URL(page.url()).origin, storageTypes: 'indexeddb' })
+  await expect(page.locator('[data-trouble]')).toContainText('was cleared')
+  const saving = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save what is on the screen' }).click()
+  const file = await bytesOf(await saving)
+  await page.route('**/api/start', route => route.fulfill({ json: { demo: false } }))
+  await page.goto('/copies')
+  await page.locator('input[accept^=".zip"]').setInputFiles({ name: 'saved.zip', mimeType: 'application/zip', buffer: file })
+  await told(page, '360 sets')
+  await page.goto('/')
+  await expect(headline(page)).toHaveText('All 360 sets')
+  const { holdings, holders } = await databaseOf(page, ['holdings', 'holders'])
+  expect([holdings?.length, (holders?.length ?? 0) > 200]).toEqual([360, true])
 })

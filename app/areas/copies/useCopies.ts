@@ -1,11 +1,12 @@
 import { transfer } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { type ListLine, writePrice } from '#core/exchange'
-import { commands, database, watch } from '~/db'
+import { ulid } from 'ulid'
+import { type ListLine, type OnScreen, salvage, writePrice } from '#core/exchange'
+import { commands, database, SCREEN_TABLES, watch } from '~/db'
 import { copyWords } from './words'
 import { useDescribe } from '~/data/useDescribe'
-import { type Crew, hire, type Progress, withProgress, WorkStopped } from '~/data/call'
+import { type Crew, hire, plainly, type Progress, withProgress, WorkStopped } from '~/data/call'
 import type { ExchangeApi, RestoreOutcome } from '~/data/exchange.worker'
 import { offerFile } from '~/kit/offerFile'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -75,6 +76,17 @@ export const useCopies = defineStore('copies', () => {
     return bytes.byteLength
   }
 
+  /** Saves what the screen still has, after the storage of the browser was cleared. */
+  async function saveScreen(): Promise<void> {
+    const { tables } = catalogue
+    if (!tables) return
+    const screen = Object.fromEntries(SCREEN_TABLES.map(name => [name, [...tables[name].values()]])) as unknown as OnScreen
+    const now = new Date().toISOString()
+    const data = plainly(salvage({ ...screen, settings: [{ ...catalogue.settings }] }, catalogue.nextNumbers, now, ulid))
+    const bytes = await work((hands, tell) => hands.run(api => api.packData(data, tell)))
+    offerFile(new Blob([bytes], { type: 'application/zip' }), copyWords.fileName(catalogue.settings.roomName, now.slice(0, 10)))
+  }
+
   function restore(bytes: ArrayBuffer): Promise<RestoreOutcome> {
     return work((hands, tell) => hands.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'restoreArchive', tell)))
   }
@@ -137,5 +149,5 @@ export const useCopies = defineStore('copies', () => {
     }))
   }
 
-  return { progress, lastCopy, stepsSince, unsaved, cancel, saveCopy, restore, isDemoStart, loadDemo, startEmpty, saveList }
+  return { progress, lastCopy, stepsSince, unsaved, cancel, saveCopy, saveScreen, restore, isDemoStart, loadDemo, startEmpty, saveList }
 })

@@ -1,4 +1,4 @@
-import { type Holding, KEPT_PACKAGINGS, LIMITS, type OpenQuestion } from '#core/catalog'
+import { type Holding, KEPT_PACKAGINGS, LIMITS, type OpenQuestion, isBlank } from '#core/catalog'
 import { readBareNumber } from '#core/numbering'
 import { type LengthUnit, readSize } from '#core/units'
 import { cutText, nameOf, readPrice, readThemes, readUse, readWords, readYesNo } from './cells'
@@ -83,7 +83,7 @@ export function planRow(
   thisYear: number,
   currency: string,
 ): PlannedRow {
-  if (cells.every(cell => cell.trim() === '')) return { row, outcome: 'refused', because: 'blankRow' }
+  if (cells.every(isBlank)) return { row, outcome: 'refused', because: 'blankRow' }
   if (cells.reduce((sum, cell) => sum + cell.length, 0) > MAX_ROW) return { row, outcome: 'refused', because: 'rowTooLong' }
   const questions: OpenQuestion[] = []
   const ask = (code: OpenQuestion['code'], text: string): null => {
@@ -139,7 +139,7 @@ function noteCells(table: ListTable, cells: readonly string[], choices: ImportCh
 }
 
 function nameFrom(text: string, row: number, extra: string[], ask: Ask): string {
-  const name = shortened(text, extra)
+  const name = isBlank(text) ? '' : shortened(text, extra)
   if (name === '') ask('nameMissing', '')
   return name === '' ? `No name (row ${row})` : name
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, shallowRef, watch } from 'vue'
-import { CELL_REUSES, type Container, type ContainerType, LIMITS } from '#core/catalog'
+import { CELL_REUSES, type Container, type ContainerType, LIMITS, isBlank } from '#core/catalog'
 import { CONTAINER_SHAPES, copyNames } from '#core/room'
 import { MM_PER_UNIT, readNumber, readSize } from '#core/units'
 import KDialog from '~/kit/KDialog.vue'
@@ -221,14 +221,14 @@ async function add(): Promise<void> {
           <option v-for="(text, type) in storeroomWords.types" :key="type" :value="type">{{ text }}</option>
         </select>
       </KField>
-      <KField :label="storeroomWords.name" for="new-name" :problem="isTried && !form.name.trim() ? storeroomWords.needed : ''">
+      <KField :label="storeroomWords.name" for="new-name" :problem="isTried && isBlank(form.name) ? storeroomWords.needed : ''">
         <input id="new-name" v-model="form.name" class="field" maxlength="80" />
       </KField>
       <KField
         :label="storeroomWords.code"
         for="new-code"
         :hint="storeroomWords.codeHint"
-        :problem="problem || (isTried && !form.code.trim() ? storeroomWords.needed : '')"
+        :problem="problem || (isTried && isBlank(form.code) ? storeroomWords.needed : '')"
       >
         <input id="new-code" v-model="form.code" class="field" maxlength="12" @input="problem = ''" />
       </KField>
@@ -247,7 +247,7 @@ async function add(): Promise<void> {
         v-if="form.fixtureId === NEW"
         :label="storeroomWords.newFixtureName"
         for="new-fixture-name"
-        :problem="isTried && !form.fixtureName.trim() ? storeroomWords.needed : ''"
+        :problem="isTried && isBlank(form.fixtureName) ? storeroomWords.needed : ''"
       >
         <input id="new-fixture-name" v-model="form.fixtureName" class="field" maxlength="80" />
       </KField>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, shallowRef, watch } from 'vue'
-import { type Fixture, FIXTURE_TYPES, LIMITS } from '#core/catalog'
+import { type Fixture, FIXTURE_TYPES, LIMITS, isBlank } from '#core/catalog'
 import { readLength } from '#core/units'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
@@ -53,7 +53,7 @@ const shelvesProblem = computed(() =>
   Number.isInteger(form.shelves) && form.shelves >= 1 && form.shelves <= LIMITS.shelves ? '' : roomWords.countProblem(LIMITS.shelves),
 )
 async function keep(): Promise<void> {
-  if (form.name.trim() === '') return void (problem.value = storeroomWords.needed)
+  if (isBlank(form.name)) return void (problem.value = storeroomWords.needed)
   if (heightsMm.value === 'unread' || shelvesProblem.value) return
   await commands.putFixture(database(), {
     ...fixture,

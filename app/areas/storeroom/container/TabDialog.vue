@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
 import type { Section } from '#core/catalog'
+import { isBlank } from '#core/catalog'
 import { isTabKey, TAB_TABLES } from '#core/filing'
 import { type ContainerRow, keyBehind } from '#core/room'
 import KCombo from '~/kit/KCombo.vue'
@@ -73,7 +74,7 @@ async function takeOut(): Promise<void> {
     <template #actions>
       <button v-if="section" type="button" class="button mr-auto text-berry" @click="takeOut">{{ storeroomWords.removeTab }}</button>
       <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button>
-      <button type="button" class="button-main" :disabled="title.trim() === ''" @click="keep">
+      <button type="button" class="button-main" :disabled="isBlank(title)" @click="keep">
         {{ storeroomWords.save }}
       </button>
     </template>

@@ -87,7 +87,7 @@ const progressText = computed(() => {
           <p class="font-semibold figures" data-sums>{{ importWords.sums(view.report) }}</p>
           <div class="flex gap-2">
             <button type="button" class="button" @click="startOver">{{ shellWords.cancel }}</button>
-            <button type="button" class="button-main" @click="take">
+            <button type="button" class="button-main" :disabled="view.report.taken + view.report.withQuestion === 0" @click="take">
               {{ importWords.take(view.report.taken + view.report.withQuestion) }}
             </button>
           </div>

@@ -53,8 +53,7 @@ export const measureWords = {
     noEdge: 'No clear edge was found along the corners. Put them on the sheet or card, and see that it stands out from the ground.',
     noSet: 'No set was found there. Does it lie on the sheet, or beside the card, and is all of it in the photo?',
     twoSets: 'More than one thing lies there. Photograph one set alone.',
-    hardShadow:
-      'A shadow with a hard edge lies there, and would be taken for an edge of the set. Move the lamp, or yourself, and photograph it again.',
+    hardShadow: 'A shadow with a hard edge lies there, and would be taken for an edge of the set. Move the lamp, and photograph it again.',
     atEdge: 'The set lies at the edge of the sheet or of the photo. Move it inside, all of it.',
     noSetEdge: 'Where the set ends cannot be told from the ground. Lay it on something darker.',
     otherShape: 'What the corners go round has other proportions than what you chose. Is it that, and are the corners at its corners?',

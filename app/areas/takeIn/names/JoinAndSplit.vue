@@ -2,6 +2,7 @@
 import { Merge, Split } from 'lucide-vue-next'
 import { computed, shallowRef, watch } from 'vue'
 import type { Holding } from '#core/catalog'
+import { isBlank } from '#core/catalog'
 import type { NameList, NameRecord } from '#core/classing'
 import KField from '~/kit/KField.vue'
 import KTicket from '~/kit/KTicket.vue'
@@ -89,7 +90,7 @@ function toggle(id: string): void {
         <KField class="flex-1 basis-48" :label="nameWords.splitName" for="split-name">
           <input id="split-name" v-model="newName" class="field" maxlength="300" autocomplete="off" />
         </KField>
-        <button type="button" class="button" :disabled="marked.size === 0 || newName.trim() === ''" @click="split">
+        <button type="button" class="button" :disabled="marked.size === 0 || isBlank(newName)" @click="split">
           <Split :size="18" aria-hidden="true" />
           {{ nameWords.splitNow(marked.size) }}
         </button>

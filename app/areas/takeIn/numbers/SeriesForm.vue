@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Check } from 'lucide-vue-next'
 import { computed, reactive, shallowRef, watch } from 'vue'
-import { NUMBER_SCHOOLS, type Series } from '#core/catalog'
+import { NUMBER_SCHOOLS, type Series, isBlank } from '#core/catalog'
 import { codeText, mayClash, numberSource, staleLabels, writeCode } from '#core/numbering'
 import KField from '~/kit/KField.vue'
 import KTicket from '~/kit/KTicket.vue'
@@ -53,7 +53,7 @@ const samples = computed(() =>
 )
 const clash = computed(() => [...(catalogue.tables?.series.values() ?? [])].find(other => other.id !== series.id && mayClash(other, form)))
 const problem = computed(() =>
-  clash.value ? numberWords.clash(clash.value.name) : isTried.value && form.name.trim() === '' ? numberWords.nameMissing : '',
+  clash.value ? numberWords.clash(clash.value.name) : isTried.value && isBlank(form.name) ? numberWords.nameMissing : '',
 )
 const stale = computed(() => staleLabels([...(catalogue.tables?.holdings.values() ?? [])], series, form, id => lookUp('kinds', id)))
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef } from 'vue'
-import { KEPT_PACKAGINGS, LIMITS } from '#core/catalog'
+import { KEPT_PACKAGINGS, LIMITS, isBlank } from '#core/catalog'
 import { brandsLike } from '#core/classing'
 import { readWords, wordsFit } from '#core/exchange'
 import KCombo from '~/kit/KCombo.vue'
@@ -39,7 +39,7 @@ const sizeHint = computed(() => (size.value.ok ? takeInWords.sizeRead(sizeText(s
 const exactSize = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): string => `${widthMm} x ${heightMm} mm`
 const sizeProblem = computed(() => (!size.value.ok && size.value.code !== 'empty' ? takeInWords.sizeProblem[size.value.code] : ''))
 const nameProblem = computed(() =>
-  texts.name.trim().length > LIMITS.name ? pileWords.nameTooLong : isTried && texts.name.trim() === '' ? takeInWords.nameMissing : '',
+  texts.name.trim().length > LIMITS.name ? pileWords.nameTooLong : isTried && isBlank(texts.name) ? takeInWords.nameMissing : '',
 )
 const dateProblem = computed(() =>
   texts.acquiredOn.trim() === '' ? '' : isFuture.value ? pileWords.dateFuture : date.value.ok ? '' : pileWords.dateProblem,
@@ -75,7 +75,7 @@ const nearBrand = computed(() => {
   return isKnown ? null : (lookUp('brands', brandsLike(texts.brand, [...(catalogue.tables?.brands.values() ?? [])])[0]?.id) ?? null)
 })
 const firstProblem = computed(() =>
-  nameProblem.value || texts.name.trim() === ''
+  nameProblem.value || isBlank(texts.name)
     ? 'take-name'
     : sizeProblem.value
       ? 'take-size'

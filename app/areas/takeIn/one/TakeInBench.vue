@@ -4,7 +4,7 @@ import { ulid } from 'ulid'
 import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
-import { blankDraft, type Draft, type KeptPackaging, nextRank } from '#core/catalog'
+import { blankDraft, type Draft, type KeptPackaging, nextRank, isBlank } from '#core/catalog'
 import { afterCapture, stageOf, stateOnCapture } from '#core/pile'
 import KTicket from '~/kit/KTicket.vue'
 import CollectionChoice from '~/areas/takeIn/pile/CollectionChoice.vue'
@@ -75,7 +75,7 @@ watch(
 async function save(isAllTheWay: boolean): Promise<void> {
   // The next set may be typed and sent off while one is being taken in; what is sent off already is not sent twice.
   const isBusy = busy.value > 0
-  if (isBusy && (editing.value || isAllTheWay || texts.name.trim() === '')) return
+  if (isBusy && (editing.value || isAllTheWay || isBlank(texts.name))) return
   isTried.value = true
   const problem = fields.value?.firstProblem
   if (problem) return document.getElementById(problem)?.focus()

@@ -142,9 +142,11 @@ export function useDraft(editing: () => Holding | null) {
     const now: Texts = plainly({ ...texts })
     openId.value ??= ulid()
     const id = openId.value
-    notKept.value = await keepTexts(id, now)
+    const trouble = await keepTexts(id, now)
+    if (openId.value !== id) return
     // What is typed stays on the screen until it is kept.
-    if (!notKept.value && openId.value === id) begunWith = JSON.stringify(now)
+    notKept.value = trouble
+    if (!trouble) begunWith = JSON.stringify(now)
   }
   /** Keeps a strip in the pile. Tells what stood in the way, or null. */
   async function keepTexts(id: string, { pictureHash, packagingPictureHash, ...written }: Texts): Promise<StorageTrouble | null> {

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid'
-import { type Container, type HolderType, type Holding, LIMITS, nextRank, START_HOLDER_TYPES } from '#core/catalog'
+import { type Container, type HolderType, type Holding, LIMITS, nextRank, START_HOLDER_TYPES, isBlank } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import { changeHolding, transact } from '../../transact'
 
@@ -10,7 +10,7 @@ export type HolderTypeOutcome =
 export async function putHolderType(db: YondercrestDb, type: HolderType): Promise<HolderTypeOutcome> {
   return transact(db, 'changeHolderType', { name: type.name }, async (desk): Promise<HolderTypeOutcome> => {
     const name = type.name.trim()
-    if (name === '') return { ok: false, code: 'nameMissing', count: 0 }
+    if (isBlank(name)) return { ok: false, code: 'nameMissing', count: 0 }
     const others = (await db.records('holderTypes').toArray()).filter(each => each.id !== type.id)
     if (others.some(each => each.name.toLowerCase() === name.toLowerCase())) return { ok: false, code: 'nameTaken', count: 0 }
     const replacement = type.replacedById ? await db.records('holderTypes').get(type.replacedById) : undefined

@@ -10,6 +10,7 @@ import {
   plainFieldsOf,
   type RegisterLine,
   type Series,
+  isBlank,
 } from '#core/catalog'
 import { givenToText } from '#core/exchange'
 import { type GivenNumber, giveNumbers, isFarBeyond, numberSource, registerId } from '#core/numbering'
@@ -208,7 +209,7 @@ export async function resolveNames(desk: Desk, facts: HoldingFacts): Promise<Res
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase()
 
 async function brandNamed(desk: Desk, name: string): Promise<string | null> {
-  if (name.trim() === '') return null
+  if (isBlank(name)) return null
   const all = await desk.db.records('brands').toArray()
   const found = all.find(brand => same(brand.name, name)) ?? all.find(brand => brand.variants.some(variant => same(variant, name)))
   if (found) return found.id
@@ -218,7 +219,7 @@ async function brandNamed(desk: Desk, name: string): Promise<string | null> {
 }
 
 async function categoryNamed(desk: Desk, name: string): Promise<string | null> {
-  if (name.trim() === '') return null
+  if (isBlank(name)) return null
   const all = await desk.db.records('categories').toArray()
   const found = all.find(category => same(category.name, name))
   if (found) return found.id

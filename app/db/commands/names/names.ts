@@ -1,5 +1,5 @@
 import { ulid } from 'ulid'
-import { type Brand, type Kind, nextRank, START_THEMES, type Theme, type ThemeSchool, newTheme, type Way } from '#core/catalog'
+import { type Brand, type Kind, nextRank, START_THEMES, type Theme, type ThemeSchool, newTheme, type Way, isBlank } from '#core/catalog'
 import {
   joinNames as planJoin,
   legendOf,
@@ -46,7 +46,7 @@ async function apply(desk: Desk, list: NameList, change: NameChange): Promise<Na
 /** Puts an entry, new or changed, into its list. No two entries may be written alike, no mark may mean two things. */
 export async function putName(db: YondercrestDb, list: NameList, record: NameRecord): Promise<NameOutcome> {
   return transact(db, 'changeName', { name: record.name }, async (desk): Promise<NameOutcome> => {
-    if (record.name.trim() === '') return { ok: false, code: 'nameMissing' }
+    if (isBlank(record.name)) return { ok: false, code: 'nameMissing' }
     const { records, holdings } = await groundOf(db, list)
     const by = spelledBy(records, record.id, 'variants' in record ? [record.name, ...record.variants] : [record.name])
     if (by) return { ok: false, code: 'nameTaken', by }
@@ -108,7 +108,7 @@ export async function splitName(
     const ground = await groundOf(db, list)
     const from = ground.records.find(record => record.id === fromId)
     if (!from) return { ok: false, code: 'gone' }
-    if (name.trim() === '') return { ok: false, code: 'nameMissing' }
+    if (isBlank(name)) return { ok: false, code: 'nameMissing' }
     // A spelling of the brand itself may become the new brand's name; its own name may not.
     const by = spelledBy(
       ground.records.map(record => (record === from ? { ...record, variants: [] } : record)),

@@ -1,4 +1,5 @@
 import type { Holding, Series } from '#core/catalog'
+import { isBlank } from '#core/catalog'
 import { mayClash } from '#core/numbering'
 import type { YondercrestDb } from '../../database'
 import { transact } from '../../transact'
@@ -15,7 +16,7 @@ export type SeriesOutcome =
  */
 export async function putSeries(db: YondercrestDb, series: Series): Promise<SeriesOutcome> {
   return transact(db, 'changeSeries', { name: series.name }, async (desk): Promise<SeriesOutcome> => {
-    if (series.name.trim() === '') return { ok: false, code: 'nameMissing' }
+    if (isBlank(series.name)) return { ok: false, code: 'nameMissing' }
     const others = (await db.records('series').toArray()).filter(other => other.id !== series.id)
     const clash = others.find(other => mayClash(other, series))
     if (clash) return { ok: false, code: 'seriesClash', by: clash.name }

@@ -1,0 +1,39 @@
+import type { CatalogueData, RegisterLine } from '#core/catalog'
+import { registerId } from '#core/numbering'
+
+/** What a screen holds of a catalogue: all but the register and what is still being typed. */
+export type OnScreen = Omit<CatalogueData, 'register' | 'drafts'>
+
+/**
+ * A whole catalogue out of what a screen still shows after the storage of the browser was cleared. The register is written
+ * anew from the numbers of the sets; of each series the last number that was given stays given (`nextNumbers`), so that no
+ * number of a set that is gone is given again. Pictures are gone with the storage, and are named no more. O(sets).
+ */
+export function salvage(screen: OnScreen, nextNumbers: ReadonlyMap<string, number>, at: string, newId: () => string): CatalogueData {
+  const line = (seriesId: string, number: number, holdingId: string, givenTo: string): RegisterLine => ({
+    id: registerId(seriesId, number),
+    seriesId,
+    number,
+    holdingId,
+    givenTo,
+    how: 'issued',
+    at,
+  })
+  const lines = new Map(
+    screen.holdings.map(({ id, seriesId, number, name }) => [registerId(seriesId, number), line(seriesId, number, id, name)]),
+  )
+  for (const [seriesId, next] of nextNumbers)
+    if (next > 1 && !lines.has(registerId(seriesId, next - 1)))
+      lines.set(registerId(seriesId, next - 1), line(seriesId, next - 1, newId(), ''))
+  return {
+    ...screen,
+    holdings: screen.holdings.map(holding => ({
+      ...holding,
+      pictureHash: null,
+      packagingPictureHash: null,
+      pieces: holding.pieces.map(piece => ({ ...piece, pictureHash: null })),
+    })),
+    register: [...lines.values()],
+    drafts: [],
+  }
+}
