@@ -4,7 +4,7 @@ import { Archive, Keyboard, MapPinOff, Moon, Ruler, Search, Sun, X } from 'lucid
 import { computed, onMounted, shallowRef, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { useLamp } from './useLamp'
 import { shellWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -109,7 +109,7 @@ const copyLine = computed(() =>
         type="button"
         class="head-button"
         :aria-label="shellWords.unitSwitch(unit)"
-        @click="commands.changeSettings(database(), { unit: unit === 'in' ? 'cm' : 'in' })"
+        @click="act.changeSettings({ unit: unit === 'in' ? 'cm' : 'in' })"
       >
         <Ruler :size="18" aria-hidden="true" />
         <span>{{ unit }}</span>

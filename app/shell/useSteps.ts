@@ -1,5 +1,6 @@
 import { computed } from 'vue'
-import { database, type JournalEntry, redo as redoStep, undo as undoStep } from '~/db'
+import type { JournalEntry } from '~/db'
+import { redoStep, undoStep } from '~/data/act'
 import { WorkStopped } from '~/data/call'
 import { stepWords } from './steps'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -20,7 +21,7 @@ export function useSteps() {
     let isStopped = false
     const stop = (): void => void (isStopped = true)
     try {
-      return await of(database(), (at, total) => {
+      return await of((at, total) => {
         if (isStopped) throw new WorkStopped('cancelled')
         notices.progress = total > LONG_FROM ? { text: stepWords.swinging, done: at, total, stop } : null
       })

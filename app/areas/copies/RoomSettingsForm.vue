@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { RoomSettings } from '#core/catalog'
 import KField from '~/kit/KField.vue'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { copyWords } from './words'
 import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -10,7 +10,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 const catalogue = useCatalogue()
 const TICKS = [8, 16, 32] as const
 const CURRENCIES = ['EUR', 'USD', 'GBP', 'CAD', 'AUD', 'NZD', 'CHF', 'SEK', 'NOK', 'DKK'] as const
-const change = (part: Partial<Omit<RoomSettings, 'id'>>): Promise<void> => commands.changeSettings(database(), part)
+const change = (part: Partial<Omit<RoomSettings, 'id'>>): Promise<void> => act.changeSettings(part)
 const valueOf = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value
 function rename(event: Event): void {
   const roomName = valueOf(event).trim()

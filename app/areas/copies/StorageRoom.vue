@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Eraser } from 'lucide-vue-next'
 import { onMounted, shallowRef } from 'vue'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import type { StorageUse } from '~/db/commands'
 import { useNotices } from '~/shell/useNotices'
 import { copyWords } from './words'
@@ -16,7 +16,7 @@ const isBusy = shallowRef(false)
 async function look(): Promise<void> {
   isPersisted.value = (await navigator.storage?.persisted?.().catch(() => null)) ?? null
   estimate.value = (await navigator.storage?.estimate?.().catch(() => null)) ?? null
-  use.value = await commands.storageUse(database())
+  use.value = await act.storageUse()
 }
 onMounted(() => void look())
 
@@ -26,8 +26,8 @@ async function clear(work: () => Promise<number>, say: (count: number) => string
   notices.tell(say(count))
   await look()
 }
-const sweep = (): Promise<void> => clear(() => commands.sweepPictures(database()), copyWords.swept)
-const forget = (): Promise<void> => clear(() => commands.forgetSteps(database()), copyWords.forgotten)
+const sweep = (): Promise<void> => clear(() => act.sweepPictures(), copyWords.swept)
+const forget = (): Promise<void> => clear(() => act.forgetSteps(), copyWords.forgotten)
 async function askToKeep(): Promise<void> {
   isPersisted.value = (await navigator.storage?.persist?.().catch(() => false)) ?? false
 }

@@ -3,19 +3,14 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { ulid } from 'ulid'
 import { type ListLine, type OnScreen, salvage, writePrice } from '#core/exchange'
-import { commands, database, SCREEN_TABLES, watch } from '~/db'
+import { SCREEN_TABLES, watch } from '~/db'
+import { act } from '~/data/act'
 import { copyWords } from './words'
 import { useDescribe } from '~/data/useDescribe'
 import { type Crew, hire, plainly, type Progress, withProgress, WorkStopped } from '~/data/call'
 import type { ExchangeApi, RestoreOutcome } from '~/data/exchange.worker'
 import { offerFile } from '~/kit/offerFile'
 import { useCatalogue } from '~/data/useCatalogue'
-
-interface LastCopy {
-  readonly at: string
-  readonly seq: number
-  readonly swings: number
-}
 
 /** A worker of its own for every long piece of work, so that cancelling it ends nothing else. */
 export const hireExchange = (): Crew<ExchangeApi> =>
@@ -26,13 +21,11 @@ export const useCopies = defineStore('copies', () => {
   const catalogue = useCatalogue()
   const describe = useDescribe()
   const progress = shallowRef<Progress | null>(null)
-  const lastCopy = shallowRef<LastCopy | null>(null)
+  const lastCopy = shallowRef<Awaited<ReturnType<typeof act.readLastCopy>>>(null)
   let crew: Crew<ExchangeApi> | null = null
   watch(
-    () => database().device.get('lastCopy'),
-    fact => {
-      lastCopy.value = fact ? (JSON.parse(fact.value) as LastCopy) : null
-    },
+    () => act.readLastCopy(),
+    found => (lastCopy.value = found),
   )
 
   /** Steps done (or undone) since the last copy. */
@@ -72,7 +65,7 @@ export const useCopies = defineStore('copies', () => {
     const bytes = await work((hands, tell) => hands.run(api => api.saveArchive(tell)))
     const now = new Date().toISOString()
     offerFile(new Blob([bytes], { type: 'application/zip' }), copyWords.fileName(catalogue.settings.roomName, now.slice(0, 10)))
-    await commands.noteCopySaved(database(), now)
+    await act.noteCopySaved(now)
     return bytes.byteLength
   }
 
@@ -115,7 +108,7 @@ export const useCopies = defineStore('copies', () => {
       return false
     }
   }
-  const startEmpty = (): Promise<void> => commands.startEmpty(database())
+  const startEmpty = (): Promise<void> => act.startEmpty()
 
   async function saveList(): Promise<void> {
     const csv = await work(hands => hands.run(api => Promise.resolve(api.saveList(listLines()))))

@@ -22,11 +22,11 @@ export {
   shareHolder,
 } from './holders/holders'
 export { highestNumber, nextNumbers } from './holding/numbers'
-export { addDrafts, dropDrafts, finishStage, keepDraft, type StageChange } from './pile/pile'
+export { addDrafts, dropDrafts, finishStage, keepDraft, readDrafts, type StageChange } from './pile/pile'
 export { moveHolders, placeHolding, placeMany, removeHolding } from './holding/placing'
 export { type AddContainerOutcome, addContainer, addSection, editSection, type NewContainer } from './room/room'
 export { putSeries, readCode, renewLabels, type SeriesOutcome } from './names/series'
-export { changeSettings, noteCopySaved } from './whole/settings'
+export { changeSettings, noteCopySaved, readLastCopy } from './whole/settings'
 export { editHolding, type HoldingFacts, type PlaceChoice, takeIn } from './holding/takeIn'
 export { addInkMaps, addPicture, importList, readCatalogue, replaceCatalogue, startEmpty } from './whole/whole'
 export { forgetSteps, type StorageUse, storageUse, sweepPictures } from './whole/storage'

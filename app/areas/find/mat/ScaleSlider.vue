@@ -2,7 +2,7 @@
 import { Ruler } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import KDialog from '~/kit/KDialog.vue'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { findWords } from '~/areas/find/words'
 import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -22,7 +22,7 @@ function openCalibration(): void {
   isOpen.value = true
 }
 async function keep(): Promise<void> {
-  await commands.changeSettings(database(), { pxPerMm: trial.value })
+  await act.changeSettings({ pxPerMm: trial.value })
   scale.value = trial.value
   isOpen.value = false
 }

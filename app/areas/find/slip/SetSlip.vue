@@ -7,7 +7,7 @@ import KImpression from '~/kit/KImpression.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useFit } from '~/areas/storeroom/holders/useFit'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { slipWords } from './words'
 import { takeInWords } from '~/areas/takeIn/words'
 import { holderWords } from '~/areas/storeroom/holders/words'
@@ -86,7 +86,7 @@ const facts = computed(() =>
 )
 
 async function remove(): Promise<void> {
-  await commands.removeHolding(database(), holding.id)
+  await act.removeHolding(holding.id)
   notices.tell(slipWords.removed(holding.name))
   emit('close')
 }
@@ -170,12 +170,7 @@ function showPlace(): void {
         {{ slipWords.edit }}
       </button>
       <label class="flex min-h-11 items-center gap-2">
-        <input
-          type="checkbox"
-          class="size-5"
-          :checked="holding.isSticky"
-          @change="commands.setSticky(database(), holding.id, !holding.isSticky)"
-        />
+        <input type="checkbox" class="size-5" :checked="holding.isSticky" @change="act.setSticky(holding.id, !holding.isSticky)" />
         {{ roomWords.isSticky }}
       </label>
       <button type="button" class="button text-berry" @click="remove">

@@ -6,7 +6,7 @@ import IndexPreview from './IndexPreview.vue'
 import KProgress from '~/kit/KProgress.vue'
 import { offerFile } from '~/kit/offerFile'
 import { usePrinting } from './usePrinting'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { indexWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 
@@ -48,7 +48,7 @@ function toggle(part: IndexPartName): void {
                 name="paper"
                 class="h-5 w-5 accent-(--strong)"
                 :checked="catalogue.settings.paper === paper"
-                @change="commands.changeSettings(database(), { paper })"
+                @change="act.changeSettings({ paper })"
               />
               {{ indexWords[paper] }}
             </label>

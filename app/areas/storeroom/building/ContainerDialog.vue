@@ -5,7 +5,7 @@ import { CONTAINER_SHAPES, copyNames } from '#core/room'
 import { MM_PER_UNIT, readNumber, readSize } from '#core/units'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { useDescribe } from '~/data/useDescribe'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
@@ -159,7 +159,7 @@ async function change(before: Container, lengthNow: number): Promise<void> {
   const { name, code, type, shelf, zoneId, fixtureId, rows, columns, pages, isTwoSided, reuse } = form
   const kept = <K extends 'inner' | 'cellSize'>(field: K, was: ReturnType<typeof sizeOf>) =>
     form[field] === shown[field] ? was : sizeOf(form[field])
-  const outcome = await commands.changeContainer(database(), {
+  const outcome = await act.changeContainer({
     ...before,
     name: name.trim(),
     code: code.trim(),
@@ -186,7 +186,7 @@ async function add(): Promise<void> {
   if (!isComplete.value || lengthMm.value === null) return
   if (container) return change(container, lengthMm.value)
   const { name, code, type, shelf, zoneId, rows, columns, pages, isTwoSided, reuse } = form
-  const outcome = await commands.addContainer(database(), {
+  const outcome = await act.addContainer({
     name: name.trim(),
     code: code.trim(),
     type,

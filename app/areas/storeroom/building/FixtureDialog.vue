@@ -5,7 +5,7 @@ import { readLength } from '#core/units'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { shellWords } from '~/shell/words'
@@ -55,7 +55,7 @@ const shelvesProblem = computed(() =>
 async function keep(): Promise<void> {
   if (isBlank(form.name)) return void (problem.value = storeroomWords.needed)
   if (heightsMm.value === 'unread' || shelvesProblem.value) return
-  await commands.putFixture(database(), {
+  await act.putFixture({
     ...fixture,
     name: form.name.trim(),
     type: form.type,
@@ -68,7 +68,7 @@ async function keep(): Promise<void> {
 }
 async function remove(): Promise<void> {
   if (!fixture) return
-  const outcome = await commands.removeFixture(database(), fixture.id)
+  const outcome = await act.removeFixture(fixture.id)
   if (!outcome.ok) return void (problem.value = roomWords.outcome(outcome))
   notices.tell(roomWords.removedFixture(fixture.name))
   emit('close')

@@ -3,7 +3,7 @@ import { shallowRef, watch } from 'vue'
 import type { Holder } from '#core/catalog'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { shellWords } from '~/shell/words'
 
@@ -21,7 +21,7 @@ watch(
 )
 async function keep(reason: string | null): Promise<void> {
   if (reason === '') return void (problem.value = roomWords.apartNeeded)
-  if (holder) await commands.keepApart(database(), holder.id, reason)
+  if (holder) await act.keepApart(holder.id, reason)
   emit('close')
 }
 </script>

@@ -7,7 +7,7 @@ import type { ContainerRow } from '#core/room'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
 import { useLength } from './useLength'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { laneName } from '~/data/words'
 import { shellWords } from '~/shell/words'
@@ -42,16 +42,13 @@ const others = computed(() =>
 )
 
 async function copy(): Promise<void> {
-  const made = await commands.copyContainer(database(), row.container.id, Math.min(40, Math.max(1, Math.round(count.value))))
+  const made = await act.copyContainer(row.container.id, Math.min(40, Math.max(1, Math.round(count.value))))
   notices.tell(roomWords.copied(row.container.name, made))
   dialog.value = null
 }
 async function empty(): Promise<void> {
   const { id, name } = row.container
-  const outcome =
-    sets.value === 0
-      ? await commands.removeContainer(database(), id)
-      : await commands.emptyContainer(database(), id, into.value || null, removes.value)
+  const outcome = sets.value === 0 ? await act.removeContainer(id) : await act.emptyContainer(id, into.value || null, removes.value)
   if (!outcome.ok) return void (problem.value = roomWords.outcome(outcome))
   const isGone = sets.value === 0 || removes.value
   notices.tell(isGone ? roomWords.removed(name) : roomWords.emptied(name))
@@ -62,7 +59,7 @@ async function measure(): Promise<void> {
   const stood = countsOf(row, lane.value, id => catalogue.tables?.holdings.get(id))
   if (stood.length === 0) return void (problem.value = roomWords.nothingThere)
   if (filledMm.value === null) return void (problem.value = roomWords.lengthProblem)
-  await commands.measureLength(database(), { containerId: row.container.id, lane: lane.value, filledMm: filledMm.value, stood })
+  await act.measureLength({ containerId: row.container.id, lane: lane.value, filledMm: filledMm.value, stood })
   notices.tell(roomWords.lengthKept(row.container.name))
   dialog.value = null
 }

@@ -7,7 +7,7 @@ import { type ContainerRow, keyBehind } from '#core/room'
 import KCombo from '~/kit/KCombo.vue'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { shellWords } from '~/shell/words'
 import { useCarry } from './useCarry'
@@ -43,9 +43,9 @@ function newOrder(): string {
 async function keep(): Promise<void> {
   const found = records.value.find(record => record.name.toLowerCase() === title.value.trim().toLowerCase())
   const standsFor = found && by.value ? { by: by.value, id: found.id } : null
-  if (section) await commands.editSection(database(), section, { ...section, title: title.value.trim(), standsFor })
+  if (section) await act.editSection(section, { ...section, title: title.value.trim(), standsFor })
   else
-    await commands.addSection(database(), {
+    await act.addSection({
       containerId: row.container.id,
       lane,
       order: newOrder(),
@@ -56,7 +56,7 @@ async function keep(): Promise<void> {
   emit('close')
 }
 async function takeOut(): Promise<void> {
-  if (section) await commands.editSection(database(), section, null)
+  if (section) await act.editSection(section, null)
   emit('close')
 }
 </script>

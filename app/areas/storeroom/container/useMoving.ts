@@ -2,7 +2,7 @@ import { until } from '@vueuse/core'
 import { proposePlace } from '#core/filing'
 import { type MoveTarget, nextFreeCell, planMove } from '#core/room'
 import type { Holder } from '#core/catalog'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
@@ -56,7 +56,7 @@ export function useMoving() {
       notices.tell(storeroomWords.moveProblem[plan.code], 'care')
       return false
     }
-    await commands.moveHolders(database(), plan.holders, plan.sections, holders.length)
+    await act.moveHolders(plan.holders, plan.sections, holders.length)
     await told(plan.holders.slice(0, holders.length))
     return true
   }

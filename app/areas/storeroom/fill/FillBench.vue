@@ -8,7 +8,7 @@ import KField from '~/kit/KField.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useOutlook } from './useOutlook'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { holderWords } from '~/areas/storeroom/holders/words'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
@@ -54,7 +54,7 @@ const shownHeavy = computed(() => heavy.value.filter(each => each.isTooHeavy || 
 const heaviest = computed(() => heavy.value.slice(0, Math.max(4, shownHeavy.value.length)))
 const lifting = computed(() => catalogue.settings.lifting)
 function setLifting(change: Partial<typeof lifting.value>): void {
-  void commands.changeSettings(database(), { lifting: { ...lifting.value, ...change } })
+  void act.changeSettings({ lifting: { ...lifting.value, ...change } })
 }
 const number = (event: Event, least: number, most: number): number =>
   Math.min(most, Math.max(least, Number((event.target as HTMLInputElement).value) || least))
@@ -165,7 +165,7 @@ const HOURS = [1, 2, 8] as const
               type="button"
               class="head-button"
               :aria-label="`${roomWords.forget}: ${each.container?.name}`"
-              @click="commands.forgetLength(database(), each.id)"
+              @click="act.forgetLength(each.id)"
             >
               <X :size="18" aria-hidden="true" />
             </button>

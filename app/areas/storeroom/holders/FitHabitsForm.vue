@@ -2,7 +2,7 @@
 import { ArrowDown, ArrowUp } from 'lucide-vue-next'
 import { computed } from 'vue'
 import type { FitWay, Zone } from '#core/catalog'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { holderWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 
@@ -15,10 +15,10 @@ const zones = computed(() => [...(catalogue.tables?.zones.values() ?? [])].sort(
 function move(way: FitWay, by: number): void {
   const others = order.value.filter(each => each !== way)
   const at = Math.min(others.length, Math.max(0, order.value.indexOf(way) + by))
-  void commands.changeSettings(database(), { fitOrder: [...others.slice(0, at), way, ...others.slice(at)] })
+  void act.changeSettings({ fitOrder: [...others.slice(0, at), way, ...others.slice(at)] })
 }
 function toggleNever(way: FitWay): void {
-  void commands.changeSettings(database(), {
+  void act.changeSettings({
     fitNever: never.value.includes(way) ? never.value.filter(each => each !== way) : [...never.value, way],
   })
 }
@@ -41,7 +41,7 @@ function toggleHabit(zone: Zone, habit: (typeof HABITS)[number]): void {
       dies: { dies: isNow ? ('behind' as const) : ('apart' as const) },
     }[habit],
   }
-  void commands.changeZone(database(), { ...zone, habits })
+  void act.changeZone({ ...zone, habits })
 }
 </script>
 

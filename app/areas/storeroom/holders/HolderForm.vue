@@ -6,7 +6,7 @@ import { readPrice, writePrice } from '#core/exchange'
 import { readLength, readSize } from '#core/units'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { holderWords } from './words'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -124,7 +124,7 @@ async function keep(): Promise<void> {
   if (problem.value || packs === null) return
   const mm = (value: number | null | 'unread'): number | null => (value === 'unread' ? null : value)
   const weightG = Number.parseFloat(texts.weight.replace(',', '.'))
-  const outcome = await commands.putHolderType(database(), {
+  const outcome = await act.putHolderType({
     ...type,
     name: texts.name,
     type: texts.type,
@@ -149,7 +149,7 @@ async function keep(): Promise<void> {
   emit('kept')
 }
 async function remove(): Promise<void> {
-  const outcome = await commands.removeHolderType(database(), type.id)
+  const outcome = await act.removeHolderType(type.id)
   if (!outcome.ok) return void (problem.value = holderWords.inUse(outcome.count))
   notices.tell(holderWords.removed(type.name))
   emit('removed')

@@ -7,7 +7,7 @@ import FitHabitsForm from './FitHabitsForm.vue'
 import HolderForm from './HolderForm.vue'
 import OneSize from './OneSize.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { holderWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
@@ -40,7 +40,7 @@ function kept(): void {
   fresh.value = null
 }
 async function begin(): Promise<void> {
-  notices.tell(holderWords.begun(await commands.addStartHolders(database())))
+  notices.tell(holderWords.begun(await act.addStartHolders()))
 }
 </script>
 

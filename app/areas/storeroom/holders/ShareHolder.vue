@@ -7,7 +7,7 @@ import { useDescribe } from '~/data/useDescribe'
 import { useFit } from './useFit'
 import { plainly } from '~/data/call'
 import { useFitWorker } from './useFitWorker'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { holderWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
@@ -65,14 +65,9 @@ const found = computed(() =>
   }),
 )
 async function share(holderId: string): Promise<void> {
-  await commands.shareHolder(database(), holding.id, holderId)
+  await act.shareHolder(holding.id, holderId)
   const other = catalogue.tables?.holders.get(holderId)
-  await commands.finishStage(
-    database(),
-    holding.id,
-    { stage: 'fit', sitsIn: other?.type ?? 'pocket', holderTypeId: other?.holderTypeId ?? null },
-    pile.used,
-  )
+  await act.finishStage(holding.id, { stage: 'fit', sitsIn: other?.type ?? 'pocket', holderTypeId: other?.holderTypeId ?? null }, pile.used)
   notices.tell(holderWords.shared(holding.name))
   emit('shared')
 }

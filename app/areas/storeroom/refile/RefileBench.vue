@@ -11,7 +11,7 @@ import RefilingSteps from './RefilingSteps.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useRefiling } from './useRefiling'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { refileWords } from './words'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { placeWords } from '~/data/words'
@@ -40,7 +40,7 @@ async function ask(question: RefilingQuestion): Promise<void> {
 async function begin(): Promise<void> {
   const [question, answer] = [asked.value, proposal.value]
   if (!question || !answer?.ok) return
-  const begun = await commands.beginRefiling(database(), {
+  const begun = await act.beginRefiling({
     zone: question.zone,
     rule: question.rule,
     lanes: answer.lanes.map(lane => lane.target),

@@ -6,7 +6,7 @@ import { idsOf, type Step } from '#core/refiling'
 import { plainly } from '~/data/call'
 import KDialog from '~/kit/KDialog.vue'
 import type { UnderWay } from './useRefiling'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { refileWords } from './words'
 import { shellWords } from '~/shell/words'
 import { useDescribe } from '~/data/useDescribe'
@@ -42,10 +42,10 @@ const names = (ids: readonly string[]): string =>
     : `${refileWords.first} ${holderText(ids[0] ?? '')}, ${refileWords.last} ${holderText(ids.at(-1) ?? '')}`
 
 async function finish(): Promise<void> {
-  if (left.value && (await commands.finishRefiling(database(), refiling.id, plainly(left.value.lanes)))) notices.tell(refileWords.finished)
+  if (left.value && (await act.finishRefiling(refiling.id, plainly(left.value.lanes)))) notices.tell(refileWords.finished)
 }
 async function leave(keepsRule: boolean): Promise<void> {
-  const isLeft = await commands.leaveRefiling(database(), refiling.id, keepsRule)
+  const isLeft = await act.leaveRefiling(refiling.id, keepsRule)
   notices.tell(isLeft ? refileWords.leftOff : refileWords.tableFirst, isLeft ? 'done' : 'care')
   isLeaving.value = false
 }

@@ -2,7 +2,7 @@ import { computed, shallowRef, watch } from 'vue'
 import type { LaneTarget, Refiling } from '#core/catalog'
 import { afterStep, holderLengthMm, idsOf, type LanesNow, type MovesPlan, type Step } from '#core/refiling'
 import { plainly } from '~/data/call'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { refileWords } from './words'
 import { laneName } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -87,7 +87,7 @@ export function useRefiling() {
     const { value: refiling } = open
     if (!refiling || isBusy.value || freshness.value !== 'fresh') return
     isBusy.value = true
-    const isDone = await commands.doRefilingStep(database(), refiling.id, plainly(step)).finally(() => (isBusy.value = false))
+    const isDone = await act.doRefilingStep(refiling.id, plainly(step)).finally(() => (isBusy.value = false))
     notices.tell(isDone ? refileWords.stepDone(idsOf(step).length, laneText(step.to)) : refileWords.stale, isDone ? 'done' : 'care')
   }
   return { open, left, isBusy, freshness, workOut, worker, lengthOf, laneText, lanesBefore, holderText, minutesFor, tick }

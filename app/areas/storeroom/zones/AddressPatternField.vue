@@ -4,7 +4,7 @@ import type { ContainerType } from '#core/catalog'
 import { patternFault, patternFor, shortAddress } from '#core/room'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { containerWay } from '~/data/words'
@@ -51,7 +51,7 @@ async function keep(): Promise<void> {
   const own = text.value.trim()
   if (fault.value || own === (patterns.value[type] ?? '')) return
   const others = Object.fromEntries(Object.entries(patterns.value).filter(([other]) => other !== type))
-  await commands.changeSettings(database(), { addressPatterns: own === '' ? others : { ...others, [type]: own } })
+  await act.changeSettings({ addressPatterns: own === '' ? others : { ...others, [type]: own } })
   notices.tell(roomWords.patternKept)
 }
 </script>

@@ -2,7 +2,7 @@
 import { shallowRef, watch } from 'vue'
 import type { FilingKey, Zone } from '#core/catalog'
 import KDialog from '~/kit/KDialog.vue'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { shellWords } from '~/shell/words'
 import RuleKeys from './RuleKeys.vue'
@@ -19,7 +19,7 @@ watch(
   { immediate: true },
 )
 async function keep(): Promise<void> {
-  await commands.changeZone(database(), { ...zone, filingRule: { keys: [...keys.value] } })
+  await act.changeZone({ ...zone, filingRule: { keys: [...keys.value] } })
   emit('close')
 }
 </script>

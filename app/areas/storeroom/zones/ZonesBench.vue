@@ -8,7 +8,7 @@ import KField from '~/kit/KField.vue'
 import AddressPatternField from './AddressPatternField.vue'
 import RuleDialog from './RuleDialog.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { placeWords } from '~/data/words'
@@ -31,7 +31,7 @@ const containersOf = (zoneId: string): string =>
 const keysOf = (zone: Zone): string => placeWords.rule(zone.filingRule)
 
 function change(zone: Zone, what: Partial<Zone>): void {
-  void commands.changeZone(database(), { ...zone, ...what })
+  void act.changeZone({ ...zone, ...what })
 }
 function toggleKind(zone: Zone, id: string): void {
   change(zone, {
@@ -43,11 +43,11 @@ function setCap(zone: Zone, text: string): void {
   change(zone, { capHoldings: text.trim() !== '' && cap > 0 ? cap : null })
 }
 async function add(): Promise<void> {
-  openId.value = await commands.addZone(database(), `${roomWords.newZone} ${zones.value.length + 1}`)
+  openId.value = await act.addZone(`${roomWords.newZone} ${zones.value.length + 1}`)
 }
 async function end(zone: Zone, intoId: string): Promise<void> {
   if (!intoId) return
-  const outcome = await commands.removeZone(database(), zone.id, intoId)
+  const outcome = await act.removeZone(zone.id, intoId)
   if (!outcome.ok) return void notices.tell(roomWords.outcome(outcome), 'care')
   openId.value = null
 }

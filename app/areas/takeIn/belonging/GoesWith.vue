@@ -6,7 +6,7 @@ import { doubtAbout, type RelationDoubt } from '#core/classing'
 import KCombo from '~/kit/KCombo.vue'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { belongingWords } from './words'
 import { slipWords } from '~/areas/find/slip/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -50,7 +50,7 @@ async function add(isSure: boolean): Promise<void> {
   const [from, to] = isFrom ? [holding, other] : [other, holding]
   doubt.value = isSure ? null : doubtAbout(kind, related(from), related(to))
   if (doubt.value) return
-  const fault = await commands.addRelation(database(), { fromId: from.id, toId: to.id, kind })
+  const fault = await act.addRelation({ fromId: from.id, toId: to.id, kind })
   problem.value = fault ? belongingWords.faults[fault] : ''
   if (!fault) which.value = ''
 }
@@ -70,7 +70,7 @@ async function add(isSure: boolean): Promise<void> {
           type="button"
           class="grid h-11 w-11 place-items-center text-quiet hover:bg-wash"
           :aria-label="belongingWords.remove(other.name)"
-          @click="commands.removeRelation(database(), relation.id)"
+          @click="act.removeRelation(relation.id)"
         >
           <X :size="18" aria-hidden="true" />
         </button>

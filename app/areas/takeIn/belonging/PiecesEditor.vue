@@ -8,7 +8,7 @@ import { readSize } from '#core/units'
 import KImpression from '~/kit/KImpression.vue'
 import KCombo from '~/kit/KCombo.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { belongingWords } from './words'
 import { takeInWords } from '~/areas/takeIn/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -72,8 +72,7 @@ async function takePhoto(row: Row, event: Event): Promise<void> {
 async function keep(): Promise<void> {
   if (rows.value.some(isWrong)) return notices.tell(belongingWords.pieceSizeProblem, 'care')
   const before = new Map(holding.pieces.map(piece => [piece.id, piece]))
-  await commands.keepPieces(
-    database(),
+  await act.keepPieces(
     holding.id,
     rows.value.map(({ id, words, size, pictureHash, isMissing, livesWith }) => ({
       id,

@@ -12,7 +12,7 @@ import MeasuredPieces from './MeasuredPieces.vue'
 import ReferenceChoice from './ReferenceChoice.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useMeasuring } from './useMeasuring'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { measureWords } from './words'
 import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -76,7 +76,7 @@ async function keep(): Promise<void> {
     isMissing: false,
     livesWithId: null,
   })
-  await commands.measureSet(database(), set.id, {
+  await act.measureSet(set.id, {
     size,
     ...(picture?.ok ? { pictureHash: picture.hash } : {}),
     ...(keepsPieces.value ? { pieces: pieces.value.map(named) } : {}),

@@ -7,7 +7,7 @@ import type { NameList, NameRecord } from '#core/classing'
 import KField from '~/kit/KField.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import type { NameOutcome } from '~/db/commands'
 import { meaningOf, nameWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -49,12 +49,11 @@ function tell(outcome: NameOutcome, sentence: (sets: number) => string): boolean
 }
 async function join(): Promise<void> {
   const into = intoId.value
-  if (tell(await commands.joinNames(database(), list, record.id, into), nameWords.joined)) emit('joined', into)
+  if (tell(await act.joinNames(list, record.id, into), nameWords.joined)) emit('joined', into)
 }
 async function split(): Promise<void> {
   const name = newName.value
-  if (!tell(await commands.splitName(database(), list, record.id, name, [...marked.value]), count => nameWords.splitDone(name, count)))
-    return
+  if (!tell(await act.splitName(list, record.id, name, [...marked.value]), count => nameWords.splitDone(name, count))) return
   newName.value = ''
   marked.value = new Set()
 }

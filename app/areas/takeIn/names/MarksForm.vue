@@ -2,7 +2,7 @@
 import { reactive, watch } from 'vue'
 import { type Way, WAYS } from '#core/catalog'
 import { NuxtLink } from '#components'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { meaningOf, nameWords } from './words'
 import { slipWords } from '~/areas/find/slip/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -19,7 +19,7 @@ watch(
 )
 
 async function keep(way: Way): Promise<void> {
-  const meaning = await commands.setMark(database(), way, texts[way])
+  const meaning = await act.setMark(way, texts[way])
   problems[way] = meaning ? nameWords.markTaken(texts[way].trim(), meaningOf(meaning)) : ''
   if (!meaning) notices.tell(nameWords.markKept(slipWords.relation[way]))
 }

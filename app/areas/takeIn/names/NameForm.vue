@@ -9,7 +9,7 @@ import { plainly } from '~/data/call'
 import { keepTyped } from '~/kit/typed'
 import KField from '~/kit/KField.vue'
 import { useRoomWorker } from '~/data/useRoomWorker'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { meaningOf, nameWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
@@ -146,7 +146,7 @@ async function keep(): Promise<void> {
 async function put(): Promise<void> {
   wouldMove.value = null
   const after = changed()
-  const outcome = await commands.putName(database(), list, after)
+  const outcome = await act.putName(list, after)
   problem.value = outcome.ok
     ? ''
     : outcome.code === 'nameTaken'

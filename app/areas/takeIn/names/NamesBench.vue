@@ -16,7 +16,7 @@ import SharedPages from './SharedPages.vue'
 import StartThemes from './StartThemes.vue'
 import WouldMoveDialog from './WouldMoveDialog.vue'
 import { useRoomWorker } from '~/data/useRoomWorker'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { nameWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
@@ -80,7 +80,7 @@ async function settle(): Promise<void> {
   else await takeOrder()
 }
 async function takeOrder(): Promise<void> {
-  if (tried.value && list.value !== 'brands') await commands.orderNames(database(), list.value, tried.value)
+  if (tried.value && list.value !== 'brands') await act.orderNames(list.value, tried.value)
   await dropOrder(true)
 }
 async function dropOrder(isTaken = false): Promise<void> {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { adviseOnPages } from '#core/classing'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { nameWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 
@@ -22,7 +22,7 @@ const proposals = computed(() =>
   <ul v-if="proposals.length" data-pages>
     <li v-for="each in proposals" :key="each.key" class="mb-2 flex flex-wrap items-center gap-3 border-l-4 border-edge bg-wash px-3 py-1">
       <span class="min-w-0 flex-1 basis-64">{{ each.says(each.ids.map(nameOf)) }}</span>
-      <button type="button" class="button" @click="commands.sharePages(database(), each.ids, each.sharesPage)">{{ each.act }}</button>
+      <button type="button" class="button" @click="act.sharePages(each.ids, each.sharesPage)">{{ each.act }}</button>
     </li>
   </ul>
 </template>

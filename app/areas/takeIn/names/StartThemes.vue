@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus } from 'lucide-vue-next'
 import { START_THEMES, THEME_SCHOOLS, type ThemeSchool } from '#core/catalog'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { nameWords } from './words'
 import { useNotices } from '~/shell/useNotices'
 
@@ -9,7 +9,7 @@ import { useNotices } from '~/shell/useNotices'
 defineProps<{ isOpen: boolean }>()
 const notices = useNotices()
 async function add(school: ThemeSchool): Promise<void> {
-  notices.tell(nameWords.schoolAdded(await commands.addStartThemes(database(), school)))
+  notices.tell(nameWords.schoolAdded(await act.addStartThemes(school)))
 }
 </script>
 

@@ -7,7 +7,7 @@ import { doublesIn, gapsIn, hasTwoReadings, type LabelLine, labelsThatDisagree, 
 import KTicket from '~/kit/KTicket.vue'
 import SeriesForm from './SeriesForm.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { numberWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 
@@ -53,7 +53,7 @@ const labels = computed(() =>
 )
 const isTidy = computed(() => gaps.value.length + doubles.value.length + readings.value.length + labels.value.length === 0)
 function renew(lines: readonly LabelLine[]): void {
-  void commands.renewLabels(database(), new Map(lines.map(({ id, becomes }) => [id, becomes])))
+  void act.renewLabels(new Map(lines.map(({ id, becomes }) => [id, becomes])))
 }
 const nameOf = (id: string): string => {
   const holding = catalogue.tables?.holdings.get(id)
@@ -153,8 +153,7 @@ function open(id: string): void {
                   :aria-label="numberWords.readingOf(each.text)"
                   :value="each.reading ?? ''"
                   @change="
-                    commands.readCode(
-                      database(),
+                    act.readCode(
                       each.holding.id,
                       each.text,
                       CODE_READINGS.find(reading => reading === ($event.target as HTMLSelectElement).value) ?? null,

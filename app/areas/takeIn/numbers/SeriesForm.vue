@@ -6,7 +6,7 @@ import { codeText, mayClash, numberSource, staleLabels, writeCode } from '#core/
 import KField from '~/kit/KField.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { numberWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
@@ -59,7 +59,7 @@ const stale = computed(() => staleLabels([...(catalogue.tables?.holdings.values(
 
 async function keep(): Promise<void> {
   isTried.value = true
-  const outcome = await commands.putSeries(database(), { ...form, padding: Math.round(Math.min(8, Math.max(0, form.padding || 0))) })
+  const outcome = await act.putSeries({ ...form, padding: Math.round(Math.min(8, Math.max(0, form.padding || 0))) })
   if (!outcome.ok) return
   notices.tell(numberWords.kept(form.name))
   emit('kept')

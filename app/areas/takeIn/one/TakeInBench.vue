@@ -20,7 +20,7 @@ import StripFields from './StripFields.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useDraft } from './useDraft'
 import { useSettleKey } from './useSettleKey'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { holderWords } from '~/areas/storeroom/holders/words'
 import { nameWords } from '~/areas/takeIn/names/words'
 import { numberWords } from '~/areas/takeIn/numbers/words'
@@ -84,7 +84,7 @@ async function save(isAllTheWay: boolean): Promise<void> {
   await (editing.value ? keepChange(editing.value.id) : capture(isAllTheWay)).finally(() => (busy.value -= 1))
 }
 async function keepChange(id: string): Promise<void> {
-  const after = await commands.editHolding(database(), id, facts.value)
+  const after = await act.editHolding(id, facts.value)
   if (after) notices.tell(takeInWords.savedEdit(code(after)))
   void router.push('/')
 }
@@ -104,7 +104,7 @@ async function capture(isAllTheWay: boolean): Promise<void> {
   try {
     const draftId = await handed.draftId
     const { written, isFarMeant } = handed
-    const holding = await commands.takeIn(database(), handed.facts, { place, state, draftId, written, isFarMeant })
+    const holding = await act.takeIn(handed.facts, { place, state, draftId, written, isFarMeant })
     if (!holding) return notices.tell(pileWords.stripGone, 'care')
     void keepForGood()
     if (pile.pack && draftId) pile.pack = afterCapture(pile.pack, draftId, holding.id)
@@ -131,7 +131,7 @@ async function startOver(): Promise<void> {
   draft.clear()
   isRestored.value = false
   if (id) pile.leaveOut(id)
-  if (id && pile.drafts.some(each => each.id === id)) await commands.dropDrafts(database(), [id])
+  if (id && pile.drafts.some(each => each.id === id)) await act.dropDrafts([id])
 }
 /** The first photo goes to the open strip if it has none; every other one becomes a strip of its own. */
 async function takePhotos(hashes: readonly string[]): Promise<void> {
@@ -140,8 +140,7 @@ async function takePhotos(hashes: readonly string[]): Promise<void> {
   if (rest.length > 0) {
     await draft.keepNow()
     const from = nextRank(pile.drafts) + 1
-    await commands.addDrafts(
-      database(),
+    await act.addDrafts(
       rest.map((hash, at) => ({
         ...blankDraft({ id: ulid(), rank: from + at, createdAt: new Date().toISOString() }),
         pictureHash: hash ?? null,

@@ -6,7 +6,7 @@ import { readDate, readPrice, readWords, writePrice } from '#core/exchange'
 import { proposePlace } from '#core/filing'
 import { isFarBeyond, readBareNumber } from '#core/numbering'
 import { readSize } from '#core/units'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import type { HoldingFacts } from '~/db/commands'
 import { useCatalogue } from '~/data/useCatalogue'
 import { plainly } from '~/data/call'
@@ -152,7 +152,7 @@ export function useDraft(editing: () => Holding | null) {
   async function keepTexts(id: string, { pictureHash, packagingPictureHash, ...written }: Texts): Promise<StorageTrouble | null> {
     const strip =
       pile.drafts.find(draft => draft.id === id) ?? blankDraft({ id, rank: nextRank(pile.drafts), createdAt: new Date().toISOString() })
-    return commands.keepDraft(database(), { ...strip, texts: written, pictureHash, packagingPictureHash }).then(
+    return act.keepDraft({ ...strip, texts: written, pictureHash, packagingPictureHash }).then(
       () => null,
       (reason: unknown) => troubleOf(reason),
     )

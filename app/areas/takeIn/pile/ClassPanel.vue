@@ -3,7 +3,7 @@ import { onMounted, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Holding } from '#core/catalog'
 import StripFields from '~/areas/takeIn/one/StripFields.vue'
 import { useDraft } from '~/areas/takeIn/one/useDraft'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { usePile } from './usePile'
 
 /** Kind, category and themes of a set, with what its name and words suggest. */
@@ -22,7 +22,7 @@ async function finish(): Promise<void> {
   isTried.value = true
   const problem = fields.value?.firstProblem
   if (problem) return document.getElementById(problem)?.focus()
-  await commands.finishStage(database(), holding.id, { stage: 'class', facts: draft.facts.value }, pile.used)
+  await act.finishStage(holding.id, { stage: 'class', facts: draft.facts.value }, pile.used)
   emit('done')
 }
 defineExpose({ finish })

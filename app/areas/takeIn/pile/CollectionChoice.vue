@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { COLLECTIONS, OPTIONAL_STAGES } from '#core/catalog'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { pileWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 
@@ -9,7 +9,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 const catalogue = useCatalogue()
 const chosen = computed(() => catalogue.settings.collection)
 function choose(collection: (typeof COLLECTIONS)[number]): void {
-  void commands.changeSettings(database(), { collection, stages: collection === 'few' ? ['class'] : [...OPTIONAL_STAGES] })
+  void act.changeSettings({ collection, stages: collection === 'few' ? ['class'] : [...OPTIONAL_STAGES] })
 }
 </script>
 

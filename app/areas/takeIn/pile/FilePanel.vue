@@ -4,7 +4,7 @@ import type { Holding } from '#core/catalog'
 import { pointAfter, proposePlace, type InsertionPoint } from '#core/filing'
 import PlaceProposal from '~/areas/takeIn/placing/PlaceProposal.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { pileWords } from './words'
 import { holderWords } from '~/areas/storeroom/holders/words'
 import { takeInWords } from '~/areas/takeIn/words'
@@ -26,14 +26,14 @@ const standing = computed(() => catalogue.room.placements.get(holding.id) ?? nul
 const forNow = computed(() => catalogue.room.rows.get(catalogue.settings.forNowContainerId ?? '') ?? null)
 
 async function put({ container, lane, order, cell }: InsertionPoint, sentence: string): Promise<void> {
-  if (!(await commands.placeHolding(database(), holding.id, { containerId: container.id, lane, order, cell })))
+  if (!(await act.placeHolding(holding.id, { containerId: container.id, lane, order, cell })))
     return notices.tell(placeWords.placeGone, 'care')
   notices.tell(sentence)
   emit('done')
 }
 async function finish(): Promise<void> {
   if (standing.value) {
-    await commands.finishStage(database(), holding.id, { stage: 'file' }, pile.used)
+    await act.finishStage(holding.id, { stage: 'file' }, pile.used)
     return emit('done')
   }
   const found = proposal.value

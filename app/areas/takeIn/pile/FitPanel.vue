@@ -12,7 +12,7 @@ import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useFit } from '~/areas/storeroom/holders/useFit'
 import { useFitAdvice } from '~/areas/storeroom/holders/useFitAdvice'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { pileWords } from './words'
 import { holderWords } from '~/areas/storeroom/holders/words'
 import { takeInWords } from '~/areas/takeIn/words'
@@ -86,8 +86,7 @@ const cuts = computed(() => cutsOf(trial.value, choice.value?.type))
 
 async function finish(): Promise<void> {
   await settled()
-  await commands.finishStage(
-    database(),
+  await act.finishStage(
     holding.id,
     {
       stage: 'fit',

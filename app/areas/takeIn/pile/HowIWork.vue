@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { OPTIONAL_STAGES } from '#core/catalog'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { pileWords } from './words'
 import { takeInWords } from '~/areas/takeIn/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -13,8 +13,8 @@ import CollectionChoice from './CollectionChoice.vue'
 const open = defineModel<boolean>('open', { required: true })
 const catalogue = useCatalogue()
 const settings = computed(() => catalogue.settings)
-type Change = Parameters<typeof commands.changeSettings>[1]
-const change = (to: Change): void => void commands.changeSettings(database(), to)
+type Change = Parameters<typeof act.changeSettings>[0]
+const change = (to: Change): void => void act.changeSettings(to)
 
 function toggle(stage: (typeof OPTIONAL_STAGES)[number]): void {
   const { stages } = settings.value

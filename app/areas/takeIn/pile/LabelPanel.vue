@@ -2,7 +2,7 @@
 import type { Holding } from '#core/catalog'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { pileWords } from './words'
 import { usePile } from './usePile'
 
@@ -13,7 +13,7 @@ const pile = usePile()
 const { code, codeOf } = useDescribe()
 
 async function finish(): Promise<void> {
-  await commands.finishStage(database(), holding.id, { stage: 'label', labelText: code(holding) }, pile.used)
+  await act.finishStage(holding.id, { stage: 'label', labelText: code(holding) }, pile.used)
   emit('done')
 }
 defineExpose({ finish })

@@ -3,7 +3,7 @@ import { X } from 'lucide-vue-next'
 import { computed, shallowRef, watch } from 'vue'
 import type { Draft } from '#core/catalog'
 import KImpression from '~/kit/KImpression.vue'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { pileWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
@@ -33,7 +33,7 @@ const facts = ({ texts }: Draft): string =>
 
 async function drop(draft: Draft): Promise<void> {
   pile.leaveOut(draft.id)
-  await commands.dropDrafts(database(), [draft.id])
+  await act.dropDrafts([draft.id])
   notices.tell(pileWords.dropped)
 }
 </script>

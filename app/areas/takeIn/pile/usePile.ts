@@ -2,7 +2,8 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Draft, Holding } from '#core/catalog'
 import { type DoneStep, type Pace, paceOf, type Pack, pickPack, type Stage, stageOf, stageOfPack, STAGES, withoutSet } from '#core/pile'
-import { database, type JournalEntry, watch } from '~/db'
+import { type JournalEntry, watch } from '~/db'
+import { act } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** Which stage a step of the journal was work at. */
@@ -26,9 +27,9 @@ export const usePile = defineStore('pile', () => {
     if (isWatching) return
     isWatching = true
     watch(
-      () => database().records('drafts').toArray(),
+      () => act.readDrafts(),
       found => {
-        drafts.value = found.sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1))
+        drafts.value = found
         isRead.value = true
       },
     )

@@ -7,7 +7,7 @@ import KImpression from '~/kit/KImpression.vue'
 import KProgress from '~/kit/KProgress.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { commands, database } from '~/db'
+import { act } from '~/data/act'
 import { takeInWords } from '~/areas/takeIn/words'
 import { placeWords } from '~/data/words'
 import { type Progress, withProgress } from '~/data/call'
@@ -35,7 +35,7 @@ async function place(holding: Holding): Promise<boolean> {
   }
   const { container, lane, order, cell } = proposal.point
   const text = proposalText(proposal)
-  const isPlaced = await commands.placeHolding(database(), holding.id, { containerId: container.id, lane, order, cell })
+  const isPlaced = await act.placeHolding(holding.id, { containerId: container.id, lane, order, cell })
   notices.tell(isPlaced ? takeInWords.placed(holding.name, text) : placeWords.placeGone, isPlaced ? 'done' : 'care')
   return isPlaced
 }

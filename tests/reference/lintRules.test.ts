@@ -1,0 +1,71 @@
+import { spawnSync } from 'node:child_process'
+import { beforeAll, expect, test } from '@jest/globals'
+
+/** The rules of the house, each with an offence that it must find and a neighbour that it must leave alone. */
+const OFFENCES: readonly (readonly [offence: string, rule: string, file: string, code: string, isFound: boolean])[] = [
+  [
+    'core that asks for Vue',
+    'no-restricted-imports',
+    'core/units/planted.ts',
+    `import { ref } from 'vue'\nexport const a = ref(1)\n`,
+    true,
+  ],
+  ['core that asks for node', 'no-restricted-imports', 'core/units/planted.ts', `import fs from 'node:fs'\nexport const a = fs\n`, true],
+  ['core that reads the window', 'no-restricted-globals', 'core/units/planted.ts', `export const a = window.innerWidth\n`, true],
+  ['core that asks for core', 'no-restricted-imports', 'core/units/planted.ts', `export { readSize } from './parse'\n`, false],
+  ['a screen that opens the database', 'no-restricted-imports', 'app/areas/find/planted.ts', `export { database } from '~/db'\n`, true],
+  [
+    'a screen that imports it under a name',
+    'no-restricted-imports',
+    'app/shell/planted.ts',
+    `import { database as d } from '~/db'\nexport const a = d\n`,
+    true,
+  ],
+  ['a screen that writes by itself', 'no-restricted-imports', 'app/kit/planted.ts', `export { transact } from '~/db'\n`, true],
+  ['a screen that asks for a type', 'no-restricted-imports', 'app/shell/planted.ts', `export type { JournalEntry } from '~/db'\n`, false],
+  [
+    'a worker that opens the database',
+    'no-restricted-imports',
+    'app/areas/find/planted.worker.ts',
+    `export { database } from '~/db'\n`,
+    false,
+  ],
+  [
+    'the interface that asks for the demo',
+    'no-restricted-imports',
+    'app/data/planted.ts',
+    `export { takePhoto } from '#demo/camera'\n`,
+    true,
+  ],
+  ['text that becomes HTML', 'vue/no-v-html', 'app/kit/Planted.vue', `<template><p v-html="text" /></template>\n`, true],
+  ['a line too long', 'max-len', 'app/kit/planted.ts', `export const a = '${'x'.repeat(140)}'\n`, true],
+  [
+    'a check that is silenced for nothing',
+    'unused',
+    'app/kit/planted.ts',
+    `// eslint-disable-next-line no-console\nexport const a = 1\n`,
+    true,
+  ],
+  ['what is written to the console', 'no-console', 'app/kit/planted.ts', `console.log(1)\n`, true],
+  ['any', '@typescript-eslint/no-explicit-any', 'core/units/planted.ts', `export const a = (b: any) => b as string\n`, true],
+]
+
+/** All of them in one run of the linter. */
+const SCRIPT = `
+import { ESLint } from 'eslint'
+const told = []
+for (const [, , file, code] of JSON.parse(process.argv[1])) {
+  const [result] = await new ESLint().lintText(code, { filePath: file })
+  told.push(result.messages.map(({ ruleId, message }) => ruleId ?? (message.startsWith('Unused') ? 'unused' : message)))
+}
+console.log(JSON.stringify(told))
+`
+let told: readonly (readonly string[])[] = []
+beforeAll(() => {
+  const run = spawnSync(process.execPath, ['--input-type=module', '-e', SCRIPT, JSON.stringify(OFFENCES)], { encoding: 'utf8' })
+  told = JSON.parse(run.stdout) as string[][]
+})
+
+test.each(OFFENCES.map((each, at) => [...each, at] as const))('%s', (_offence, rule, _file, _code, isFound, at) => {
+  expect(told[at]?.includes(rule)).toBe(isFound)
+})
