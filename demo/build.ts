@@ -5,6 +5,7 @@ import type { Holding } from '#core/catalog'
 import { packArchive, type PictureFile, type ThumbFile } from '#core/exchange'
 import { strToU8, zipSync } from 'fflate'
 import { drawCameraSets } from './cameraSets'
+import { backOfCard } from './collection'
 import { makeLetterRoom } from './letterRoom'
 
 /** Pixels a millimetre of the drawings: fine enough for life size on a good screen, small enough to load at once. */
@@ -26,10 +27,9 @@ async function buildDemo(target: string): Promise<void> {
   const { data, drawings } = makeLetterRoom()
   const pictures = new Map<string, PictureFile>()
   const thumbs = new Map<string, ThumbFile>()
-  const drawOne = async (holding: Holding): Promise<void> => {
-    if (!holding.size) return
-    const [width, height] = [Math.round(holding.size.widthMm * PX_PER_MM), Math.round(holding.size.heightMm * PX_PER_MM)]
-    const svg = (drawings.get(holding.id) ?? '').replace('<svg ', `<svg width="${width}" height="${height}" `)
+  const draw = async (drawing: string, widthMm: number, heightMm: number): Promise<string> => {
+    const [width, height] = [Math.round(widthMm * PX_PER_MM), Math.round(heightMm * PX_PER_MM)]
+    const svg = drawing.replace('<svg ', `<svg width="${width}" height="${height}" `)
     const { data: raw, info } = await sharp(Buffer.from(svg)).greyscale().raw().toBuffer({ resolveWithObject: true })
     const image = sharp(raw, { raw: { width: info.width, height: info.height, channels: info.channels } })
     const bytes = new Uint8Array(await image.clone().png({ palette: true, colours: 8, effort: 4 }).toBuffer())
@@ -39,7 +39,15 @@ async function buildDemo(target: string): Promise<void> {
       hash,
       bytes: new Uint8Array(await image.resize(THUMB_PX, THUMB_PX, { fit: 'inside' }).jpeg({ quality: 72 }).toBuffer()),
     })
-    holding.pictureHash = hash
+    return hash
+  }
+  const drawOne = async (holding: Holding): Promise<void> => {
+    if (!holding.size) return
+    const { widthMm, heightMm } = holding.size
+    holding.pictureHash = await draw(drawings.get(holding.id) ?? '', widthMm, heightMm)
+    if (holding.packaging !== 'whole') return
+    const back = backOfCard(widthMm)
+    holding.packagingPictureHash = await draw(back.svg, widthMm, back.heightMm)
   }
   for (let at = 0; at < data.holdings.length; at += AT_ONCE) await Promise.all(data.holdings.slice(at, at + AT_ONCE).map(drawOne))
   const zip = await packArchive(data, sorted(pictures), sorted(thumbs), '2026-11-01T00:00:00.000Z', sha256)

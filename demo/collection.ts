@@ -163,9 +163,28 @@ export function makeCollection(stock: Stock, chance: Chance): readonly DrawnHold
         useCount,
         lastUsedOn: useCount > 0 ? dayBetween(Math.max(2019, Number(day.slice(0, 4))), 2026, chance) : null,
         notes: chance.unit() < 0.12 ? chance.pick(NOTES) : '',
+        packaging: PACKAGING[number % PACKAGING.length] ?? null,
       },
     }
   })
+}
+
+/** What is kept of the packaging, set after set: of most of them nobody has said. */
+const PACKAGING = ['whole', null, 'gone', null, 'folded', null, null, 'instructions', null] as const
+/** The back of a header card, as its owner has taken a photo of it: what it says of care, and a line to cut along. */
+export function backOfCard(widthMm: number): { readonly svg: string; readonly heightMm: number } {
+  const heightMm = 60
+  const lines = ['Peel off, ink, press.', 'Clean with a damp cloth.', 'Keep flat and out of the sun.'].map(
+    (text, at) => `<text x="6" y="${30 + at * 8}" font-size="4.4" font-family="sans-serif" fill="#1B2340">${text}</text>`,
+  )
+  const cut = `<path d="M4 14H${widthMm - 4}" stroke="#1B2340" stroke-width="0.5" stroke-dasharray="3 2"/>`
+  const hole = `<circle cx="${widthMm / 2}" cy="7" r="3" fill="none" stroke="#1B2340" stroke-width="0.5"/>`
+  return {
+    heightMm,
+    svg:
+      `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${widthMm} ${heightMm}">` +
+      `<rect width="100%" height="100%" fill="#fff"/>${hole}${cut}${lines.join('')}</svg>`,
+  }
 }
 
 const NOTES = [

@@ -12,6 +12,7 @@ import {
 } from '#core/catalog'
 import { arrangeContainer } from '#core/room'
 import {
+  arrivalsByZone,
   arrivalsOf,
   capOf,
   countsOf,
@@ -281,4 +282,28 @@ describe('weight and care', () => {
     expect(stickyBeside([row], holdings).map(each => each.besideIds)).toEqual([['b']])
     expect(stickyBeside([arrangeContainer(container, [held('1', ['a']), held('3', ['s'])], [])], holdings)).toEqual([])
   })
+})
+
+test('what came in by zone is together what came in, each set in the zone that takes it (property)', () => {
+  const arrivals = fc.array(fc.record({ zone: fc.constantFrom('a', 'b', null), year: fc.constantFrom('2025-01-02', '2026-05-06') }), {
+    maxLength: 20,
+  })
+  fc.assert(
+    fc.property(arrivals, list => {
+      const holdings = list.map((each, at) => ({
+        ...blankHolding({ id: `h${at}`, number: at + 1, seriesId: 's', name: `Set ${at}`, createdAt: '2026-01-01T00:00:00.000Z' }),
+        acquiredOn: each.year,
+      }))
+      const byZone = arrivalsByZone(
+        holdings,
+        '2026-06-01T00:00:00.000Z',
+        ({ number }) => list[number - 1]?.zone ?? null,
+        () => 3,
+      )
+      for (const zone of ['a', 'b']) {
+        const sets = list.filter(each => each.zone === zone && each.year === '2026-05-06').length
+        expect(byZone.get(zone) ?? { sets: 0, mm: 0 }).toEqual({ sets, mm: 3 * sets })
+      }
+    }),
+  )
 })

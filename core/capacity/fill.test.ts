@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { blankHolding, type Container, type Holder, type Holding, type Kind } from '#core/catalog'
 import { arrangeContainer, keysBehind } from '#core/room'
-import { fillOf, thicknessIn, UNKNOWN_THICKNESS_MM } from './index'
+import { fillOf, overBy, thicknessIn, UNKNOWN_THICKNESS_MM } from './index'
 
 const KINDS: readonly Kind[] = [
   {
@@ -143,4 +143,20 @@ describe('how full a container is', () => {
     expect(fillOf(orphan, () => undefined, kindOf).usedMm).toBe(0)
     expect(thicknessIn(set(1, null, null), { type: 'pocket' }, kindOf, new Map()).mm).toBe(UNKNOWN_THICKNESS_MM)
   })
+})
+
+test('what a set more would be too much is what the container is over by when it stands in it (property)', () => {
+  fc.assert(
+    fc.property(
+      someSets,
+      fc.constantFrom('clear', 'block', null),
+      fc.option(fc.integer({ min: 1, max: 40 }), { nil: null }),
+      (sets, kind, mm) => {
+        const more = set(99, kind, mm)
+        const [before, after] = [filled(bin(), sets), filled(bin(), [...sets, more])]
+        expect(overBy(before, more, kindOf)).toBeCloseTo(after.usedMm - after.lengthMm, 9)
+        expect(overBy(before, null, kindOf)).toBeCloseTo(before.usedMm + UNKNOWN_THICKNESS_MM - 300, 9)
+      },
+    ),
+  )
 })

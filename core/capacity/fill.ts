@@ -1,6 +1,6 @@
 import type { Holding, Kind } from '#core/catalog'
 import { cellsPerPage, type ContainerRow } from '#core/room'
-import { thicknessIn, type ThicknessTable } from './thickness'
+import { thicknessIn, type ThicknessTable, UNKNOWN_THICKNESS_MM } from './thickness'
 
 export interface Fill {
   readonly usedMm: number
@@ -37,4 +37,18 @@ export function fillOf(
   }
   const lengthMm = container.lengthMm * container.lanes
   return { usedMm, lengthMm, share: usedMm / lengthMm, isMeasured }
+}
+
+/**
+ * How much of a set more would not go in; nothing or less: it goes in. Of a set that is not described yet, the usual
+ * thickness of what nobody knows is taken.
+ */
+export function overBy(
+  fill: Fill,
+  holding: Holding | null,
+  kindOf: (id: string) => Kind | undefined,
+  learnt: ThicknessTable = NOTHING_LEARNT,
+): number {
+  const more = holding ? thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, kindOf, learnt).mm : UNKNOWN_THICKNESS_MM
+  return fill.usedMm + more - fill.lengthMm
 }

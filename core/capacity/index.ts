@@ -1,8 +1,8 @@
 export { type InTheSun, lightHarmed, type StickyBeside, stickyBeside } from './care'
-export { type Fill, fillOf } from './fill'
+export { type Fill, fillOf, overBy } from './fill'
 export { type Grip, type Lift, liftLimit, type LiftLimit, LOAD_CONSTANT_KG, type Multipliers, shelfLift } from './lifting'
 export { inverseSymmetric, nnls, type Rows, solveSymmetric } from './nnls'
-export { arrivalsOf, capOf, type CapState, type Outlook, outlookOf } from './outlook'
+export { arrivalsByZone, arrivalsOf, capOf, type CapState, type Outlook, outlookOf } from './outlook'
 export {
   countsOf,
   learnThickness,

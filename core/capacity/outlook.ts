@@ -1,3 +1,4 @@
+import { group } from 'd3-array'
 import type { Holding, Zone } from '#core/catalog'
 import type { Fill } from './fill'
 
@@ -67,4 +68,15 @@ export function capOf(zone: Pick<Zone, 'capHoldings'>, count: number, more = 0):
   if (zone.capHoldings === null) return { state: 'none' }
   const then = count + more
   return { state: then > zone.capHoldings ? 'over' : then === zone.capHoldings ? 'at' : 'under', cap: zone.capHoldings, count }
+}
+
+/** What came in during the year before `today`, by the zone that takes it. Sets that no zone takes are left out. O(n). */
+export function arrivalsByZone(
+  holdings: Iterable<Holding>,
+  today: string,
+  zoneOf: (holding: Holding) => string | null,
+  thicknessMm: (holding: Holding) => number,
+): ReadonlyMap<string, ReturnType<typeof arrivalsOf>> {
+  const zones = group([...holdings], zoneOf)
+  return new Map([...zones].flatMap(([id, own]) => (id === null ? [] : [[id, arrivalsOf(own, today, thicknessMm)] as const])))
 }

@@ -24,3 +24,5 @@ export { givenToText, type Ground, makeRecords, type NewRecords } from './list/r
 export { type ImportReport, reportOn } from './list/report'
 export { type ListTable, readTable, type TableReading } from './list/table'
 export { type ListLine, writeList } from './list/writeList'
+export { lineOf } from './list/lineOf'
+export { readPacks, writePacks } from './list/packs'

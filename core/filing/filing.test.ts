@@ -16,7 +16,16 @@ import {
 } from '#core/catalog'
 import { layRidge } from '#core/drawing'
 import { arrangeContainer, arrangeRoom, keysBehind, nextFreeCell, planMove, shortAddress } from '#core/room'
-import { type Authority, compareFilingKeys, filingKeyOf, leastDisorder, proposePlace, type RoomFacts, zoneFor } from './index'
+import {
+  type Authority,
+  compareFilingKeys,
+  filingKeyOf,
+  leastDisorder,
+  proposePlace,
+  type RoomFacts,
+  targetInContainer,
+  zoneFor,
+} from './index'
 
 const THEMES: readonly Theme[] = ['Harbour', 'Weather', 'Tide pools', 'Botanicals'].map((name, index) => ({
   id: ulid(),
@@ -326,4 +335,33 @@ test('the ridge: blocks as wide as their length, as high as they are full, never
   expect(blocks[2]?.height).toBe(60)
   expect(blocks.slice(1).every((block, index) => block.x >= (blocks[index]?.x ?? 0) + (blocks[index]?.width ?? 0))).toBe(true)
   expect(fixtures).toHaveLength(2)
+})
+
+test('carried into a container as a whole, a set stands in the order of its rule, whatever kinds the zone takes (property)', () => {
+  fc.assert(
+    fc.property(fc.array(someSet, { minLength: 1, maxLength: 12 }), list => {
+      const [first, ...others] = list.map((each, at) => set(at + 1, each.theme, each.brand, each.name))
+      const container = bin('B1')
+      const inOrder = [...others].sort(compare(zone.filingRule))
+      const keys = keysBehind([], -1, inOrder.length)
+      const holders = inOrder.map((each, at) => held(each, container, keys[at] ?? ''))
+      const facts = factsOf([container], holders, inOrder)
+      const row = facts.rows.get(container.id)
+      const picky = { ...facts, zones: [{ ...zone, takesKindIds: ['another'] }] }
+      const target = row && first ? targetInContainer(row, first, picky) : null
+      if (target?.type !== 'row' || !first) throw new Error('a place in the row')
+      const at = target.behindId === null ? 0 : holders.findIndex(holder => holder.id === target.behindId) + 1
+      const after = [...inOrder.slice(0, at), first, ...inOrder.slice(at)]
+      after.slice(1).forEach((each, index) => expect(compare(zone.filingRule)(after[index] as Holding, each)).toBeLessThanOrEqual(0))
+    }),
+  )
+})
+test('of pages the next free cell, and none where all are taken', () => {
+  const pages = bin('P1', 0, { cells: { rows: 1, columns: 1, pages: 1, isTwoSided: false, cellSize: null, reuse: 'first' } })
+  const kelp = set(1, 0, 0)
+  const empty = factsOf([pages], [], [])
+  const cell = { page: 1, cell: 1, side: 'front' as const }
+  expect(targetInContainer(empty.rows.get(pages.id) as never, kelp, empty)).toMatchObject({ type: 'cell', cell })
+  const full = factsOf([pages], [{ ...held(kelp, pages, 'a0'), cell }], [kelp])
+  expect(targetInContainer(full.rows.get(pages.id) as never, set(2, 0, 0), full)).toBeNull()
 })

@@ -1,4 +1,4 @@
-import type { Container, FitWay, HolderType } from '#core/catalog'
+import type { Container, FitWay, HolderKind, HolderType, Holding, Kind } from '#core/catalog'
 import type { Contents } from './contents'
 import { type ContainerFit, fitContainer, type FitHabits, fitHolder, type NoFit, shareOfTries } from './fit'
 import { TRIES_A_QUESTION } from './packing'
@@ -81,3 +81,17 @@ export function nextSizesUp(contents: Contents, from: HolderType, types: readonl
     )
     .sort((a, b) => areaOf(a) - areaOf(b) || (a.id < b.id ? -1 : 1))
 }
+
+/** What the latest set of the same kind sits in: what its owner is likely to want, where no size says better. O(sets). */
+export function latestHolder(holding: Holding, others: Iterable<Holding>): HolderKind | null {
+  let latest: Holding | null = null
+  for (const other of others) {
+    if (other.id !== holding.id && other.sitsIn && other.kindId === holding.kindId && other.number > (latest?.number ?? 0)) latest = other
+  }
+  return latest?.sitsIn ?? null
+}
+
+/** So thick that it stands by itself, and hurts when it falls: a block, a roller. */
+const STANDS_FROM_MM = 20
+export const standsByItself = (kind: Kind | null | undefined): boolean =>
+  kind?.family === 'stamp' && kind.typicalThicknessMm >= STANDS_FROM_MM

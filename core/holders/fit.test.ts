@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { FIT_WAYS, type FitWay, type HolderType, startCatalogue } from '#core/catalog'
+import { blankHolding, FIT_WAYS, type FitWay, type HolderType, type Holding, startCatalogue } from '#core/catalog'
 import { MM_PER_INCH } from '#core/units'
 import {
   adviseHolder,
@@ -11,11 +11,13 @@ import {
   filledThicknessMm,
   fitContainer,
   fitHolder,
+  latestHolder,
   nextSizesUp,
   oneSizeForAll,
   openingFor,
   replacementsFor,
   shareHolder,
+  standsByItself,
 } from './index'
 import { shareOfTries } from './fit'
 
@@ -321,4 +323,18 @@ test('contents are made up of layers that say what they are', () => {
   expect(
     contentsOf({ ...set, thicknessMm: 25 }, clear, { insert: false, magnet: false, packaging: 'none', dies: 'apart' })?.thicknessMm,
   ).toBe(25)
+})
+
+test('what the latest set of a kind sits in is offered first; blocks and rollers stand by themselves', () => {
+  const set = (number: number, kindId: string, sitsIn: Holding['sitsIn']): Holding => ({
+    ...blankHolding({ id: `h${number}`, number, seriesId: 's', name: `Set ${number}`, createdAt: '2026-01-01T00:00:00.000Z' }),
+    kindId,
+    sitsIn,
+  })
+  const all = [set(1, 'clear', 'box'), set(4, 'clear', 'pocket'), set(2, 'clear', 'sleeve'), set(9, 'die', 'ring'), set(7, 'clear', null)]
+  expect(latestHolder(set(3, 'clear', null), all)).toBe('pocket')
+  expect(latestHolder(all[1] as Holding, all)).toBe('sleeve')
+  expect(latestHolder(set(3, 'folder', null), all)).toBeNull()
+  const kind = { family: 'stamp', typicalThicknessMm: 25 } as Parameters<typeof standsByItself>[0]
+  expect([standsByItself(kind), standsByItself(null)]).toEqual([true, false])
 })

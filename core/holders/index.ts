@@ -1,4 +1,4 @@
-export { adviseHolder, type HolderAdvice, type HolderChoice, nextSizesUp, PLAIN_WAYS } from './choose'
+export { adviseHolder, type HolderAdvice, type HolderChoice, latestHolder, nextSizesUp, PLAIN_WAYS, standsByItself } from './choose'
 export { type Contents, contentsOf, INSERT_MM, type Layer, MAGNET_MM } from './contents'
 export { type CutSize, cutsFor } from './cuts'
 export { type ContainerFit, fitContainer, type FitHabits, fitHolder, type FitResult, type NoFit, outerSize } from './fit'

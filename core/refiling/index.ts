@@ -1,5 +1,6 @@
 export { adaptAim, laneTargets, orderHolders, type OrderedHolder, type OrderFacts, splitItems } from './aim'
 export { afterStep, type LanesNow } from './after'
+export { minutesFor } from './minutes'
 export { longestIncreasing } from './lis'
 export {
   holderLengthMm,

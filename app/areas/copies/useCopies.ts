@@ -2,7 +2,7 @@ import { transfer } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { ulid } from 'ulid'
-import { type ListLine, type OnScreen, salvage, writePrice } from '#core/exchange'
+import { lineOf, type ListLine, type OnScreen, salvage } from '#core/exchange'
 import { SCREEN_TABLES, watch } from '~/db'
 import { act } from '~/data/act'
 import { copyWords } from './words'
@@ -120,26 +120,18 @@ export const useCopies = defineStore('copies', () => {
   }
 
   function listLines(): readonly ListLine[] {
+    const named = (table: 'brands' | 'kinds' | 'categories' | 'themes', id: string | null): string => describe.lookUp(table, id)?.name ?? ''
     const holdings = [...(catalogue.tables?.holdings.values() ?? [])].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1))
-    return holdings.map((holding): ListLine => ({
-      number: holding.number,
-      code: describe.code(holding),
-      name: holding.name,
-      brand: describe.lookUp('brands', holding.brandId)?.name ?? '',
-      kind: describe.lookUp('kinds', holding.kindId)?.name ?? '',
-      category: describe.lookUp('categories', holding.categoryId)?.name ?? '',
-      themes: holding.themeIds.flatMap(id => describe.lookUp('themes', id)?.name ?? []),
-      size: holding.size ? `${holding.size.widthMm} x ${holding.size.heightMm} mm` : '',
-      words: holding.words,
-      searchWords: holding.searchWords,
-      notes: holding.notes,
-      acquiredOn: holding.acquiredOn ?? '',
-      price: holding.price ? writePrice(holding.price) : '',
-      used: holding.useCount !== null ? `${holding.useCount}x` : holding.isUsed === null ? '' : holding.isUsed ? 'yes' : 'no',
-      matchingDie: holding.hasMatchingDie === null ? '' : holding.hasMatchingDie ? 'yes' : 'no',
-      place: describe.addressOf(holding) ?? holding.placeText,
-      packaging: holding.packaging ?? '',
-    }))
+    return holdings.map(holding =>
+      lineOf(holding, {
+        code: describe.code(holding),
+        brand: named('brands', holding.brandId),
+        kind: named('kinds', holding.kindId),
+        category: named('categories', holding.categoryId),
+        themes: holding.themeIds.map(id => named('themes', id)).filter(Boolean),
+        address: describe.addressOf(holding),
+      }),
+    )
   }
 
   return { progress, lastCopy, stepsSince, unsaved, cancel, saveCopy, saveScreen, restore, isDemoStart, loadDemo, startEmpty, saveList }

@@ -1,6 +1,6 @@
 import { until } from '@vueuse/core'
-import { proposePlace } from '#core/filing'
-import { type MoveTarget, nextFreeCell, planMove } from '#core/room'
+import { targetInContainer } from '#core/filing'
+import { type MoveTarget, planMove } from '#core/room'
 import type { Holder } from '#core/catalog'
 import { act } from '~/data/act'
 import { storeroomWords } from '~/areas/storeroom/words'
@@ -22,29 +22,9 @@ export function useMoving() {
     return catalogue.containers.flatMap(row => row.placements.map(placement => placement.holder)).filter(holder => wanted.has(holder.id))
   }
 
-  /** A whole container as target: the place by the filing rule if it is there, else the end of the row or the next free cell. */
   function targetIn(containerId: string, holders: readonly Holder[]): MoveTarget | null {
     const row = catalogue.room.rows.get(containerId)
-    if (!row) return null
-    if (row.container.cells) {
-      const cell = nextFreeCell(row)
-      return cell ? { type: 'cell', containerId, cell } : null
-    }
-    const holding = catalogue.tables?.holdings.get(holders[0]?.holdingIds[0] ?? '')
-    const proposal = holding
-      ? proposePlace(holding, {
-          ...catalogue.facts,
-          zones: catalogue.facts.zones.filter(zone => zone.id === row.container.zoneId).map(zone => ({ ...zone, takesKindIds: [] })),
-          rows: new Map([[containerId, row]]),
-        })
-      : null
-    if (proposal?.ok) {
-      const entries = row.lanes[proposal.point.lane - 1] ?? []
-      const front = entries.findLast(entry => entry.order < proposal.point.order)
-      const behindId = !front ? null : front.type === 'section' ? front.section.id : front.placement.holder.id
-      return { type: 'row', containerId, lane: proposal.point.lane, behindId }
-    }
-    return { type: 'row', containerId, lane: 1, behindId: null }
+    return row ? targetInContainer(row, catalogue.tables?.holdings.get(holders[0]?.holdingIds[0] ?? '') ?? null, catalogue.facts) : null
   }
 
   /** Carries holders to a place; says what came of it. The answer is whether they went. */

@@ -1,7 +1,7 @@
 import { computed } from 'vue'
-import type { Zone } from '#core/catalog'
+import type { Holding, Zone } from '#core/catalog'
 import {
-  arrivalsOf,
+  arrivalsByZone,
   capOf,
   type CapState,
   type ContainerLift,
@@ -43,21 +43,11 @@ export function useOutlook() {
   const catalogue = useCatalogue()
   const fills = useFills()
   const today = new Date().toISOString()
-  const holdingsByZone = computed(() => {
-    const zones = catalogue.facts.zones
-    const groups = new Map<string, { sets: number; mm: number }>()
-    for (const zone of zones) {
-      const own = [...(catalogue.tables?.holdings.values() ?? [])].filter(holding => zoneFor(holding, zones)?.id === zone.id)
-      groups.set(
-        zone.id,
-        arrivalsOf(
-          own,
-          today,
-          holding => thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, id => catalogue.tables?.kinds.get(id), catalogue.learnt).mm,
-        ),
-      )
-    }
-    return groups
+  const arrivals = computed(() => {
+    const { zones } = catalogue.facts
+    const mmOf = (holding: Holding): number =>
+      thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, id => catalogue.tables?.kinds.get(id), catalogue.learnt).mm
+    return arrivalsByZone(catalogue.tables?.holdings.values() ?? [], today, holding => zoneFor(holding, zones)?.id ?? null, mmOf)
   })
   const setsIn = (row: ContainerRow): number => row.placements.reduce((sum, { holder }) => sum + holder.holdingIds.length, 0)
 
@@ -66,7 +56,7 @@ export function useOutlook() {
       .sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1))
       .map(zone => {
         const rows = catalogue.containers.filter(row => row.container.zoneId === zone.id && !row.container.isTable)
-        const yearly = holdingsByZone.value.get(zone.id)?.mm ?? 0
+        const yearly = arrivals.value.get(zone.id)?.mm ?? 0
         const total = rows.reduce((sum, row) => sum + (row.container.cells ? 0 : row.container.lengthMm * row.container.lanes), 0)
         const containers = rows.flatMap((row): ContainerOutlook[] => {
           const fill = fills.value.get(row.container.id)
@@ -112,5 +102,5 @@ export function useOutlook() {
       .sort((a, b) => b.lift.index - a.lift.index),
   )
 
-  return { zones, heavy, newPerYear: (zoneId: string): number => holdingsByZone.value.get(zoneId)?.sets ?? 0 }
+  return { zones, heavy, newPerYear: (zoneId: string): number => arrivals.value.get(zoneId)?.sets ?? 0 }
 }

@@ -2,7 +2,7 @@
 import { Check, Trash2 } from 'lucide-vue-next'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { CLOSURES, CONTAINER_TYPES, HOLDER_TYPES, type HolderType } from '#core/catalog'
-import { readPrice, writePrice } from '#core/exchange'
+import { readPacks, writePacks } from '#core/exchange'
 import { readLength, readSize } from '#core/units'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
@@ -62,13 +62,7 @@ watch(
       columns: type.cells?.columns ?? 3,
       isTwoSided: type.cells?.isTwoSided ?? true,
       stock: type.stockOnHand,
-      packs: type.packs
-        .map(pack =>
-          pack.priceMinor === null
-            ? String(pack.pieces)
-            : `${pack.pieces} at ${writePrice({ minor: pack.priceMinor, currency: catalogue.settings.currency })}`,
-        )
-        .join(', '),
+      packs: writePacks(type.packs, catalogue.settings.currency),
       isRetired: type.isRetired,
       replacedById: type.replacedById ?? '',
       notes: type.notes,
@@ -84,20 +78,6 @@ function lengthOf(field: 'maxThickness' | 'film' | 'emptyThickness' | 'bulk', be
   const reading = readLength(texts[field], 'mm')
   return reading.ok ? reading.mm : reading.code === 'empty' || reading.code === 'zero' ? null : 'unread'
 }
-function packsOf(): HolderType['packs'] | null {
-  const parts = texts.packs
-    .split(/,(?!\d{2}\b)/)
-    .map(part => part.trim())
-    .filter(Boolean)
-  const packs = parts.map(part => {
-    const [pieces = '', price] = part.split(/\s+at\s+/)
-    const read = price === undefined ? null : readPrice(price, catalogue.settings.currency)
-    return /^\d{1,5}$/.test(pieces) && Number(pieces) > 0 && (price === undefined || read)
-      ? { pieces: Number(pieces), priceMinor: read?.minor ?? null }
-      : null
-  })
-  return packs.every(pack => pack !== null) ? packs : null
-}
 async function keep(): Promise<void> {
   const size = readSize(texts.inner, catalogue.settings.unit)
   const inner = texts.inner === shown.value.inner ? type.inner : size.ok ? { ...size.size } : null
@@ -107,7 +87,7 @@ async function keep(): Promise<void> {
     emptyThicknessMm: lengthOf('emptyThickness', type.emptyThicknessMm),
     extraBulkMm: lengthOf('bulk', type.extraBulkMm),
   }
-  const packs = packsOf()
+  const packs = readPacks(texts.packs, catalogue.settings.currency)
   const isPage = texts.type === 'celledPage'
   const isGrid = [texts.rows, texts.columns].every(count => Number.isInteger(count) && count >= 1 && count <= 12)
   const takesAny = texts.type === 'ring' || texts.type === 'none'

@@ -22,7 +22,7 @@ import { useNotices } from '~/shell/useNotices'
 const route = useRoute()
 const notices = useNotices()
 const underWay = useRefiling()
-const { open, worker, laneText, minutesFor } = underWay
+const { open, worker, laneText, minutesOf } = underWay
 const { lengthNeeded } = useDescribe()
 const asked = shallowRef<RefilingQuestion | null>(null)
 const proposal = shallowRef<RefilingProposal | null>(null)
@@ -59,7 +59,7 @@ const problemText = computed(() => {
     : refileWords.problem(found.problem, lengthNeeded, found.problem.code === 'laneTooShort' ? laneText(found.problem.lane) : '')
 })
 const minutes = computed(() =>
-  proposal.value?.ok ? minutesFor(proposal.value.moves.lifts, proposal.value.moves.steps.length) : { minutes: 0, isOwnPace: false },
+  proposal.value?.ok ? minutesOf(proposal.value.moves.lifts, proposal.value.moves.steps.length) : { minutes: 0, isOwnPace: false },
 )
 </script>
 

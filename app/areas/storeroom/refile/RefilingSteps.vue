@@ -19,7 +19,7 @@ const { refiling, plan: underWay } = defineProps<{ refiling: Refiling; plan: Und
 const { lengthNeeded } = useDescribe()
 const catalogue = useCatalogue()
 const notices = useNotices()
-const { left, isBusy, freshness, workOut, lengthOf, laneText, lanesBefore, holderText, minutesFor, tick } = underWay
+const { left, isBusy, freshness, workOut, lengthOf, laneText, lanesBefore, holderText, minutesOf, tick } = underWay
 const SHOWN_AT_ONCE = 6
 const MORE = 20
 const shownCount = shallowRef(SHOWN_AT_ONCE)
@@ -59,7 +59,7 @@ async function leave(keepsRule: boolean): Promise<void> {
       <template v-if="plan?.ok">
         {{ refileWords.left(plan.steps.length, plan.move) }}
         <template v-if="plan.lifts > 0">
-          {{ refileWords.minutes(minutesFor(plan.lifts, plan.steps.length).minutes, minutesFor(plan.lifts, plan.steps.length).isOwnPace) }}
+          {{ refileWords.minutes(minutesOf(plan.lifts, plan.steps.length).minutes, minutesOf(plan.lifts, plan.steps.length).isOwnPace) }}
         </template>
       </template>
     </p>

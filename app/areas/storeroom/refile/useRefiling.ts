@@ -1,6 +1,6 @@
 import { computed, shallowRef, watch } from 'vue'
 import type { LaneTarget, Refiling } from '#core/catalog'
-import { afterStep, holderLengthMm, idsOf, type LanesNow, type MovesPlan, type Step } from '#core/refiling'
+import { afterStep, holderLengthMm, idsOf, type LanesNow, type MovesPlan, type Step, minutesFor } from '#core/refiling'
 import { plainly } from '~/data/call'
 import { act } from '~/data/act'
 import { refileWords } from './words'
@@ -9,10 +9,6 @@ import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { useNotices } from '~/shell/useNotices'
 import { useRoomWorker } from '~/data/useRoomWorker'
-
-/** Common practice, until the owner's own pace is known. */
-const SECONDS_A_HOLDER = 6
-const SECONDS_A_STEP = 20
 
 /** The re-filing under way: what is left of it, and its steps done one by one. */
 export function useRefiling() {
@@ -75,14 +71,7 @@ export function useRefiling() {
     const holding = catalogue.tables?.holdings.get(catalogue.tables.holders.get(id)?.holdingIds[0] ?? '')
     return holding ? numberAndName(holding) : ''
   }
-  /** Minutes it takes: at the owner's own pace, from the re-filings they have worked on, or as is usual. */
-  function minutesFor(lifts: number, steps: number): { readonly minutes: number; readonly isOwnPace: boolean } {
-    const worked = [...(catalogue.tables?.refilings.values() ?? [])].filter(each => each.liftsDone >= LEAST_LIFTS && each.minutesWorked > 0)
-    const done = worked.reduce((sum, each) => sum + each.liftsDone, 0)
-    return done > 0
-      ? { minutes: (lifts * worked.reduce((sum, each) => sum + each.minutesWorked, 0)) / done, isOwnPace: true }
-      : { minutes: (lifts * SECONDS_A_HOLDER + steps * SECONDS_A_STEP) / 60, isOwnPace: false }
-  }
+  const minutesOf = (lifts: number, steps: number) => minutesFor(catalogue.tables?.refilings.values() ?? [], lifts, steps)
   async function tick(step: Step): Promise<void> {
     const { value: refiling } = open
     if (!refiling || isBusy.value || freshness.value !== 'fresh') return
@@ -90,8 +79,7 @@ export function useRefiling() {
     const isDone = await act.doRefilingStep(refiling.id, plainly(step)).finally(() => (isBusy.value = false))
     notices.tell(isDone ? refileWords.stepDone(idsOf(step).length, laneText(step.to)) : refileWords.stale, isDone ? 'done' : 'care')
   }
-  return { open, left, isBusy, freshness, workOut, worker, lengthOf, laneText, lanesBefore, holderText, minutesFor, tick }
+  return { open, left, isBusy, freshness, workOut, worker, lengthOf, laneText, lanesBefore, holderText, minutesOf, tick }
 }
-const LEAST_LIFTS = 20
 /** What a page knows of the re-filing under way: worked out once, handed on to its parts. */
 export type UnderWay = ReturnType<typeof useRefiling>

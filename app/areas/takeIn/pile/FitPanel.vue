@@ -3,7 +3,7 @@ import { Ruler } from 'lucide-vue-next'
 import { computed, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
 import { HOLDER_TYPES, type HolderKind, type Holding } from '#core/catalog'
-import { nextSizesUp, type NoFit, PLAIN_WAYS } from '#core/holders'
+import { nextSizesUp, type NoFit, PLAIN_WAYS, latestHolder, standsByItself } from '#core/holders'
 import { readSize } from '#core/units'
 import FitDrawing from '~/areas/storeroom/holders/FitDrawing.vue'
 import ShareHolder from '~/areas/storeroom/holders/ShareHolder.vue'
@@ -36,16 +36,8 @@ const { advice, isWorking, settled } = useFitAdvice({ contents, types, fitHabits
 const sizeProblem = computed(() => (!reading.value.ok && reading.value.code !== 'empty' ? takeInWords.sizeProblem[reading.value.code] : ''))
 
 /** The latest decision for a set of this kind, where no size says better. */
-const usual = computed((): HolderKind | null => {
-  let latest: Holding | null = null
-  for (const other of catalogue.tables?.holdings.values() ?? []) {
-    if (other.id !== holding.id && other.sitsIn && other.kindId === holding.kindId && other.number > (latest?.number ?? 0)) latest = other
-  }
-  return latest?.sitsIn ?? null
-})
-/** So thick that it stands by itself, and hurts when it falls: a block, a roller. */
-const STANDS_FROM_MM = 20
-const isBlock = computed(() => kind.value?.family === 'stamp' && kind.value.typicalThicknessMm >= STANDS_FROM_MM)
+const usual = computed(() => latestHolder(holding, catalogue.tables?.holdings.values() ?? []))
+const isBlock = computed(() => standsByItself(kind.value))
 const chosenKind = shallowRef<HolderKind>('pocket')
 const chosenTypeId = shallowRef('')
 const choices = computed(() => (isBlock.value ? [] : (advice.value?.choices ?? [])))

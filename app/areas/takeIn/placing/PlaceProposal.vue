@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { MapPin, TriangleAlert } from 'lucide-vue-next'
 import { computed } from 'vue'
-import { capOf, thicknessIn } from '#core/capacity'
+import { capOf, overBy } from '#core/capacity'
 import { type InsertionProposal, TAB_TABLES, tabOf } from '#core/filing'
 import type { Holding } from '#core/catalog'
 import { useDescribe } from '~/data/useDescribe'
@@ -26,10 +26,7 @@ const reason = computed(() => {
 const overMm = computed(() => {
   if (!proposal?.ok || proposal.point.cell) return 0
   const fill = fills.value.get(proposal.point.container.id)
-  const more = holding
-    ? thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, id => catalogue.tables?.kinds.get(id), catalogue.learnt).mm
-    : 5
-  return fill ? fill.usedMm + more - fill.lengthMm : 0
+  return fill ? overBy(fill, holding, id => catalogue.tables?.kinds.get(id), catalogue.learnt) : 0
 })
 /** The zone holds as many as its owner wants in it already. */
 const capWarning = computed(() => {
