@@ -7,6 +7,7 @@ import { type Browser, chromium, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { advice } from './advice'
 import { packLarge, packRoom } from './collection'
+import { listMemory } from './listMemory'
 import { accuracy, photoTimes, troubles } from './measuring'
 import { baselineMs, median, ms, percentile, report } from './measure'
 import { storeroom, storeroomScreen } from './storeroom'
@@ -276,6 +277,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   screen: firstScreen,
   start: coldStart,
   list: importLong,
+  memory: () => Promise.resolve(listMemory(process.argv[1] ?? '')),
   index: printIndex,
   advice: () => Promise.resolve(advice()),
   photos: manyPhotos,

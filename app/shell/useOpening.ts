@@ -22,16 +22,17 @@ async function readRoom(): Promise<void> {
   const catalogue = useCatalogue()
   const copies = useCopies()
   const isDemo = copies.isDemoStart()
-  watch(
-    () => catalogue.isEmpty,
-    isEmpty => {
-      if (!isEmpty) void useFind().open()
-    },
-    { once: true },
-  )
   // A browser that never held anything need not wait to be read before the demo room is fetched. One that did, and is empty
   // by now, has steps that can be done again: the demo room would take their place.
   const isFirst = !(await exists)
+  // The worker reads the room for asking while the screen reads it for showing.
+  if (isFirst)
+    watch(
+      () => catalogue.isEmpty,
+      () => void useFind().open(),
+      { once: true },
+    )
+  else void useFind().open()
   await Promise.all([catalogue.open(), isFirst && copies.loadDemo(isDemo)])
   if (!isFirst && catalogue.isEmpty && catalogue.steps.length === 0) await copies.loadDemo(isDemo)
   isRead.value = true

@@ -261,6 +261,21 @@ describe('made photos with known truth (the stand-in camera)', () => {
     })
     expect(results).toEqual(told)
   })
+  test('a photo turned by a quarter is measured the same: the longer side of the sheet is told whichever way it lies', () => {
+    const { picture } = shoot(2, 'A4')
+    const { widthPx, heightPx, pixels } = picture
+    const turned = {
+      widthPx: heightPx,
+      heightPx: widthPx,
+      pixels: pixels.map((_, at) => pixels[(at % heightPx) * widthPx + (widthPx - 1 - Math.floor(at / heightPx))] ?? 0),
+    }
+    const [upright, lying] = [picture, turned].map(each =>
+      measureSet(each, proposeCorners(each, CAMERA_REFERENCES.A4).quads[0] as Quad, CAMERA_REFERENCES.A4),
+    )
+    if (!upright?.ok || !lying?.ok) throw new Error('measured both ways')
+    expectRight(lying, 2)
+    expect(Math.max(lying.widthMm, lying.heightMm)).toBeCloseTo(Math.max(upright.widthMm, upright.heightMm), 0)
+  })
   test('corners that go round an A4 sheet are those of no bank card, Letter sheet or square', () => {
     const { picture } = shoot(3, 'A4')
     const [sheet] = proposeCorners(picture, CAMERA_REFERENCES.A4).quads
