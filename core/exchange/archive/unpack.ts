@@ -74,7 +74,7 @@ export async function unpackArchive(
   const named = new Set(picturesOf(data).map(each => each.hash))
   const thumbs = filesIn(opened, 'thumbs').map(({ hash, bytes }): ThumbFile => ({ hash, bytes }))
   const isNamed = ({ hash }: { hash: string }): boolean => named.has(hash)
-  return { ok: true, archive: { manifest, data, pictures: pictures, thumbs: thumbs.filter(isNamed) } }
+  return { ok: true, archive: { manifest, data, pictures: pictures.filter(isNamed), thumbs: thumbs.filter(isNamed) } }
 }
 
 /**

@@ -272,5 +272,9 @@ describe('line ends', () => {
   test('a quote that is never closed is said, at its line, before the file is read to its end', () => {
     const text = `Name,Brand\na,b\n"${'c'.repeat(2_000_000)}`
     expect(readTable(new TextEncoder().encode(text))).toMatchObject({ ok: false, code: 'cellTooLong', line: 3 })
+    const rows = `Name,Brand\n${'Kelp,Greywether\n'.repeat(200_001)}`
+    expect(readTable(new TextEncoder().encode(rows))).toMatchObject({ ok: false, code: 'tooManyRows', line: 200_001 })
+    const wide = `Name,Brand\nKelp${','.repeat(300)}\n`
+    expect(readTable(new TextEncoder().encode(wide))).toEqual({ ok: false, code: 'oneColumn' })
   })
 })

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { type Decoded, decodeList, type Encoding } from './decode'
 import { restoreCell } from './formula'
-import { evenLines } from './lines'
+import { evenLines, MAX_COLUMNS } from './lines'
 
 /** A list as it stands in the file: a row of headings and rows of cells, every row as wide as the headings. */
 export interface ListTable {
@@ -15,12 +15,11 @@ export type TableReading =
   | { readonly ok: true; readonly table: ListTable }
   | {
       readonly ok: false
-      readonly code: Exclude<Decoded, { ok: true }>['code'] | 'oneColumn' | 'noRows' | 'brokenQuotes' | 'cellTooLong'
+      readonly code: Exclude<Decoded, { ok: true }>['code'] | 'oneColumn' | 'noRows' | 'brokenQuotes' | 'cellTooLong' | 'tooManyRows'
       readonly line?: number
     }
 
 const DELIMITERS = [',', ';', '\t'] as const
-const MAX_COLUMNS = 200
 /** As much of a text as is looked at to tell its delimiter. */
 const LOOKED_AT = 200_000
 
@@ -34,7 +33,7 @@ export function readTable(bytes: Uint8Array): TableReading {
   const trimmed = decoded.text.replace(/^\ufeff/, '').replace(/[\r\n]+$/, '')
   const delimiter = likelyDelimiter(trimmed)
   const even = evenLines(trimmed, delimiter)
-  if (!even.ok) return even
+  if (!even.ok) return even.code === 'tooManyColumns' ? { ok: false, code: 'oneColumn' } : { ok: false, code: even.code, line: even.line }
   const { text } = even
   const parsed = Papa.parse<string[]>(text, { delimiter, newline: '\n', skipEmptyLines: false })
   const broken = parsed.errors.find(error => error.type === 'Quotes')

@@ -58,6 +58,7 @@ const PROBLEMS: Readonly<Record<Problem, string>> = {
   utf16: 'The file is saved as UTF-16. Please save it as CSV in UTF-8.',
   oneColumn: 'This is not a table: no comma, semicolon or tab divides its lines into columns.',
   noRows: 'There are headings but no rows below them.',
+  tooManyRows: 'The list has more than 200,000 rows: more than anybody has sets. Nothing was taken. Part it into several lists.',
   cellTooLong: 'One cell is longer than any set could be described: a quotation mark that was never closed, perhaps. Nothing was taken.',
   brokenQuotes: 'A quotation mark is opened and never closed, so the rows cannot be told apart.',
 }
