@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import { ask, databaseOf, expect, headline, matItem, openDemo, openEmpty, test } from './helpers'
 
 test('a set is taken in by keyboard alone: number, place between two neighbours, found at once', async ({ page }) => {
@@ -106,23 +107,48 @@ test('four sets typed without a pause: no letter of the next is lost while one i
   expect(drafts).toEqual([])
 })
 
-test('a set that cannot be kept stays on the screen, what was typed after it becomes a strip, and the button goes on', async ({ page }) => {
-  await openEmpty(page)
-  // Storage that is full for sets alone: strips of the pile still find room.
-  await page.evaluate(() => {
+/** Storage that is full for sets alone, until room is made: strips of the pile still find room. */
+const fillStorage = (page: Page): Promise<void> =>
+  page.evaluate(() => {
     const kept = IDBObjectStore.prototype.put
     IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...record: [unknown, IDBValidKey?]): IDBRequest<IDBValidKey> {
       if (this.name === 'holdings' && !('isRoomMade' in window)) throw new DOMException('full', 'QuotaExceededError')
       return kept.apply(this, record)
     }
   })
+
+test('a set that cannot be kept comes back on the screen, and goes in once there is room', async ({ page }) => {
+  await openEmpty(page)
+  await fillStorage(page)
   await page.getByLabel('Name', { exact: true }).focus()
-  await page.keyboard.type('Evening Limpets\nLow W')
+  await page.keyboard.type('Evening Limpets\n')
   await expect(page.getByRole('alert').filter({ hasText: 'full' })).toBeVisible()
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Evening Limpets')
   await page.evaluate(() => Object.assign(window, { isRoomMade: true }))
   await page.getByRole('button', { name: /Next/ }).click()
   await expect(page.getByRole('status').filter({ hasText: '1 Evening Limpets is in.' })).toBeVisible()
-  const { drafts } = await databaseOf(page, ['drafts'])
-  expect((drafts as { texts: { name: string } }[]).map(each => each.texts.name)).toEqual(['Low W'])
+  expect((await databaseOf(page, ['drafts'])).drafts).toEqual([])
+})
+
+test('a set that cannot be kept while the next is typed waits on the pile, and no letter of either is lost', async ({ page }) => {
+  await openEmpty(page)
+  await fillStorage(page)
+  // The database is held until the next name is typed.
+  await page.evaluate(async () => {
+    const open = indexedDB.open('yondercrest')
+    await new Promise(resolve => (open.onsuccess = resolve))
+    const drafts = open.result.transaction('drafts', 'readwrite').objectStore('drafts')
+    const hold = (): void => {
+      if (!('isTyped' in window)) drafts.count().onsuccess = hold
+    }
+    hold()
+  })
+  await page.getByLabel('Name', { exact: true }).focus()
+  await page.keyboard.type('Evening Limpets\nLow Water')
+  await page.evaluate(() => Object.assign(window, { isTyped: true }))
+  await expect(page.getByRole('status').filter({ hasText: 'Evening Limpets was not taken in, and waits on the pile.' })).toBeVisible()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Low Water')
+  const names = async () =>
+    ((await databaseOf(page, ['drafts'])).drafts as { texts: { name: string } }[]).map(each => each.texts.name).sort()
+  await expect.poll(names).toEqual(['Evening Limpets', 'Low Water'])
 })

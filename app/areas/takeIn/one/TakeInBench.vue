@@ -119,8 +119,10 @@ async function capture(isAllTheWay: boolean): Promise<void> {
           ),
     )
   } catch (reason) {
-    await handed.giveBack(troubleOf(reason))
-    if (notKept.value === 'other') throw reason
+    const trouble = troubleOf(reason)
+    const isBack = await handed.giveBack(trouble)
+    if (trouble === 'other') throw reason
+    if (!isBack) notices.tell(pileWords.staysOnPile(handed.facts.name), 'care')
   }
 }
 async function openStrip(strip: Draft): Promise<void> {

@@ -33,7 +33,8 @@ interface HandedOver {
   readonly facts: HoldingFacts
   readonly written: string
   readonly isFarMeant: boolean
-  giveBack(trouble: StorageTrouble): Promise<void>
+  /** Whether it is shown again; if not, it waits on the pile. */
+  giveBack(trouble: StorageTrouble): Promise<boolean>
 }
 
 /**
@@ -117,7 +118,8 @@ export function useDraft(editing: () => Holding | null) {
   }
   /**
    * Hands over what is typed and shows the next strip at once: a waiting one, or a new one, with what carries over. So a
-   * letter typed while the set is being taken in belongs to the next. `giveBack` shows it again, where it could not be taken in.
+   * letter typed while the set is being taken in belongs to the next. `giveBack` shows it again, where it could not be taken in;
+   * where the next is being typed already, it stays on the pile.
    */
   function handOver(waiting: Draft | undefined): HandedOver {
     const typed: Texts = plainly({ ...texts })
@@ -128,12 +130,15 @@ export function useDraft(editing: () => Holding | null) {
     const fresh = waiting ? textsOfStrip(waiting) : emptyTexts()
     for (const field of CARRIED) fresh[field] ||= typed[field]
     show(waiting?.id ?? null, fresh)
-    const giveBack = async (trouble: StorageTrouble): Promise<void> => {
-      // What was typed meanwhile becomes a strip of its own.
-      await keepNow()
+    const begun = JSON.stringify(fresh)
+    const giveBack = async (trouble: StorageTrouble): Promise<boolean> => {
+      const isOnPile = (await kept) === null
+      // Who types on already is not disturbed: it waits on the pile.
+      if (isOnPile && JSON.stringify(texts) !== begun) return false
       show(id, typed)
-      if (await kept) begunWith = ''
+      if (!isOnPile) begunWith = ''
       notKept.value = trouble
+      return true
     }
     return { ...handed, draftId: kept.then(trouble => (trouble && !isKnown ? null : id)), giveBack }
   }

@@ -47,6 +47,8 @@ export const pileWords = {
   pileLead: 'They have no number yet. Open one to name it.',
   moreStrips: (count: number) => `and ${figure(count)} more behind them`,
   unnamed: 'No name yet',
+  staysOnPile: (name: string) =>
+    `The storage of this browser is full: ${name} was not taken in, and waits on the pile. Make room under Copies, and open it again.`,
   stripGone: 'This strip became a set in another tab. Nothing was taken in a second time.',
   openElsewhere: 'Another tab has this strip open. Go on there, or close that tab first.',
   makeRoom: 'Make room',
