@@ -61,5 +61,8 @@ export async function withProgress<R>(
   }
 }
 
-/** A record of the screen as plain data, for a worker or the database: what Vue watches cannot be handed over. */
-export const plainly = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
+/**
+ * A record of the screen as plain data, for a worker or the database: what Vue watches cannot be handed over. `change` may
+ * change each value on the way.
+ */
+export const plainly = <T>(value: T, change?: (key: string, each: unknown) => unknown): T => JSON.parse(JSON.stringify(value), change) as T

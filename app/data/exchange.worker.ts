@@ -25,7 +25,7 @@ import {
   PICTURE_TYPES,
 } from '#core/exchange'
 import { commands, database, type PictureRecord, type ThumbRecord } from '~/db'
-import type { Progress } from './call'
+import { plainly, type Progress } from './call'
 import { troubleOf } from './storageTrouble'
 import { makeThumb, sha256 } from './pictures'
 import { headerSize, isTooLarge, MAX_PICTURE_BYTES } from './pictureSize'
@@ -88,8 +88,7 @@ function readRows(table: ListTable, choices: ImportChoices, currency: string, te
 const SHOWN_LETTERS = 300
 const shown = (text: string): string => (text.length > SHOWN_LETTERS ? `${text.slice(0, SHOWN_LETTERS)} ...` : text)
 /** Every text of something plain, cut. */
-const cutTexts = <T>(value: T): T =>
-  JSON.parse(JSON.stringify(value), (_key, each: unknown) => (typeof each === 'string' ? shown(each) : each)) as T
+const cutTexts = <T>(value: T): T => plainly(value, (_key, each) => (typeof each === 'string' ? shown(each) : each))
 const shownPlan = (planned: PlannedRow): PlannedRow => cutTexts(planned)
 
 function viewOf(open: OpenList): ListView {

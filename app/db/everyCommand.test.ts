@@ -8,6 +8,7 @@ import { type CatalogueData, TABLE_NAMES, TABLES } from '#core/catalog'
 import { findDangling, packArchive, unpackArchive } from '#core/exchange'
 import { luckOf, roomOf } from '../../tests/support/cases'
 import { ACTIONS } from '../../tests/support/everyCommand'
+import { plainly } from '~/data/call'
 import { commands, redo, STEPS, undo, YondercrestDb } from './index'
 
 async function emptyRoom(): Promise<YondercrestDb> {
@@ -16,8 +17,6 @@ async function emptyRoom(): Promise<YondercrestDb> {
   return db
 }
 const sha256 = (bytes: Uint8Array): Promise<string> => Promise.resolve(createHash('sha256').update(bytes).digest('hex'))
-
-const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value))
 
 /**
  * The same histories each time, several hundred commands; for others change the seed. What fails is not made smaller: a
@@ -31,7 +30,7 @@ async function whatIsWrong(db: YondercrestDb, tabs: 1 | 2 = 1): Promise<string |
   for (const table of TABLE_NAMES) {
     const read = TABLES[table].array().safeParse(data[table])
     if (!read.success) return `${table}: ${read.error.issues[0]?.path.join('.')} ${read.error.issues[0]?.message}`
-    if (!isDeepStrictEqual(plain(read.data), plain(data[table]))) return `${table}: more or less than its schema says`
+    if (!isDeepStrictEqual(plainly(read.data), plainly(data[table]))) return `${table}: more or less than its schema says`
   }
   const dangling = findDangling(data, new Set())
   if (dangling) return dangling
@@ -70,7 +69,7 @@ function difference(one: Lasting, other: Lasting): string | null {
       new Map((other[table as keyof Lasting] as { id: string }[]).map(each => [each.id, each])),
     ]
     for (const id of new Set([...a.keys(), ...b.keys()]))
-      if (!isDeepStrictEqual(plain(a.get(id) ?? null), plain(b.get(id) ?? null)))
+      if (!isDeepStrictEqual(plainly(a.get(id) ?? null), plainly(b.get(id) ?? null)))
         return `${table}: ${JSON.stringify(a.get(id))} or ${JSON.stringify(b.get(id))}`
   }
   return null
