@@ -23,7 +23,8 @@ export function useSteps() {
     try {
       return await of((at, total) => {
         if (isStopped) throw new WorkStopped('cancelled')
-        notices.progress = total > LONG_FROM ? { text: stepWords.swinging, done: at, total, stop } : null
+        notices.progress =
+          total > LONG_FROM ? { text: of === undoStep ? stepWords.undoing : stepWords.doingAgain, done: at, total, stop } : null
       })
     } catch (reason) {
       if (!isStopped) throw reason
