@@ -23,7 +23,7 @@ export interface InkMapRecord {
 }
 /** Facts of this browser that belong to no catalogue. */
 export interface DeviceFact {
-  readonly id: 'lastCopy' | 'start'
+  readonly id: 'lastCopy' | 'start' | 'askIndex'
   readonly value: string
 }
 

@@ -15,9 +15,11 @@ export {
   SCREEN_TABLES,
   type ScreenRecords,
   type ScreenTable,
+  type SeenStep,
   type Snapshot,
   type Touched,
   watch,
+  whatChanged,
 } from './follow'
 export type { Subject } from './commands/said'
 export { type CommandName, STEPS } from './commands/steps'

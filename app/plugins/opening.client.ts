@@ -1,7 +1,9 @@
 import { defineNuxtPlugin } from '#imports'
-import { openRoom } from '~/shell/useOpening'
+import { beginReading, openRoom } from '~/shell/useOpening'
 
-/** The room is opened while the screen is still being put up: neither waits for the other. */
+const reading = beginReading()
+
+/** The room is read while the screen is still being put up: neither waits for the other. */
 export default defineNuxtPlugin(() => {
-  void openRoom()
+  void openRoom(reading)
 })

@@ -1,40 +1,46 @@
 import { computed, shallowRef, watch } from 'vue'
-import { databaseExists, type DatabaseTrouble, loadChecks, onTrouble } from '~/db'
-import { useCatalogue } from '~/data/useCatalogue'
+import { databaseExists, type DatabaseTrouble, loadChecks, onTrouble, type Snapshot } from '~/db'
+import { readRoom, useCatalogue } from '~/data/useCatalogue'
 import { useCopies } from '~/areas/copies/useCopies'
-import { useFind } from '~/areas/find/ask/useFind'
+import { readIndex, useFind } from '~/areas/find/ask/useFind'
 
 const isRead = shallowRef(false)
 const trouble = shallowRef<DatabaseTrouble | null>(null)
 
 /**
- * Opens the room, as early as the application runs. A browser that holds nothing yet asks the server what a first
- * start is: the demo room, or the welcome bench with its four ways to begin.
+ * Begins to read the room, as early as the application's code runs. Null where this browser never held one: there is nothing
+ * to wait for then, and nothing is made.
  */
-export async function openRoom(): Promise<void> {
+export function beginReading(): Promise<Snapshot | null> {
   onTrouble(found => (trouble.value = found))
-  await readRoom().catch(() => (trouble.value ??= 'refused'))
+  const reading = databaseExists().then(exists => {
+    if (!exists) return null
+    readIndex().catch(() => undefined)
+    return readRoom()
+  })
+  reading.catch(() => undefined)
+  return reading
 }
 
-async function readRoom(): Promise<void> {
-  const exists = databaseExists()
-  exists.catch(() => undefined)
-  const catalogue = useCatalogue()
-  const copies = useCopies()
+/**
+ * Opens the room that was read. A browser that holds nothing yet asks the server what a first start is: the demo room, or
+ * the welcome bench with its four ways to begin.
+ */
+export async function openRoom(reading: Promise<Snapshot | null>): Promise<void> {
+  await openRead(reading).catch(() => (trouble.value ??= 'refused'))
+}
+
+async function openRead(reading: Promise<Snapshot | null>): Promise<void> {
+  const [catalogue, copies, find] = [useCatalogue(), useCopies(), useFind()]
   const isDemo = copies.isDemoStart()
-  // A browser that never held anything need not wait to be read before the demo room is fetched. One that did, and is empty
-  // by now, has steps that can be done again: the demo room would take their place.
-  const isFirst = !(await exists)
-  // The worker reads the room for asking while the screen reads it for showing.
-  if (isFirst)
-    watch(
-      () => catalogue.isEmpty,
-      () => void useFind().open(),
-      { once: true },
-    )
-  else void useFind().open()
-  await Promise.all([catalogue.open(), isFirst && copies.loadDemo(isDemo)])
-  if (!isFirst && catalogue.isEmpty && catalogue.steps.length === 0) await copies.loadDemo(isDemo)
+  const snapshot = await reading
+  // One that did hold a room, and is empty by now, has steps that can be done again: the demo room would take their place.
+  const isFirst = snapshot === null
+  const isEmpty = (): boolean => catalogue.isEmpty
+  if (isFirst) watch(isEmpty, () => void find.catchUp(), { once: true })
+  else void find.catchUp()
+  await Promise.all([catalogue.open(snapshot), isFirst && copies.loadDemo(isDemo)])
+  if (!isFirst && isEmpty() && catalogue.steps.length === 0) await copies.loadDemo(isDemo)
   isRead.value = true
   await loadChecks()
 }

@@ -8,6 +8,11 @@ export type ShownAnswer = Omit<AskResult, 'ids'> & { readonly ids: readonly stri
 
 const PINNED_AT_ONCE = 600
 
+/** Hired as the code is loaded: the index is read while the screen is still being put up. */
+const crew = hire<FindApi>(new Worker(new URL('./find.worker.ts', import.meta.url), { type: 'module' }))
+/** The index reads the room, or what was done since. */
+export const readIndex = (): Promise<number> => crew.run(api => api.catchUp())
+
 /** The ask and its answer. The index lives in a worker and follows the catalogue. */
 export const useFind = defineStore('find', () => {
   const catalogue = useCatalogue()
@@ -17,18 +22,15 @@ export const useFind = defineStore('find', () => {
   const answered = shallowRef('')
   /** The index has read the room, and what was asked meanwhile is answered. */
   const isReady = shallowRef(false)
-  const crew = hire<FindApi>(new Worker(new URL('./find.worker.ts', import.meta.url), { type: 'module' }))
   let asked = 0
   let isOpen = false
 
-  async function open(): Promise<void> {
-    await crew.run(api => api.open())
+  catalogue.onChange(() => void catchUp())
+
+  /** What is asked is answered anew, once the index has all that was done. */
+  async function catchUp(): Promise<void> {
+    await readIndex()
     isOpen = true
-    catalogue.onChange((holdingIds, tables) => {
-      void crew
-        .run(api => (holdingIds === 'all' ? api.open().then(() => undefined) : api.follow([...holdingIds], [...tables])))
-        .then(() => askAgain())
-    })
     await askAgain()
     isReady.value = true
   }
@@ -85,5 +87,5 @@ export const useFind = defineStore('find', () => {
   }
   const hits = computed((): ReadonlySet<string> => new Set(answer.value?.ids))
 
-  return { ask, answer, answered, isReady, pins, isPinned, hits, open, setAsk }
+  return { ask, answer, answered, isReady, pins, isPinned, hits, catchUp, setAsk }
 })
