@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
 import type { FilingRule, LaneTarget, RecordOf, Refiling, Section, TableName } from '#core/catalog'
 import type { NameList, NameRecord } from '#core/classing'
-import { learnThickness } from '#core/capacity'
+import { fillOf, learnThickness, roomIn } from '#core/capacity'
 import {
   holderLengthMm,
   type MovesPlan,
@@ -102,6 +102,23 @@ async function simulatedRoom(zoneId: string): Promise<SimulatedRoom> {
   }
 }
 
+/** What many sets without a place would make of the room: each container that gets some, and how full it is, before and after. */
+export interface PlacesOutlook {
+  readonly placed: number
+  readonly left: number
+  readonly containers: readonly { readonly id: string; readonly sets: number; readonly before: number; readonly after: number }[]
+}
+
+async function waitingRoom(ids: readonly string[]) {
+  const [{ facts, rows }, fixtures, zones] = [await readRoom(), await allOf('fixtures'), await database().records('zones').toArray()]
+  const hasRoom = roomIn(
+    id => facts.holdings.get(id),
+    id => facts.authority.kinds.get(id),
+    facts.learnt,
+  )
+  return { waiting: ids.flatMap(id => facts.holdings.get(id) ?? []), facts: { ...facts, rows, fixtures, zones, hasRoom } }
+}
+
 let isStopped = false
 
 const api = {
@@ -111,13 +128,37 @@ const api = {
    */
   async placeMany(ids: readonly string[], tell: Tell): Promise<number> {
     isStopped = false
-    const { facts, rows } = await readRoom()
-    const [fixtures, zones] = [await allOf('fixtures'), await database().records('zones').toArray()]
-    const waiting = ids.flatMap(id => facts.holdings.get(id) ?? [])
-    return commands.placeMany(database(), waiting, { ...facts, rows, fixtures, zones }, done => {
+    const { waiting, facts } = await waitingRoom(ids)
+    return commands.placeMany(database(), waiting, facts, done => {
       tell({ stage: 'placing', done, total: waiting.length })
       return !isStopped
     })
+  },
+  /** What that would make of the room. */
+  async planMany(ids: readonly string[]): Promise<PlacesOutlook> {
+    const { waiting, facts } = await waitingRoom(ids)
+    const plan = await commands.planPlaces(waiting, facts, () => true)
+    const fillIn = (row: ContainerRow): number =>
+      fillOf(
+        row,
+        id => facts.holdings.get(id),
+        id => facts.authority.kinds.get(id),
+        facts.learnt,
+      ).share
+    const changed = [...plan.rows.values()].filter(row => row !== facts.rows.get(row.container.id))
+    return {
+      placed: plan.placed.length,
+      left: waiting.length - plan.placed.length,
+      containers: changed.map(row => {
+        const before = facts.rows.get(row.container.id)
+        return {
+          id: row.container.id,
+          sets: row.placements.length - (before?.placements.length ?? 0),
+          before: before ? fillIn(before) : 0,
+          after: fillIn(row),
+        }
+      }),
+    }
   },
   stopPlacing(): void {
     isStopped = true

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { type RecordOf, type RoomSettings, START_SETTINGS } from '#core/catalog'
-import { learnThickness, type ThicknessTable } from '#core/capacity'
+import { learnThickness, roomIn, type ThicknessTable } from '#core/capacity'
 import type { Authority, RoomFacts } from '#core/filing'
 import { arrangeRoom, containersInOrder, type Room } from '#core/room'
 import {
@@ -13,6 +13,7 @@ import {
   SCREEN_TABLES,
   type ScreenRecords,
   type ScreenTable,
+  type Snapshot,
   type Touched,
   watch,
 } from '~/db'
@@ -24,6 +25,9 @@ function mapsOf(records: ScreenRecords): Tables {
     SCREEN_TABLES.map(name => [name, new Map((records[name] as { id: string }[]).map(record => [record.id, record]))]),
   ) as unknown as Tables
 }
+
+/** All that the screen keeps, and the steps it was read after. */
+export const readRoom = (): Promise<Snapshot> => readSnapshot(database())
 
 /** Called after every change that came from the database: which holdings, and which tables. */
 type Listener = (holdingIds: readonly string[] | 'all', tables: readonly ScreenTable[]) => void
@@ -40,9 +44,10 @@ export const useCatalogue = defineStore('catalogue', () => {
   const settings = shallowRef<Readonly<RoomSettings>>(START_SETTINGS)
   const listeners = new Set<Listener>()
 
-  async function open(): Promise<void> {
+  /** `early` is what was read of the room before this was called. */
+  async function open(early: Snapshot | null = null): Promise<void> {
     const db = database()
-    const snapshot = await readSnapshot(db)
+    const snapshot = early ?? (await readRoom())
     take(mapsOf(snapshot.records), null)
     steps.value = snapshot.journal
     settings.value = snapshot.records.settings[0] ?? START_SETTINGS
@@ -82,7 +87,7 @@ export const useCatalogue = defineStore('catalogue', () => {
 
   async function follow(touched: Touched, journal: readonly JournalEntry[]): Promise<void> {
     if (touched === 'all' || !tables.value) {
-      take(mapsOf((await readSnapshot(database())).records), null)
+      take(mapsOf((await readRoom()).records), null)
       listeners.forEach(tell => tell('all', SCREEN_TABLES))
     } else if (touched.size > 0) {
       await patch(tables.value, touched)
@@ -127,6 +132,10 @@ export const useCatalogue = defineStore('catalogue', () => {
         ),
       ),
   )
+  /** How deep a filled holder is, by what was measured of lanes. */
+  const learnt = computed((): ThicknessTable =>
+    learnThickness([...(tables.value?.measuredLengths.values() ?? [])], id => tables.value?.kinds.get(id)),
+  )
   const facts = computed((): RoomFacts => ({
     fixtures: tables.value?.fixtures ?? new Map(),
     zones: [...(tables.value?.zones.values() ?? [])],
@@ -134,11 +143,12 @@ export const useCatalogue = defineStore('catalogue', () => {
     holdings: tables.value?.holdings ?? new Map(),
     authority: authority.value,
     stampOf: stampOf.value,
+    hasRoom: roomIn(
+      id => tables.value?.holdings.get(id),
+      id => tables.value?.kinds.get(id),
+      learnt.value,
+    ),
   }))
-  /** How deep a filled holder is, by what was measured of lanes. */
-  const learnt = computed((): ThicknessTable =>
-    learnThickness([...(tables.value?.measuredLengths.values() ?? [])], id => tables.value?.kinds.get(id)),
-  )
   const containers = computed(() => containersInOrder(facts.value, null))
   const isEmpty = computed(() => (tables.value?.settings.size ?? 0) === 0)
   const placeless = computed(() => [...(tables.value?.holdings.values() ?? [])].filter(holding => !room.value.placements.has(holding.id)))

@@ -330,11 +330,35 @@ test('the ridge: blocks as wide as their length, as high as they are full, never
     depth: 0,
     tabs: [],
   }))
-  const { blocks, fixtures } = layRidge(sources, 1200, 60)
+  const { blocks, fixtures } = layRidge(sources, { width: 1200, height: 60, least: 26, leastFixture: 96 })
   expect((blocks[1]?.width ?? 0) / (blocks[0]?.width ?? 1)).toBeCloseTo(2)
   expect(blocks[2]?.height).toBe(60)
   expect(blocks.slice(1).every((block, index) => block.x >= (blocks[index]?.x ?? 0) + (blocks[index]?.width ?? 0))).toBe(true)
   expect(fixtures).toHaveLength(2)
+})
+
+test('the ridge fits any room into its width; with a least width no block is narrower, and it is wider only then (property)', () => {
+  const lengths = fc.array(fc.integer({ min: 20, max: 900 }), { minLength: 1, maxLength: 60 })
+  fc.assert(
+    fc.property(lengths, fc.integer({ min: 900, max: 2000 }), (list, width) => {
+      const sources = list.map((lengthMm, at) => ({
+        id: `${at}`,
+        fixtureId: `f${Math.floor(at / 20)}`,
+        lengthMm,
+        share: 0.5,
+        depth: 0,
+        tabs: [],
+      }))
+      const endOf = (least: number): number => {
+        const { blocks } = layRidge(sources, { width, height: 50, least, leastFixture: 0 })
+        expect(Math.min(...blocks.map(block => block.width))).toBeGreaterThanOrEqual(least)
+        return Math.max(...blocks.map(block => block.x + block.width))
+      }
+      expect(endOf(0)).toBeLessThanOrEqual(width)
+      // 3 px between blocks and 26 px around furniture: what is left over is enough for all at their least.
+      if (list.length * 47 + 26 * 4 <= width) expect(endOf(44)).toBeLessThanOrEqual(width)
+    }),
+  )
 })
 
 test('carried into a container as a whole, a set stands in the order of its rule, whatever kinds the zone takes (property)', () => {

@@ -24,5 +24,5 @@ export {
   type TabTable,
   writeRule,
 } from './keys'
-export { targetInContainer } from './intoContainer'
+export { proposeIn, targetInContainer } from './intoContainer'
 export { type ViewEntry, type ViewFacts, viewInOrder } from './orderView'

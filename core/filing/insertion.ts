@@ -15,10 +15,16 @@ export interface InsertionPoint {
 }
 
 export type InsertionProposal =
-  | { readonly ok: true; readonly point: InsertionPoint; readonly zone: Zone }
+  | {
+      readonly ok: true
+      readonly point: InsertionPoint
+      readonly zone: Zone
+      /** Where the order would have it, if that is full and it goes to the nearest row with room. */
+      readonly insteadOf?: Container
+    }
   | {
       readonly ok: false
-      readonly code: 'noZoneTakesKind' | 'zoneHasNoContainer' | 'allCellsTaken' | 'noCellFits'
+      readonly code: 'noZoneTakesKind' | 'zoneHasNoContainer' | 'allCellsTaken' | 'noCellFits' | 'noRoom'
       readonly zone: Zone | null
     }
 
@@ -31,6 +37,8 @@ export interface RoomFacts {
   readonly authority: Authority
   /** The stamp that a die belongs to, where the owner has said so: a zone may keep the two together. */
   readonly stampOf?: ReadonlyMap<string, string>
+  /** Whether one more goes into a lane, counted from 1. Left out, every lane takes any number. */
+  readonly hasRoom?: (row: ContainerRow, lane: number, holding: Holding) => boolean
 }
 
 /** The first zone, by rank, that names the kind; else the first that takes everything. */
@@ -58,11 +66,31 @@ export function proposePlace(holding: Holding, facts: RoomFacts): InsertionPropo
   const behindStamp = zone.habits.dies === 'behind' ? besideStamp(holding, facts) : null
   if (behindStamp) return { ok: true, point: behindStamp, zone }
   const point = inARow(holding, zone.filingRule, run, facts)
-  if (point) return { ok: true, point, zone }
+  if (point) return whereRoomIs(holding, point, zone, run, facts)
   const fitting = cellsThatTake(holding.size, rows)
   if (fitting.length === 0) return { ok: false, code: 'noCellFits', zone }
   const free = inFreeCell(fitting)
   return free ? { ok: true, point: free, zone } : { ok: false, code: 'allCellsTaken', zone }
+}
+
+/** A full row is not proposed while another of the zone has room: the nearest one in walking order, there by the rule. */
+function whereRoomIs(holding: Holding, point: InsertionPoint, zone: Zone, run: ZoneRun, facts: RoomFacts): InsertionProposal {
+  const { hasRoom } = facts
+  const lanes = run.rows.filter(row => !row.container.cells).flatMap(row => row.lanes.map((_, at) => ({ row, lane: at + 1 })))
+  const wanted = lanes.findIndex(({ row, lane }) => row.container.id === point.container.id && lane === point.lane)
+  const here = lanes[wanted]
+  if (!hasRoom || !here || hasRoom(here.row, here.lane, holding)) return { ok: true, point, zone }
+  const nearest = lanes
+    .map(({ row, lane }, at) => ({ row, lane, away: Math.abs(at - wanted) }))
+    .sort((a, b) => a.away - b.away)
+    .find(({ row, lane }) => hasRoom(row, lane, holding))
+  if (!nearest) return { ok: false, code: 'noRoom', zone }
+  const { row, lane } = nearest
+  const there = row.placements.filter(each => each.lane === lane && each.holder.apartBecause === null)
+  const front = there[leastDisorder(holding, zone.filingRule, there, facts) - 1]
+  // In front of all that stand there is in front of their tab too.
+  const index = front ? entryIndex(row, front) : there[0] ? -1 : (row.lanes[lane - 1]?.length ?? 0) - 1
+  return { ok: true, point: pointAfter(row, lane, index), zone, insteadOf: point.container }
 }
 
 /** A die that stays with its stamp goes directly behind it. */

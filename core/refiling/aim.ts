@@ -18,7 +18,7 @@ export interface OrderedHolder {
 
 /** The holders of a zone in the order of a rule; dies behind their stamps where the zone keeps them so. O(n log n). */
 export function orderHolders(
-  placements: readonly Placement[],
+  placements: readonly { readonly holder: Pick<Placement['holder'], 'id' | 'holdingIds'> }[],
   rule: FilingRule,
   dies: Zone['habits']['dies'],
   facts: OrderFacts,

@@ -23,7 +23,7 @@ export {
 } from './holders/holders'
 export { highestNumber, nextNumbers } from './holding/numbers'
 export { addDrafts, dropDrafts, finishStage, keepDraft, readDrafts, type StageChange } from './pile/pile'
-export { moveHolders, placeHolding, placeMany, removeHolding } from './holding/placing'
+export { moveHolders, placeHolding, placeMany, planPlaces, removeHolding } from './holding/placing'
 export { type AddContainerOutcome, addContainer, addSection, editSection, type NewContainer } from './room/room'
 export { putSeries, readCode, renewLabels, type SeriesOutcome } from './names/series'
 export { changeSettings, noteCopySaved, readLastCopy } from './whole/settings'

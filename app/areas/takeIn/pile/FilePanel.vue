@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, shallowRef } from 'vue'
 import type { Holding } from '#core/catalog'
-import { pointAfter, proposePlace, type InsertionPoint } from '#core/filing'
+import { pointAfter, proposeIn, proposePlace, type InsertionPoint } from '#core/filing'
 import PlaceProposal from '~/areas/takeIn/placing/PlaceProposal.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
@@ -20,7 +20,11 @@ const catalogue = useCatalogue()
 const notices = useNotices()
 const { addressOf, proposalText } = useDescribe()
 const pile = usePile()
-const proposal = computed(() => proposePlace(holding, catalogue.facts))
+const chosenId = shallowRef('')
+const proposal = computed(() => {
+  const chosen = catalogue.room.rows.get(chosenId.value)
+  return chosen ? proposeIn(chosen, holding, catalogue.facts) : proposePlace(holding, catalogue.facts)
+})
 /** It shares the holder of another set, and so stands somewhere already. */
 const standing = computed(() => catalogue.room.placements.get(holding.id) ?? null)
 const forNow = computed(() => catalogue.room.rows.get(catalogue.settings.forNowContainerId ?? '') ?? null)
@@ -50,7 +54,7 @@ defineExpose({ finish })
 <template>
   <div>
     <p v-if="standing" class="font-semibold">{{ holderWords.stays(addressOf(holding) ?? '') }}</p>
-    <PlaceProposal v-else :proposal="proposal" :holding="holding" />
+    <PlaceProposal v-else v-model:chosen-id="chosenId" :proposal="proposal" :holding="holding" />
     <p v-if="holding.placeText" class="mt-2 text-quiet">{{ placeWords.listSays(holding.placeText) }}</p>
     <p class="mt-3 border-l-4 border-ochre bg-wash px-3 py-2">{{ pileWords.fileCaution }}</p>
     <p class="mt-3">

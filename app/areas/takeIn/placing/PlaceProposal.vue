@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { MapPin, TriangleAlert } from 'lucide-vue-next'
-import { computed } from 'vue'
+import { computed, onScopeDispose, watchEffect } from 'vue'
 import { capOf, overBy } from '#core/capacity'
 import { type InsertionProposal, TAB_TABLES, tabOf } from '#core/filing'
 import type { Holding } from '#core/catalog'
@@ -8,17 +8,28 @@ import { useDescribe } from '~/data/useDescribe'
 import { useFills } from '~/areas/storeroom/fill/useFills'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { takeInWords } from '~/areas/takeIn/words'
+import { useRidge } from '~/shell/useRidge'
 import { placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** Where a set goes by its zone's rule, between which two neighbours, and why. */
 const { proposal, holding = null } = defineProps<{ proposal: InsertionProposal | null; holding?: Holding | null }>()
 const catalogue = useCatalogue()
-const { lengthNeeded, proposalText, lookUp } = useDescribe()
+const chosenId = defineModel<string>('chosenId', { default: '' })
+const ridge = useRidge()
+/** The ridge shows where. */
+watchEffect(() => {
+  ridge.proposed = proposal?.ok ? proposal.point.container.id : null
+})
+onScopeDispose(() => {
+  ridge.proposed = null
+})
+const { codeAt, lengthNeeded, proposalText, lookUp } = useDescribe()
 const fills = useFills()
 
 const reason = computed(() => {
   if (!proposal?.ok) return ''
+  if (proposal.insteadOf) return placeWords.insteadOf(proposal.insteadOf.name)
   const keys = placeWords.rule(proposal.zone.filingRule)
   return proposal.point.cell ? placeWords.becauseCell(proposal.zone.name) : placeWords.because(proposal.zone.name, keys)
 })
@@ -44,17 +55,23 @@ const missingTab = computed(() => {
 </script>
 
 <template>
-  <section class="border-l-4 border-ember bg-wash p-4" :aria-label="placeWords.proposed">
+  <section class="border-l-4 border-ember bg-wash px-4 py-3" :aria-label="placeWords.proposed">
     <h2 class="flex items-center gap-2 text-[1.05rem]">
       <MapPin :size="18" class="text-ember" aria-hidden="true" />
       {{ placeWords.proposed }}
     </h2>
     <p v-if="!proposal" class="mt-1 text-quiet">{{ takeInWords.proposeFirst }}</p>
     <template v-else>
+      <p v-if="proposal.ok" class="mt-1 flex flex-wrap items-baseline gap-x-3">
+        <span class="font-title text-[1.9rem] leading-tight font-bold figures" data-write>{{ codeAt(proposal.point) }}</span>
+        <span class="hint">{{ placeWords.writeThis(proposal.point.cell?.side ?? null) }}</span>
+      </p>
       <p class="mt-1" data-proposal>{{ proposalText(proposal) }}</p>
       <p v-if="reason" class="hint mt-1">
         {{ reason }}
-        <template v-if="missingTab">{{ placeWords.noTab(missingTab) }}</template>
+        <template v-if="missingTab">
+          {{ placeWords.noTab(missingTab, proposal.ok ? (proposal.point.section?.title ?? null) : null) }}
+        </template>
       </p>
       <p v-if="capWarning" class="mt-2 flex items-center gap-2 font-semibold text-ochre" data-cap>
         <TriangleAlert :size="18" aria-hidden="true" />
@@ -65,5 +82,12 @@ const missingTab = computed(() => {
         {{ placeWords.tooFull(proposal.point.container.name, lengthNeeded(overMm)) }}
       </p>
     </template>
+    <label v-if="proposal" class="mt-2 flex flex-wrap items-center gap-x-2">
+      <span class="hint">{{ placeWords.another }}</span>
+      <select v-model="chosenId" class="field w-auto min-w-0 flex-1">
+        <option value="">{{ placeWords.byOrder }}</option>
+        <option v-for="{ container } in catalogue.containers" :key="container.id" :value="container.id">{{ container.name }}</option>
+      </select>
+    </label>
   </section>
 </template>

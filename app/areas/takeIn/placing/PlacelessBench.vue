@@ -3,6 +3,8 @@ import { Check } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import type { Holding } from '#core/catalog'
 import { proposePlace } from '#core/filing'
+import KDialog from '~/kit/KDialog.vue'
+import KPageHead from '~/kit/KPageHead.vue'
 import KImpression from '~/kit/KImpression.vue'
 import KProgress from '~/kit/KProgress.vue'
 import KTicket from '~/kit/KTicket.vue'
@@ -11,6 +13,7 @@ import { act } from '~/data/act'
 import { takeInWords } from '~/areas/takeIn/words'
 import { placeWords } from '~/data/words'
 import { type Progress, withProgress } from '~/data/call'
+import type { PlacesOutlook } from '~/data/room.worker'
 import { useRoomWorker } from '~/data/useRoomWorker'
 import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -39,7 +42,16 @@ async function place(holding: Holding): Promise<boolean> {
   notices.tell(isPlaced ? takeInWords.placed(holding.name, text) : placeWords.placeGone, isPlaced ? 'done' : 'care')
   return isPlaced
 }
+/** What putting all away would make of the room, before it is done. */
+const outlook = shallowRef<PlacesOutlook | null>(null)
+const isLooking = shallowRef(false)
+async function lookAhead(): Promise<void> {
+  isLooking.value = true
+  outlook.value = await worker.run(api => api.planMany(waiting.value.map(holding => holding.id))).finally(() => (isLooking.value = false))
+}
 async function placeAll(): Promise<void> {
+  outlook.value = null
+
   const ids = waiting.value.map(holding => holding.id)
   busy.value = { stage: 'placing', done: 0, total: ids.length }
   const done = await withProgress(
@@ -54,17 +66,13 @@ async function placeAll(): Promise<void> {
 </script>
 
 <template>
-  <div class="mx-auto max-w-4xl p-4 sm:p-6">
-    <div class="flex flex-wrap items-center justify-between gap-3">
-      <div>
-        <h1 class="text-[1.6rem]">{{ takeInWords.placelessTitle }}</h1>
-        <p class="text-quiet">{{ takeInWords.placelessLead(waiting.length) }}</p>
-      </div>
-      <button v-if="waiting.length > 1 && !busy" type="button" class="button-main" @click="placeAll">
+  <div class="mx-auto max-w-4xl px-4 pt-2 pb-6 sm:px-6">
+    <KPageHead :title="takeInWords.placelessTitle" :lead="takeInWords.placelessLead(waiting.length)">
+      <button v-if="waiting.length > 1 && !busy" type="button" class="button-main" :disabled="isLooking" @click="lookAhead">
         <Check :size="18" aria-hidden="true" />
         {{ takeInWords.placeAll }}
       </button>
-    </div>
+    </KPageHead>
     <KProgress
       v-if="busy"
       class="mt-4"
@@ -73,7 +81,34 @@ async function placeAll(): Promise<void> {
       :total="busy.total"
       @cancel="worker.run(api => api.stopPlacing())"
     />
-    <ul class="mt-4">
+    <KDialog :open="outlook !== null" :title="takeInWords.placeAllTitle" @close="outlook = null">
+      <template v-if="outlook">
+        <p class="mt-2">
+          {{ takeInWords.placeAllSum(outlook.placed) }}
+          <span v-if="outlook.left > 0" class="font-semibold text-ochre" data-left>{{ takeInWords.placeAllLeft(outlook.left) }}</span>
+        </p>
+        <ul class="mt-3 max-h-80 overflow-y-auto" tabindex="0" :aria-label="takeInWords.placeAllTitle">
+          <li
+            v-for="each in outlook.containers"
+            :key="each.id"
+            class="grid grid-cols-[1fr_7rem_auto] items-center gap-3 border-t border-line py-1.5 figures"
+            :data-after="each.after"
+          >
+            <span class="font-semibold">{{ catalogue.tables?.containers.get(each.id)?.name }}</span>
+            <span class="relative h-4 border border-edge bg-sheet" aria-hidden="true">
+              <span class="absolute inset-y-0 left-0 bg-ridge-2" :style="{ width: `${Math.min(100, each.after * 100)}%` }" />
+              <span class="absolute inset-y-0 left-0 bg-ridge-4" :style="{ width: `${Math.min(100, each.before * 100)}%` }" />
+            </span>
+            <span>{{ takeInWords.placeAllRow(each.sets, shellWords.percent(each.before), shellWords.percent(each.after)) }}</span>
+          </li>
+        </ul>
+      </template>
+      <template #actions>
+        <button type="button" class="button" @click="outlook = null">{{ shellWords.cancel }}</button>
+        <button type="button" class="button-main" :disabled="outlook?.placed === 0" @click="placeAll">{{ takeInWords.placeAllNow }}</button>
+      </template>
+    </KDialog>
+    <ul class="mt-2">
       <li
         v-for="{ holding, proposal } in shown"
         :key="holding.id"

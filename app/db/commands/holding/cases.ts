@@ -1,3 +1,4 @@
+import { roomIn } from '#core/capacity'
 import { ulid } from 'ulid'
 import { blankHolding, KEPT_PACKAGINGS } from '#core/catalog'
 import { factsOf } from '../../../../tests/support/facts'
@@ -64,7 +65,15 @@ export const holdingCases: Cases = {
     await commands.placeMany(
       db,
       [...facts.holdings.values()].filter(holding => !placements.has(holding.id)),
-      facts,
+      {
+        ...facts,
+        learnt: new Map(),
+        hasRoom: roomIn(
+          id => facts.holdings.get(id),
+          id => facts.authority.kinds.get(id),
+          new Map(),
+        ),
+      },
       () => true,
     )
   },

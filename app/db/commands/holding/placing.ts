@@ -1,7 +1,7 @@
 import { ulid } from 'ulid'
 import type { Holder, Holding, Section } from '#core/catalog'
-import { proposePlace, type RoomFacts } from '#core/filing'
-import { arrangeContainer, besideFirstHalf } from '#core/room'
+import { type Placing, placeOne, sharesOf, type SpreadFacts, spreadOverEmpty } from '#core/refiling'
+import { arrangeContainer, besideFirstHalf, type ContainerRow } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
 import { freePlaces } from './places'
@@ -93,16 +93,16 @@ export async function removeHolding(db: YondercrestDb, holdingId: string): Promi
 }
 
 /**
- * Places many sets one after the other by their zones' rules, as one undoable step. Each proposal sees those before
- * it. `goOn` is told how many are placed and may stop the work: what is placed by then stays.
+ * Places many sets by their zones' rules and as far as there is room, as one undoable step. `goOn` is told how many are placed
+ * and may stop the work: what is placed by then stays. How many were placed.
  */
 export async function placeMany(
   db: YondercrestDb,
   holdings: readonly Holding[],
-  facts: RoomFacts,
+  facts: SpreadFacts,
   goOn: (done: number) => boolean,
 ): Promise<number> {
-  const plan = await planPlacing(holdings, facts, goOn)
+  const plan = await planPlaces(holdings, facts, goOn)
   return transact(
     db,
     'placeMany',
@@ -128,35 +128,60 @@ export async function placeMany(
   )
 }
 
-/** Listens for word to stop every so often; the transaction begins only when the plan stands. */
-async function planPlacing(
-  holdings: readonly Holding[],
-  facts: RoomFacts,
-  goOn: (done: number) => boolean,
-): Promise<{ holders: Holder[]; placed: Holding[] }> {
+export interface PlacesPlan {
+  readonly holders: readonly Holder[]
+  readonly placed: readonly Holding[]
+  /** The room as it would be. */
+  readonly rows: ReadonlyMap<string, ContainerRow>
+}
+
+/** What `placeMany` would do. Listens for word to stop every so often. */
+export async function planPlaces(holdings: readonly Holding[], facts: SpreadFacts, goOn: (done: number) => boolean): Promise<PlacesPlan> {
   const rows = new Map(facts.rows)
   const [holders, placed]: [Holder[], Holding[]] = [[], []]
   let breathAt = performance.now()
-  for (const holding of holdings) {
-    if (performance.now() - breathAt > BREATH_MS) {
-      if (!goOn(holders.length)) break
-      await new Promise(resolve => setTimeout(resolve))
-      breathAt = performance.now()
-    }
-    const proposal = proposePlace(holding, { ...facts, rows })
-    if (!proposal.ok) continue
-    const { container, lane, order, cell } = proposal.point
-    const holder = newHolder(holding, { containerId: container.id, lane, order, cell })
-    holders.push(holder)
-    placed.push(holding)
-    const row = rows.get(container.id)
-    const sections = row?.lanes.flat().flatMap(entry => (entry.type === 'section' ? [entry.section] : [])) ?? []
-    const inIt = [...(row?.placements.map(each => each.holder) ?? []), holder]
-    const arranged = arrangeContainer(container, inIt, sections)
-    const beside = holding.isCutInTwo ? besideFirstHalf(arranged, holder) : null
-    const second = beside && { ...holder, id: ulid(), ...beside }
-    if (second) holders.push(second)
-    rows.set(container.id, second ? arrangeContainer(container, [...inIt, second], sections) : arranged)
+  const breathe = async (): Promise<boolean> => {
+    if (performance.now() - breathAt <= BREATH_MS) return true
+    if (!goOn(placed.length)) return false
+    await new Promise(resolve => setTimeout(resolve))
+    breathAt = performance.now()
+    return true
   }
-  return { holders, placed }
+  for (const share of sharesOf(holdings, facts)) {
+    const spread = spreadOverEmpty(share, { ...facts, rows })
+    const many = new Map<string, Placing[]>()
+    for (const placing of spread ?? []) many.set(placing.containerId, [...(many.get(placing.containerId) ?? []), placing])
+    for (const list of many.values()) {
+      if (!(await breathe())) return { holders, placed, rows }
+      take(list)
+    }
+    for (const { holding } of spread ? [] : share.ordered) {
+      if (!(await breathe())) return { holders, placed, rows }
+      const placing = placeOne(holding, { ...facts, rows })
+      if (placing) take([placing])
+    }
+  }
+  return { holders, placed, rows }
+
+  /** Sets of one container, and the second halves of those cut in two. */
+  function take(list: readonly Placing[]): void {
+    const row = rows.get(list[0]?.containerId ?? '')
+    if (!row) return
+    const { container } = row
+    const sections = row.lanes.flat().flatMap(entry => (entry.type === 'section' ? [entry.section] : []))
+    const fresh = list.map(({ holding, containerId, lane, order, cell }) => newHolder(holding, { containerId, lane, order, cell }))
+    let inIt = [...row.placements.map(each => each.holder), ...fresh]
+    let arranged = arrangeContainer(container, inIt, sections)
+    fresh.forEach((holder, at) => {
+      const beside = list[at]?.holding.isCutInTwo ? besideFirstHalf(arranged, holder) : null
+      if (!beside) return
+      const second = { ...holder, id: ulid(), ...beside }
+      holders.push(second)
+      inIt = [...inIt, second]
+      arranged = arrangeContainer(container, inIt, sections)
+    })
+    holders.push(...fresh)
+    placed.push(...list.map(each => each.holding))
+    rows.set(container.id, arranged)
+  }
 }

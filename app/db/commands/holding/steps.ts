@@ -7,5 +7,5 @@ export const holdingSteps = {
   editHolding: step => `Changed ${named(step)}`,
   placeHolding: () => 'Gave a set its place',
   placeMany: step => `Gave ${counted(step.subject.count ?? 0, 'set')} their places`,
-  removeHolding: step => `Let go of ${named(step)}`,
+  removeHolding: step => `Removed ${named(step)}`,
 } as const satisfies StepWords
