@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import { computed, shallowRef, watch } from 'vue'
+import { bestMatches } from '#core/classing'
 import { takeInWords } from '~/areas/takeIn/words'
 
-/** A name from a list, or a new one: what is typed counts, the list only helps. Leaving the field keeps the text. */
+/**
+ * A name from a list, or a new one. Enter and Tab take the best name there is; a new one comes last, and is said aloud where it
+ * is the only one. Leaving the field by hand keeps what was typed.
+ */
 const { options, onlyKnown = false } = defineProps<{
   label: string
   options: readonly string[]
@@ -19,11 +23,7 @@ watch(model, value => {
   query.value = value
 })
 
-const matching = computed(() => {
-  const wanted = query.value.trim().toLowerCase()
-  const found = options.filter(option => option.toLowerCase().includes(wanted))
-  return found.toSorted((a, b) => Number(b.toLowerCase().startsWith(wanted)) - Number(a.toLowerCase().startsWith(wanted))).slice(0, MOST)
-})
+const matching = computed(() => bestMatches(query.value, options, MOST))
 const isNew = computed(
   () => !onlyKnown && query.value.trim() !== '' && !options.some(option => option.toLowerCase() === query.value.trim().toLowerCase()),
 )
@@ -33,7 +33,36 @@ function choose(name: string | null): void {
   model.value = name
   emit('chosen', name)
 }
+/** The arrows have walked in the list: what they came to is taken. Until then it is the best name there is. */
+const hasWalked = shallowRef(false)
+/** Sends a key to the list alone. */
+const press = (field: EventTarget | null, key: string): void => void field?.dispatchEvent(new KeyboardEvent('keydown', { key }))
+function guard(event: KeyboardEvent): void {
+  const isOpen = event.target instanceof HTMLElement && event.target.getAttribute('aria-expanded') === 'true'
+  if (!isOpen || hasWalked.value) return
+  if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+    press(event.target, 'Home')
+    hasWalked.value = true
+  } else if (['Home', 'End', 'PageUp', 'PageDown'].includes(event.key)) {
+    hasWalked.value = true
+  } else if (event.key === 'Enter' || event.key === 'Tab') {
+    const typed = query.value.trim()
+    const best = typed === '' ? undefined : (matching.value[0] ?? (isNew.value ? typed : undefined))
+    const isPlain = !event.ctrlKey && !event.metaKey
+    if (isPlain) event.stopPropagation()
+    // Nothing typed and nothing walked to: the field stays empty, and Enter does what it does elsewhere in the form.
+    if (best !== undefined) choose(best)
+    if (best !== undefined && event.key === 'Enter' && isPlain) event.preventDefault()
+    press(event.target, 'Escape')
+  }
+}
+/** What Enter would take. */
+const said = computed(() => {
+  if (query.value.trim() === '' || query.value === matching.value[0]) return ''
+  return matching.value[0] ? takeInWords.takes(matching.value[0]) : isNew.value ? takeInWords.make(query.value.trim()) : ''
+})
 function type(event: Event): void {
+  hasWalked.value = false
   query.value = (event.target as HTMLInputElement).value
   model.value = query.value
 }
@@ -41,7 +70,7 @@ function type(event: Event): void {
 
 <template>
   <Combobox :model-value="model" nullable @update:model-value="choose">
-    <div class="relative">
+    <div class="relative" @keydown.capture="guard" @focusin="hasWalked = false">
       <ComboboxInput
         :id="id"
         class="field"
@@ -56,13 +85,24 @@ function type(event: Event): void {
         v-if="matching.length > 0 || isNew"
         class="absolute z-30 mt-1 max-h-72 w-full overflow-y-auto border border-edge bg-sheet shadow-md"
       >
-        <ComboboxOption v-if="isNew" v-slot="{ active }" :value="query.trim()" as="template">
-          <li class="flex min-h-11 items-center px-3" :class="{ 'bg-wash': active }">{{ takeInWords.make(query.trim()) }}</li>
+        <ComboboxOption v-for="(option, at) in matching" :key="option" v-slot="{ active, selected }" :value="option" as="template">
+          <li
+            class="flex min-h-11 items-center px-3"
+            :class="{ 'bg-wash': hasWalked ? active : at === 0 && query !== '', 'font-bold': selected }"
+          >
+            {{ option }}
+          </li>
         </ComboboxOption>
-        <ComboboxOption v-for="option in matching" :key="option" v-slot="{ active, selected }" :value="option" as="template">
-          <li class="flex min-h-11 items-center px-3" :class="{ 'bg-wash': active, 'font-bold': selected }">{{ option }}</li>
+        <ComboboxOption v-if="isNew" v-slot="{ active }" :value="query.trim()" as="template">
+          <li
+            class="flex min-h-11 items-center border-t border-line px-3"
+            :class="{ 'bg-wash': hasWalked ? active : matching.length === 0 }"
+          >
+            {{ takeInWords.make(query.trim()) }}
+          </li>
         </ComboboxOption>
       </ComboboxOptions>
+      <span class="sr-only" role="status">{{ said }}</span>
     </div>
   </Combobox>
 </template>

@@ -1,0 +1,29 @@
+import { tokensOf } from '#core/finding'
+
+/**
+ * The names that what is typed may mean, the best first: the name itself, names that begin with it, names with a word that
+ * does, then names that hold it anywhere. Equals go by the alphabet. Capitals and accents do not count. Nothing typed fits
+ * every name.
+ * @example bestMatches('plu', ['Slack-water', 'Duplum', 'Old Plum', 'Plumb Bob'], 8) //=> ['Plumb Bob', 'Old Plum', 'Duplum']
+ */
+export function bestMatches(typed: string, names: readonly string[], most: number): readonly string[] {
+  const wanted = plain(typed)
+  return names
+    .flatMap(name => {
+      const rank = rankOf(wanted, plain(name))
+      return rank === null ? [] : [{ name, rank }]
+    })
+    .sort((a, b) => a.rank - b.rank || ORDER.compare(a.name, b.name))
+    .slice(0, most)
+    .map(each => each.name)
+}
+
+const ORDER = new Intl.Collator('en', { numeric: true, sensitivity: 'base' })
+const plain = (text: string): string => tokensOf(text).join(' ')
+
+function rankOf(wanted: string, name: string): number | null {
+  if (name === wanted) return 0
+  if (name.startsWith(wanted)) return 1
+  if (name.includes(` ${wanted}`)) return 2
+  return name.includes(wanted) ? 3 : null
+}
