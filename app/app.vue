@@ -26,12 +26,11 @@ const isOpenToAll = computed(() => route.path === '/copies')
 <template>
   <div class="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] overflow-hidden">
     <a href="#bench" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">{{ shellWords.skip }}</a>
-    <HeadBand @keys="keys.isOpen.value = true" />
-    <main id="bench" class="flex min-h-0 flex-col px-2 pt-2 sm:px-5 sm:pt-3">
-      <BenchTabs v-if="state === 'open'" class="hidden sm:flex" />
+    <HeadBand :has-tabs="state === 'open'" @keys="keys.isOpen.value = true" />
+    <main id="bench" class="flex min-h-0 flex-col px-2 sm:px-5">
       <div
         id="sheet"
-        class="min-h-0 flex-1 scroll-pt-4 scroll-pb-28 overflow-y-auto rounded-t-[3px] border border-b-0 border-line bg-sheet"
+        class="@container-size min-h-0 flex-1 scroll-pt-4 scroll-pb-28 overflow-y-auto border border-b-0 border-line bg-sheet"
         tabindex="-1"
       >
         <div v-if="trouble" class="mx-auto max-w-2xl p-6" role="alert" data-trouble>
@@ -50,7 +49,7 @@ const isOpenToAll = computed(() => route.path === '/copies')
     </main>
     <div>
       <RidgeBand />
-      <BenchTabs v-if="state === 'open'" is-strip class="flex sm:hidden" />
+      <BenchTabs v-if="state === 'open'" is-strip class="flex lg:hidden" />
     </div>
     <NoticeLine />
     <KeysDialog v-model:open="keys.isOpen.value" />

@@ -1,6 +1,6 @@
 import type { Holding, RecordOf } from '#core/catalog'
 import { type Code, codeText, type NumberFacts, numberSource, writeCode } from '#core/numbering'
-import type { InsertionProposal } from '#core/filing'
+import type { InsertionPoint, InsertionProposal } from '#core/filing'
 import { type AddressedPlace, neighboursOf, type Placement, shortAddress } from '#core/room'
 import { type LengthStyle, type Size, writeLength, writeSize } from '#core/units'
 import { containerWay, placeSentence, placeWords } from './words'
@@ -56,6 +56,11 @@ export function useDescribe() {
     const both = catalogue.room.halves.get(holding.id)
     return both ? placeWords.both(both.map(address)) : placement ? address(placement) : null
   }
+  /** What would stand on the pocket of a set that is put there. */
+  function codeAt({ container, lane, front, cell }: InsertionPoint): string {
+    const isBehind = front?.container.id === container.id && front.lane === lane
+    return address({ container, lane, cell, position: (isBehind ? front.position : 0) + 1 })
+  }
   function proposalText(proposal: InsertionProposal): string {
     if (!proposal.ok) return placeWords.problems[proposal.code]
     const { point } = proposal
@@ -79,6 +84,7 @@ export function useDescribe() {
     address,
     addressOf,
     code,
+    codeAt,
     codeOf,
     lengthNeeded,
     lengthText,

@@ -11,18 +11,23 @@ const SHELF_WORDS: Readonly<Record<Fixture['type'], string>> = {
 }
 const LANES: readonly (readonly string[])[] = [
   [],
-  ['left lane', 'right lane'],
-  ['left lane', 'middle lane', 'right lane'],
-  ['first lane', 'second lane', 'third lane', 'fourth lane'],
+  ['left row', 'right row'],
+  ['left row', 'middle row', 'right row'],
+  ['first row', 'second row', 'third row', 'fourth row'],
 ]
 
 export function laneName(lane: number, lanes: number): string {
-  return LANES[lanes - 1]?.[lane - 1] ?? `lane ${lane}`
+  return LANES[lanes - 1]?.[lane - 1] ?? `row ${lane}`
 }
 
-export function containerWay(fixture: Fixture | undefined, container: Placement['container']): string {
-  const shelf = fixture && fixture.shelves > 1 ? `${SHELF_WORDS[fixture.type]} ${container.shelf}` : ''
-  return [fixture?.name ?? '', shelf, container.name.charAt(0).toLowerCase() + container.name.slice(1)].filter(Boolean).join(', ')
+/** The way to a container; without its name where that stands beside it. */
+export function containerWay(fixture: Fixture | undefined, container: Placement['container'], isNamed = true): string {
+  const word = fixture ? SHELF_WORDS[fixture.type] : ''
+  const shelf = fixture && fixture.shelves > 1 ? `${word} ${container.shelf}` : ''
+  const name = isNamed ? container.name.charAt(0).toLowerCase() + container.name.slice(1) : ''
+  // Furniture called by the word itself says it once: "Shelf 2", not "Shelf, shelf 2".
+  const isSaid = shelf !== '' && fixture?.name.toLowerCase() === word
+  return [isSaid ? `${fixture.name} ${container.shelf}` : (fixture?.name ?? ''), isSaid ? '' : shelf, name].filter(Boolean).join(', ')
 }
 
 /** The place as a sentence: "Bookcase, shelf 2, bin 4, tab Tide pools, 11th of 31, between 88 Kelp Study and 131 Limpets". */
@@ -78,18 +83,29 @@ export const placeWords = {
   lastInRow: 'nothing, it is the last',
   out: (to: string, since: string) => `Out: ${to}, since ${since}`,
   proposed: 'Its place',
+  writeThis: (side: 'front' | 'back' | null) =>
+    side === null
+      ? 'goes on the pocket'
+      : side === 'back'
+        ? 'goes on the pocket: the back of the cell'
+        : 'goes on the pocket: the front of the cell',
+  another: 'Another place',
+  byOrder: 'as the order has it',
   proposal: (way: string, tab: string | null, front: string | null, behind: string | null) =>
     `${way}${tab ? `, tab ${tab}` : ''}${between(front, behind) || ', the first one there'}`,
   proposalCell: (way: string, page: number, cell: number) => `${way}, page ${page}, cell ${cell}: the next free cell`,
-  because: (zone: string, keys: string) => `${zone} files by ${keys}.`,
+  because: (zone: string, keys: string) => `The order of ${zone}: ${keys}.`,
   becauseCell: (zone: string) => `${zone} fills its pages in order of arrival.`,
-  noTab: (name: string) => `There is no tab for ${name} there yet.`,
+  noTab: (name: string, tab: string | null) =>
+    tab ? `There is no tab for ${name} yet: in the order it comes behind the tab ${tab}.` : `There is no tab for ${name} there yet.`,
+  insteadOf: (full: string) => `${full}, where its order has it, is full: this is the nearest place with room.`,
   tooFull: (name: string, over: string) => `${name} is full: about ${over} would not go in.`,
   placeGone: 'That place was taken or is gone since. Nothing was moved; another is proposed in a moment.',
   problems: {
-    noZoneTakesKind: 'No zone of the room takes this kind. Let a zone take it, in the storeroom.',
-    zoneHasNoContainer: 'The zone for this kind has no container yet. Add one in the storeroom.',
-    noCellFits: 'No page of this zone has cells large enough for it. Give it another holder, or add pages with larger cells.',
+    noZoneTakesKind: 'No corner of the room takes this kind. Let a corner take it, in the storeroom.',
+    zoneHasNoContainer: 'The corner for this kind has no bin, drawer or binder yet. Add one in the storeroom.',
+    noCellFits: 'No page of this corner has cells large enough for it. Give it another pocket or case, or add pages with larger cells.',
+    noRoom: 'Every row of this corner is full. Choose another place, or add a bin or drawer in the storeroom.',
     allCellsTaken: 'Every cell of every page is taken. Add pages or a binder in the storeroom.',
   },
   keys: KEY_NAMES,

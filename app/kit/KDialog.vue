@@ -12,15 +12,14 @@ const emit = defineEmits<{ close: [] }>()
   <Dialog :open="open" class="relative z-50" @close="emit('close')">
     <div class="fixed inset-0 bg-night/40" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center overflow-y-auto p-3 sm:p-10">
-      <DialogPanel class="w-full border border-edge bg-sheet p-5" :class="wide ? 'max-w-3xl' : 'max-w-xl'">
-        <div class="flex items-start justify-between gap-4">
-          <DialogTitle as="h2" class="text-[1.3rem]">{{ title }}</DialogTitle>
-          <button type="button" class="head-button -mt-2 -mr-2" :aria-label="shellWords.close" @click="emit('close')">
-            <X :size="20" aria-hidden="true" />
-          </button>
-        </div>
+      <DialogPanel class="relative w-full border border-edge bg-sheet p-5" :class="wide ? 'max-w-3xl' : 'max-w-xl'">
+        <DialogTitle as="h2" class="pr-12 text-[1.3rem]">{{ title }}</DialogTitle>
         <slot />
         <div v-if="$slots.actions" class="mt-5 flex flex-wrap justify-end gap-2"><slot name="actions" /></div>
+        <!-- Last, so that a dialog begins in its first field. -->
+        <button type="button" class="head-button absolute top-3 right-3" :aria-label="shellWords.close" @click="emit('close')">
+          <X :size="20" aria-hidden="true" />
+        </button>
       </DialogPanel>
     </div>
   </Dialog>

@@ -25,15 +25,15 @@ const open = computed(() => areaOf(route.path)?.id)
     </NuxtLink>
   </nav>
   <!-- Divider tabs, each a little lower in the row than the one before would be on a real divider: staggered left to right. -->
-  <nav v-else :aria-label="shellWords.areasLabel" class="relative z-10 -mb-px gap-1 pl-3">
+  <nav v-else :aria-label="shellWords.areasLabel" class="relative z-10 -mb-px items-end gap-0.5">
     <NuxtLink
       v-for="({ id, path, icon, word }, at) in AREAS"
       :key="id"
       :to="path"
       :aria-current="open === id ? 'page' : undefined"
-      class="divider-tab flex min-h-11 w-40 items-center justify-center gap-2 px-5 font-title"
-      :style="{ marginLeft: at ? '1.1rem' : '0' }"
-      :class="open === id ? 'bg-sheet font-bold' : 'mt-1.5 bg-ridge-1 text-night hover:bg-ridge-2'"
+      class="divider-tab flex min-h-11 items-center justify-center gap-1.5 px-5 font-title"
+      :class="open === id ? 'h-13 bg-sheet font-bold' : 'bg-ridge-1 text-night hover:bg-ridge-2'"
+      :style="open === id ? {} : { height: `${3.05 - at * 0.1}rem` }"
     >
       <component :is="icon" :size="18" aria-hidden="true" />
       {{ word }}

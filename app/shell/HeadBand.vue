@@ -1,19 +1,23 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
-import { Archive, Keyboard, MapPinOff, Moon, Ruler, Search, Sun, X } from 'lucide-vue-next'
+import { useDebounceFn, useMediaQuery } from '@vueuse/core'
+import { Archive, Ellipsis, Keyboard, MapPinOff, Moon, Ruler, Search, Sun, X } from 'lucide-vue-next'
 import { computed, onMounted, shallowRef, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
 import { act } from '~/data/act'
+import { useSheet } from './useSheet'
 import { useLamp } from './useLamp'
 import { shellWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useCopies } from '~/areas/copies/useCopies'
 import { useFind } from '~/areas/find/ask/useFind'
+import KMenu from '~/kit/KMenu.vue'
+import BenchTabs from './BenchTabs.vue'
 import RidgeMark from './RidgeMark.vue'
 import StepsMenu from './StepsMenu.vue'
 
-defineEmits<{ keys: [] }>()
+defineProps<{ hasTabs: boolean }>()
+const emit = defineEmits<{ keys: [] }>()
 const catalogue = useCatalogue()
 const copies = useCopies()
 const find = useFind()
@@ -23,17 +27,22 @@ const lamp = useLamp()
 const field = useTemplateRef<HTMLInputElement>('field')
 const text = shallowRef('')
 
-/** The address keeps the ask, so that a reload or a link finds the same sets. */
-const keepInAddress = useDebounceFn((ask: string) => {
-  // The person may have gone on to another page in the meantime.
-  if (route.path === '/') void router.replace({ query: ask ? { ask } : {} })
+/** The address keeps the ask, so that a reload or a link finds the same sets. Who goes on to another page meanwhile is let go. */
+let toKeep: string | null = null
+const keepInAddress = useDebounceFn(() => {
+  if (toKeep !== null) void router.replace({ query: { ...route.query, ask: toKeep || undefined } })
+  toKeep = null
 }, 300)
+router.beforeEach(to => {
+  if (to.path !== '/') toKeep = null
+})
 
 function type(value: string): void {
   text.value = value
   void find.setAsk(value)
-  if (route.path !== '/') void router.push({ path: '/', query: value ? { ask: value } : {} })
-  else void keepInAddress(value)
+  if (route.path !== '/') return void router.push({ path: '/', query: value ? { ask: value } : {} })
+  toKeep = value
+  void keepInAddress()
 }
 function clear(): void {
   type('')
@@ -50,6 +59,16 @@ onMounted(() => {
   }
 })
 
+/** On a phone the mark and the tools fold away as one scrolls on, and come back as one scrolls up. */
+const isPhone = useMediaQuery('(max-width: 639px)')
+const sheet = useSheet()
+const isRolledUp = computed(() => isPhone.value && sheet.isScrolledOn.value)
+/** So many steps since the last copy are worth a word. */
+const STALE_FROM = 50
+const more = computed(() => [
+  { word: lamp.isNight.value ? shellWords.lampDay : shellWords.lampNight, icon: lamp.isNight.value ? Sun : Moon, run: lamp.toggle },
+  { word: shellWords.shortcuts, icon: Keyboard, run: () => emit('keys') },
+])
 const unit = computed(() => catalogue.settings.unit)
 const copyLine = computed(() =>
   copies.lastCopy
@@ -59,13 +78,19 @@ const copyLine = computed(() =>
 </script>
 
 <template>
-  <header class="flex min-h-14 flex-wrap items-center gap-x-3 gap-y-1 px-3 py-1.5 sm:flex-nowrap sm:px-5">
-    <NuxtLink to="/" class="order-1 flex min-h-11 items-center gap-2 font-title text-[1.15rem] font-bold" @click="type('')">
+  <header class="flex flex-wrap items-center gap-x-2 px-3 py-1.5 sm:flex-nowrap sm:px-5 lg:h-15 lg:items-end lg:gap-x-3 lg:py-0">
+    <NuxtLink
+      v-show="!isRolledUp"
+      to="/"
+      class="order-1 flex min-h-11 min-w-11 items-center justify-center gap-2 font-title text-[1.15rem] font-bold lg:mb-2"
+      @click="type('')"
+    >
       <RidgeMark />
-      <span class="hidden md:inline">{{ shellWords.name }}</span>
-      <span class="sr-only md:hidden">{{ shellWords.name }}</span>
+      <span class="hidden 2xl:inline">{{ shellWords.name }}</span>
+      <span class="sr-only 2xl:hidden">{{ shellWords.name }}</span>
     </NuxtLink>
-    <form class="relative order-3 w-full sm:order-2 sm:w-auto sm:max-w-[46rem] sm:flex-1" role="search" @submit.prevent="toMat">
+    <BenchTabs v-if="hasTabs" class="order-2 hidden lg:flex" />
+    <form class="relative order-4 w-full sm:order-3 sm:w-auto sm:min-w-40 sm:flex-1 lg:mb-2" role="search" @submit.prevent="toMat">
       <Search class="pointer-events-none absolute top-1/2 left-3 -translate-y-1/2 text-quiet" :size="20" aria-hidden="true" />
       <input
         id="ask"
@@ -92,7 +117,7 @@ const copyLine = computed(() =>
         <X :size="18" aria-hidden="true" />
       </button>
     </form>
-    <div class="order-2 ml-auto flex items-center gap-1 sm:order-3">
+    <div v-show="!isRolledUp" class="order-3 ml-auto flex items-center gap-0.5 sm:order-4 lg:mb-2">
       <NuxtLink
         v-if="catalogue.placeless.length > 0"
         to="/take-in/placeless"
@@ -100,44 +125,26 @@ const copyLine = computed(() =>
         :title="shellWords.placeless(catalogue.placeless.length)"
       >
         <MapPinOff :size="18" aria-hidden="true" />
-        <span class="figures">
-          <span class="hidden xl:inline">{{ shellWords.placeless(catalogue.placeless.length) }}</span>
-          <span class="xl:hidden">{{ catalogue.placeless.length }}</span>
-        </span>
+        <span class="figures" aria-hidden="true">{{ catalogue.placeless.length }}</span>
+        <span class="sr-only">{{ shellWords.placeless(catalogue.placeless.length) }}</span>
       </NuxtLink>
       <button
         type="button"
         class="head-button"
         :aria-label="shellWords.unitSwitch(unit)"
+        :title="shellWords.unitSwitch(unit)"
         @click="act.changeSettings({ unit: unit === 'in' ? 'cm' : 'in' })"
       >
         <Ruler :size="18" aria-hidden="true" />
-        <span>{{ unit }}</span>
+        <span>{{ shellWords.unitShort[unit] }}</span>
       </button>
       <StepsMenu />
-      <NuxtLink to="/copies" class="head-button" :title="copyLine">
+      <NuxtLink to="/copies" class="head-button" :class="{ 'text-ochre': copies.stepsSince > STALE_FROM }" :title="copyLine">
         <Archive :size="18" aria-hidden="true" />
-        <span class="hidden max-w-44 truncate text-left text-[0.82rem] lg:inline">{{ copyLine }}</span>
-        <span class="sr-only lg:hidden">{{ shellWords.copies }}</span>
+        <span class="hidden xl:inline">{{ shellWords.copies }}</span>
+        <span class="sr-only">{{ copyLine }}</span>
       </NuxtLink>
-      <button
-        type="button"
-        class="head-button"
-        :aria-label="lamp.isNight.value ? shellWords.lampDay : shellWords.lampNight"
-        :title="lamp.isNight.value ? shellWords.lampDay : shellWords.lampNight"
-        @click="lamp.toggle()"
-      >
-        <component :is="lamp.isNight.value ? Sun : Moon" :size="18" aria-hidden="true" />
-      </button>
-      <button
-        type="button"
-        class="head-button hidden sm:inline-flex"
-        :aria-label="shellWords.shortcuts"
-        :title="shellWords.shortcuts"
-        @click="$emit('keys')"
-      >
-        <Keyboard :size="18" aria-hidden="true" />
-      </button>
+      <KMenu :label="shellWords.more" :entries="more"><Ellipsis :size="18" aria-hidden="true" /></KMenu>
     </div>
   </header>
 </template>

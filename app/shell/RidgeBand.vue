@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
-import { useKept } from '~/kit/useKept'
+import { useElementSize, useMediaQuery } from '@vueuse/core'
 import { ChevronDown, ChevronUp } from 'lucide-vue-next'
-import { computed, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { layRidge, type RidgeSource } from '#core/drawing'
 import { useFills } from '~/areas/storeroom/fill/useFills'
@@ -10,12 +9,14 @@ import { useDescribe } from '~/data/useDescribe'
 import { shellWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useFind } from '~/areas/find/ask/useFind'
+import { useRidge } from './useRidge'
 import RidgeBlockShape from './RidgeBlockShape.vue'
 
-const BAND = 120
-const FLOOR = 24
-const PIN_ROOM = 30
-const HEIGHT = BAND - FLOOR - PIN_ROOM
+/** Heights in pixels: up, it has the names of the furniture below; at rest it is a skyline that still carries pins. */
+const UP = { band: 96, floor: 22, pin: 30, stem: 12, least: 44, leastFixture: 96 } as const
+const REST = { band: 44, floor: 5, pin: 21, stem: 2, least: 0, leastFixture: 0 } as const
+/** A phone, or a page at twice its size, has less height to give. */
+const UP_SMALL = { ...UP, band: 57, floor: 4, leastFixture: 0 } as const
 
 const catalogue = useCatalogue()
 const find = useFind()
@@ -24,13 +25,11 @@ const router = useRouter()
 const route = useRoute()
 const fills = useFills()
 const frame = useTemplateRef<HTMLElement>('frame')
-const { width: seen } = useElementSize(frame)
-/** Folded it has no width; what it had is kept, so that nothing is laid out anew when it opens. */
-const width = shallowRef(0)
-watch(seen, now => {
-  if (now > 0) width.value = now
-})
-const isFolded = useKept('ridge-folded', false)
+const { width } = useElementSize(frame)
+const ridge = useRidge()
+const isSmall = useMediaQuery('(max-width: 639px), (max-height: 500px)')
+const size = computed(() => (!ridge.isUp ? REST : isSmall.value ? UP_SMALL : UP))
+const height = computed(() => size.value.band - size.value.floor - size.value.pin)
 const marked = shallowRef(0)
 /** Pins rise once the answer is painted: hundreds of blocks would hold it up. */
 const pins = shallowRef(find.pins)
@@ -61,7 +60,15 @@ const sources = computed(() =>
     }
   }),
 )
-const layout = computed(() => layRidge(sources.value, Math.max(width.value, 320), HEIGHT))
+const layout = computed(() => layRidge(sources.value, { ...size.value, width: Math.max(width.value, 280), height: height.value }))
+/** What lights up is brought into view where the room is wider than the screen. */
+watch([pins, () => ridge.proposed, size], async () => {
+  if (!ridge.isUp) return
+  await nextTick()
+  const lit = layout.value.blocks.find(block => pins.value.has(block.id) || block.id === ridge.proposed)
+  const [from, to] = [frame.value?.scrollLeft ?? 0, (frame.value?.scrollLeft ?? 0) + width.value]
+  if (lit && (lit.x < from || lit.x + lit.width > to)) frame.value?.scrollTo({ left: lit.x - width.value / 3 })
+})
 const openId = computed(() => (typeof route.params.container === 'string' ? route.params.container : null))
 
 function label(id: string): string {
@@ -78,6 +85,12 @@ function label(id: string): string {
 function open(id: string): void {
   void router.push({ path: `/storeroom/${id}`, query: route.query })
 }
+/** Raised from the skyline, the keys go on along the blocks. */
+async function raise(): Promise<void> {
+  ridge.swing()
+  await nextTick()
+  frame.value?.querySelectorAll<SVGElement>('[data-block]')[marked.value]?.focus()
+}
 /** One stop for the tab key, arrows from block to block. */
 function walk(event: KeyboardEvent): void {
   const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
@@ -89,52 +102,71 @@ function walk(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <section class="relative border-t border-line bg-mist" :aria-label="shellWords.ridge">
-    <button
-      type="button"
-      class="absolute top-0 right-2 z-20 grid h-7 w-11 place-items-center text-quiet"
-      :aria-label="isFolded ? shellWords.ridgeOpen : shellWords.ridgeFold"
-      :aria-expanded="!isFolded"
-      @click="isFolded = !isFolded"
-    >
-      <component :is="isFolded ? ChevronUp : ChevronDown" :size="18" aria-hidden="true" />
-    </button>
+  <section class="relative border-t border-line bg-mist" :aria-label="shellWords.ridge" :data-ridge="ridge.isUp ? 'up' : 'rest'">
     <div
-      v-show="!isFolded"
       ref="frame"
-      class="overflow-x-auto overflow-y-hidden contain-strict"
-      :style="{ height: `${BAND}px` }"
+      class="mr-12 overflow-y-hidden contain-strict"
+      :class="ridge.isUp ? 'overflow-x-auto' : 'overflow-x-hidden'"
+      :style="{ height: `${size.band}px` }"
       @keydown="walk"
     >
-      <p v-if="layout.blocks.length === 0" class="hint grid h-full place-items-center px-10 text-center">{{ shellWords.ridgeEmpty }}</p>
+      <p v-if="layout.blocks.length === 0" class="hint grid h-full place-items-center px-4 text-center leading-tight">
+        {{ shellWords.ridgeEmpty }}
+      </p>
       <svg
         v-else
         :width="layout.width"
-        :height="BAND"
-        :viewBox="`0 0 ${layout.width} ${BAND}`"
+        :height="size.band"
+        :viewBox="`0 0 ${layout.width} ${size.band}`"
         role="group"
         :aria-label="shellWords.ridge"
+        :aria-hidden="!ridge.isUp"
         class="block"
       >
         <g v-for="fixture in layout.fixtures" :key="fixture.id" aria-hidden="true">
-          <rect :x="fixture.x - 5" :y="BAND - FLOOR" :width="fixture.width + 10" height="3" fill="var(--ridge-5)" />
-          <text :x="fixture.x" :y="BAND - 7" class="fill-quiet text-[0.82rem]">{{ lookUp('fixtures', fixture.id)?.name }}</text>
+          <rect :x="fixture.x - 5" :y="size.band - size.floor" :width="fixture.width + 10" height="3" fill="var(--ridge-5)" />
+          <text v-if="size.leastFixture > 0" :x="fixture.x" :y="size.band - 6" class="fill-quiet text-[0.83rem]">
+            {{ lookUp('fixtures', fixture.id)?.name }}
+          </text>
         </g>
         <RidgeBlockShape
           v-for="(block, index) in layout.blocks"
           :key="block.id"
-          v-memo="[block, catalogue.room, pins.get(block.id), block.id === openId, index === marked]"
+          v-memo="[block, catalogue.room, pins.get(block.id), block.id === openId, index === marked, block.id === ridge.proposed]"
           :block="block"
-          :floor="BAND - FLOOR"
+          :floor="size.band - size.floor"
+          :stem="size.stem"
           :label="label(block.id)"
           :hits="pins.get(block.id) ?? 0"
           :is-open="block.id === openId"
-          :tabindex="index === marked ? 0 : -1"
+          :is-proposed="block.id === ridge.proposed"
+          :tabindex="ridge.isUp && index === marked ? 0 : -1"
           @open="open(block.id)"
           @focus="marked = index"
         />
       </svg>
     </div>
-    <div v-show="isFolded" class="h-7" />
+    <button
+      v-if="!ridge.isUp && layout.blocks.length > 0"
+      type="button"
+      class="absolute inset-0 z-10 grid w-full justify-items-end"
+      :aria-label="shellWords.ridgeRaise"
+      :title="shellWords.ridgeRaise"
+      aria-expanded="false"
+      @click="raise"
+    >
+      <span class="grid h-11 w-12 place-items-center text-quiet"><ChevronUp :size="20" aria-hidden="true" /></span>
+    </button>
+    <button
+      v-else-if="layout.blocks.length > 0"
+      type="button"
+      class="absolute top-0 right-0 z-10 grid h-11 w-12 place-items-center text-quiet"
+      :aria-label="shellWords.ridgeLower"
+      :title="shellWords.ridgeLower"
+      aria-expanded="true"
+      @click="ridge.swing()"
+    >
+      <ChevronDown :size="20" aria-hidden="true" />
+    </button>
   </section>
 </template>

@@ -4,7 +4,15 @@ import { useHolderDrop } from '~/areas/storeroom/container/useHolderDrop'
 import { useTemplateRef } from 'vue'
 
 /** One container on the ridge. The ember pin says "here", and how many. A set dropped on it is filed there. */
-const { block } = defineProps<{ block: RidgeBlock; floor: number; label: string; hits: number; isOpen: boolean }>()
+const { block } = defineProps<{
+  block: RidgeBlock
+  floor: number
+  /** Length of the pin. */ stem: number
+  label: string
+  hits: number
+  isOpen: boolean
+  isProposed: boolean
+}>()
 const emit = defineEmits<{ open: []; focus: [] }>()
 const shape = useTemplateRef<SVGGElement>('shape')
 const isOver = useHolderDrop(shape, () => ({ type: 'container', containerId: block.id }))
@@ -44,21 +52,27 @@ const FILLS = ['var(--ridge-5)', 'var(--ridge-4)', 'var(--ridge-3)', 'var(--ridg
       height="3"
       :fill="isOver ? 'var(--ember)' : 'var(--night)'"
     />
+    <path
+      v-if="isProposed"
+      :d="`M${block.x + block.width / 2 - 8} ${floor - block.height - 14}h16l-8 11z`"
+      fill="var(--ember)"
+      data-proposed
+    />
     <g v-if="hits > 0" class="pin">
       <line
         :x1="block.x + block.width / 2"
         :x2="block.x + block.width / 2"
         :y1="floor - block.height + 4"
-        :y2="floor - block.height - 12"
+        :y2="floor - block.height - stem"
         stroke="var(--ember)"
         stroke-width="2"
       />
-      <rect :x="block.x + block.width / 2 - 13" :y="floor - block.height - 29" width="26" height="19" rx="9.5" fill="var(--ember)" />
+      <rect :x="block.x + block.width / 2 - 13" :y="floor - block.height - stem - 18" width="26" height="19" rx="9.5" fill="var(--ember)" />
       <text
         :x="block.x + block.width / 2"
-        :y="floor - block.height - 14.5"
+        :y="floor - block.height - stem - 3.5"
         text-anchor="middle"
-        class="fill-on-strong figures text-[0.82rem] font-bold"
+        class="fill-on-strong figures text-[0.83rem] font-bold"
       >
         {{ hits }}
       </text>

@@ -5,17 +5,18 @@ import { counted, figure, moment } from '~/kit/grammar'
 export const shellWords = {
   name: 'Yondercrest',
   areasLabel: 'Areas',
-  ask: 'What do you want to make, or what are you looking for?',
+  ask: 'What are you looking for?',
   askLabel: 'Ask',
   askClear: 'Clear the ask',
   unit: { in: 'inches', cm: 'centimetres' },
+  unitShort: { in: 'inches', cm: 'cm' },
   unitSwitch: (unit: 'in' | 'cm') => `Sizes in ${unit === 'in' ? 'inches' : 'centimetres'}. Change`,
   lampDay: 'Day bench',
   lampNight: 'Night bench',
   undo: 'Undo',
   redo: 'Do again',
-  steps: 'Steps so far',
-  stepsHint: 'The latest first. Undoing a step undoes those after it.',
+  steps: 'What was done',
+  stepsHint: 'The latest first. Undoing one undoes those after it.',
   noSteps: 'Nothing has been done yet that could be undone.',
   copies: 'Copies',
   copyAt: (at: string) => `Copy saved ${moment(at)}`,
@@ -23,6 +24,7 @@ export const shellWords = {
   copyStale: (count: number) => `${counted(count, 'step')} since`,
   demoNote: 'You are in the demo room.',
   shortcuts: 'Keys',
+  more: 'More: day or night, keys',
   notKept: 'That did not work. If what you did does not show, it was not kept: try it once more. What was kept before is as it was.',
   storageFull:
     'The storage of this browser is full, so that was not kept. What was ' +
@@ -36,13 +38,13 @@ export const shellWords = {
     },
     newer: {
       what: 'A newer version is at work',
-      then: 'Another tab has brought the room up to date. Nothing is written from this tab any more. Load this page anew to go on.',
+      then: 'Another tab has brought the room up to date. Nothing is written from this tab any more. Reload this page to go on.',
     },
     cleared: {
       what: 'What this browser kept was cleared',
       then:
         'The room was taken out of the storage of the browser while this page was open. What is on the screen is still here: save it as ' +
-        'a copy now, then load this page anew and read the copy back. Pictures were in the storage, and are not in it.',
+        'a copy now, then reload this page and open the copy. Pictures were in the storage, and are not in it.',
     },
     refused: {
       what: 'This browser keeps nothing for this page',
@@ -55,8 +57,8 @@ export const shellWords = {
   close: 'Close',
   cancel: 'Cancel',
   ridge: 'The ridge: every container of the room',
-  ridgeFold: 'Fold the ridge',
-  ridgeOpen: 'Open the ridge',
+  ridgeRaise: 'Raise the ridge: every container of the room',
+  ridgeLower: 'Lower the ridge',
   ridgeEmpty: 'Your containers will stand here, each as wide as its filing length and as high as it is full.',
   ridgeBlock: (name: string, fixture: string, sets: number, percent: number, hits: number) =>
     `${name}, ${fixture}: ${counted(sets, 'set')}, ${percent} % full${hits > 0 ? `, ${counted(hits, 'answer')}` : ''}`,
@@ -75,7 +77,7 @@ export const shortcutWords: readonly (readonly [keys: string, what: string])[] =
   ['?', 'These keys'],
   ['arrows', 'Walk along the mat, the ridge or a row'],
   ['Enter', 'Open what is marked'],
-  ['m, arrows, Enter', 'In a container: pick a holder up, carry it, set it down'],
+  ['m, arrows, Enter', 'In a bin, drawer or binder: pick a pocket up, carry it, set it down'],
   ['Esc', 'Put down or close'],
 ]
 
@@ -88,7 +90,7 @@ export const welcomeWords = {
   startEmptyHint: 'With the usual kinds and categories, one shelf and one bin.',
   demo: 'Look around the demo room',
   demoHint: 'The letter room at Lantern Quay: 360 sets in five fixtures.',
-  restore: 'Read back a copy',
+  restore: 'Open a saved copy',
   restoreHint: 'An archive that you saved here or on another machine.',
   loadingDemo: 'Setting up the demo room',
   demoMissing: 'The demo room could not be fetched. Is the application still running? Nothing was changed.',

@@ -1,3 +1,3 @@
 export { type Elevation, type Front, layElevation } from './elevation'
 export { layMat, type MatItem, type MatLayout, type MatSpot, UNKNOWN_SIZE } from './mat'
-export { layRidge, type RidgeBlock, type RidgeLayout, type RidgeSource } from './ridge'
+export { layRidge, type RidgeBlock, type RidgeLayout, type RidgeSize, type RidgeSource } from './ridge'

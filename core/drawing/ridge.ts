@@ -26,27 +26,31 @@ export interface RidgeLayout {
 
 const GAP = 3
 const FIXTURE_GAP = 26
-const LEAST_WIDTH = 26
-/** Room for the fixture's name below its blocks. */
-const LEAST_FIXTURE_WIDTH = 96
 const LEAST_SHARE_HEIGHT = 0.08
+
+/** `least` is the width of a block, `leastFixture` that of the name below its blocks, in pixels; 0 and 0 fit any room in. */
+export interface RidgeSize {
+  readonly width: number
+  readonly height: number
+  readonly least: number
+  readonly leastFixture: number
+}
 
 /**
  * Sets the containers side by side in walking order: each as wide as its filing length (never too narrow to touch) and
  * as high as it is full. The whole takes `width` unless the least widths need more; then it scrolls. O(n).
  */
-export function layRidge(sources: readonly RidgeSource[], width: number, height: number): RidgeLayout {
+export function layRidge(sources: readonly RidgeSource[], { width, height, least, leastFixture }: RidgeSize): RidgeLayout {
   const fixtureCount = new Set(sources.map(source => source.fixtureId)).size
-  const free = width - GAP * sources.length - (FIXTURE_GAP + LEAST_FIXTURE_WIDTH / 3) * fixtureCount
-  const total = sources.reduce((sum, source) => sum + source.lengthMm, 0)
-  const scale = total > 0 ? Math.max(0, free) / total : 0
+  const free = width - GAP * sources.length - (FIXTURE_GAP + leastFixture / 3) * fixtureCount
+  const scale = scaleOf(sources, Math.max(0, free), least)
   const blocks: RidgeBlock[] = []
   const fixtures: RidgeFixture[] = []
   let x = FIXTURE_GAP / 2
   let fixture: { id: string; x: number } | null = null
   const closeFixture = (): void => {
     if (!fixture) return
-    x = Math.max(x, fixture.x + LEAST_FIXTURE_WIDTH + GAP)
+    x = Math.max(x, fixture.x + leastFixture + GAP)
     fixtures.push({ id: fixture.id, x: fixture.x, width: x - GAP - fixture.x })
   }
   for (const source of sources) {
@@ -56,10 +60,23 @@ export function layRidge(sources: readonly RidgeSource[], width: number, height:
       fixture = null
     }
     fixture ??= { id: source.fixtureId, x }
-    const blockWidth = Math.max(LEAST_WIDTH, source.lengthMm * scale)
+    const blockWidth = Math.max(least, source.lengthMm * scale)
     blocks.push({ ...source, x, width: blockWidth, height: height * Math.min(1, Math.max(LEAST_SHARE_HEIGHT, source.share)) })
     x += blockWidth + GAP
   }
   closeFixture()
   return { blocks, fixtures, width: Math.max(width, x + FIXTURE_GAP / 2) }
+}
+
+/** Pixels to a millimetre, so that all blocks together take `free`, those at their least width too. O(n log n). */
+function scaleOf(sources: readonly RidgeSource[], free: number, least: number): number {
+  const lengths = sources.map(source => source.lengthMm).toSorted((a, b) => a - b)
+  let total = lengths.reduce((sum, length) => sum + length, 0)
+  let left = free
+  for (const length of lengths) {
+    if ((length * left) / total >= least) return left / total
+    left -= least
+    total -= length
+  }
+  return 0
 }

@@ -9,6 +9,8 @@ export type AddressPatterns = Readonly<Partial<Record<ContainerType, string>>>
 // Common practice: B4-11 is bin 4, holder 11; 12-203 is the 12-cell page 2, cell 03.
 const USUAL_ROW = '{code}{lane}-{position}'
 const USUAL_CELL = '{code} {cells}-{page}{cell:2}{side}'
+const ROW_PATTERNS = [USUAL_ROW, '{code}{lane}-{position:2}', '{code}{lane} {position}', '{name}{lane}, {position}'] as const
+const CELL_PATTERNS = [USUAL_CELL, '{code}{page}-{cell:2}{side}', '{code} {page}.{cell}{side}', '{name}, {page}-{cell:2}{side}'] as const
 const LANE_MARKS = ['L', 'R', 'T', 'Q'] as const
 
 /** One reading a token. */
@@ -35,6 +37,9 @@ export function patternFor(container: Pick<Container, 'type' | 'cells'>, pattern
   if (own && isOfCells(own) === (container.cells !== null)) return own
   return container.cells ? USUAL_CELL : USUAL_ROW
 }
+
+/** Ways to write the addresses of such a container, to choose from; the usual one comes first. */
+export const readyPatterns = ({ cells }: Pick<Container, 'cells'>): readonly string[] => (cells ? CELL_PATTERNS : ROW_PATTERNS)
 
 export function writeByPattern(pattern: string, place: AddressedPlace): string {
   return pattern

@@ -12,6 +12,7 @@ export {
   type PatternFault,
   patternFault,
   patternFor,
+  readyPatterns,
   shortAddress,
 } from './address'
 export { arrangeContainer, compareOrder, type ContainerRow, type Placement, type RowEntry } from './arrange'

@@ -63,7 +63,7 @@ test('a copy restores the identical catalogue, photos byte for byte; damaged and
   // Two undos, over a reload: the empty room, and then the demo room as it was.
   await page.reload()
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
-  await expect(page.getByRole('status').filter({ hasText: 'Undone: read back a copy' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'Undone: opened a copy' })).toBeVisible()
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await expect(page.getByRole('status').filter({ hasText: 'Undone: started empty' })).toBeVisible()
   expect(await databaseOf(page, ALL)).toEqual(before)

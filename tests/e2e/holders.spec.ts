@@ -14,7 +14,7 @@ async function takeToFit(page: Page, name: string, size: string, theme = ''): Pr
   await expect(page.getByRole('status').filter({ hasText: `${name} is in.` })).toBeVisible()
   await page.goto('/take-in/work?stage=class')
   await page.locator('[data-settle]').click()
-  await expect(page.locator('[data-stage="fit"] .figures')).toHaveText('1')
+  await expect(page.locator('[data-stage="fit"]')).toHaveAttribute('data-count', '1')
 }
 
 test('a photo becomes a measured set with its pieces: corners by keys, pieces joined and parted, kept on the slip', async ({ page }) => {
@@ -27,7 +27,7 @@ test('a photo becomes a measured set with its pieces: corners by keys, pieces jo
   await page.getByRole('link', { name: 'Measure it from a photo' }).click()
   await page.waitForURL(/\/take-in\/measure\?set=/)
   await page.goto(`${page.url()}&seed=8&reference=A4`)
-  await page.getByRole('button', { name: 'Use the stand-in camera' }).click()
+  await page.getByRole('button', { name: 'Try with a made-up photo' }).click()
   const corner = page.getByRole('slider', { name: 'Upper left' })
   await expect(corner).toBeVisible({ timeout: 60_000 })
   const before = Number(await corner.getAttribute('aria-valuenow'))
@@ -114,7 +114,7 @@ test('ten small sets into pages: each into the next free cell, in order of arriv
   await page.getByRole('button', { name: 'Add a container' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Begin from').selectOption('pages4')
-  await dialog.getByLabel('Short form').fill('P')
+  await dialog.getByLabel('Letters for the label').fill('P')
   await dialog.getByRole('button', { name: 'Add a container' }).click()
   await expect(page.getByRole('heading', { level: 1, name: /^Binder/ })).toBeVisible()
   // The bin goes: what is left of the zone is pages.
@@ -132,7 +132,8 @@ test('ten small sets into pages: each into the next free cell, in order of arriv
   }
   await page.goto('/take-in/placeless')
   await page.getByRole('button', { name: 'Put all where they belong' }).click()
-  await expect(page.locator('header').getByText('without a place')).toHaveCount(0, { timeout: 15_000 })
+  await page.getByRole('button', { name: 'Put them there' }).click()
+  await expect(page.getByRole('banner').getByText('without a place')).toHaveCount(0, { timeout: 15_000 })
   await page.goto('/storeroom')
   await page
     .getByRole('link', { name: /^Binder/ })
@@ -156,7 +157,7 @@ test('one size for all: how many go in plainly, how many with which exception, a
   await page.getByRole('button', { name: /^pocket 6 x 9/ }).click()
   const report = page.locator('[data-one-size]')
   await expect(report.getByText(/sets? of \d+ go in plainly/)).toBeVisible({ timeout: 15_000 })
-  await expect(report.getByText(/It takes \d+ holders/)).toBeVisible()
+  await expect(report.getByText(/It takes \d+;/)).toBeVisible()
   await expect(report.getByText('If it is no longer sold')).toBeVisible()
   await page.getByLabel('Inner width and height').fill('0 x 5 in')
   await page.getByRole('button', { name: 'Keep', exact: true }).click()

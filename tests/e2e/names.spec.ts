@@ -15,7 +15,7 @@ test('a brand is joined into another: its sets go over, its spelling means the o
   await page.getByRole('button', { name: 'Join', exact: true }).click()
   await expect(page.getByRole('status').filter({ hasText: 'went over' })).toBeVisible()
   await expect(row(page, 'Greywether')).toHaveCount(0)
-  await expect(page.getByLabel('Also written')).toHaveValue(/Greywether/)
+  await expect(page.getByLabel('Other spellings')).toHaveValue(/Greywether/)
   await page.goto('/take-in')
   await page.getByLabel('Name', { exact: true }).fill('Gulls at Dusk')
   await page.getByRole('combobox', { name: 'Brand' }).fill('greywether')
@@ -82,7 +82,7 @@ test('numbers: another writing shows what becomes stale; two series never print 
   await openDemo(page)
   await page.goto('/take-in/numbers')
   await expect(page.locator('[data-reports]')).toContainText('gap')
-  await page.getByLabel('Figures at least').fill('4')
+  await page.getByLabel('How many digits').fill('4')
   await expect(page.locator('[data-sample]')).toContainText('0042')
   await expect(page.locator('[data-stale]')).toContainText('360 labels will be stale')
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
@@ -157,7 +157,7 @@ test('a number that stands on the thing already is taken over, or kept as anothe
     ['Gulls', '12-203', '354'],
   ] as const) {
     await page.getByLabel('Name', { exact: true }).fill(name)
-    await page.getByLabel('Number on it already').fill(written)
+    await page.getByLabel('Number written on it').fill(written)
     await page.getByLabel('Name', { exact: true }).press('Enter')
     await expect(page.getByRole('status').filter({ hasText: `${code} ${name} is in.` })).toBeVisible()
   }

@@ -20,6 +20,7 @@ async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
 }
 
 async function openBin(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: /^Raise the ridge/ }).click()
   await page.getByRole('link', { name: new RegExp(`^${name},`) }).click()
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
 }
@@ -62,6 +63,7 @@ test('a marked run keeps its order when it is carried to another container', asy
   const [first, second] = await namesOf(page)
   for (const index of [0, 1]) await rows(page).nth(index).getByRole('checkbox').check()
   await page.getByRole('combobox', { name: 'Carry to another container' }).selectOption({ label: 'Bin 10' })
+  await page.getByRole('button', { name: 'Carry there' }).click()
   await expect(page.getByRole('status').filter({ hasText: '2 sets now stand in Bin 10.' })).toBeVisible()
   await page.getByRole('link', { name: /^Bin 10,/ }).click()
   await expect(rows(page).first()).toContainText(first ?? '')
@@ -95,10 +97,10 @@ test('an empty room grows: a binder on new furniture, a tab, a changed rule', as
   await page.getByRole('link', { name: 'Storeroom' }).first().click()
   await page.getByRole('button', { name: 'Add a container' }).click()
   const dialog = page.getByRole('dialog')
-  await dialog.getByLabel('Short form').fill('B1')
+  await dialog.getByLabel('Letters for the label').fill('B1')
   await dialog.getByRole('button', { name: 'Add a container' }).click()
   await expect(dialog.getByText('B1-1 would be read as a place in Bin 1 as well.')).toBeVisible()
-  await dialog.getByLabel('Short form').fill('K')
+  await dialog.getByLabel('Letters for the label').fill('K')
   await dialog.getByLabel('Name', { exact: true }).fill('Kitchen bin')
   await dialog.getByLabel('It stands on').selectOption({ label: 'New furniture' })
   await dialog.getByLabel('Its name').fill('Kitchen shelf')
@@ -108,8 +110,8 @@ test('an empty room grows: a binder on new furniture, a tab, a changed rule', as
   await page.getByRole('combobox', { name: 'What stands on it' }).fill('Harbour')
   await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('gridcell', { name: 'Tab Harbour' })).toBeVisible()
-  await page.getByRole('button', { name: 'Change how it files' }).click()
+  await page.getByRole('button', { name: 'Change the order' }).click()
   await page.getByLabel('First by').selectOption('brand')
   await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click()
-  await expect(page.getByText('files by brand')).toBeVisible()
+  await expect(page.getByText(', by brand')).toBeVisible()
 })

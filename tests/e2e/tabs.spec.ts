@@ -20,7 +20,7 @@ test('what one tab undoes goes from the other too, slip and all; done again ther
   await told(other, 'Undone: took in')
   await expect(page.locator('[data-slip]')).toHaveCount(0)
   await expect(matItem(page, 'Passing Ferry')).toHaveCount(0)
-  await page.getByRole('button', { name: 'Steps so far' }).click()
+  await page.getByRole('button', { name: 'What was done' }).click()
   await page.getByRole('button', { name: 'Do again', exact: true }).click()
   await expect(matItem(page, 'Passing Ferry')).toBeVisible()
   await expect(headline(other)).toHaveText('All 361 sets')
@@ -34,7 +34,7 @@ test('a zone that one tab is re-filing is not ended from another, and no second 
   await openDemo(page)
   const propose = async (tab: Page): Promise<void> => {
     await tab.goto('/storeroom/refile')
-    await tab.getByLabel('Zone').selectOption({ label: 'Thin dies (brand, then name)' })
+    await tab.getByLabel('Corner').selectOption({ label: 'Thin dies (brand, then name)' })
     await tab.getByLabel('First by').selectOption('theme')
     await tab.getByRole('button', { name: 'Work it out' }).click()
     await expect(tab.getByRole('button', { name: 'Begin', exact: true })).toBeVisible({ timeout: 20_000 })
@@ -50,7 +50,7 @@ test('a zone that one tab is re-filing is not ended from another, and no second 
 
   await other.goto('/storeroom/zones')
   await other.getByRole('button', { name: /^Thin dies/ }).click()
-  const end = other.getByLabel('End this zone')
+  const end = other.getByLabel('Close this corner')
   await end.selectOption({ index: 1 })
   await told(other, 'The re-filing under way needs it.')
   await expect(other.getByRole('button', { name: /^Thin dies/ })).toBeVisible()

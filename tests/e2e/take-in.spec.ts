@@ -26,7 +26,7 @@ test('a set is taken in by keyboard alone: number, place between two neighbours,
   await expect(notice).toContainText(proposal)
 
   await page.keyboard.press('Escape')
-  await page.locator('h1').click()
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
   await page.keyboard.press('/')
   await page.keyboard.type('neaptide')
   await expect(headline(page)).toHaveText('1 set in 1 container')
@@ -52,11 +52,11 @@ test('in an empty room the first set gets number 1 and the first place; its phot
   await page.locator('input[multiple]').setInputFiles('docs/screenshots/find.png')
   await expect(page.locator('form img')).toBeVisible()
   await page.getByRole('button', { name: 'Take it in' }).click()
-  await expect(page.getByRole('status').filter({ hasText: '1 First Anchor is in.' })).toContainText('Shelf, shelf 2, bin 1')
+  await expect(page.getByRole('status').filter({ hasText: '1 First Anchor is in.' })).toContainText('Shelf 2, bin 1')
   await ask(page, 'harbour')
   await matItem(page, 'First Anchor').click()
   await expect(page.locator('[data-slip] img')).toBeVisible()
-  await expect(page.locator('[data-place]')).toHaveText('Shelf, shelf 2, bin 1, 1st of 1')
+  await expect(page.locator('[data-place]')).toHaveText('Shelf 2, bin 1, 1st of 1')
 })
 
 test('what is typed survives a reload in mid-word; bad input gets a plain sentence', async ({ page }) => {
@@ -94,6 +94,7 @@ test('two tabs take in at once and never give one number twice', async ({ page, 
   const numbers = await page.locator('li .ticket').allInnerTexts()
   expect(new Set(numbers).size).toBe(2)
   await page.getByRole('button', { name: 'Put all where they belong' }).click()
+  await page.getByRole('button', { name: 'Put them there' }).click()
 })
 
 test('four sets typed without a pause: no letter of the next is lost while one is being taken in', async ({ page }) => {
@@ -151,4 +152,31 @@ test('a set that cannot be kept while the next is typed waits on the pile, and n
   const names = async () =>
     ((await databaseOf(page, ['drafts'])).drafts as { texts: { name: string } }[]).map(each => each.texts.name).sort()
   await expect.poll(names).toEqual(['Evening Limpets', 'Low Water'])
+})
+
+test('typing makes no junk: Enter and Tab take the best name there is, a new one comes last, an emptied field stays empty', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.goto('/take-in')
+  const brand = page.getByRole('combobox', { name: 'Brand' })
+  for (const key of ['Tab', 'Enter']) {
+    await brand.fill('plu')
+    await expect(page.getByRole('listbox').getByRole('option').last()).toHaveText('New: plu')
+    await brand.press(key)
+    await expect(brand).toHaveValue('Plumb Bob Paperworks')
+    await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(0)
+  }
+  await brand.fill('plu')
+  await brand.press('End')
+  await brand.press('Enter')
+  await expect(brand).toHaveValue('plu')
+  await brand.fill('')
+  await brand.press('Tab')
+  await expect(brand).toHaveValue('')
+  const themes = page.getByRole('combobox', { name: 'Themes' })
+  await themes.fill('harb')
+  await themes.press('Tab')
+  await expect(page.getByRole('button', { name: 'Take Harbour off' })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Take .+ off$/ })).toHaveCount(1)
 })

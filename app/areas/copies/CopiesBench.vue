@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Archive, FileSpreadsheet } from 'lucide-vue-next'
 import { shallowRef } from 'vue'
+import KPageHead from '~/kit/KPageHead.vue'
 import KDialog from '~/kit/KDialog.vue'
 import KFile from '~/kit/KFile.vue'
 import KProgress from '~/kit/KProgress.vue'
@@ -64,9 +65,8 @@ async function saveThenGoOn(): Promise<void> {
 </script>
 
 <template>
-  <div class="mx-auto max-w-5xl p-4 sm:p-6">
-    <h1 class="text-[1.6rem]">{{ copyWords.title }}</h1>
-    <p class="text-quiet">{{ copyWords.lead }} {{ copyWords.lifting }}</p>
+  <div class="mx-auto max-w-5xl px-4 pt-2 pb-6 sm:px-6">
+    <KPageHead :title="copyWords.title" :lead="`${copyWords.lead} ${copyWords.lifting}`" />
     <KProgress
       v-if="copies.progress"
       class="mt-4"
@@ -82,7 +82,7 @@ async function saveThenGoOn(): Promise<void> {
       @cancel="copies.cancel"
     />
     <p v-if="refusal" class="mt-4 border-l-4 border-berry bg-wash p-3" role="alert" data-refusal>{{ refusal }}</p>
-    <div class="mt-5 grid gap-x-10 gap-y-6 md:grid-cols-2">
+    <div class="mt-3 grid gap-x-10 gap-y-6 md:grid-cols-2">
       <section v-if="!catalogue.isEmpty">
         <h2 class="text-[1.15rem]">{{ copyWords.saveTitle }}</h2>
         <p class="hint mb-3">{{ copyWords.saveHint }}</p>

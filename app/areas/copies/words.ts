@@ -4,7 +4,7 @@ export const copyWords = {
   title: 'Copies',
   lead: 'All you typed lives in this browser only. A copy is yours to keep wherever you like.',
   saveTitle: 'Save a copy',
-  saveHint: 'One file with everything: sets, places, photos, settings. It can be read back here or on any other machine.',
+  saveHint: 'One file with everything: sets, places, photos, settings. It can be opened here or on any other machine.',
   save: 'Save a copy now',
   saving: (done: number, total: number) => `Packing ${done} of ${total}`,
   saved: (size: string) => `The copy is saved (${size}). It holds the whole catalogue.`,
@@ -13,7 +13,7 @@ export const copyWords = {
   listHint: 'A CSV file that any spreadsheet opens: one line a set.',
   list: 'Save the list',
   listName: (room: string, day: string) => `${room} ${day}.csv`,
-  restoreTitle: 'Read back a copy',
+  restoreTitle: 'Open a saved copy',
   restoreHint: 'It takes the place of what is here. Undo brings that back.',
   restore: 'Choose a copy',
   stages: {
@@ -39,7 +39,7 @@ export const copyWords = {
   },
   refused: (sentence: string, where: string) =>
     `${sentence}${where ? ` (${where})` : ''}. It was refused whole; nothing was changed.`.replace('..', '.'),
-  startTitle: 'Begin anew',
+  startTitle: 'Begin again',
   startEmpty: 'Start empty',
   startEmptyHint: 'The usual kinds and categories, one shelf, one bin.',
   demo: 'Load the demo room',

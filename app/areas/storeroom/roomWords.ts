@@ -19,14 +19,15 @@ const years = (count: number): string =>
 export const roomWords = {
   // Ways in
   nav: {
+    room: 'The room',
     fill: 'How full, how heavy',
     refile: 'Re-file',
     ways: 'Which way suits me?',
-    zones: 'Zones and addresses',
+    zones: 'Corners and addresses',
     orders: 'Other orders',
   },
   ordersTitle: 'Other orders',
-  ordersLead: 'The sets of a zone, or of the whole room, in any order you like. They stay where they stand.',
+  ordersLead: 'The sets of a corner, or of the whole room, in any order you like. They stay where they stand.',
   ordersOf: 'Sets of',
   wholeRoom: 'the whole room',
   ordersEmpty: 'Nothing stands here yet. What is filed into a container shows here.',
@@ -35,7 +36,7 @@ export const roomWords = {
   askAddressHint: 'an address such as B4-11',
   goAddress: 'Go there',
   noAddress: (text: string) => `There is nothing at ${text}.`,
-  severalAddress: (text: string, count: number) => `${text} can mean ${count} places. Write it with the container's short form.`,
+  severalAddress: (text: string, count: number) => `${text} can mean ${count} places. Write it with the letters for the label.`,
   // Furniture
   furniture: 'Furniture',
   newFurniture: 'New furniture',
@@ -58,7 +59,7 @@ export const roomWords = {
   ownShape: 'its own measures',
   shapes: {
     narrowBin: 'a narrow bin',
-    wideBin: 'a wide bin of two lanes',
+    wideBin: 'a wide bin of two rows',
     tallBin: 'a tall bin',
     shallowDrawer: 'a shallow drawer',
     deepDrawer: 'a deep drawer',
@@ -103,48 +104,49 @@ export const roomWords = {
       inUse: () => 'The re-filing under way needs it. Finish that, or leave off, first.',
     })[outcome.code](),
   // Kept apart
-  apart: 'Keep apart',
-  apartTitle: 'Why does it stand here?',
-  apartLead: 'It keeps its address, and no rule moves it.',
+  apart: 'Pin it here',
+  apartTitle: 'Why does it stay here?',
+  apartLead: 'It keeps its address, whatever the order says.',
   apartWhy: 'The reason',
   apartExample: 'kept on the desk, used daily',
   apartNeeded: 'Say why, please.',
-  fileAgain: 'File by the rule again',
-  isApart: (because: string) => `Kept apart: ${because}`,
+  fileAgain: 'Let the order move it again',
+  isApart: (because: string) => `Pinned here: ${because}`,
   // Orders as views
-  standing: 'as they stand',
+  standing: 'Shown as they stand',
+  shownBy: (key: string) => `Shown by ${key}`,
   view: 'Show in the order of',
   viewHint: 'Nothing is moved: the addresses stay.',
   gaps: (from: number, to: number) => (from === to ? `${from} is not here` : `${from} to ${to} are not here`),
-  outOfOrder: (count: number) =>
-    count === 0
-      ? 'Everything stands in the order of its rule.'
-      : `${counted(count, 'set')} would have to be lifted for the order of its rule.`,
+  outOfOrder: (count: number) => (count === 0 ? 'All in order.' : `${counted(count, 'set')} out of order.`),
   // How full
   fillTitle: 'How full, how heavy, how long',
   fillLead:
     'From what stands in each container, by the usual thickness of its kinds until ' +
-    'lanes are measured. How long it lasts goes by what came in the last year.',
+    'rows are measured. How long it lasts goes by what came in the last year.',
   used: 'Used',
   free: 'Free',
-  reserve: 'Kept for growth',
+  reserve: 'Kept for new sets',
   lasts: 'Lasts',
-  ofZone: (name: string) => `The zone ${name}`,
-  state: { over: 'too full', full: 'full', reserve: 'into its reserve', room: 'has room' } satisfies Record<Outlook['state'], string>,
+  ofZone: (name: string) => `The corner ${name}`,
+  state: { over: 'too full', full: 'full', reserve: 'into the room kept for new sets', room: 'has room' } satisfies Record<
+    Outlook['state'],
+    string
+  >,
   outlook: (outlook: Outlook, write: Write): string =>
     outlook.overMm > 0
-      ? `${write(outlook.overMm)} will not close`
+      ? `${write(outlook.overMm)} too much`
       : outlook.state === 'full'
         ? 'nothing more goes in'
         : outlook.state === 'reserve'
-          ? `${write(Math.max(0, -outlook.spareMm))} of its reserve is used`
-          : `${write(outlook.spareMm)} before the reserve`,
+          ? `${write(Math.max(0, -outlook.spareMm))} of the room kept for new sets is used`
+          : `${write(outlook.spareMm)} free`,
   lastsFor: (outlook: Outlook): string =>
     outlook.yearsLeft === null
       ? 'nothing came in the last year'
       : outlook.yearsLeft === 0
         ? 'full now'
-        : `lasts ${years(outlook.yearsLeft)}`,
+        : `full in ${years(outlook.yearsLeft)}`,
   cellsFree: (free: number) => `${counted(free, 'cell')} free`,
   cap: (count: number, cap: number) =>
     count > cap
@@ -155,23 +157,23 @@ export const roomWords = {
   capWarns: (zone: string, cap: number) =>
     `${zone} holds the ${counted(cap, 'set')} that you want at most. Let one go, or raise the limit, before one more comes in.`,
   // Measuring
-  measure: 'Measure a lane',
-  measureLead: 'Push what stands in a lane together and measure from its front to its back.',
-  lane: 'Lane',
+  measure: 'Measure a row',
+  measureLead: 'Push what stands in a row together and measure from its front to its back.',
+  lane: 'Row',
   filled: 'Filled length',
   keepLength: 'Keep it',
-  lengthKept: (name: string) => `The length of ${name} is kept; the thicknesses are learnt anew.`,
+  lengthKept: (name: string) => `The length of ${name} is kept, and the thicknesses are learnt from it.`,
   lengthProblem: 'Write the length like 8 1/2 in or 21 cm.',
-  nothingThere: 'Nothing stands in that lane.',
-  learntTitle: 'Thickness of one filled holder',
+  nothingThere: 'Nothing stands in that row.',
+  learntTitle: 'Thickness of one filled pocket',
   learnt: (mm: number, off: number) => `${mm.toFixed(1)} mm, plus or minus ${off.toFixed(1)}, learnt from what you measured`,
   usual: (mm: number) => `${mm.toFixed(1)} mm, as is usual`,
   tooLittle: (mm: number, off: number) =>
     `${mm.toFixed(1)} mm as is usual; what was measured says too little yet (plus or minus ${off.toFixed(1)})`,
-  measuredLanes: 'Measured lanes',
+  measuredLanes: 'Measured rows',
   forget: 'Forget it',
-  odd: (expected: string) => `The other lanes would make it about ${expected}. Was something else there? Measure it once more.`,
-  noLanes: 'No lane was measured yet.',
+  odd: (expected: string) => `The other rows would make it about ${expected}. Was something else there? Measure it once more.`,
+  noLanes: 'No row was measured yet.',
   // Lifting
   liftTitle: 'Weight and lifting',
   liftLead:
@@ -179,7 +181,7 @@ export const roomWords = {
     'is guidance for healthy adults and no more: your own back, your doctor and your local rules come first.',
   lift: (lift: ContainerLift): string => `${kilograms(lift.weightKg)} of ${kilograms(lift.limitKg)} recommended`,
   tooHeavy: 'more than is recommended',
-  better: (shelf: number) => `lighter to lift from shelf ${shelf}`,
+  better: (shelf: number) => `easier to lift from shelf ${shelf}`,
   high: 'high and heavy: lower is safer',
   noneHeavy: 'No container is heavier than is recommended for its shelf.',
   inputs: 'What the limit rests on',
@@ -191,6 +193,7 @@ export const roomWords = {
   hoursOf: { 1: 'up to an hour', 2: 'up to two hours', 8: 'up to eight hours' } as Readonly<Record<number, string>>,
   grip: 'Hold',
   grips: { good: 'good: handles', fair: 'fair: a rim', poor: 'poor: nothing to hold' },
+  howWorkedOut: 'How this was worked out',
   usualShelf: 'shelf height as is usual; measure your furniture',
   multipliers: (lift: ContainerLift): string =>
     `23 kg x ${Object.values(lift.multipliers)
@@ -200,30 +203,31 @@ export const roomWords = {
   careTitle: 'Light and stickiness',
   sun: (container: string, count: number, kinds: string) =>
     `${container} stands in daylight with ${counted(count, 'set')} that it harms: ${kinds}. A darker place keeps them.`,
-  sticky: (set: string, others: string) => `${set} has gone sticky and lies beside ${others}. Give it a holder of its own, apart.`,
+  sticky: (set: string, others: string) => `${set} is sticky and lies beside ${others}. Give it a pocket of its own, apart.`,
   noCare: 'Nothing stands in harmful light, and nothing sticky lies beside others.',
-  isSticky: 'It has gone sticky',
+  isSticky: 'Sticky: keep it from others',
   // Zones
-  zonesTitle: 'Zones and addresses',
-  zonesLead: 'A zone is a group of containers that share one filing rule, a reserve for growth and a limit.',
-  newZone: 'New zone',
+  zonesTitle: 'Corners and addresses',
+  zonesLead: 'A corner of the room: bins, drawers and binders that are filed in one way, with room kept for new sets and a limit.',
+  newZone: 'New corner',
   zoneName: 'Name',
   takes: 'Takes these kinds',
-  takesAll: 'everything that no other zone takes',
-  growth: 'Kept free for growth, in percent',
+  takesAll: 'everything that no other corner takes',
+  growth: 'Room kept for new sets, in percent',
   capField: 'At most so many sets',
   capHint: 'Left empty, there is no limit',
   dies: 'Dies',
   diesOf: { apart: 'in the order of the rule', behind: 'directly behind their stamps' },
   containers: (names: string) => `Containers: ${names}`,
   noContainers: 'No container yet.',
-  endZone: 'End this zone',
-  endZoneInto: (name: string) => `its containers go over to ${name}`,
-  rule: 'Files by',
-  changeRule: 'Change how it files',
+  endZone: 'Close this corner',
+  endZoneInto: (name: string) => `its bins, drawers and binders go over to ${name}`,
+  rule: 'In the order of',
+  changeRule: 'Change the order',
   addressTitle: 'How addresses are written',
-  addressLead: 'For each sort of container. Words in braces are filled in; all else stands as you write it.',
-  tokens: (tokens: string) => `Can be filled in: ${tokens}. {cell:2} writes two figures.`,
+  addressLead: 'Choose what they look like, for each sort of bin, drawer or binder.',
+  patternMore: 'More: written my own way',
+  tokens: (tokens: string) => `Can be filled in: ${tokens}. {cell:2} writes two figures. All else stands as you write it.`,
   pattern: 'Written as',
   usualPattern: 'as is usual',
   sample: (address: string) => `for example ${address}`,

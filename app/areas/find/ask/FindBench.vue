@@ -6,7 +6,8 @@ import { NuxtLink } from '#components'
 import type { Holding } from '#core/catalog'
 import ScaleSlider from '~/areas/find/mat/ScaleSlider.vue'
 import SetMat from '~/areas/find/mat/SetMat.vue'
-import SetSlip from '~/areas/find/slip/SetSlip.vue'
+import SlipBeside from '~/areas/find/slip/SlipBeside.vue'
+import { useSlip } from '~/areas/find/slip/useSlip'
 import { findWords } from '~/areas/find/words'
 import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -15,9 +16,10 @@ import { useFind } from './useFind'
 /** Find: what answers the ask lies on the mat; nothing asked, and everything lies there, by number. */
 const catalogue = useCatalogue()
 const find = useFind()
-const scale = useKept('mat-scale', 1.15)
 const isPhone = useMediaQuery('(max-width: 639px)')
-const openId = shallowRef<string | null>(null)
+/** Pixels to a millimetre, to begin with: on a phone two sets stand side by side. */
+const scale = useKept('mat-scale', isPhone.value ? 0.55 : 1.15)
+const slip = useSlip()
 
 const everything = computed((): readonly Holding[] =>
   [...(catalogue.tables?.holdings.values() ?? [])].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1)),
@@ -52,7 +54,6 @@ const reasons = computed(
       ]),
     ),
 )
-const opened = computed(() => (openId.value ? (catalogue.tables?.holdings.get(openId.value) ?? null) : null))
 /** Asked before the index has read the room: its answer comes in a moment, and not after everything else. */
 const isReading = computed(() => find.ask.trim() !== '' && !find.isReady)
 const headline = computed(() => {
@@ -68,52 +69,39 @@ const note = computed(() => {
   return [absent, mode, answer.mode === 'none' ? findWords.noneHint : ''].filter(Boolean).join(' ')
 })
 
-function close(): void {
-  const id = openId.value
-  openId.value = null
+function focusSet(id: string): void {
   const index = holdings.value.findIndex(holding => holding.id === id)
   requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-index="${index}"]`)?.focus())
 }
 </script>
 
 <template>
-  <div class="p-3 sm:p-5">
+  <div class="px-2 pt-1 pb-3 sm:px-5 sm:pb-5">
     <h1 class="sr-only">{{ findWords.title }}</h1>
     <div v-if="catalogue.tables?.holdings.size === 0" class="mx-auto max-w-xl py-16 text-center">
       <h2 class="text-[1.5rem]">{{ findWords.emptyTitle }}</h2>
       <p class="mt-2 text-quiet">{{ findWords.empty }}</p>
       <NuxtLink to="/take-in" class="button-main mt-6">{{ findWords.emptyButton }}</NuxtLink>
     </div>
-    <template v-else>
-      <p v-if="isReading" class="py-16 text-center text-quiet" role="status">{{ shellWords.loading }}</p>
-      <div v-else class="mb-3 flex flex-wrap items-center justify-between gap-x-6 gap-y-1">
-        <div aria-live="polite">
-          <h2 class="text-[1.25rem] figures" data-headline :data-ask="find.answered">{{ headline }}</h2>
-          <p v-if="note" class="text-quiet">{{ note }}</p>
+    <div v-else class="flex items-start gap-4">
+      <div class="min-w-0 flex-1">
+        <p v-if="isReading" class="py-16 text-center text-quiet" role="status">{{ shellWords.loading }}</p>
+        <div v-else class="mb-1 flex flex-wrap items-center justify-between gap-x-6 gap-y-1">
+          <div aria-live="polite">
+            <h2 class="text-[1.25rem] figures" data-headline :data-ask="find.answered">{{ headline }}</h2>
+            <p v-if="note" class="text-quiet">{{ note }}</p>
+          </div>
+          <ScaleSlider v-model="scale" />
         </div>
-        <ScaleSlider v-model="scale" />
-      </div>
-      <div class="flex items-start gap-4">
         <SetMat
           v-if="holdings.length && !isReading"
-          class="min-w-0 flex-1"
           :holdings="holdings"
           :px-per-mm="scale"
           :reasons="reasons"
-          @open="openId = $event.id"
-        />
-        <SetSlip
-          v-if="opened && !isPhone"
-          :key="opened.id"
-          class="sticky top-0 w-[25rem] shrink-0"
-          :holding="opened"
-          @close="close"
-          @open="openId = $event.id"
+          @open="slip.open($event.id)"
         />
       </div>
-      <div v-if="opened && isPhone" class="fixed inset-0 z-30 overflow-y-auto bg-mist p-3">
-        <SetSlip :key="opened.id" :holding="opened" @close="close" @open="openId = $event.id" />
-      </div>
-    </template>
+      <SlipBeside @closed="focusSet" />
+    </div>
   </div>
 </template>

@@ -6,7 +6,7 @@ import { MM_PER_INCH } from '#core/units'
  * The lines of the mat and its ruled edges, in the unit of the room, drawn between `from` and `to` (pixels from the
  * top). One path each: a repeating background is painted anew, whole, at every answer, and takes three times as long.
  */
-const { pxPerMm, unit, from, to } = defineProps<{ pxPerMm: number; unit: 'in' | 'cm'; from: number; to: number }>()
+const { pxPerMm, unit, width, from, to } = defineProps<{ pxPerMm: number; unit: 'in' | 'cm'; width: number; from: number; to: number }>()
 /** Wider than any screen. */
 const WIDEST_PX = 4000
 const INSET_LEFT = 40
@@ -38,6 +38,9 @@ function marksBetween(fromPx: number, toPx: number): readonly { readonly index: 
     isLong: (first + offset) % labelEvery.value === 0,
   }))
 }
+/** A figure that would be cut by the edge is left out. */
+const FIGURE_PX = 12
+const isWhole = (at: number): boolean => INSET_LEFT + at + FIGURE_PX <= width
 const tick = (isLong: boolean): number => (isLong ? 9 : 5)
 </script>
 
@@ -53,14 +56,20 @@ const tick = (isLong: boolean): number => (isLong ? 9 : 5)
         stroke="var(--ridge-3)"
       />
       <template v-for="{ index, at, isLong } in columns" :key="index">
-        <text v-if="isLong && index > 0" :x="INSET_LEFT + at" y="21" text-anchor="middle" class="fill-quiet figures text-[0.82rem]">
+        <text
+          v-if="isLong && index > 0 && isWhole(at)"
+          :x="INSET_LEFT + at"
+          y="21"
+          text-anchor="middle"
+          class="fill-quiet figures text-[0.83rem]"
+        >
           {{ index }}
         </text>
       </template>
       <template v-for="{ index, at, isLong } in rows" :key="index">
-        <text v-if="isLong && index > 0" x="12" :y="INSET_TOP + at + 4" class="fill-quiet figures text-[0.82rem]">{{ index }}</text>
+        <text v-if="isLong && index > 0" x="12" :y="INSET_TOP + at + 4" class="fill-quiet figures text-[0.83rem]">{{ index }}</text>
       </template>
-      <text x="8" y="20" class="fill-quiet text-[0.82rem] font-semibold">{{ unit }}</text>
+      <text x="8" y="20" class="fill-quiet text-[0.83rem] font-semibold">{{ unit }}</text>
     </svg>
   </div>
 </template>

@@ -31,8 +31,8 @@ async function keep(): Promise<void> {
 <template>
   <div class="flex flex-wrap items-center gap-2">
     <label class="flex min-h-11 items-center gap-2">
-      <span class="hint">{{ findWords.scale }}</span>
-      <input v-model.number="scale" type="range" min="0.5" max="6" step="0.01" class="w-32 accent-(--strong)" />
+      <span class="hint sr-only sm:not-sr-only">{{ findWords.scale }}</span>
+      <input v-model.number="scale" type="range" min="0.5" max="6" step="0.01" class="h-11 w-24 accent-(--strong) sm:w-32" />
     </label>
     <button
       type="button"

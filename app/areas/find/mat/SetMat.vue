@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize, useEventListener } from '@vueuse/core'
+import { useElementSize, useEventListener, useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Holding } from '#core/catalog'
 import { layMat, UNKNOWN_SIZE } from '#core/drawing'
@@ -18,8 +18,10 @@ const { holdings, pxPerMm, reasons } = defineProps<{
 }>()
 const emit = defineEmits<{ open: [holding: Holding] }>()
 
-const CAPTION = 84
-const GAP = 22
+const isPhone = useMediaQuery('(max-width: 639px)')
+/** Below a set on a phone: its number, place and name, no reason. */
+const caption = computed(() => (isPhone.value ? 54 : 84))
+const gap = computed(() => (isPhone.value ? 12 : 22))
 const LEAST_WIDTH = 128
 const THUMB_PX = 170
 const OVERSCAN = 100
@@ -28,6 +30,8 @@ const catalogue = useCatalogue()
 const { codeOf, code, placeOf, addressOf } = useDescribe()
 const mat = useTemplateRef<HTMLElement>('mat')
 const { width } = useElementSize(mat)
+const frame = useTemplateRef<HTMLElement>('frame')
+const { width: frameWidth } = useElementSize(frame, undefined, { box: 'border-box' })
 /** Where the mat lies in the window. Read when something scrolls, never while an answer is being laid out. */
 const top = shallowRef(0)
 const viewport = shallowRef(window.innerHeight)
@@ -42,7 +46,7 @@ useEventListener(() => document.getElementById('sheet'), 'scroll', look, { passi
 const layout = computed(() =>
   layMat(
     holdings.map(({ id, size }) => ({ id, size: size ?? UNKNOWN_SIZE })),
-    { pxPerMm, width: Math.max(width.value, LEAST_WIDTH), gap: GAP, caption: CAPTION, leastWidth: LEAST_WIDTH },
+    { pxPerMm, width: Math.max(width.value, LEAST_WIDTH), gap: gap.value, caption: caption.value, leastWidth: LEAST_WIDTH },
   ),
 )
 /** The part of the mat that is drawn, in pixels from its top. */
@@ -99,8 +103,8 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
 </script>
 
 <template>
-  <div class="relative border border-mat-line bg-mat pt-8 pr-4 pb-4 pl-10">
-    <MatRuler :px-per-mm="pxPerMm" :unit="catalogue.settings.unit" :from="view.from" :to="view.to" />
+  <div ref="frame" class="relative border border-mat-line bg-mat pt-8 pr-2 pb-4 pl-10 sm:pr-4">
+    <MatRuler :px-per-mm="pxPerMm" :unit="catalogue.settings.unit" :width="frameWidth" :from="view.from" :to="view.to" />
     <ul ref="mat" class="relative" :style="{ height: `${layout.height}px` }" :aria-label="findWords.mat">
       <li
         v-for="{ spot, holding, index } in shown"
@@ -129,8 +133,10 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
             <KTicket :code="codeOf(holding)" size="small" />
             <span class="hint truncate figures">{{ addressOf(holding) ?? '' }}</span>
           </span>
-          <span class="line-clamp-2 block text-[0.88rem] leading-tight font-semibold">{{ holding.name }}</span>
-          <span class="hint block truncate leading-tight">
+          <span class="block truncate sm:line-clamp-2 sm:whitespace-normal text-[0.88rem] leading-tight font-semibold">
+            {{ holding.name }}
+          </span>
+          <span class="hint hidden truncate leading-tight sm:block">
             {{ reasons.get(holding.id) ?? (holding.size ? '' : findWords.sizeUnknown) }}
           </span>
         </button>

@@ -91,28 +91,28 @@ async function remove(): Promise<void> {
   emit('close')
 }
 function showPlace(): void {
-  if (placement.value) void router.push({ path: `/storeroom/${placement.value.container.id}`, query: { set: holding.id } })
+  if (placement.value) void router.push({ path: `/storeroom/${placement.value.container.id}`, query: { at: holding.id } })
 }
 </script>
 
 <template>
   <aside
-    class="border border-edge bg-sheet p-4"
+    class="flex min-h-0 flex-col border border-edge bg-sheet p-3"
     :aria-label="slipWords.title(code(holding), holding.name)"
     data-slip
     @keydown.esc.stop="emit('close')"
   >
     <div class="flex items-start justify-between gap-3">
-      <div class="flex flex-wrap items-baseline gap-x-3 gap-y-1">
-        <KTicket :code="codeOf(holding)" size="large" />
-        <h2 class="text-[1.25rem] leading-tight">{{ holding.name }}</h2>
+      <div class="flex flex-1 items-baseline gap-x-3">
+        <KTicket :code="codeOf(holding)" />
+        <h2 class="min-w-0 flex-1 basis-40 text-[1.15rem] leading-tight">{{ holding.name }}</h2>
       </div>
       <button ref="closeButton" type="button" class="head-button -mt-1 -mr-2" :aria-label="slipWords.close" @click="emit('close')">
         <X :size="20" aria-hidden="true" />
       </button>
     </div>
-    <div class="mt-3 flex gap-4">
-      <div class="h-44 w-32 shrink-0 border border-line bg-paper p-1"><KImpression :hash="holding.pictureHash" is-full /></div>
+    <div class="mt-2 flex gap-4">
+      <div class="h-36 w-28 shrink-0 border border-line bg-paper p-1"><KImpression :hash="holding.pictureHash" is-full /></div>
       <div class="min-w-0">
         <p v-if="loan" class="mb-2 font-semibold text-ochre">{{ placeWords.out(loan.to, partialDay(loan.outAt)) }}</p>
         <p class="flex items-center gap-1.5 font-semibold">
@@ -127,36 +127,48 @@ function showPlace(): void {
         <p v-if="placement?.holder.apartBecause" class="mt-1 text-ochre">{{ roomWords.isApart(placement.holder.apartBecause) }}</p>
       </div>
     </div>
-    <dl v-if="placement" class="mt-3 grid grid-cols-2 gap-3">
-      <SlipNeighbour :label="placeWords.front" :placement="near.front" :none="placeWords.firstInRow" @open="emit('open', $event)" />
-      <SlipNeighbour :label="placeWords.behind" :placement="near.behind" :none="placeWords.lastInRow" @open="emit('open', $event)" />
-    </dl>
-    <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 border-t border-line pt-3">
-      <template v-for="[label, text] in facts" :key="label">
-        <dt class="hint">{{ label }}</dt>
-        <dd class="whitespace-pre-line wrap-anywhere">{{ text }}</dd>
-      </template>
-      <template v-for="{ other, text, mark } in goesWith" :key="`${other.id} ${text}`">
-        <dt class="hint">
-          <span v-if="mark" class="mr-1 border border-line px-1 font-bold text-night">{{ mark }}</span>
-          {{ text }}
-        </dt>
-        <dd>
-          <button type="button" class="text-left underline" @click="emit('open', other)">
-            {{ code(other) }} {{ other.name }}, {{ addressOf(other) ?? placeWords.none }}
-          </button>
-        </dd>
-      </template>
-    </dl>
-    <div v-if="holding.questions.length" class="mt-3 border-t border-line pt-3">
-      <h3 class="text-[1rem]">{{ slipWords.questions }}</h3>
-      <ul class="mt-1 list-disc pl-5">
-        <li v-for="question in holding.questions" :key="question.code">
-          {{ slipWords.questionText(slipWords.question[question.code], question.text) }}
-        </li>
-      </ul>
+    <div class="mt-3 min-h-0 flex-1 overflow-y-auto" tabindex="0" :aria-label="slipWords.more" role="region">
+      <dl v-if="placement" class="grid grid-cols-2 gap-3">
+        <SlipNeighbour :label="placeWords.front" :placement="near.front" :none="placeWords.firstInRow" @open="emit('open', $event)" />
+        <SlipNeighbour :label="placeWords.behind" :placement="near.behind" :none="placeWords.lastInRow" @open="emit('open', $event)" />
+      </dl>
+      <dl class="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 border-t border-line pt-3">
+        <template v-for="[label, text] in facts" :key="label">
+          <dt class="hint">{{ label }}</dt>
+          <dd class="whitespace-pre-line wrap-anywhere">{{ text }}</dd>
+        </template>
+        <template v-for="{ other, text, mark } in goesWith" :key="`${other.id} ${text}`">
+          <dt class="hint">
+            <span v-if="mark" class="mr-1 border border-line px-1 font-bold text-night">{{ mark }}</span>
+            {{ text }}
+          </dt>
+          <dd>
+            <button type="button" class="text-left underline" @click="emit('open', other)">
+              {{ code(other) }} {{ other.name }}, {{ addressOf(other) ?? placeWords.none }}
+            </button>
+          </dd>
+        </template>
+      </dl>
+      <div v-if="holding.questions.length" class="mt-3 border-t border-line pt-3">
+        <h3 class="text-[1rem]">{{ slipWords.questions }}</h3>
+        <ul class="mt-1 list-disc pl-5">
+          <li v-for="question in holding.questions" :key="question.code">
+            {{ slipWords.questionText(slipWords.question[question.code], question.text) }}
+          </li>
+        </ul>
+      </div>
+      <div class="mt-3 flex flex-wrap items-center justify-between gap-2 border-t border-line pt-2">
+        <label class="flex min-h-11 items-center gap-2">
+          <input type="checkbox" class="size-5" :checked="holding.isSticky" @change="act.setSticky(holding.id, !holding.isSticky)" />
+          {{ roomWords.isSticky }}
+        </label>
+        <button type="button" class="button text-berry" @click="remove">
+          <Trash2 :size="18" aria-hidden="true" />
+          {{ slipWords.remove }}
+        </button>
+      </div>
     </div>
-    <div class="mt-4 flex flex-wrap gap-2">
+    <div class="mt-3 flex flex-wrap gap-2 border-t border-line pt-3">
       <button v-if="placement" type="button" class="button" @click="showPlace">
         <MapPin :size="18" aria-hidden="true" />
         {{ slipWords.place }}
@@ -168,14 +180,6 @@ function showPlace(): void {
       <button type="button" class="button" @click="router.push({ path: '/take-in', query: { set: holding.id } })">
         <PencilLine :size="18" aria-hidden="true" />
         {{ slipWords.edit }}
-      </button>
-      <label class="flex min-h-11 items-center gap-2">
-        <input type="checkbox" class="size-5" :checked="holding.isSticky" @change="act.setSticky(holding.id, !holding.isSticky)" />
-        {{ roomWords.isSticky }}
-      </label>
-      <button type="button" class="button text-berry" @click="remove">
-        <Trash2 :size="18" aria-hidden="true" />
-        {{ slipWords.remove }}
       </button>
     </div>
   </aside>

@@ -13,7 +13,7 @@ export const slipWords = {
   acquired: 'Came in',
   used: 'Used',
   price: 'Paid',
-  aliases: 'Also written as',
+  aliases: 'Other codes on it',
   goesWith: 'Goes with',
   questions: 'Still to be answered',
   useText: (isUsed: boolean | null, count: number | null) =>
@@ -29,11 +29,12 @@ export const slipWords = {
   piece: (words: string, isMissing: boolean, livesWith: string) =>
     `${words || 'a piece'}${isMissing ? ' (missing)' : livesWith ? ` (lives with ${livesWith})` : ''}`,
   guest: (words: string, from: string) => `${words || 'a piece'} of ${from}`,
+  more: 'More about it',
   edit: 'Change',
-  place: 'Show it in the storeroom',
+  place: 'Show its place',
   propose: 'Give it a place',
-  remove: 'Let it go',
-  removed: (name: string) => `${name} has left the catalogue. Its number stays given. Undo brings it back.`,
+  remove: 'Remove or give away',
+  removed: (name: string) => `${name} is out of the catalogue. Its number stays given. Undo brings it back.`,
   relation: {
     dieForStamp: 'Die for this stamp',
     stampForDie: 'Stamp for this die',

@@ -3,6 +3,7 @@ import { BookOpenText, Download, ExternalLink } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import { INDEX_PART_NAMES, type IndexPartName } from '#core/printing'
 import IndexPreview from './IndexPreview.vue'
+import KPageHead from '~/kit/KPageHead.vue'
 import KProgress from '~/kit/KProgress.vue'
 import { offerFile } from '~/kit/offerFile'
 import { usePrinting } from './usePrinting'
@@ -23,12 +24,11 @@ function toggle(part: IndexPartName): void {
 </script>
 
 <template>
-  <div class="mx-auto flex max-w-5xl flex-col gap-6 p-4 sm:p-6 md:flex-row">
+  <div class="mx-auto flex max-w-5xl flex-col gap-x-6 px-4 pt-2 pb-6 sm:px-6 md:flex-row md:flex-wrap">
+    <KPageHead class="w-full" :title="indexWords.title" :lead="indexWords.lead" />
     <div class="md:w-80 md:shrink-0">
-      <h1 class="text-[1.6rem]">{{ indexWords.title }}</h1>
-      <p class="text-quiet">{{ indexWords.lead }}</p>
       <p v-if="isEmpty" class="mt-6">{{ indexWords.empty }}</p>
-      <form v-else class="mt-5 grid gap-5" @submit.prevent="make(catalogue.settings.paper, chosen)">
+      <form v-else class="mt-1 grid gap-5" @submit.prevent="make(catalogue.settings.paper, chosen)">
         <fieldset>
           <legend class="label">{{ indexWords.partsTitle }}</legend>
           <label v-for="part in INDEX_PART_NAMES" :key="part" class="flex min-h-11 items-center gap-3">
@@ -84,6 +84,6 @@ function toggle(part: IndexPartName): void {
         </div>
       </form>
     </div>
-    <div v-if="!isEmpty" class="min-w-0 flex-1"><IndexPreview :parts="chosen" /></div>
+    <div v-if="!isEmpty" class="mt-4 min-w-0 flex-1"><IndexPreview :parts="chosen" /></div>
   </div>
 </template>

@@ -22,7 +22,7 @@ const title = computed(() => indexWords.parts[INDEX_PART_NAMES.find(part => part
         <span>{{ title }}</span>
         <span class="font-sans font-normal">{{ catalogue.settings.roomName }}</span>
       </p>
-      <ul class="mt-3 grid gap-x-6 sm:grid-cols-2">
+      <ul class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-x-6 sm:grid-cols-2">
         <li v-for="holding in entries" :key="holding.id" class="flex items-center gap-3 border-b border-ridge-1 py-1.5">
           <span class="h-11 w-10 shrink-0"><KImpression :hash="holding.pictureHash" /></span>
           <span class="min-w-0 leading-tight">

@@ -8,7 +8,7 @@ export const indexWords = {
   Letter: 'Letter',
   partsTitle: 'Ways in',
   parts: { byTheme: 'By theme', byNumber: 'By number', byPlace: 'By place' },
-  partHints: { byTheme: 'under every theme a set has', byNumber: 'the register', byPlace: 'container by container, as you walk' },
+  partHints: { byTheme: 'under every theme a set has', byNumber: 'all numbers given', byPlace: 'container by container, as you walk' },
   make: 'Make the index',
   making: (done: number, total: number) => `Page ${done} of ${total}`,
   laying: 'Setting the pages',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { useMoving } from './useMoving'
 import { useDescribe } from '~/data/useDescribe'
 import { storeroomWords } from '~/areas/storeroom/words'
@@ -17,12 +17,11 @@ const name = computed(() => {
   const holding = catalogue.tables?.holdings.get(catalogue.tables.holders.get(ids.value[0] ?? '')?.holdingIds[0] ?? '')
   return holding ? numberAndName(holding) : ''
 })
-async function carryTo(event: Event): Promise<void> {
-  const select = event.target as HTMLSelectElement
-  const containerId = select.value
-  select.value = ''
-  if (!containerId) return
-  const going = ids.value
+/** Chosen, not yet carried: the arrows walk through the list. */
+const to = shallowRef('')
+async function carryThere(): Promise<void> {
+  const [going, containerId] = [ids.value, to.value]
+  to.value = ''
   carry.putDown()
   await setDown(going, { type: 'container', containerId })
 }
@@ -37,10 +36,11 @@ async function carryTo(event: Event): Promise<void> {
     <p class="flex-1 font-semibold">
       {{ carry.isCarrying ? storeroomWords.carrying(ids.length, name) : storeroomWords.selected(ids.length) }}
     </p>
-    <select class="field w-auto" :aria-label="storeroomWords.carryTo" value="" @change="carryTo">
+    <select v-model="to" class="field w-auto" :aria-label="storeroomWords.carryTo">
       <option value="">{{ storeroomWords.carryTo }}</option>
       <option v-for="{ container } in catalogue.containers" :key="container.id" :value="container.id">{{ container.name }}</option>
     </select>
+    <button type="button" class="button" :disabled="to === ''" @click="carryThere">{{ storeroomWords.carryThere }}</button>
     <button type="button" class="button" @click="carry.putDown()">
       {{ carry.isCarrying ? shellWords.cancel : storeroomWords.unselect }}
     </button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, shallowRef, useTemplateRef } from 'vue'
 import type { Cell } from '#core/catalog'
 import { cellsPerPage, type ContainerRow, type Placement } from '#core/room'
 import { storeroomWords } from '~/areas/storeroom/words'
@@ -21,20 +21,45 @@ const pages = computed(() =>
     ).flat(),
   })),
 )
+const emit = defineEmits<{ open: [holdingId: string] }>()
+const at = shallowRef(0)
+const frame = useTemplateRef<HTMLElement>('frame')
+/** One stop for the tab key; arrows walk from cell to cell, Page up and down from page to page. */
+function walk(event: KeyboardEvent): void {
+  const { columns } = grid.value
+  const aPage = cellsPerPage(row.container) * sides.value.length
+  const here = at.value % columns
+  const to = {
+    ArrowRight: at.value + 1,
+    ArrowLeft: at.value - 1,
+    ArrowDown: at.value + columns,
+    ArrowUp: at.value - columns,
+    Home: at.value - here,
+    End: at.value - here + columns - 1,
+    PageDown: at.value + aPage,
+    PageUp: at.value - aPage,
+  }[event.key]
+  if (to === undefined) return
+  event.preventDefault()
+  frame.value?.querySelectorAll<HTMLElement>('[data-cell]')[to]?.focus()
+}
 </script>
 
 <template>
-  <div class="grid gap-6 lg:grid-cols-2">
-    <section v-for="{ page, cells } in pages" :key="page" class="border border-edge p-3">
+  <div ref="frame" class="grid content-start gap-6 lg:grid-cols-2" @keydown="walk">
+    <section v-for="({ page, cells }, ofPage) in pages" :key="page" class="border border-edge p-3">
       <h3 class="mb-2 text-[1rem]">{{ storeroomWords.page(page) }}</h3>
       <div class="grid gap-2" :style="{ gridTemplateColumns: `repeat(${grid.columns}, minmax(0, 1fr))` }">
         <PageCell
-          v-for="cell in cells"
+          v-for="(cell, index) in cells"
           :key="keyOf(cell)"
           :container="row.container"
           :cell="cell"
           :placement="taken.get(keyOf(cell)) ?? null"
           :focus-id="focusId"
+          :is-stop="ofPage * cells.length + index === at"
+          @focus="at = ofPage * cells.length + index"
+          @open="emit('open', $event)"
         />
       </div>
     </section>

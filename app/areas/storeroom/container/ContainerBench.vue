@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import { ArrowLeft, Plus, SlidersHorizontal } from 'lucide-vue-next'
+import { ChevronLeft, Plus, SlidersHorizontal } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
 import { NuxtLink } from '#components'
-import type { Section } from '#core/catalog'
+import { FILING_KEYS, type Section } from '#core/catalog'
 import { outOfOrder } from '#core/refiling'
 import ContainerActions from './ContainerActions.vue'
 import CarryBar from './CarryBar.vue'
 import CellPages from './CellPages.vue'
 import LaneRows from './LaneRows.vue'
+import SlipBeside from '~/areas/find/slip/SlipBeside.vue'
+import { useSlip } from '~/areas/find/slip/useSlip'
+import OrderedList from '~/areas/storeroom/orders/OrderedList.vue'
 import OrderViews from '~/areas/storeroom/orders/OrderViews.vue'
 import RuleDialog from '~/areas/storeroom/zones/RuleDialog.vue'
 import TabDialog from './TabDialog.vue'
@@ -28,7 +31,7 @@ const { lookUp, lengthText } = useDescribe()
 const row = computed(() => catalogue.room.rows.get(String(route.params.container)))
 const zone = computed(() => catalogue.tables?.zones.get(row.value?.container.zoneId ?? ''))
 const fill = computed(() => fills.value.get(row.value?.container.id ?? ''))
-const focusId = computed(() => (typeof route.query.set === 'string' ? route.query.set : null))
+const focusId = computed(() => (typeof route.query.at === 'string' ? route.query.at : null))
 const { zones: outlooks } = useOutlook()
 const outlook = computed(() =>
   row.value?.container.cells
@@ -40,6 +43,8 @@ const misplaced = computed(() =>
 )
 /** Another order to look at it in; empty: as it stands. */
 const view = shallowRef('')
+const by = computed(() => FILING_KEYS.find(each => each === view.value) ?? null)
+const slip = useSlip()
 const isRuleOpen = shallowRef(false)
 const tab = shallowRef<{ lane: number; section: Section | null } | null>(null)
 const keys = computed(() => (zone.value ? placeWords.rule(zone.value.filingRule) : ''))
@@ -47,38 +52,47 @@ const keys = computed(() => (zone.value ? placeWords.rule(zone.value.filingRule)
 const inShort = computed(() => {
   const { container, placements } = row.value ?? { container: null, placements: [] }
   if (!container) return ''
-  const facts = [
-    storeroomWords.sets(placements.length),
-    ...(fill.value ? [storeroomWords.full(Math.round(fill.value.share * 100), fill.value.isMeasured)] : []),
-    ...(container.cells ? [] : [lengthText(container.lengthMm)]),
-  ]
-  return `${containerWay(lookUp('fixtures', container.fixtureId), container)}. ${facts.join(', ')}${outlook.value ? ':' : ''}`
+  const facts = [storeroomWords.sets(placements.length), ...(fill.value ? [storeroomWords.full(Math.round(fill.value.share * 100))] : [])]
+  return `${containerWay(lookUp('fixtures', container.fixtureId), container, false)}. ${facts.join(', ')}${outlook.value ? ',' : '.'}`
 })
+function focusSet(id: string): void {
+  const { holder } = catalogue.room.placements.get(id) ?? {}
+  requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-id="${holder?.id}"], [data-cell][data-set="${id}"]`)?.focus())
+}
 </script>
 
 <template>
-  <div class="mx-auto max-w-5xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline">
-      <ArrowLeft :size="18" aria-hidden="true" />
-      {{ storeroomWords.title }}
-    </NuxtLink>
-    <p v-if="!row" class="py-10">{{ storeroomWords.pick }}</p>
-    <template v-else>
-      <h1 class="text-[1.6rem]">{{ row.container.name }}</h1>
-      <p class="text-quiet figures">
-        {{ inShort }}
-        <template v-if="outlook">
-          <span :class="outlook.state === 'over' ? 'font-semibold text-berry' : outlook.state === 'room' ? '' : 'text-ochre'" data-outlook>
-            {{ roomWords.outlook(outlook, lengthText) }}, {{ roomWords.lastsFor(outlook) }}
-          </span>
-        </template>
-      </p>
-      <p v-if="zone && !row.container.isTable" class="text-quiet">
-        {{ storeroomWords.zone(zone.name, keys) }}.
-        <span class="figures" data-out-of-order>{{ roomWords.outOfOrder(misplaced) }}</span>
-      </p>
-      <div class="mt-3 flex flex-wrap gap-2">
-        <template v-if="!row.container.isTable">
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <p v-if="!row" class="py-10">
+      {{ storeroomWords.pick }}
+      <NuxtLink to="/storeroom" class="underline">{{ storeroomWords.title }}</NuxtLink>
+    </p>
+    <div v-else class="flex items-start gap-4">
+      <div class="min-w-0 flex-1">
+        <header class="flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1">
+          <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1 text-quiet hover:underline">
+            <ChevronLeft :size="18" aria-hidden="true" />
+            {{ storeroomWords.title }}
+          </NuxtLink>
+          <h1 class="text-[1.35rem] leading-tight">{{ row.container.name }}</h1>
+          <p class="hint min-w-0 flex-1 basis-60 leading-tight figures">
+            {{ inShort }}
+            <template v-if="outlook">
+              <span
+                :class="outlook.state === 'over' ? 'font-semibold text-berry' : outlook.state === 'room' ? '' : 'text-ochre'"
+                data-outlook
+              >
+                {{ roomWords.outlook(outlook, lengthText) }}, {{ roomWords.lastsFor(outlook) }}.
+              </span>
+            </template>
+            <span v-if="zone && !row.container.isTable" class="hidden sm:block">
+              {{ storeroomWords.zone(zone.name, keys) }}.
+              <span class="figures" data-out-of-order>{{ roomWords.outOfOrder(misplaced) }}</span>
+            </span>
+          </p>
+          <OrderViews v-if="zone && row.placements.length > 1" v-model="view" class="hidden sm:flex" />
+        </header>
+        <div v-if="!row.container.isTable" class="mt-1 flex gap-2 overflow-x-auto whitespace-nowrap">
           <button v-if="zone" type="button" class="button px-3" @click="isRuleOpen = true">
             <SlidersHorizontal :size="18" aria-hidden="true" />
             {{ storeroomWords.changeRule }}
@@ -88,24 +102,34 @@ const inShort = computed(() => {
             {{ storeroomWords.addTab }}
           </button>
           <ContainerActions :row="row" />
-        </template>
+        </div>
+        <div class="mt-1">
+          <template v-if="by">
+            <p class="hint">{{ roomWords.viewHint }}</p>
+            <OrderedList :rows="[row]" :by="by" />
+          </template>
+          <CarryBar />
+          <CellPages v-if="view === '' && row.container.cells" :key="row.container.id" :row="row" :focus-id="focusId" @open="slip.open" />
+          <section
+            v-for="(entries, index) in view !== '' || row.container.cells ? [] : row.lanes"
+            :key="`${row.container.id}/${index}`"
+            class="mb-6"
+            :data-entries="entries.length"
+          >
+            <h2 v-if="row.container.lanes > 1" class="text-[1rem] leading-tight">{{ laneName(index + 1, row.container.lanes) }}</h2>
+            <LaneRows
+              :row="row"
+              :lane="index + 1"
+              :focus-id="focusId"
+              @edit-tab="tab = { lane: index + 1, section: $event }"
+              @open="slip.open"
+            />
+          </section>
+        </div>
+        <RuleDialog v-if="zone" :zone="zone" :open="isRuleOpen" @close="isRuleOpen = false" />
+        <TabDialog :row="row" :lane="tab?.lane ?? 1" :section="tab?.section ?? null" :open="tab !== null" @close="tab = null" />
       </div>
-      <div class="mt-3">
-        <OrderViews v-if="zone && row.placements.length > 1" v-model="view" class="mb-2" :rows="[row]" />
-        <CarryBar />
-        <CellPages v-if="view === '' && row.container.cells" :key="row.container.id" :row="row" :focus-id="focusId" />
-        <section
-          v-for="(entries, index) in view !== '' || row.container.cells ? [] : row.lanes"
-          :key="`${row.container.id}/${index}`"
-          class="mb-6"
-          :data-entries="entries.length"
-        >
-          <h2 v-if="row.container.lanes > 1" class="mb-1 text-[1.05rem]">{{ laneName(index + 1, row.container.lanes) }}</h2>
-          <LaneRows :row="row" :lane="index + 1" :focus-id="focusId" @edit-tab="tab = { lane: index + 1, section: $event }" />
-        </section>
-      </div>
-      <RuleDialog v-if="zone" :zone="zone" :open="isRuleOpen" @close="isRuleOpen = false" />
-      <TabDialog :row="row" :lane="tab?.lane ?? 1" :section="tab?.section ?? null" :open="tab !== null" @close="tab = null" />
-    </template>
+      <SlipBeside @closed="focusSet" />
+    </div>
   </div>
 </template>

@@ -13,7 +13,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 
 /** One holder in a row: what stands there, at which address. Dropping on it sets down behind it. */
 const { placement } = defineProps<{ placement: Placement; isHit: boolean; isFocus: boolean; isDropMark: boolean }>()
-const emit = defineEmits<{ focus: []; apart: [] }>()
+const emit = defineEmits<{ focus: []; apart: []; marked: []; press: [isShift: boolean] }>()
 const catalogue = useCatalogue()
 const carry = useCarry()
 const { address, codeOf, lookUp, numberAndName } = useDescribe()
@@ -27,6 +27,16 @@ const isOver = useHolderDrop(row, () => ({
 }))
 const holdings = computed(() => placement.holder.holdingIds.flatMap(id => catalogue.tables?.holdings.get(id) ?? []))
 const first = computed(() => holdings.value[0])
+function pressed(event: MouseEvent): void {
+  if (!(event.target as HTMLElement).closest('input, button')) emit('press', event.shiftKey)
+}
+function mark(event: MouseEvent): void {
+  if (event.shiftKey) emit('press', true)
+  else {
+    carry.toggle(placement.holder.id)
+    emit('marked')
+  }
+}
 const isLifted = computed(() => isCarried.value || carry.carried.includes(placement.holder.id))
 </script>
 
@@ -36,11 +46,12 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
     data-holder
     :data-id="placement.holder.id"
     role="row"
-    class="relative flex h-16 items-center gap-3 border-b border-line pr-2 pl-1"
+    class="relative flex h-16 cursor-pointer items-center gap-3 border-b border-line pr-2 pl-1"
     :tabindex="isFocus ? 0 : -1"
     :class="[isHit ? 'bg-wash shadow-[inset_4px_0_0_var(--ember)]' : '', isLifted ? 'opacity-45' : '']"
     :aria-selected="carry.marked.has(placement.holder.id)"
-    @focus="emit('focus')"
+    @focusin="emit('focus')"
+    @click="pressed"
   >
     <span v-if="isOver || isDropMark" class="absolute inset-x-0 -bottom-[2px] z-10 h-[3px] bg-ember" />
     <span role="gridcell" class="flex items-center">
@@ -50,23 +61,23 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
         class="h-5 w-5 accent-(--strong)"
         :checked="carry.marked.has(placement.holder.id)"
         :aria-label="storeroomWords.select(first?.name ?? '')"
-        @change="carry.toggle(placement.holder.id)"
+        @click="mark"
       />
     </span>
-    <GripVertical :size="18" class="shrink-0 cursor-grab text-ridge-3" aria-hidden="true" />
-    <span role="gridcell" class="w-8 shrink-0 text-right text-[0.88rem] text-quiet figures">
+    <GripVertical :size="18" class="hidden shrink-0 cursor-grab text-ridge-3 sm:block" aria-hidden="true" />
+    <span role="gridcell" class="hidden w-8 shrink-0 text-right text-[0.88rem] text-quiet figures sm:block">
       {{ storeroomWords.position(placement.position) }}
     </span>
     <span v-if="first" class="h-13 w-11 shrink-0"><KImpression :hash="first.pictureHash" /></span>
     <span role="gridcell" class="min-w-0 flex-1">
-      <span v-for="holding in holdings" :key="holding.id" class="flex items-baseline gap-2 whitespace-nowrap">
+      <span v-for="holding in holdings" :key="holding.id" class="flex flex-wrap items-baseline gap-x-2 sm:flex-nowrap sm:whitespace-nowrap">
         <KTicket :code="codeOf(holding)" size="small" />
-        <span class="truncate font-semibold">{{ holding.name }}</span>
+        <span class="line-clamp-1 w-full font-semibold sm:w-auto">{{ holding.name }}</span>
       </span>
       <span v-if="placement.holder.apartBecause" class="block truncate text-[0.88rem] text-ochre">
         {{ roomWords.isApart(placement.holder.apartBecause) }}
       </span>
-      <span v-else-if="first" class="hint block truncate">
+      <span v-else-if="first" class="hint hidden truncate sm:block">
         {{ [lookUp('brands', first.brandId)?.name, lookUp('themes', first.themeIds[0])?.name].filter(Boolean).join(', ') }}
       </span>
     </span>

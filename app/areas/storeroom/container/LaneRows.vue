@@ -12,11 +12,11 @@ import HolderRow from './HolderRow.vue'
 import TabRow from './TabRow.vue'
 
 /**
- * A lane front to back: dividers and holders. Arrows walk, Space marks, m picks up, arrows then choose the gap, Enter
- * sets down. Only the rows in view are drawn, so a lane of thousands scrolls as lightly as one of ten.
+ * A lane front to back: dividers and holders. Arrows walk, Enter opens the slip, Space marks, Shift marks a run, m picks up, arrows
+ * then choose the gap, Enter sets down. Only the rows in view are drawn, so a lane of thousands scrolls as lightly as one of ten.
  */
 const { row, lane, focusId = null } = defineProps<{ row: ContainerRow; lane: number; focusId?: string | null }>()
-const emit = defineEmits<{ editTab: [section: Section] }>()
+const emit = defineEmits<{ editTab: [section: Section]; open: [holdingId: string] }>()
 const TAB_HEIGHT = 44
 const ROW_HEIGHT = 64
 /** The holder that is being kept apart, or is filed by the rule again. */
@@ -65,21 +65,78 @@ function nextHolder(from: number, step: 1 | -1): number {
     if (entries.value[index]?.type === 'holder') return index
   return from
 }
+/** The holders from where the last mark was made to here, both with. */
+const anchor = shallowRef(0)
+function markTo(index: number): void {
+  const [from, to] = [Math.min(anchor.value, index), Math.max(anchor.value, index)]
+  carry.markAll(entries.value.slice(from, to + 1).flatMap(entry => (entry.type === 'holder' ? [entry.placement.holder.id] : [])))
+}
+/** Where a key leads to in the row of holders. */
+function goal(key: string): number | null {
+  const last = entries.value.length
+  const page = Math.max(1, Math.floor((document.getElementById('sheet')?.clientHeight ?? 0) / ROW_HEIGHT) - 2)
+  const nearest = (index: number, step: 1 | -1): number => nextHolder(Math.min(last, Math.max(-1, index)) - step, step)
+  switch (key) {
+    case 'ArrowDown':
+      return nextHolder(at.value, 1)
+    case 'ArrowUp':
+      return nextHolder(at.value, -1)
+    case 'Home':
+      return nearest(0, 1)
+    case 'End':
+      return nearest(last - 1, -1)
+    case 'PageDown':
+      return nearest(Math.min(last - 1, at.value + page), -1)
+    case 'PageUp':
+      return nearest(Math.max(0, at.value - page), 1)
+    default:
+      return null
+  }
+}
+/** Left and right walk through what can be done with one holder: its mark, its pin. */
+function aside(event: KeyboardEvent, step: 1 | -1): void {
+  const row = (event.target as HTMLElement).closest<HTMLElement>('[data-holder]')
+  if (!row) return
+  const stops = [row, ...row.querySelectorAll<HTMLElement>('input, button')]
+  stops[stops.indexOf(event.target as HTMLElement) + step]?.focus()
+}
 async function keyed(event: KeyboardEvent): Promise<void> {
   const step = { ArrowDown: 1, ArrowUp: -1 }[event.key] as 1 | -1 | undefined
-  const id = idAt(at.value)
   if (gap.value !== null && carry.isCarrying) return carryKey(event, step)
-  if (step) {
+  const entry = entries.value[at.value]
+  const to = goal(event.key)
+  if (to !== null) {
     event.preventDefault()
-    await focusAt(nextHolder(at.value, step))
-  } else if (event.key === 'm' && id && entries.value[at.value]?.type === 'holder') {
-    event.preventDefault()
-    carry.pickUp(id)
-    gap.value = at.value - 1
-  } else if (event.key === ' ' && id && event.target instanceof HTMLElement && event.target.matches('[data-holder]')) {
-    event.preventDefault()
-    carry.toggle(id)
+    if (event.shiftKey) markTo(to)
+    else anchor.value = to
+    return focusAt(to)
   }
+  if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+    event.preventDefault()
+    return aside(event, event.key === 'ArrowRight' ? 1 : -1)
+  }
+  if (entry?.type !== 'holder' || !(event.target instanceof HTMLElement) || !event.target.matches('[data-holder]')) return
+  const { id, holdingIds } = entry.placement.holder
+  const act = {
+    m: () => {
+      carry.pickUp(id)
+      gap.value = at.value - 1
+    },
+    ' ': () => {
+      anchor.value = at.value
+      carry.toggle(id)
+    },
+    Enter: () => emit('open', holdingIds[0] ?? ''),
+  }[event.key]
+  if (!act) return
+  event.preventDefault()
+  act()
+}
+function press(index: number, isShift: boolean): void {
+  const entry = entries.value[index]
+  at.value = index
+  if (isShift) markTo(index)
+  else if (entry?.type === 'holder') emit('open', entry.placement.holder.holdingIds[0] ?? '')
 }
 async function carryKey(event: KeyboardEvent, step: 1 | -1 | undefined): Promise<void> {
   if (step) {
@@ -156,6 +213,8 @@ watch(
             :is-focus="item.index === at"
             :is-drop-mark="gap === item.index"
             @focus="at = item.index"
+            @press="press(item.index, $event)"
+            @marked="anchor = item.index"
             @apart="apart = entry.placement.holder"
           />
         </template>

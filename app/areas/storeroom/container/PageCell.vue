@@ -17,7 +17,9 @@ const { container, cell, placement, focusId } = defineProps<{
   cell: Cell
   placement: Placement | null
   focusId: string | null
+  /** Where the tab key stops. */ isStop: boolean
 }>()
+const emit = defineEmits<{ open: [holdingId: string]; focus: [] }>()
 const catalogue = useCatalogue()
 const carry = useCarry()
 const find = useFind()
@@ -37,7 +39,7 @@ async function press(): Promise<void> {
     const ids = carry.carried
     carry.putDown()
     await setDown(ids, { type: 'cell', containerId: container.id, cell })
-  }
+  } else if (holding.value && !carry.isCarrying) emit('open', holding.value.id)
 }
 function keyed(event: KeyboardEvent): void {
   if (event.key === 'm' && placement) {
@@ -56,6 +58,7 @@ function keyed(event: KeyboardEvent): void {
     type="button"
     :data-cell="`${cell.page}/${cell.cell}/${cell.side}`"
     :data-address="address"
+    :data-set="holding?.id"
     class="flex min-h-28 min-w-0 flex-col border p-1.5 text-left"
     :aria-label="holding ? `${address} ${holding.number} ${holding.name}` : storeroomWords.freeCell(address)"
     :class="[
@@ -64,6 +67,8 @@ function keyed(event: KeyboardEvent): void {
       isCarried || (placement && carry.carried.includes(placement.holder.id)) ? 'opacity-45' : '',
       holding && find.hits.has(holding.id) ? 'shadow-[inset_0_3px_0_var(--ember)]' : '',
     ]"
+    :tabindex="isStop ? 0 : -1"
+    @focus="emit('focus')"
     @click="press"
     @keydown="keyed"
   >

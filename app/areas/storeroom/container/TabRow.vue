@@ -16,6 +16,7 @@ const isOver = useHolderDrop(row, () => ({ type: 'row', containerId: section.con
   <div
     ref="row"
     role="row"
+    data-tab
     class="relative flex h-11 items-end border-b-2"
     :style="{ borderColor: `var(--tab-${section.colour})`, paddingLeft: `${stagger * 26}%` }"
   >

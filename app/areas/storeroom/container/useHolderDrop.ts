@@ -1,6 +1,7 @@
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
 import { onScopeDispose, type ShallowRef, shallowRef, watch } from 'vue'
 import type { Cell } from '#core/catalog'
+import { useCarry } from './useCarry'
 import { useMoving } from './useMoving'
 
 /** What a holder can be dropped on: behind something in a row, on a free cell, or on a whole container. */
@@ -14,15 +15,16 @@ type ElementRef = Readonly<ShallowRef<Element | null>>
 /** Lets an element be carried by mouse or finger. The data are the ids of the holders that go along. */
 export function useHolderDrag(element: ElementRef, holderIds: () => readonly string[]) {
   const isCarried = shallowRef(false)
+  const carry = useCarry()
   bind(element, found =>
     draggable({
       element: found as HTMLElement,
       getInitialData: () => ({ holderIds: holderIds() }),
       onDragStart: () => {
-        isCarried.value = true
+        isCarried.value = carry.isDragged = true
       },
       onDrop: () => {
-        isCarried.value = false
+        isCarried.value = carry.isDragged = false
       },
     }),
   )

@@ -20,18 +20,18 @@ function go(): void {
   const [first] = found
   const isOnePlace = new Set(found.map(place => place.container.id)).size === 1
   problem.value = !first ? roomWords.noAddress(asked) : isOnePlace ? '' : roomWords.severalAddress(asked, found.length)
-  if (first && isOnePlace) void router.push({ path: `/storeroom/${first.container.id}`, query: { set: first.holder.holdingIds[0] } })
+  if (first && isOnePlace) void router.push({ path: `/storeroom/${first.container.id}`, query: { at: first.holder.holdingIds[0] } })
 }
 </script>
 
 <template>
-  <form class="flex flex-wrap items-start gap-2" @submit.prevent="go">
-    <div>
+  <form class="flex w-full items-start gap-2 sm:w-auto" @submit.prevent="go">
+    <div class="min-w-0 flex-1">
       <label class="sr-only" for="ask-address">{{ roomWords.askAddress }}</label>
       <input
         id="ask-address"
         v-model="text"
-        class="field figures w-60"
+        class="field figures w-full sm:w-60"
         maxlength="60"
         autocomplete="off"
         :placeholder="`${roomWords.askAddress} ...`"
@@ -40,7 +40,7 @@ function go(): void {
       />
       <p v-if="problem" class="mt-1 text-[0.88rem] font-semibold text-berry" role="alert">{{ problem }}</p>
     </div>
-    <button type="submit" class="button">
+    <button type="submit" class="button shrink-0 px-3">
       <MapPin :size="18" aria-hidden="true" />
       {{ roomWords.goAddress }}
     </button>

@@ -18,8 +18,19 @@ const fills = useFills()
 const PX_PER_MM = 0.36
 /** A front narrower than this carries its name upright, as a spine does. */
 const UPRIGHT_BELOW_PX = 60
-/** Low fronts have room for one line. */
-const ONE_LINE_BELOW_PX = 40
+const [LINE_PX, LETTER_PX, EDGE_PX] = [19, 8.2, 16]
+/** What a front has room for: its name, or else its letters for the label; then how many sets, and how full. Nothing is cut. */
+function writtenOn(name: string, code: string, widthPx: number, heightPx: number) {
+  const isUpright = widthPx < UPRIGHT_BELOW_PX
+  const [along, across] = isUpright ? [heightPx, widthPx] : [widthPx, heightPx]
+  const lines = Math.floor(across / LINE_PX)
+  const lettersALine = Math.max(1, Math.floor((along - EDGE_PX) / LETTER_PX))
+  const longest = Math.max(...name.split(' ').map(word => word.length))
+  const linesOfName = name.length <= lettersALine ? 1 : longest <= lettersALine ? Math.ceil(name.length / lettersALine) + 1 : Infinity
+  const isNamed = isUpright ? name.length <= lettersALine : linesOfName <= lines
+  const left = isUpright ? 0 : lines - (isNamed ? linesOfName : 1)
+  return { isUpright, text: isNamed ? name : code, lines: left }
+}
 
 const px = (mm: number): string => `${mm * PX_PER_MM}px`
 const percent = (id: string): number => Math.round((fills.value.get(id)?.share ?? 0) * 100)
@@ -45,8 +56,7 @@ const fixtures = computed(() =>
                   ...front,
                   row,
                   percent: percent(front.id),
-                  isUpright: front.widthMm * PX_PER_MM < UPRIGHT_BELOW_PX,
-                  isLow: front.heightMm * PX_PER_MM < ONE_LINE_BELOW_PX,
+                  ...writtenOn(row.container.name, row.container.code, front.widthMm * PX_PER_MM, front.heightMm * PX_PER_MM),
                 },
               ]
             : []
@@ -81,14 +91,15 @@ const fixtures = computed(() =>
               heightMm: height,
               percent: full,
               isUpright,
-              isLow,
+              text,
+              lines,
             } in fronts"
             :key="container.id"
             :to="`/storeroom/${container.id}`"
             :title="container.name"
             class="group absolute overflow-hidden border border-edge bg-sheet leading-tight hover:z-10 hover:outline-2 hover:outline-edge"
             :style="{ left: px(xMm), bottom: px(bottomMm), width: px(width), height: px(height) }"
-            :aria-label="`${container.name}: ${storeroomWords.sets(placements.length)}, ${storeroomWords.full(full, true)}`"
+            :aria-label="`${container.name}: ${storeroomWords.sets(placements.length)}, ${storeroomWords.full(full)}`"
           >
             <span class="absolute inset-y-0 right-0 w-1.5 border-l border-edge bg-sheet" aria-hidden="true">
               <span
@@ -99,19 +110,13 @@ const fixtures = computed(() =>
             </span>
             <span
               class="absolute inset-y-0 right-1.5 left-0 overflow-hidden px-1 py-0.5 text-[0.85rem] text-night"
-              :class="isUpright ? 'flex items-center px-0 [writing-mode:vertical-rl]' : isLow ? 'flex items-baseline gap-1.5' : ''"
+              :class="isUpright ? 'flex items-center px-0 [writing-mode:vertical-rl]' : ''"
             >
-              <span class="font-title font-semibold" :class="isUpright || isLow ? 'whitespace-nowrap' : 'line-clamp-2'">
-                {{ container.name }}
+              <span class="block font-title font-semibold" :class="isUpright ? 'whitespace-nowrap' : ''">{{ text }}</span>
+              <span v-if="lines > 0" class="block whitespace-nowrap figures" :class="full > 100 ? 'font-semibold text-berry' : ''">
+                {{ full }} %
               </span>
-              <span
-                v-if="!isUpright"
-                class="flex flex-wrap gap-x-1.5 whitespace-nowrap figures"
-                :class="full > 100 ? 'font-semibold text-berry' : ''"
-              >
-                <span v-if="!isLow">{{ storeroomWords.sets(placements.length) }}</span>
-                <span>{{ full }} %</span>
-              </span>
+              <span v-if="lines > 1" class="block whitespace-nowrap figures">{{ storeroomWords.sets(placements.length) }}</span>
             </span>
             <span
               v-if="find.pins.get(container.id)"

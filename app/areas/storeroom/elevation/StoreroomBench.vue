@@ -32,12 +32,9 @@ function open(containerId: string): void {
 </script>
 
 <template>
-  <div class="p-4 sm:p-6">
-    <div class="flex flex-wrap items-center justify-between gap-3">
-      <div>
-        <h1 class="text-[1.6rem]">{{ storeroomWords.title }}</h1>
-        <p class="text-quiet">{{ storeroomWords.lead }}</p>
-      </div>
+  <div class="px-4 pt-2 pb-6 sm:px-6">
+    <StoreroomNav :title="storeroomWords.title" />
+    <div class="mt-2 flex flex-wrap items-center justify-between gap-3">
       <AddressAsk />
       <div class="flex flex-wrap gap-2">
         <NuxtLink v-if="catalogue.placeless.length" to="/take-in/placeless" class="button text-ochre">
@@ -54,7 +51,6 @@ function open(containerId: string): void {
         </button>
       </div>
     </div>
-    <StoreroomNav class="mt-3" />
     <NuxtLink
       v-if="refiling"
       to="/storeroom/refile"
@@ -63,7 +59,7 @@ function open(containerId: string): void {
       <Shuffle :size="18" aria-hidden="true" />
       {{ refileWords.open }}: {{ refiling.name }}. {{ refileWords.progress(refiling.stepsDone, refiling.liftsDone) }}
     </NuxtLink>
-    <RoomElevation class="mt-6" @furniture="furnish" />
+    <RoomElevation class="mt-4" @furniture="furnish" />
     <FixtureDialog :fixture="fixture" :open="isFurnishing" @close="isFurnishing = false" />
     <ContainerDialog :open="isAdding" @close="isAdding = false" @added="open" />
   </div>

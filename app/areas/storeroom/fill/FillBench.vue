@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ArrowLeft, X } from 'lucide-vue-next'
+import { X } from 'lucide-vue-next'
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import { GRIPS } from '#core/catalog'
@@ -10,6 +10,7 @@ import { useDescribe } from '~/data/useDescribe'
 import { useOutlook } from './useOutlook'
 import { act } from '~/data/act'
 import { holderWords } from '~/areas/storeroom/holders/words'
+import { takeInWords } from '~/areas/takeIn/words'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { laneName } from '~/data/words'
@@ -39,7 +40,7 @@ const thicknesses = computed(() => {
       const usual = usualThickness(kind)
       return {
         key,
-        name: `${kind?.name ?? '?'}, ${holderWords.types[holder].toLowerCase()}`,
+        name: `${kind?.name ?? takeInWords.kindUnsaid}, ${holderWords.types[holder].toLowerCase()}`,
         isLearnt: learnt?.isLearnt ?? false,
         text: !learnt
           ? roomWords.usual(usual)
@@ -82,14 +83,8 @@ const HOURS = [1, 2, 8] as const
 </script>
 
 <template>
-  <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline">
-      <ArrowLeft :size="18" aria-hidden="true" />
-      {{ storeroomWords.title }}
-    </NuxtLink>
-    <h1 class="text-[1.6rem]">{{ roomWords.fillTitle }}</h1>
-    <p class="text-quiet">{{ roomWords.fillLead }}</p>
-    <StoreroomNav class="mt-2" />
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <StoreroomNav :title="roomWords.fillTitle" :lead="roomWords.fillLead" />
     <section
       v-for="{ zone, outlook, cap, containers } in zones"
       :key="zone.id"
@@ -131,7 +126,7 @@ const HOURS = [1, 2, 8] as const
           </span>
           <span class="col-span-2 text-[0.94rem] figures sm:col-span-1">
             <span class="font-semibold">
-              {{ storeroomWords.full(Math.round(each.share * 100), true) }}{{ each.row.container.cells ? '' : ': ' }}
+              {{ storeroomWords.full(Math.round(each.share * 100)) }}{{ each.row.container.cells ? '' : ': ' }}
             </span>
             <template v-if="!each.row.container.cells">
               <span :class="each.outlook.state === 'over' ? 'text-berry' : each.outlook.state === 'room' ? '' : 'text-ochre'">
@@ -188,9 +183,12 @@ const HOURS = [1, 2, 8] as const
               {{ lift.betterShelf ? `${roomWords.tooHeavy}; ${roomWords.better(lift.betterShelf)}` : roomWords.tooHeavy }}
             </span>
             <span v-else-if="isHigh" class="block text-ochre">{{ roomWords.high }}</span>
-            <span class="hint block">
-              {{ isShelfMeasured ? roomWords.multipliers(lift) : `${roomWords.multipliers(lift)}; ${roomWords.usualShelf}` }}
-            </span>
+            <details>
+              <summary class="hint min-h-11 content-center">{{ roomWords.howWorkedOut }}</summary>
+              <span class="hint block">
+                {{ isShelfMeasured ? roomWords.multipliers(lift) : `${roomWords.multipliers(lift)}; ${roomWords.usualShelf}` }}
+              </span>
+            </details>
           </li>
         </ul>
         <h3 class="mt-4 font-semibold">{{ roomWords.inputs }}</h3>

@@ -42,25 +42,23 @@ function kept(): void {
 async function begin(): Promise<void> {
   notices.tell(holderWords.begun(await act.addStartHolders()))
 }
+import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 </script>
 
 <template>
-  <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <div class="flex flex-wrap items-end justify-between gap-4">
-      <div>
-        <h1 class="text-[1.6rem]">{{ holderWords.title }}</h1>
-        <p class="text-quiet">{{ holderWords.lead }}</p>
-      </div>
-      <div class="flex flex-wrap gap-2">
-        <button type="button" class="button" @click="begin">{{ holderWords.begin }}</button>
-        <button type="button" class="button-main" @click="make">
-          <Plus :size="18" aria-hidden="true" />
-          {{ holderWords.make }}
-        </button>
-      </div>
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <StoreroomNav :title="holderWords.title" />
+    <div class="mt-1 flex flex-wrap gap-2">
+      <button type="button" class="button-main" @click="make">
+        <Plus :size="18" aria-hidden="true" />
+        {{ holderWords.make }}
+      </button>
+      <button type="button" class="button" :class="{ 'hidden sm:inline-flex': types.length > 0 }" @click="begin">
+        {{ holderWords.begin }}
+      </button>
     </div>
     <p v-if="!opened" class="py-8 text-quiet">{{ holderWords.empty }}</p>
-    <div class="mt-5 grid grid-cols-1 gap-6 md:grid-cols-[20rem_minmax(0,1fr)]">
+    <div class="mt-2 grid grid-cols-1 gap-6 md:grid-cols-[20rem_minmax(0,1fr)]">
       <ul class="content-start border-t border-line md:max-h-[60rem] md:overflow-y-auto" :aria-label="holderWords.list">
         <li v-for="type in types" :key="type.id" class="border-b border-line">
           <button

@@ -1,22 +1,22 @@
 import type { CLOSURES, FitWay, HolderKind, Zone } from '#core/catalog'
 import type { ContainerFit, CutSize, FitAnswer, NoFit } from '#core/holders'
-import { counted } from '~/kit/grammar'
+import { counted, figure } from '~/kit/grammar'
 
 type Write = (mm: number) => string
 
 const WAY_NAMES: Readonly<Record<FitWay, string>> = {
-  loose: 'Goes in loosely',
+  loose: 'Fits with room',
   fits: 'Goes in',
   snug: 'Snug',
   turned: 'Turned by a quarter',
-  tilted: 'On the slant',
-  rearranged: 'With its pieces laid out anew',
+  tilted: 'Tilted',
+  rearranged: 'With its pieces arranged anew',
   foldPackaging: 'With its packaging folded',
   flapOpen: 'With the flap left open',
-  zeroClearance: 'Just so: a plain yes would be wrong',
+  zeroClearance: 'It may just fit: try it',
   trim: 'Trimmed',
   sticksOut: 'Sticks out at the top',
-  cutInTwo: 'Cut in two, into two holders',
+  cutInTwo: 'Cut in two, into two pockets',
 }
 const LAYERS = { set: 'the set', insert: 'insert', magnet: 'magnet sheet', packaging: 'packaging', dies: 'dies behind it' } as const
 
@@ -54,49 +54,50 @@ function containerSays(fit: ContainerFit | null, name: string, write: Write): st
   if (fit.fits) return fit.isMeasured ? `${name} takes it.` : `${name} was never measured: whether it takes it is not known.`
   return fit.code === 'wrongContainer'
     ? `It does not stand in ${name}.`
-    : `${fit.code === 'tooWideForLane' ? 'Too wide for a lane of' : 'Too high for'} ` +
+    : `${fit.code === 'tooWideForLane' ? 'Too wide for a row of' : 'Too high for'} ` +
         `${name}: ${write(fit.needMm)} against ${write(fit.haveMm)}.`
 }
 
 export const holderWords = {
-  title: 'Holders',
+  title: 'Pockets and cases',
   lead: 'What sets sit in: sizes, stock, and how your sets fit.',
-  button: 'Holders',
-  make: 'New holder',
-  list: 'Holders of this room',
-  empty: 'No holder is on the list yet. Begin with the common sizes, or write down one of your own.',
+  button: 'Pockets and cases',
+  make: 'New pocket or case',
+  list: 'Pockets and cases of this room',
+  empty: 'No pocket or case is on the list yet. Begin with the common sizes, or write down one of your own.',
   begin: 'Begin with the common sizes',
-  begun: (count: number) => (count === 0 ? 'All of them are there already.' : `${counted(count, 'holder')} added.`),
+  begun: (count: number) =>
+    count === 0 ? 'All of them are there already.' : `${counted(count, 'pocket or case', 'pockets and cases')} added.`,
   way: WAY_NAMES,
   answer: answerText,
   whyNot,
   container: containerSays,
   // Fit, in Take in
-  tooBig: 'Nothing on the list takes it, in any way that you allow. It can stand or lie without, or you put a larger holder on the list.',
+  tooBig: 'Nothing on the list takes it, in any way that you allow. It can stand or lie without, or you put a larger pocket on the list.',
   anySize: 'it takes any size',
   nextUp: (name: string) => `The next size up that takes it plainly: ${name}.`,
-  refused: (count: number) => `${counted(count, 'holder')} ${count === 1 ? 'does' : 'do'} not take it`,
+  refused: (count: number) => `${counted(count, 'pocket or case', 'pockets and cases')} ${count === 1 ? 'does' : 'do'} not take it`,
   unsure: (names: string) => `Its pieces were not laid out in every way for ${names}: it may go in there after all. Lay them out and see.`,
   ask: 'What does it sit in?',
   sizeAsk: 'How large is it?',
-  sizeHint: 'With its size, the holder is proposed and the sizes to cut are worked out',
+  sizeHint: 'With its size, the pocket is proposed and the sizes to cut are worked out',
   measure: 'Measure it from a photo',
   proposed: (name: string) => `${name} is proposed: the smallest that takes it in the way you like best.`,
-  others: 'Other holders',
+  others: 'Other pockets and cases',
   anyHolder: 'Another way, not on the list',
   why: 'Why',
   room: 'Room inside, filled',
   thick: (mm: string, layers: readonly { readonly of: keyof typeof LAYERS }[]) =>
     `${mm} thick with ${layers.map(layer => LAYERS[layer.of]).join(', ')}`,
-  share: 'It can share a holder',
+  share: 'It can share a pocket',
   shareWith: (names: string, address: string) => `with ${names}, ${address}`,
   shareNow: 'Put it in there',
-  shared: (name: string) => `${name} shares that holder now. It keeps its own number.`,
-  sharesWith: 'Shares its holder with',
+  shared: (name: string) => `${name} shares that pocket now. It keeps its own number.`,
+  sharesWith: 'Shares its pocket with',
   cuts: 'Cut for it',
   cut: { insert: 'Insert', magnet: 'Magnet sheet', acetate: 'Acetate' } satisfies Record<CutSize['of'], string>,
   cutsDown: 'Rounded down to your ticks, as they must go in.',
-  irreversible: 'This cannot be taken back on the real thing. Look at another holder first.',
+  irreversible: 'This cannot be taken back on the real thing. Look at another pocket first.',
   blade:
     'A sharp blade, a metal edge, fingers behind it, children away; a ' +
     "separate blade for magnet and plastic. Follow the maker's instructions.",
@@ -108,14 +109,14 @@ export const holderWords = {
   type: 'What it is',
   inner: 'Inner width and height',
   innerHint: 'Laid flat and empty, between the seams; left empty, it takes any size',
-  innerProblem: 'Write it like 5 x 7 in or 13 x 18 cm. A holder needs a width and a height.',
+  innerProblem: 'Write it like 5 x 7 in or 13 x 18 cm. It needs a width and a height.',
   closure: 'How it closes',
   closures: { none: 'it stays open', flap: 'a flap is tucked in', snap: 'it snaps shut' } satisfies Record<
     (typeof CLOSURES)[number],
     string
   >,
-  maxThickness: 'Takes, closed, up to',
-  film: 'One film',
+  maxThickness: 'Closes over up to',
+  film: 'Plastic, one layer',
   emptyThickness: 'Empty thickness',
   bulk: 'Snaps and stiff backs',
   weight: 'Weight in grams',
@@ -137,7 +138,7 @@ export const holderWords = {
   kept: (name: string) => `${name} is kept.`,
   remove: 'Take off the list',
   removed: (name: string) => `${name} is off the list. Undo brings it back.`,
-  problems: { nameMissing: 'A name, please.', nameTaken: 'Another holder is called that already.' },
+  problems: { nameMissing: 'A name, please.', nameTaken: 'Another one is called that already.' },
   inUse: (count: number) => `${counted(count, 'set')} ${count === 1 ? 'sits' : 'sit'} in it. Mark it as no longer sold instead.`,
   types: {
     pocket: 'Pocket',
@@ -148,7 +149,7 @@ export const holderWords = {
     ring: 'Ring',
     trayCell: 'Cell of a tray',
     box: 'Box',
-    none: 'No holder',
+    none: 'Nothing',
   } satisfies Record<HolderKind, string>,
   inUseBy: (count: number, stock: number) => `${counted(count, 'set')}, ${stock} in stock`,
   // One size for all
@@ -159,12 +160,11 @@ export const holderWords = {
     `${counted(count, 'set')} ${count === 1 ? 'has' : 'have'} no size yet and ${count === 1 ? 'is' : 'are'} not counted.`,
   without: (count: number) => (count === 0 ? 'None is left without.' : `${counted(count, 'set')} would not go in at all.`),
   untried: (count: number) => `Of ${counted(count, 'set')} the pieces were not laid out in every way: they may go in after all.`,
-  needed: (holders: number, stock: number, toGet: number) =>
-    `It takes ${counted(holders, 'holder')}; ${stock} are there, ${toGet} are to get.`,
+  needed: (holders: number, stock: number, toGet: number) => `It takes ${figure(holders)}; ${stock} are there, ${toGet} are to get.`,
   working: 'Working it out',
   replace: 'If it is no longer sold',
   replaceLead: 'The nearest by inner size, and who would no longer go in.',
-  none: 'No other holder of this sort is on the list.',
+  none: 'No other of this sort is on the list.',
   nobody: 'everything still goes in',
   noLonger: (count: number, names: string) => `${counted(count, 'set')} would no longer go in: ${names}`,
   larger: (width: string, height: string) => `${width} across, ${height} up`,

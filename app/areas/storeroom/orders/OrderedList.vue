@@ -75,7 +75,7 @@ const drawn = computed(() =>
       <span v-else-if="line.is === 'missing'" class="px-2 text-ochre figures">{{ line.text }}</span>
       <NuxtLink
         v-else
-        :to="`/storeroom/${line.entry.placement.container.id}?set=${line.entry.holding.id}`"
+        :to="`/storeroom/${line.entry.placement.container.id}?at=${line.entry.holding.id}`"
         class="flex h-full min-w-0 flex-1 items-center gap-3 hover:bg-wash"
       >
         <KTicket :code="codeOf(line.entry.holding)" size="small" />

@@ -1,15 +1,12 @@
 <script setup lang="ts">
-import { ArrowLeft } from 'lucide-vue-next'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { NuxtLink } from '#components'
 import { FILING_KEYS } from '#core/catalog'
 import { containersInOrder } from '#core/room'
 import KField from '~/kit/KField.vue'
 import OrderedList from './OrderedList.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { roomWords } from '~/areas/storeroom/roomWords'
-import { storeroomWords } from '~/areas/storeroom/words'
 import { placeWords } from '~/data/words'
 import { counted } from '~/kit/grammar'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -32,14 +29,8 @@ const textOf = (event: Event): string => (event.target as HTMLSelectElement).val
 </script>
 
 <template>
-  <div class="mx-auto max-w-5xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline">
-      <ArrowLeft :size="18" aria-hidden="true" />
-      {{ storeroomWords.title }}
-    </NuxtLink>
-    <h1 class="text-[1.6rem]">{{ roomWords.ordersTitle }}</h1>
-    <p class="text-quiet">{{ roomWords.ordersLead }}</p>
-    <StoreroomNav class="mt-2" />
+  <div class="mx-auto max-w-5xl px-4 pt-2 pb-6 sm:px-6">
+    <StoreroomNav :title="roomWords.ordersTitle" :lead="roomWords.ordersLead" />
     <div class="mt-4 grid gap-4 sm:grid-cols-2">
       <KField :label="roomWords.ordersOf" for="orders-zone">
         <select id="orders-zone" class="field" :value="zoneId ?? ''" @change="show({ zone: textOf($event) })">

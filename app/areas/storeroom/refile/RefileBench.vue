@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { ArrowLeft, Play } from 'lucide-vue-next'
+import { Play } from 'lucide-vue-next'
 import { computed, nextTick, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
-import { NuxtLink } from '#components'
 import { readRule } from '#core/filing'
 import type { RefilingProposal, RefilingQuestion } from '#core/refiling'
 import RefilingForm from './RefilingForm.vue'
@@ -13,7 +12,6 @@ import { useDescribe } from '~/data/useDescribe'
 import { useRefiling } from './useRefiling'
 import { act } from '~/data/act'
 import { refileWords } from './words'
-import { storeroomWords } from '~/areas/storeroom/words'
 import { placeWords } from '~/data/words'
 import { shellWords } from '~/shell/words'
 import { useNotices } from '~/shell/useNotices'
@@ -64,14 +62,8 @@ const minutes = computed(() =>
 </script>
 
 <template>
-  <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline">
-      <ArrowLeft :size="18" aria-hidden="true" />
-      {{ storeroomWords.title }}
-    </NuxtLink>
-    <h1 class="text-[1.6rem]">{{ refileWords.title }}</h1>
-    <p class="text-quiet">{{ refileWords.lead }}</p>
-    <StoreroomNav class="mt-2" />
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <StoreroomNav :title="refileWords.title" :lead="refileWords.lead" />
     <RefilingSteps v-if="open" :key="open.id" class="mt-5" :refiling="open" :plan="underWay" />
     <template v-else>
       <RefilingForm

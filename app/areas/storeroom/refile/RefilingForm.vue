@@ -120,21 +120,6 @@ function ask(): void {
         </li>
       </ol>
     </fieldset>
-    <fieldset class="sm:col-span-2">
-      <legend class="label">{{ refileWords.aims }}</legend>
-      <div class="grid gap-3 sm:grid-cols-4">
-        <KField v-for="aim in AIMS" :key="aim" :label="refileWords.aim[aim]" :for="`aim-${aim}`">
-          <select :id="`aim-${aim}`" v-model.number="form.aims[aim]" class="field">
-            <option v-for="(weight, at) in WEIGHTS" :key="weight" :value="weight">{{ refileWords.weight[at] }}</option>
-            <option v-if="!WEIGHTS.some(each => each === form.aims[aim])" :value="form.aims[aim]">{{ refileWords.weight[2] }}</option>
-          </select>
-        </KField>
-      </div>
-      <label class="mt-2 flex min-h-11 items-center gap-3">
-        <input v-model="form.isEven" type="checkbox" class="size-5" />
-        {{ refileWords.evenFirst }}
-      </label>
-    </fieldset>
     <div class="grid grid-cols-3 gap-3 sm:col-span-2">
       <KField :label="refileWords.reserve" for="refile-reserve">
         <input id="refile-reserve" v-model.number="form.reserve" type="number" min="0" max="90" class="field figures" />
@@ -146,6 +131,24 @@ function ask(): void {
         <input id="refile-armful" v-model="form.armful" class="field figures" maxlength="20" autocomplete="off" />
       </KField>
     </div>
+    <details class="sm:col-span-2">
+      <summary class="min-h-11 content-center font-semibold">{{ refileWords.moreAims }}</summary>
+      <fieldset>
+        <legend class="label">{{ refileWords.aims }}</legend>
+        <div class="grid gap-3 sm:grid-cols-4">
+          <KField v-for="aim in AIMS" :key="aim" :label="refileWords.aim[aim]" :for="`aim-${aim}`">
+            <select :id="`aim-${aim}`" v-model.number="form.aims[aim]" class="field">
+              <option v-for="(weight, at) in WEIGHTS" :key="weight" :value="weight">{{ refileWords.weight[at] }}</option>
+              <option v-if="!WEIGHTS.some(each => each === form.aims[aim])" :value="form.aims[aim]">{{ refileWords.weight[2] }}</option>
+            </select>
+          </KField>
+        </div>
+        <label class="mt-2 flex min-h-11 items-center gap-3">
+          <input v-model="form.isEven" type="checkbox" class="size-5" />
+          {{ refileWords.evenFirst }}
+        </label>
+      </fieldset>
+    </details>
     <div class="sm:col-span-2">
       <button type="submit" class="button-main" :disabled="!isReady || isBusy">
         <Calculator :size="18" aria-hidden="true" />

@@ -7,34 +7,33 @@ const time = (minutes: number): string =>
   minutes < 1.5 ? 'a minute' : minutes < 90 ? `${Math.round(minutes)} minutes` : `${(minutes / 60).toFixed(1)} hours`
 
 const WHY_CUT: Readonly<Record<SplitBreak['why'], string>> = {
-  betweenGroups: 'between two groups, nothing is parted',
-  betweenSubgroups: 'inside a group, but between two of its second key',
-  groupTooLong: 'inside a group that is longer than any lane',
+  betweenGroups: 'between two groups, nothing is split',
+  betweenSubgroups: 'inside a group, but between two of its parts',
+  groupTooLong: 'inside a group that is longer than any row',
   insideGroup: 'inside a group: keeping it whole would waste more',
 }
 
 /** Re-filing in the fewest moves, and the comparison of ways to file. */
 export const refileWords = {
   title: 'Re-file',
-  lead:
-    'From the room as it is to another rule, order or set of containers, ' +
-    'lifting the fewest holders. Every address is true at every step.',
-  zone: 'Zone',
+  lead: 'From the room as it is to another order or other bins, ' + 'moving the fewest pockets. Every address is true at every step.',
+  zone: 'Corner',
   rule: 'By',
-  into: 'Into these containers, in this order',
-  reserve: 'Kept free for growth, in percent',
+  into: 'Into these, in this order',
+  reserve: 'Room kept for new sets, in percent',
   table: 'Free table beside the shelves',
-  armful: 'One armful',
+  armful: 'As many as I carry',
   lengthProblem: 'Write lengths like 40 cm or 16 in.',
+  moreAims: 'More: what counts most',
   aims: 'What counts most',
   aim: {
-    group: 'keep what belongs together in one lane',
-    subgroup: 'keep the second key together',
+    group: 'keep what belongs together in one row',
+    subgroup: 'keep brands together inside a theme',
     container: 'use few containers',
     even: 'room to grow everywhere',
   },
   weight: ['not at all', 'a little', 'some', 'much', 'very much'] as const,
-  evenFirst: 'No lane fuller than it must be',
+  evenFirst: 'No row fuller than it must be',
   propose: 'Work it out',
   working: 'Working it out',
   problem: (problem: Problem, write: Write, lane: string): string =>
@@ -42,7 +41,7 @@ export const refileWords = {
       ? `It does not all go in: it needs ${write(problem.needMm)}, and ` +
         `${write(problem.haveMm)} are there. Add a container, or keep less free.`
       : problem.code === 'itemTooLong'
-        ? `One holder is ${write(problem.needMm)} deep, deeper than any lane.`
+        ? `One pocket is ${write(problem.needMm)} deep, deeper than any row.`
         : problem.code === 'laneTooShort'
           ? `${lane} is too short: it needs ${write(problem.needMm)} and has ${write(problem.haveMm)}.`
           : problem.code === 'tableTooSmall'
@@ -50,44 +49,44 @@ export const refileWords = {
               `free table are needed, and there are ${write(problem.haveMm)}.`
             : problem.code === 'noLane'
               ? 'Choose at least one container.'
-              : 'Nothing in this zone can be re-filed.',
-  nothing: 'Everything stands as it should already. Nothing is to be lifted.',
-  sum: (move: number, stay: number, steps: number) => `${counted(move, 'holder')} to lift, ${stay} stay, in ${counted(steps, 'step')}.`,
-  viaTable: (count: number) => `${count} of the lifts are by way of the table.`,
+              : 'Nothing in this corner can be re-filed.',
+  nothing: 'Everything stands as it should already. Nothing is to be moved.',
+  sum: (move: number, stay: number, steps: number) => `${counted(move, 'pocket')} to move, ${stay} stay, in ${counted(steps, 'step')}.`,
+  viaTable: (count: number) => `${count} of them by way of the table.`,
   minutes: (minutes: number, isOwnPace: boolean) =>
     isOwnPace
       ? `About ${time(minutes)} at your own pace.`
-      : `About ${time(minutes)}, taking 6 seconds a holder and 20 a step; your own pace is learnt as you go.`,
-  lanes: (used: number, all: number) => `${used} of ${counted(all, 'lane')} in use.`,
+      : `About ${time(minutes)}, taking 6 seconds a pocket and 20 a step; your own pace is learnt as you go.`,
+  lanes: (used: number, all: number) => `${used} of ${counted(all, 'row')} in use.`,
   before: 'Before',
   after: 'After',
   cuts: 'Where it is cut, and why',
-  noCuts: 'It all goes into one lane.',
+  noCuts: 'It all goes into one row.',
   why: (cut: SplitBreak, lane: string, write: Write): string =>
     `${lane}: ${WHY_CUT[cut.why]}. In front ${write(cut.usedMm)} used, ${write(Math.max(0, cut.freeMm))} free.`,
   tabs: 'Dividers',
   tabsChange: (add: number, rewrite: number, out: number, stay: number) =>
-    `${add} new, ${rewrite} to write anew, ${out} to take out, ${stay} stay.`,
+    `${add} new, ${rewrite} to relabel, ${out} to take out, ${stay} stay.`,
   position: ['left', 'centre', 'right'] as const,
   tab: (title: string, position: string, size: string) => `${title}: tab ${position}, ${size} high`,
   blank: (size: string, cut: string) => `from a blank of ${size}, ${cut} off its height`,
   noBlank: 'no blank is tall enough',
-  tabFault: { tooTall: 'would stand too tall for the shelf', wouldHide: 'would hide behind the holders' },
+  tabFault: { tooTall: 'would stand too tall for the shelf', wouldHide: 'would hide behind the pockets' },
   blade: "Cut away from the fingers, with a metal edge; children away. Follow the maker's instructions.",
   begin: 'Begin',
-  beginHint: 'Nothing is moved by beginning. New sets are filed by the new rule from then on.',
+  beginHint: 'Nothing is moved by beginning. New sets are put away in the new order from then on.',
   notBegun: {
     underWay: 'One re-filing at a time: finish or leave off the one under way.',
-    gone: 'The zone or its containers are no longer there. Work it out anew.',
+    gone: 'The corner or its bins are no longer there. Work it out again.',
   },
   tableName: 'The table',
   name: (zone: string, rule: string) => `${zone}, by ${rule}`,
   // Under way
   open: 'Under way',
-  progress: (done: number, lifts: number) => `${counted(done, 'step')} done, ${counted(lifts, 'holder')} lifted.`,
-  left: (steps: number, move: number) => `${counted(steps, 'step')} left, ${counted(move, 'holder')} to lift.`,
+  progress: (done: number, lifts: number) => `${counted(done, 'step')} done, ${counted(lifts, 'pocket')} moved.`,
+  left: (steps: number, move: number) => `${counted(steps, 'step')} left, ${counted(move, 'pocket')} to move.`,
   step: (from: string, to: string, count: number, isOntoTable: boolean) =>
-    `${counted(count, 'holder')} from ${from} to ${to}${isOntoTable ? ', onto the table' : ''}`,
+    `${counted(count, 'pocket')} from ${from} to ${to}${isOntoTable ? ', onto the table' : ''}`,
   behind: (name: string) => `directly behind ${name}`,
   front: 'to the very front',
   moreParts: (count: number) => `and ${counted(count, 'more place')}`,
@@ -97,18 +96,18 @@ export const refileWords = {
   adapted: 'Sets that came in meanwhile are taken along.',
   notWorkedOut: 'The steps could not be worked out.',
   again: 'Try once more',
-  stale: 'The room has changed since. The steps were worked out anew.',
-  stepDone: (count: number, to: string) => `${countedThat(count, 'holder', 'now stands', 'now stand')} in ${to}.`,
-  allDone: 'Everything is lifted. Put the dividers in, and it is finished.',
+  stale: 'The room has changed since. The steps were worked out again.',
+  stepDone: (count: number, to: string) => `${countedThat(count, 'pocket', 'now stands', 'now stand')} in ${to}.`,
+  allDone: 'Everything is moved. Put the dividers in, and it is finished.',
   finish: 'The dividers are in: finish',
-  finished: 'Finished. Every set stands where its rule has it.',
+  finished: 'Finished. Every set stands in its order.',
   leave: 'Leave off here',
-  leaveLead: 'Everything stays where it stands by now, and every address is true. How shall the zone file from now on?',
-  keepRule: 'by the new rule',
-  oldRule: 'by the rule before',
+  leaveLead: 'Everything stays where it stands by now, and every address is true. In which order shall the corner stand from now on?',
+  keepRule: 'in the new order',
+  oldRule: 'in the order before',
   tableFirst: 'Something lies on the table still. Put it away first.',
   leftOff: 'Left off. Everything stays where it stands.',
-  caution: 'Lift with both hands, one armful at a time; no climbing with a full one. Blocks fall on feet.',
+  caution: 'Lift with both hands, no more than you carry with ease; no climbing with a full one. Blocks fall on feet.',
   picture: (from: string, to: string) => `Picture: from ${from} to ${to}`,
   more: (count: number) => `Show the ${counted(count, 'step')} after these`,
   wouldMove: (count: number) =>

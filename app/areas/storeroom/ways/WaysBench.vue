@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ArrowLeft, Scale, Shuffle } from 'lucide-vue-next'
+import { Scale, Shuffle } from 'lucide-vue-next'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
 import type { FilingRule } from '#core/catalog'
@@ -12,7 +12,6 @@ import WaysChart from './WaysChart.vue'
 import { useOutlook } from '~/areas/storeroom/fill/useOutlook'
 import { useRoomWorker } from '~/data/useRoomWorker'
 import { waysWords } from './words'
-import { storeroomWords } from '~/areas/storeroom/words'
 import { placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { plainly, type Progress, withProgress } from '~/data/call'
@@ -108,14 +107,8 @@ const deciding = computed(() => {
 </script>
 
 <template>
-  <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline">
-      <ArrowLeft :size="18" aria-hidden="true" />
-      {{ storeroomWords.title }}
-    </NuxtLink>
-    <h1 class="text-[1.6rem]">{{ waysWords.title }}</h1>
-    <p class="text-quiet">{{ waysWords.lead }}</p>
-    <StoreroomNav class="mt-2" />
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <StoreroomNav :title="waysWords.title" :lead="waysWords.lead" />
     <p v-if="zones.length === 0" class="py-8">{{ waysWords.empty }}</p>
     <form v-else class="mt-4 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="compare">
       <KField :label="waysWords.zone" for="ways-zone">

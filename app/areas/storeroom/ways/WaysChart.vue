@@ -38,14 +38,14 @@ const inWords = computed(() => rows.map(row => `${row.name} ${Math.round(row.wit
     <svg :width="right + 60" :height="height" role="img" :aria-label="`${waysWords.chart}: ${inWords}`">
       <g v-for="tick in ticks" :key="tick" :transform="`translate(${scale(tick)} 0)`">
         <line y1="0" :y2="height - 22" class="stroke-line" />
-        <text :y="height - 6" class="fill-quiet text-[0.82rem] figures" :text-anchor="tick === 0 ? 'start' : 'middle'">{{ tick }}</text>
+        <text :y="height - 6" class="fill-quiet text-[0.83rem] figures" :text-anchor="tick === 0 ? 'start' : 'middle'">{{ tick }}</text>
       </g>
       <g v-for="(row, at) in rows" :key="row.name" :transform="`translate(0 ${at * ROW})`">
         <text y="17" class="fill-night text-[0.94rem] font-semibold">{{ row.name }}</text>
         <rect y="23" :width="Math.max(1, scale(row.withIndex))" :height="BAR" class="fill-ridge-4" />
-        <text :x="scale(row.withIndex) + 6" y="35" class="fill-night text-[0.82rem] figures">{{ Math.round(row.withIndex) }}</text>
+        <text :x="scale(row.withIndex) + 6" y="35" class="fill-night text-[0.83rem] figures">{{ Math.round(row.withIndex) }}</text>
         <rect :y="23 + BAR + 2" :width="Math.max(1, scale(row.withoutIndex))" :height="BAR" class="fill-ridge-1 stroke-ridge-4" />
-        <text :x="scale(row.withoutIndex) + 6" :y="35 + BAR + 2" class="fill-night text-[0.82rem] figures">
+        <text :x="scale(row.withoutIndex) + 6" :y="35 + BAR + 2" class="fill-night text-[0.83rem] figures">
           {{ Math.round(row.withoutIndex) }}
         </text>
       </g>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
 import type { ContainerType } from '#core/catalog'
-import { patternFault, patternFor, shortAddress } from '#core/room'
+import { ADDRESS_TOKENS, patternFault, patternFor, readyPatterns, shortAddress } from '#core/room'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
@@ -13,6 +13,7 @@ import { useNotices } from '~/shell/useNotices'
 
 /** How the addresses of one sort of container are written: seen rendered before it is taken, refused where it would name two places. */
 const { type } = defineProps<{ type: ContainerType }>()
+const tokens = ADDRESS_TOKENS.map(token => `{${token}}`).join(', ')
 const catalogue = useCatalogue()
 const notices = useNotices()
 const { lookUp } = useDescribe()
@@ -47,6 +48,21 @@ const sample = computed(() =>
 )
 const usual = computed(() => (example.value ? patternFor(example.value.container, {}) : roomWords.usualPattern))
 
+/** The ready ways, each as the address it writes; and the owner's own, where it is none of them. */
+const ways = computed(() => {
+  const { value: place } = example
+  if (!place) return []
+  const ready = readyPatterns(place.container)
+  const own = patterns.value[type]
+  return [...ready, ...(own && !ready.includes(own) ? [own] : [])].map(pattern => ({
+    pattern: pattern === usual.value ? '' : pattern,
+    text: shortAddress(place, { ...patterns.value, [type]: pattern }),
+  }))
+})
+function choose(event: Event): void {
+  text.value = (event.target as HTMLSelectElement).value
+  void keep()
+}
 async function keep(): Promise<void> {
   const own = text.value.trim()
   if (fault.value || own === (patterns.value[type] ?? '')) return
@@ -57,21 +73,27 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <KField
-    :label="`${storeroomWords.types[type]}: ${roomWords.pattern.toLowerCase()}`"
-    :for="`pattern-${type}`"
-    :hint="sample"
-    :problem="problem"
-  >
-    <input
-      :id="`pattern-${type}`"
-      v-model="text"
-      class="field figures"
-      maxlength="60"
-      autocomplete="off"
-      spellcheck="false"
-      :placeholder="usual"
-      @change="keep"
-    />
-  </KField>
+  <div>
+    <KField :label="storeroomWords.types[type]" :for="`address-${type}`" :problem="problem" :hint="example ? '' : roomWords.noSample">
+      <select v-if="example" :id="`address-${type}`" class="field figures" :value="text" @change="choose">
+        <option v-for="way in ways" :key="way.pattern" :value="way.pattern">{{ way.text }}</option>
+      </select>
+    </KField>
+    <details>
+      <summary class="hint min-h-11 content-center">{{ roomWords.patternMore }}</summary>
+      <KField :label="`${storeroomWords.types[type]}: ${roomWords.pattern.toLowerCase()}`" :for="`pattern-${type}`" :hint="sample">
+        <input
+          :id="`pattern-${type}`"
+          v-model="text"
+          class="field figures"
+          maxlength="60"
+          autocomplete="off"
+          spellcheck="false"
+          :placeholder="usual"
+          @change="keep"
+        />
+      </KField>
+      <p class="hint">{{ roomWords.tokens(tokens) }}</p>
+    </details>
+  </div>
 </template>

@@ -1,16 +1,13 @@
 <script setup lang="ts">
-import { ArrowLeft, Plus, SlidersHorizontal } from 'lucide-vue-next'
+import { Plus, SlidersHorizontal } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
-import { NuxtLink } from '#components'
 import { CONTAINER_TYPES, DIE_PLACES, type Zone } from '#core/catalog'
-import { ADDRESS_TOKENS } from '#core/room'
 import KField from '~/kit/KField.vue'
 import AddressPatternField from './AddressPatternField.vue'
 import RuleDialog from './RuleDialog.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { act } from '~/data/act'
 import { roomWords } from '~/areas/storeroom/roomWords'
-import { storeroomWords } from '~/areas/storeroom/words'
 import { placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
@@ -51,28 +48,13 @@ async function end(zone: Zone, intoId: string): Promise<void> {
   if (!outcome.ok) return void notices.tell(roomWords.outcome(outcome), 'care')
   openId.value = null
 }
-const tokens = ADDRESS_TOKENS.map(token => `{${token}}`).join(' ')
 const textOf = (event: Event): string => (event.target as HTMLInputElement).value
 </script>
 
 <template>
-  <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1.5 text-quiet hover:underline">
-      <ArrowLeft :size="18" aria-hidden="true" />
-      {{ storeroomWords.title }}
-    </NuxtLink>
-    <div class="flex flex-wrap items-end justify-between gap-3">
-      <div>
-        <h1 class="text-[1.6rem]">{{ roomWords.zonesTitle }}</h1>
-        <p class="text-quiet">{{ roomWords.zonesLead }}</p>
-      </div>
-      <button type="button" class="button-main" @click="add">
-        <Plus :size="18" aria-hidden="true" />
-        {{ roomWords.newZone }}
-      </button>
-    </div>
-    <StoreroomNav class="mt-2" />
-    <div class="mt-4 grid gap-6 md:grid-cols-[20rem_1fr]">
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <StoreroomNav :title="roomWords.zonesTitle" :lead="roomWords.zonesLead" />
+    <div class="mt-2 grid gap-6 md:grid-cols-[20rem_1fr]">
       <ul class="content-start border-t border-line">
         <li v-for="zone in zones" :key="zone.id" class="border-b border-line">
           <button
@@ -84,6 +66,12 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
           >
             {{ zone.name }}
             <span class="hint block font-normal">{{ roomWords.rule.toLowerCase() }} {{ keysOf(zone) }}</span>
+          </button>
+        </li>
+        <li>
+          <button type="button" class="button my-3" @click="add">
+            <Plus :size="18" aria-hidden="true" />
+            {{ roomWords.newZone }}
           </button>
         </li>
       </ul>
@@ -167,8 +155,10 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
     </div>
     <section class="mt-8" :aria-label="roomWords.addressTitle">
       <h2 class="text-[1.15rem]">{{ roomWords.addressTitle }}</h2>
-      <p class="hint">{{ roomWords.addressLead }} {{ roomWords.tokens(tokens) }}</p>
-      <div class="mt-2 grid gap-4 sm:grid-cols-2"><AddressPatternField v-for="type in CONTAINER_TYPES" :key="type" :type="type" /></div>
+      <p class="hint">{{ roomWords.addressLead }}</p>
+      <div class="mt-2 grid gap-x-6 gap-y-2 sm:grid-cols-2 lg:grid-cols-4">
+        <AddressPatternField v-for="type in CONTAINER_TYPES" :key="type" :type="type" />
+      </div>
     </section>
     <RuleDialog v-if="ruleOf" :zone="ruleOf" :open="ruleOf !== null" @close="ruleOf = null" />
   </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
+import KPageHead from '~/kit/KPageHead.vue'
 import KFile from '~/kit/KFile.vue'
 import KProgress from '~/kit/KProgress.vue'
 import BrandsStep from './BrandsStep.vue'
@@ -31,8 +32,8 @@ const progressText = computed(() => {
 </script>
 
 <template>
-  <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <h1 class="text-[1.6rem]">{{ importWords.title }}</h1>
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <KPageHead :title="importWords.title" :lead="taken ? undefined : importWords.lead" />
     <section v-if="taken" class="mt-4 max-w-2xl" data-taken>
       <h2 class="text-[1.25rem] text-moss">{{ importWords.doneTitle }}</h2>
       <p class="mt-1 figures">{{ importWords.sums(taken) }}</p>
@@ -45,7 +46,6 @@ const progressText = computed(() => {
       <OpenStep class="mt-6" :report="taken" />
     </section>
     <template v-else>
-      <p class="text-quiet">{{ importWords.lead }}</p>
       <p v-if="problem" class="mt-4 max-w-2xl border-l-4 border-berry bg-wash p-3" role="alert">
         {{ importWords.problem(problem.code, problem.line) }}
       </p>

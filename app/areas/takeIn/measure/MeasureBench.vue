@@ -5,6 +5,7 @@ import { computed, onScopeDispose, shallowRef, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Holding, Piece } from '#core/catalog'
 import type { Reference } from '#core/measuring'
+import KPageHead from '~/kit/KPageHead.vue'
 import KFile from '~/kit/KFile.vue'
 import KTicket from '~/kit/KTicket.vue'
 import CornerBench from './CornerBench.vue'
@@ -89,19 +90,15 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <div class="flex flex-wrap items-end justify-between gap-4">
-      <div class="max-w-3xl">
-        <h1 class="text-[1.6rem]">{{ measureWords.title }}</h1>
-        <p class="text-quiet">{{ measureWords.lead }}</p>
-      </div>
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <KPageHead :title="measureWords.title" :lead="measureWords.lead">
       <p v-if="holding" class="flex items-baseline gap-2">
         <KTicket :code="codeOf(holding)" />
         <span class="font-semibold">{{ holding.name }}</span>
       </p>
       <p v-else class="text-ochre">{{ measureWords.noSet }}</p>
-    </div>
-    <ReferenceChoice ref="choice" v-model="reference" class="mt-4" />
+    </KPageHead>
+    <ReferenceChoice ref="choice" v-model="reference" class="mt-2" />
     <div class="mt-3 flex flex-wrap items-center gap-3">
       <KFile
         :label="photo ? measureWords.again : measureWords.photo"

@@ -129,40 +129,37 @@ async function keyed(event: KeyboardEvent): Promise<void> {
 </script>
 
 <template>
-  <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <div class="flex flex-wrap items-end justify-between gap-4">
-      <div>
-        <h1 class="text-[1.6rem]">{{ nameWords.title }}</h1>
-        <p class="text-quiet">{{ nameWords.lead }}</p>
-      </div>
-      <button v-if="!isMarks" type="button" class="button-main" @click="make">
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <header class="flex flex-wrap items-center gap-x-5">
+      <h1 class="text-[1.35rem] leading-tight">{{ nameWords.title }}</h1>
+      <nav class="flex min-w-0 flex-1 overflow-x-auto overflow-y-hidden border-b-3 border-line" :aria-label="nameWords.listsLabel">
+        <NuxtLink
+          v-for="each in TABS"
+          :key="each"
+          :to="{ query: { list: each } }"
+          replace
+          class="flex min-h-11 items-center border-b-3 px-3 font-semibold sm:px-4"
+          :class="each === (isMarks ? 'marks' : list) ? 'border-strong' : 'border-transparent text-quiet'"
+          :aria-current="each === (isMarks ? 'marks' : list) ? 'page' : undefined"
+          @click="closeName"
+        >
+          {{ nameWords.lists[each] }}
+        </NuxtLink>
+      </nav>
+      <button v-if="!isMarks" type="button" class="button-main hidden sm:inline-flex" @click="make">
         <Plus :size="18" aria-hidden="true" />
         {{ nameWords.make[list] }}
       </button>
-    </div>
-    <nav class="mt-4 flex overflow-x-auto overflow-y-hidden border-b-3 border-line" :aria-label="nameWords.listsLabel">
-      <NuxtLink
-        v-for="each in TABS"
-        :key="each"
-        :to="{ query: { list: each } }"
-        replace
-        class="flex min-h-11 items-center border-b-3 px-3 font-semibold sm:px-4"
-        :class="each === (isMarks ? 'marks' : list) ? 'border-strong' : 'border-transparent text-quiet'"
-        :aria-current="each === (isMarks ? 'marks' : list) ? 'page' : undefined"
-        @click="closeName"
-      >
-        {{ nameWords.lists[each] }}
-      </NuxtLink>
-    </nav>
+    </header>
     <WouldMoveDialog :count="wouldMove" @take="takeOrder" @leave="dropOrder()" />
     <MarksForm v-if="isMarks" class="mt-4" />
     <template v-else>
-      <p class="hint mt-2">{{ isOrdered ? nameWords.orderHint : nameWords.brandHint }}</p>
+      <p class="hint mt-1 hidden sm:block">{{ isOrdered ? nameWords.orderHint : nameWords.brandHint }}</p>
       <template v-if="list === 'themes'">
         <SharedPages class="mt-2" :sets-of="id => setsOf.get(id)?.length ?? 0" />
         <StartThemes class="mt-2" :is-open="records.length < 4" />
       </template>
-      <div class="mt-3 grid gap-6 md:grid-cols-[1fr_1.2fr]">
+      <div class="mt-2 grid gap-6 md:grid-cols-[1fr_1.2fr]">
         <p v-if="records.length === 0" class="py-8 text-quiet">{{ nameWords.empty[list] }}</p>
         <ul v-else class="content-start border-t border-line" @keydown="keyed">
           <NameRow
@@ -177,6 +174,12 @@ async function keyed(event: KeyboardEvent): Promise<void> {
             @open="open(record.id)"
             @dropped="dropped($event, record.id)"
           />
+          <li class="py-3 sm:hidden">
+            <button type="button" class="button" @click="make">
+              <Plus :size="18" aria-hidden="true" />
+              {{ nameWords.make[list] }}
+            </button>
+          </li>
         </ul>
         <section
           v-if="opened"

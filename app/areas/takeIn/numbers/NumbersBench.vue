@@ -4,6 +4,7 @@ import { ulid } from 'ulid'
 import { computed, shallowRef } from 'vue'
 import { CODE_READINGS, type Series } from '#core/catalog'
 import { doublesIn, gapsIn, hasTwoReadings, type LabelLine, labelsThatDisagree, writeCode } from '#core/numbering'
+import KPageHead from '~/kit/KPageHead.vue'
 import KTicket from '~/kit/KTicket.vue'
 import SeriesForm from './SeriesForm.vue'
 import { useDescribe } from '~/data/useDescribe'
@@ -70,18 +71,14 @@ function open(id: string): void {
 </script>
 
 <template>
-  <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <div class="flex flex-wrap items-end justify-between gap-4">
-      <div class="max-w-2xl">
-        <h1 class="text-[1.6rem]">{{ numberWords.title }}</h1>
-        <p class="text-quiet">{{ numberWords.lead }}</p>
-      </div>
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <KPageHead :title="numberWords.title" :lead="numberWords.lead">
       <button type="button" class="button" @click="make">
         <Plus :size="18" aria-hidden="true" />
         {{ numberWords.newSeries }}
       </button>
-    </div>
-    <div class="mt-5 grid gap-6 md:grid-cols-2">
+    </KPageHead>
+    <div class="mt-3 grid gap-6 md:grid-cols-2">
       <div>
         <ul class="border-t border-line" :aria-label="numberWords.series">
           <li v-for="each in series" :key="each.id" class="border-b border-line">

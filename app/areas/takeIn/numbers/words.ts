@@ -12,7 +12,7 @@ export const numberWords = {
   name: 'Name',
   prefix: 'In front',
   prefixHint: 'Letters or signs, such as D-',
-  padding: 'Figures at least',
+  padding: 'How many digits',
   paddingHint: 'Zeros fill up: 0042',
   suffix: 'Behind: the mark of its kind',
   suffixHint: 'W for a block, D for a die: it says where to look',
@@ -43,9 +43,10 @@ export const numberWords = {
   nameMissing: 'A name, please.',
   stale: (count: number) => `${counted(count, 'label')} will be stale`,
   staleLead:
-    'These sets carry a label that will read otherwise. Print or write them anew when it suits you; the old ones still mean the same sets.',
+    'These sets carry a label that will read otherwise. Print or write them again ' +
+    'when it suits you; the old ones still mean the same sets.',
   staleRow: (was: string, becomes: string) => `${was} becomes ${becomes}`,
-  reports: 'What the register shows',
+  reports: 'What the numbers show',
   nothing: 'No gaps, no doubles: every number up to the last stands on one set.',
   gaps: (count: number, series: string) => `${counted(count, 'gap')} in ${series}`,
   gapsLead: 'Numbers given once and gone, or never given. They stay free of sets: a number never comes back.',
@@ -61,6 +62,6 @@ export const numberWords = {
   labels: (count: number) => `${counted(count, 'label')} ${count === 1 ? 'says' : 'say'} something else than the record`,
   labelsLead: 'The kind or the writing changed after they were labelled. The old label still means the same set.',
   labelRow: (was: string, becomes: string) => `${was} should read ${becomes}`,
-  labelRenewed: 'It is written anew',
-  labelsRenewed: (count: number) => `All ${figure(count)} are written anew`,
+  labelRenewed: 'It is written again',
+  labelsRenewed: (count: number) => `All ${figure(count)} are written again`,
 } as const

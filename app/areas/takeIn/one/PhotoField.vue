@@ -35,8 +35,9 @@ function fromCamera(event: Event): void {
   <div>
     <p class="label">{{ label ?? takeInWords.photo }}</p>
     <div class="flex items-start gap-3">
-      <div class="mat small-mat h-32 w-26 border border-mat-line p-2" :aria-busy="isBusy"><KImpression :hash="hash" /></div>
+      <div class="mat small-mat h-32 w-26 shrink-0 border border-mat-line p-2" :aria-busy="isBusy"><KImpression :hash="hash" /></div>
       <div class="flex flex-col items-start gap-2">
+        <slot />
         <KFile
           v-if="!isShown"
           :label="takeInWords.photoFile"

@@ -92,7 +92,7 @@ defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
 
 <template>
   <div class="grid content-start gap-x-4 gap-y-3 sm:grid-cols-2 lg:grid-cols-6">
-    <KField v-if="!isClassing" class="sm:col-span-2 lg:col-span-6" :label="takeInWords.name" for="take-name" :problem="nameProblem">
+    <KField v-if="!isClassing" class="sm:col-span-2 lg:col-span-4" :label="takeInWords.name" for="take-name" :problem="nameProblem">
       <input
         id="take-name"
         ref="nameField"
@@ -142,13 +142,21 @@ defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
       </p>
     </div>
     <KField
-      :class="isClassing ? 'order-last sm:col-span-2 lg:col-span-6' : 'sm:col-span-2 lg:col-span-6'"
+      :class="isClassing ? 'order-last sm:col-span-2 lg:col-span-6' : 'lg:col-span-2'"
       :label="takeInWords.words"
       for="take-words"
-      :hint="takeInWords.wordsHint"
       :problem="wordsProblem"
     >
-      <input id="take-words" v-model="texts.words" class="field" dir="auto" maxlength="4000" autocomplete="off" />
+      <input
+        id="take-words"
+        v-model="texts.words"
+        class="field"
+        dir="auto"
+        :placeholder="takeInWords.wordsHint"
+        :title="takeInWords.wordsHint"
+        maxlength="4000"
+        autocomplete="off"
+      />
     </KField>
     <div :class="isClassing ? 'lg:col-span-2' : 'lg:col-span-3'" @keydown.capture="takeFirst($event, 'theme')">
       <KField :label="takeInWords.themes" for="take-themes" :hint="takeInWords.themesHint">

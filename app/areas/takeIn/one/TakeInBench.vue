@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { Check, CornerDownLeft, FileSpreadsheet, Hash, Ruler, Tags } from 'lucide-vue-next'
+import { Check, CornerDownLeft, FileSpreadsheet, Ruler } from 'lucide-vue-next'
 import { ulid } from 'ulid'
 import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
 import { blankDraft, type Draft, type KeptPackaging, nextRank, isBlank } from '#core/catalog'
 import { afterCapture, stageOf, stateOnCapture } from '#core/pile'
+import KPageHead from '~/kit/KPageHead.vue'
 import KTicket from '~/kit/KTicket.vue'
 import CollectionChoice from '~/areas/takeIn/pile/CollectionChoice.vue'
 import GoesWith from '~/areas/takeIn/belonging/GoesWith.vue'
@@ -22,8 +23,6 @@ import { useDraft } from './useDraft'
 import { useSettleKey } from './useSettleKey'
 import { act } from '~/data/act'
 import { holderWords } from '~/areas/storeroom/holders/words'
-import { nameWords } from '~/areas/takeIn/names/words'
-import { numberWords } from '~/areas/takeIn/numbers/words'
 import { pileWords } from '~/areas/takeIn/pile/words'
 import { takeInWords } from '~/areas/takeIn/words'
 import { placeWords } from '~/data/words'
@@ -50,7 +49,7 @@ const next = computed(() => {
 })
 const editing = computed(() => (typeof route.query.set === 'string' ? (catalogue.tables?.holdings.get(route.query.set) ?? null) : null))
 const draft = useDraft(() => editing.value)
-const { texts, facts, proposal, openId, notKept } = draft
+const { texts, facts, proposal, chosenId, openId, notKept } = draft
 const fields = useTemplateRef<InstanceType<typeof StripFields>>('fields')
 /** Asked before anything else, until it is answered. */
 const isBeginning = computed(() => catalogue.settings.collection === null && !catalogue.isEmpty)
@@ -100,6 +99,7 @@ async function capture(isAllTheWay: boolean): Promise<void> {
   const handed = draft.handOver(waiting)
   isTried.value = false
   isRestored.value = false
+  chosenId.value = ''
   void nextTick(() => fields.value?.focusName())
   try {
     const draftId = await handed.draftId
@@ -111,12 +111,8 @@ async function capture(isAllTheWay: boolean): Promise<void> {
     const stage = stageOf(holding)
     notices.tell(
       stage && !isAllTheWay
-        ? pileWords.captured(String(holding.number), holding.name, pileWords.stages[stage])
-        : takeInWords.saved(
-            String(holding.number),
-            holding.name,
-            holding.state === 'filed' && found ? proposalText(found) : placeWords.none,
-          ),
+        ? pileWords.captured(code(holding), holding.name, pileWords.stages[stage])
+        : takeInWords.saved(code(holding), holding.name, holding.state === 'filed' && found ? proposalText(found) : placeWords.none),
     )
   } catch (reason) {
     const trouble = troubleOf(reason)
@@ -155,61 +151,50 @@ useSettleKey(() => void save(true))
 </script>
 
 <template>
-  <div class="mx-auto max-w-6xl p-4 sm:p-6">
-    <StageBar v-if="!editing" current="capture" />
-    <div v-if="!editing && isBeginning" class="mt-4 border-l-4 border-ridge-4 bg-wash px-4 py-2" data-beginning>
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <StageBar v-if="!editing" current="capture">
+      <h1 class="sr-only">{{ takeInWords.title }}</h1>
+      <p class="flex items-center gap-2">
+        <span class="hint sr-only sm:not-sr-only">{{ takeInWords.nextNumber }}</span>
+        <KTicket :code="next" />
+      </p>
+      <NuxtLink to="/take-in/list" class="button px-3">
+        <FileSpreadsheet :size="18" aria-hidden="true" />
+        {{ takeInWords.list }}
+      </NuxtLink>
+    </StageBar>
+    <KPageHead v-else :title="takeInWords.editTitle(code(editing))" :lead="takeInWords.lead">
+      <KTicket :code="codeOf(editing)" />
+      <NuxtLink :to="`/take-in/measure?set=${editing.id}`" class="button">
+        <Ruler :size="18" aria-hidden="true" />
+        {{ holderWords.measure }}
+      </NuxtLink>
+    </KPageHead>
+    <div v-if="!editing && isBeginning" class="mt-2 border-l-4 border-ridge-4 bg-wash px-4 py-2" data-beginning>
       <CollectionChoice />
       <p class="hint">{{ pileWords.howLead }}</p>
-    </div>
-    <div class="mt-4 flex flex-wrap items-end justify-between gap-4">
-      <div>
-        <h1 class="text-[1.6rem]">{{ editing ? takeInWords.editTitle(code(editing)) : takeInWords.title }}</h1>
-        <p class="text-quiet">{{ editing ? takeInWords.lead : pileWords.carried }}</p>
-      </div>
-      <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <p v-if="!editing" class="text-right">
-          <span class="hint block">{{ takeInWords.nextNumber }}</span>
-          <KTicket :code="next" size="large" />
-        </p>
-        <KTicket v-else :code="codeOf(editing)" size="large" />
-        <NuxtLink v-if="editing" :to="`/take-in/measure?set=${editing.id}`" class="button">
-          <Ruler :size="18" aria-hidden="true" />
-          {{ holderWords.measure }}
-        </NuxtLink>
-        <NuxtLink v-if="!editing" to="/take-in/names" class="button">
-          <Tags :size="18" aria-hidden="true" />
-          {{ nameWords.button }}
-        </NuxtLink>
-        <NuxtLink v-if="!editing" to="/take-in/numbers" class="button">
-          <Hash :size="18" aria-hidden="true" />
-          {{ numberWords.button }}
-        </NuxtLink>
-        <NuxtLink v-if="!editing" to="/take-in/list" class="button">
-          <FileSpreadsheet :size="18" aria-hidden="true" />
-          {{ takeInWords.list }}
-        </NuxtLink>
-      </div>
     </div>
     <p v-if="isRestored" class="mt-3 flex flex-wrap items-center gap-3 bg-wash px-3 py-1">
       {{ takeInWords.draftKept }}
       <button type="button" class="min-h-11 underline" @click="startOver">{{ takeInWords.discard }}</button>
     </p>
-    <PhotosDrop v-if="!editing" class="mt-4" @photos="takePhotos" />
     <p v-if="notKept" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert" data-not-kept>
       {{ pileWords.notKept[notKept] }}
       <NuxtLink v-if="notKept === 'full'" to="/copies" class="underline">{{ pileWords.makeRoom }}</NuxtLink>
     </p>
-    <form class="mt-4 grid gap-x-6 gap-y-4 md:grid-cols-[1fr_19rem]" novalidate @submit.prevent="save(editing !== null)">
+    <form class="mt-2 grid gap-x-6 gap-y-4 md:grid-cols-[minmax(0,1fr)_20rem]" novalidate @submit.prevent="save(editing !== null)">
       <StripFields ref="fields" :draft="draft" :is-tried="isTried" :is-known="editing !== null" />
       <div class="grid content-start gap-4">
+        <PlaceProposal v-if="!editing" v-model:chosen-id="chosenId" :proposal="proposal" :holding="draft.trial.value" />
         <LookAlikes
           :name="texts.name"
           :brand-id="draft.brandId.value"
           :picture-hash="texts.pictureHash"
           :except-id="editing?.id ?? openId"
         />
-        <PhotoField v-model="texts.pictureHash" :is-shown="!editing" />
-        <PlaceProposal v-if="!editing" :proposal="proposal" />
+        <PhotoField v-model="texts.pictureHash" :is-shown="!editing">
+          <PhotosDrop v-if="!editing" @photos="takePhotos" />
+        </PhotoField>
         <PhotoField
           v-if="KEPT_WITH_BACK.some(each => each === texts.packaging)"
           v-model="texts.packagingPictureHash"

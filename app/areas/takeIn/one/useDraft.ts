@@ -3,7 +3,7 @@ import { ulid } from 'ulid'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { blankDraft, blankHolding, type Draft, type DraftTexts, type Holding, KEPT_PACKAGINGS, nextRank } from '#core/catalog'
 import { readDate, readPrice, readWords, writePrice } from '#core/exchange'
-import { proposePlace } from '#core/filing'
+import { proposeIn, proposePlace } from '#core/filing'
 import { isFarBeyond, readBareNumber } from '#core/numbering'
 import { readSize } from '#core/units'
 import { act } from '~/data/act'
@@ -203,11 +203,13 @@ export function useDraft(editing: () => Holding | null) {
       null,
   )
 
+  /** The container that was chosen for it; empty: as the order has it. */
+  const chosenId = shallowRef('')
   /** The set as it would be, for the filing rule: names that exist become their records. */
-  const proposal = computed(() => {
+  const trial = computed((): Holding | null => {
     const tables = catalogue.tables
     if (!tables || (!texts.kindId && themeNames.value.length === 0 && !texts.brand)) return null
-    const trial: Holding = {
+    return {
       ...blankHolding({ id: '', number: Math.max(1, ...catalogue.nextNumbers.values()), seriesId: '', name: texts.name, createdAt: '' }),
       kindId: texts.kindId || null,
       brandId: brandId.value,
@@ -215,7 +217,11 @@ export function useDraft(editing: () => Holding | null) {
       themeIds: themeNames.value.flatMap(name => named(tables.themes.values(), name) ?? []),
       size: size.value.ok ? { ...size.value.size } : null,
     }
-    return proposePlace(trial, catalogue.facts)
+  })
+  const proposal = computed(() => {
+    if (!trial.value) return null
+    const chosen = catalogue.room.rows.get(chosenId.value)
+    return chosen ? proposeIn(chosen, trial.value, catalogue.facts) : proposePlace(trial.value, catalogue.facts)
   })
 
   /** The written number is far above the run: a code of the maker as likely. */
@@ -238,7 +244,9 @@ export function useDraft(editing: () => Holding | null) {
     isFuture,
     price,
     brandId,
+    trial,
     proposal,
+    chosenId,
     openStrip,
     restore,
     handOver,

@@ -74,7 +74,7 @@ useEventListener('paste', (event: ClipboardEvent) => {
 
 <template>
   <div
-    class="border border-dashed px-3 py-2"
+    class="border border-dashed p-2"
     :class="isOver ? 'border-ember bg-wash' : 'border-edge'"
     data-photos
     @dragover.prevent="isOver = true"
@@ -82,7 +82,7 @@ useEventListener('paste', (event: ClipboardEvent) => {
     @drop.prevent="dropped"
   >
     <KProgress v-if="busy" :text="pileWords.photosBusy" :done="busy.done" :total="busy.total" @cancel="isStopped = true" />
-    <div v-else class="flex flex-wrap items-center gap-x-3 gap-y-2">
+    <div v-else class="flex flex-col items-start gap-1">
       <button type="button" class="button sm:hidden" @click="camera?.click()">
         <Camera :size="18" aria-hidden="true" />
         {{ takeInWords.photoCamera }}
@@ -91,7 +91,7 @@ useEventListener('paste', (event: ClipboardEvent) => {
         <ImagePlus :size="18" aria-hidden="true" />
         {{ pileWords.photos }}
       </button>
-      <span class="hint">{{ pileWords.photosHint }}</span>
+      <span class="hint leading-tight">{{ pileWords.photosHint }}</span>
     </div>
     <input
       ref="files"

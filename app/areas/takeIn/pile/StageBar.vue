@@ -1,9 +1,12 @@
 <script setup lang="ts">
-import { Clock, SlidersHorizontal } from 'lucide-vue-next'
+import { Clock, Hash, Settings2, SlidersHorizontal, Tags } from 'lucide-vue-next'
 import { shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
 import type { Stage } from '#core/pile'
+import KMenu from '~/kit/KMenu.vue'
+import { nameWords } from '~/areas/takeIn/names/words'
+import { numberWords } from '~/areas/takeIn/numbers/words'
 import { pileWords } from './words'
 import { useNotices } from '~/shell/useNotices'
 import { usePile } from './usePile'
@@ -18,6 +21,12 @@ const pile = usePile()
 pile.open()
 const isAsking = shallowRef(false)
 const isSetting = shallowRef(false)
+const entries = [
+  { word: pileWords.tenMinutes, icon: Clock, run: () => (isAsking.value = true) },
+  { word: pileWords.how, icon: Settings2, run: () => (isSetting.value = true) },
+  { word: nameWords.button, icon: Tags, to: '/take-in/names' },
+  { word: numberWords.button, icon: Hash, to: '/take-in/numbers' },
+]
 const pathOf = (stage: Stage): string => (stage === 'capture' ? '/take-in' : `/take-in/work?stage=${stage}`)
 
 /** A pack goes on to its next stage by itself, and ends when every set of it is placed. */
@@ -33,37 +42,29 @@ watch(
 </script>
 
 <template>
-  <div class="flex flex-wrap items-stretch gap-2">
-    <nav class="flex w-full sm:w-auto sm:flex-1" :aria-label="pileWords.stagesLabel">
+  <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
+    <nav class="flex w-full lg:w-auto lg:flex-1" :aria-label="pileWords.stagesLabel">
       <NuxtLink
         v-for="(stage, at) in pile.used"
         :key="stage"
         :to="pathOf(stage)"
         :aria-current="stage === current ? 'step' : undefined"
         :data-stage="stage"
-        class="flex min-h-11 min-w-0 flex-1 flex-col items-center gap-x-2 border-b-3 py-1 sm:flex-row sm:px-3"
-        :class="stage === current ? 'border-strong bg-wash' : 'border-line hover:bg-wash'"
+        :data-count="pile.counts[stage]"
+        :title="pileWords.stageHint[stage]"
+        class="flex min-h-11 min-w-0 flex-1 flex-col items-center justify-center gap-x-1.5 border-b-3 px-1 leading-tight sm:flex-row"
+        :class="stage === current ? 'border-strong bg-wash font-bold' : 'border-line font-semibold hover:bg-wash'"
       >
-        <span class="min-w-6 text-center font-title text-[1.15rem] font-bold figures" :class="pile.counts[stage] === 0 ? 'text-quiet' : ''">
-          {{ pile.counts[stage] }}
-        </span>
-        <span class="leading-tight">
-          <span class="block text-[0.88rem] font-semibold sm:text-[1rem]">
-            <span class="hidden sm:inline">{{ at + 1 }}.</span>
-            {{ pileWords.stages[stage] }}
-          </span>
-          <span class="hint hidden 2xl:block">{{ pileWords.stageHint[stage] }}</span>
-        </span>
+        <span class="hidden text-quiet figures sm:inline">{{ at + 1 }}</span>
+        <span class="text-center text-[0.83rem] sm:text-[1rem]">{{ pileWords.stages[stage] }}</span>
+        <span v-if="pile.counts[stage] > 0" class="figures">({{ pile.counts[stage] }})</span>
       </NuxtLink>
     </nav>
-    <button type="button" class="button" @click="isAsking = true">
-      <Clock :size="18" aria-hidden="true" />
-      {{ pileWords.tenMinutes }}
-    </button>
-    <button type="button" class="button" @click="isSetting = true">
+    <slot />
+    <KMenu :label="pileWords.moreWays" :entries="entries">
       <SlidersHorizontal :size="18" aria-hidden="true" />
-      {{ pileWords.how }}
-    </button>
+      {{ pileWords.more }}
+    </KMenu>
     <p v-if="pile.pack" class="flex w-full flex-wrap items-center gap-x-3 bg-wash px-3" data-in-pack>
       {{ pileWords.inPack(pile.pack.ids.length) }}
       <button type="button" class="min-h-11 underline" @click="pile.pack = null">{{ pileWords.leavePack }}</button>

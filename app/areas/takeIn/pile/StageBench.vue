@@ -85,10 +85,10 @@ useSettleKey(() => void finish(), true)
 </script>
 
 <template>
-  <div class="mx-auto max-w-6xl p-4 sm:p-6">
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
     <StageBar :current="asked" />
     <h1 class="sr-only">{{ pileWords.workTitle }}</h1>
-    <div v-if="!current" class="mx-auto max-w-xl py-16 text-center">
+    <div v-if="!current" class="mx-auto max-w-xl py-6 text-center sm:py-16">
       <h2 class="text-[1.4rem]">{{ pileWords.none(asked) }}</h2>
       <p class="mt-2 text-quiet">{{ pileWords.noneLead }}</p>
       <NuxtLink to="/take-in" class="button-main mt-6">{{ pileWords.toCapture }}</NuxtLink>

@@ -3,7 +3,13 @@ import type { ClassField, LookAlikeVerdict } from '#core/classing'
 import type { HolderKind } from '#core/catalog'
 import { counted, figure } from '~/kit/grammar'
 
-const STAGE_NAMES: Readonly<Record<Stage, string>> = { capture: 'Capture', class: 'Class', fit: 'Fit', label: 'Label', file: 'File' }
+const STAGE_NAMES: Readonly<Record<Stage, string>> = {
+  capture: 'Note down',
+  class: 'Describe',
+  fit: 'Pocket',
+  label: 'Label',
+  file: 'Put away',
+}
 const HOLDER_NAMES: Readonly<Record<HolderKind, string>> = {
   pocket: 'a pocket',
   sleeve: 'a sleeve',
@@ -38,26 +44,26 @@ export const pileWords = {
   seconds,
   // Photos
   photos: 'Choose photos',
-  photosHint: 'or drop or paste any number of them: each becomes a strip',
+  photosHint: 'or drop or paste any number of them: each becomes a set on the pile',
   photosBusy: 'Reading photos',
   photosIn: (taken: number, refused: readonly string[]) =>
     `${counted(taken, 'photo')} on the pile.${refused.length > 0 ? ` Not a picture, or too large: ${firstFew(refused)}.` : ''}`,
   // Strips
-  pileTitle: (count: number) => `${counted(count, 'strip')} on the pile`,
+  pileTitle: (count: number) => `${counted(count, 'set')} on the pile`,
   pileLead: 'They have no number yet. Open one to name it.',
   moreStrips: (count: number) => `and ${figure(count)} more behind them`,
   unnamed: 'No name yet',
   staysOnPile: (name: string) =>
     `The storage of this browser is full: ${name} was not taken in, and waits on the pile. Make room under Copies, and open it again.`,
-  stripGone: 'This strip became a set in another tab. Nothing was taken in a second time.',
-  openElsewhere: 'Another tab has this strip open. Go on there, or close that tab first.',
+  stripGone: 'This one was taken in in another tab. Nothing was taken in a second time.',
+  openElsewhere: 'Another tab has this one open. Go on there, or close that tab first.',
   makeRoom: 'Make room',
   notKept: {
     full: 'The storage of this browser is full: what you type is not kept. Stay on this page, and make room under Copies.',
     other: 'What you type could not be kept. Stay on this page, and try it once more.',
   },
-  drop: (name: string) => `Take ${name || 'this strip'} off the pile`,
-  dropped: 'The strip is off the pile. Undo brings it back.',
+  drop: (name: string) => `Take ${name || 'this one'} off the pile`,
+  dropped: 'It is off the pile. Undo brings it back.',
   next: 'Next one',
   nextHint: 'Enter',
   captured: (code: string, name: string, stage: string) => `${code} ${name} is in. It waits at ${stage}.`,
@@ -67,14 +73,15 @@ export const pileWords = {
   nameTooLong: 'A name has room for 300 letters. The rest can go to the notes.',
   far: (written: string) =>
     `${written} is far above your numbers. It is kept as a code that stands on it; tick here if it is the number of the set.`,
-  written: 'Number on it already',
+  written: 'Number written on it',
   writtenHint: 'Taken over if it is free; otherwise kept as another number of it',
-  date: 'Came in on',
+  date: 'When you got it',
   dateProblem: 'Write the date like 2026-11-23 or 23 Nov 2026.',
   dateFuture: 'That day is still to come.',
   price: 'Price',
   priceProblem: 'Write the price like 12.50 or 12,50 EUR.',
   more: 'More',
+  moreWays: 'More: a few minutes, my way of working, names, numbers',
   // Brands
   sameBrand: (name: string) => `The same as ${name}?`,
   sameBrandYes: (name: string) => `Yes, ${name}`,
@@ -90,7 +97,7 @@ export const pileWords = {
   accept: (name: string) => `Take ${name}`,
   acceptHint: 'Arrow right in the empty field takes the suggestion',
   field: { kind: 'Kind', category: 'Category', theme: 'Theme' } satisfies Record<ClassField, string>,
-  nothingSuggested: 'Nothing in the name or the words speaks for a class yet.',
+  nothingSuggested: 'Nothing in the name or the words says what it is yet.',
   // Search words
   searchWords: 'Search words',
   searchWordsHint: 'Not on the set, but you might look for it by them',
@@ -106,9 +113,9 @@ export const pileWords = {
   workTitle: 'Work through the pile',
   left: (at: number, of: number) => `${at} of ${of}`,
   none: (stage: Stage) => `Nothing waits at ${STAGE_NAMES[stage]}.`,
-  noneLead: 'Sets come here from Capture. Choose another stage above, or capture some.',
-  toCapture: 'To Capture',
-  done: { class: 'Keep this class', fit: 'It sits in this', label: 'It is labelled', file: 'It stands there' } satisfies Record<
+  noneLead: 'Sets come here from Note down. Choose another stage above, or note some down.',
+  toCapture: 'Note sets down',
+  done: { class: 'That describes it', fit: 'This is its pocket', label: 'It is labelled', file: 'It stands there' } satisfies Record<
     Exclude<Stage, 'capture'>,
     string
   >,
@@ -131,29 +138,29 @@ export const pileWords = {
   leavePack: 'Leave the pack',
   packDone: 'The pack is done: every set of it is in its place.',
   // Ten minutes
-  tenMinutes: 'Some minutes',
+  tenMinutes: 'I have a few minutes',
   minutes: 'How many minutes do you have?',
   minutesLead: 'You get as many sets as you can bring all the way to their place in that time.',
   packNone: 'Not one set can be finished in that time. Give it a little longer.',
-  packEmpty: 'Nothing waits. Capture some sets first.',
+  packEmpty: 'Nothing waits. Note some sets down first.',
   pack: (sets: number, time: number) => `${counted(sets, 'set')}, about ${seconds(time)}, every one ends at its place.`,
   packStage: (stage: Stage, count: number) => `${STAGE_NAMES[stage]} ${counted(count, 'set')}`,
   paceMeasured: (time: number, on: number) => `${seconds(time)} a set, your own pace over ${counted(on, 'step')}`,
   paceAssumed: (time: number) => `${seconds(time)} a set, assumed: you have not done enough of it yet`,
   start: 'Start',
   // How I work
-  how: 'How I work',
-  howLead: 'It can be changed at any time; nothing that is filed moves.',
+  how: 'My way of working',
+  howLead: 'It can be changed at any time; nothing that is put away moves.',
   collection: 'How many sets do you have, or will you?',
   collections: { few: 'Few, up to fifty', some: 'Some hundreds', many: 'A thousand and more' },
   collectionSays: {
-    few: 'No catalogue pages: sets file with their theme, and only Class and File are left to do.',
-    some: 'The full method: a number, a holder and a label each. A growing collection pays later for starting small.',
+    few: 'No catalogue pages: sets stand with their theme, and only Describe and Put away are left to do.',
+    some: 'The full method: a number, a pocket and a label each. A growing collection pays later for starting small.',
     many: 'The full method, in batches: one stage through the whole pile at a time.',
   },
-  stagesUsed: 'Stages between Capture and File',
+  stagesUsed: 'Stages between Note down and Put away',
   originals: 'Keep photos byte for byte as they came',
   originalsHint: 'Otherwise they are turned upright and scaled to 2400 pixels',
   forNowPlace: 'Place for now',
-  forNowLead: 'Where sets stand until there is time to file them',
+  forNowLead: 'Where sets stand until there is time to put them away',
 } as const

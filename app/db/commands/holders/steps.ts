@@ -3,9 +3,9 @@ import { named, type StepWords } from '../said'
 
 /** What each command of this folder did, in a few words. Their names are kept in the journal: stored names are promises. */
 export const holdersSteps = {
-  changeHolderType: step => `Changed the holder ${step.subject.name ?? ''}`,
-  addStartHolders: step => `Added ${counted(step.subject.count ?? 0, 'holder')} of common size`,
-  shareHolder: step => `Put ${named(step)} into another set's holder`,
+  changeHolderType: step => `Changed the pocket or case ${step.subject.name ?? ''}`,
+  addStartHolders: step => `Added ${counted(step.subject.count ?? 0, 'common size')}`,
+  shareHolder: step => `Put ${named(step)} into another set's pocket`,
   addPages: step => `Added ${counted(step.subject.count ?? 1, 'page')} to ${step.subject.name ?? 'a binder'}`,
   measureSet: step => `Measured ${named(step)}`,
 } as const satisfies StepWords

@@ -11,5 +11,5 @@ export const namesSteps = {
   addStartThemes: step => `Added ${counted(step.subject.count ?? 0, 'theme')}`,
   changeSeries: step => `Changed how ${step.subject.name ?? 'a series'} is written`,
   readCode: step => `Said how ${step.subject.name ?? 'a code'} is read`,
-  renewLabels: step => `Wrote ${counted(step.subject.count ?? 1, 'label')} anew`,
+  renewLabels: step => `Wrote ${counted(step.subject.count ?? 1, 'label')} again`,
 } as const satisfies StepWords

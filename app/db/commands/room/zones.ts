@@ -41,7 +41,7 @@ export async function changeZone(db: YondercrestDb, zone: Zone): Promise<void> {
   })
 }
 
-/** Ends a zone: its containers go over to another. The last zone stays, and one that is being re-filed. */
+/** Ends a zone: its bins, drawers and binders go over to another. The last zone stays, and one that is being re-filed. */
 export async function removeZone(db: YondercrestDb, id: string, intoId: string): Promise<RoomOutcome> {
   const zone = await db.records('zones').get(id)
   return transact(db, 'changeZone', { name: zone?.name }, async (desk): Promise<RoomOutcome> => {

@@ -4,7 +4,7 @@ import type { StepWords } from '../said'
 /** What each command of this folder did, in a few words. Their names are kept in the journal: stored names are promises. */
 export const wholeSteps = {
   importList: step => `Brought in ${counted(step.subject.count ?? 0, 'set')} from ${step.subject.name ?? 'a list'}`,
-  restoreArchive: step => `Read back a copy with ${counted(step.subject.count ?? 0, 'set')}`,
+  restoreArchive: step => `Opened a copy with ${counted(step.subject.count ?? 0, 'set')}`,
   loadDemo: () => 'Loaded the demo room',
   startEmpty: () => 'Started empty',
 } as const satisfies StepWords

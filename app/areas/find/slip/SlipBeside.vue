@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
+import SetSlip from './SetSlip.vue'
+import { useSlip } from './useSlip'
+
+/** The open slip beside what one works with; on a phone over it. */
+const emit = defineEmits<{ closed: [holdingId: string] }>()
+const { opened, open, close } = useSlip()
+const isPhone = useMediaQuery('(max-width: 639px)')
+function leave(): void {
+  const id = opened.value?.id ?? ''
+  close()
+  emit('closed', id)
+}
+</script>
+
+<template>
+  <SetSlip
+    v-if="opened && !isPhone"
+    :key="opened.id"
+    class="sticky top-1 max-h-[calc(100cqh-1rem)] w-[25rem] shrink-0"
+    :holding="opened"
+    @close="leave"
+    @open="open($event.id)"
+  />
+  <Teleport v-else-if="opened" to="body">
+    <div class="fixed inset-0 z-30 flex flex-col bg-mist p-2">
+      <SetSlip :key="opened.id" class="max-h-full" :holding="opened" @close="leave" @open="open($event.id)" />
+    </div>
+  </Teleport>
+</template>

@@ -1,0 +1,41 @@
+import { useMediaQuery } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed, shallowRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { areaOf } from '~/areas'
+import { useFind } from '~/areas/find/ask/useFind'
+import { useCarry } from '~/areas/storeroom/container/useCarry'
+
+/** From this height of the window on the ridge stays up in the storeroom. */
+const HIGH_WINDOW = '(min-height: 760px)'
+
+/**
+ * Whether the ridge is up, or rests as a skyline. It rises while something is asked, carried or proposed. What a hand did
+ * holds until the next such occasion.
+ */
+export const useRidge = defineStore('ridge', () => {
+  const [find, carry, route] = [useFind(), useCarry(), useRoute()]
+  const isHigh = useMediaQuery(HIGH_WINDOW)
+  /** The container proposed for what is at hand. */
+  const proposed = shallowRef<string | null>(null)
+  const byHand = shallowRef<boolean | null>(null)
+
+  const isAsked = computed(() => route.path === '/' && find.answer !== null)
+  const hasOccasion = computed(
+    () =>
+      isAsked.value ||
+      carry.isCarrying ||
+      carry.isDragged ||
+      proposed.value !== null ||
+      (isHigh.value && areaOf(route.path)?.id === 'storeroom'),
+  )
+  watch(hasOccasion, () => {
+    byHand.value = null
+  })
+  const isUp = computed(() => byHand.value ?? hasOccasion.value)
+
+  function swing(): void {
+    byHand.value = !isUp.value
+  }
+  return { proposed, isUp, swing }
+})

@@ -1,0 +1,59 @@
+import type { Page } from '@playwright/test'
+
+/** Windows to be at home in, with the least share of the height that the sheet must have. */
+export const WINDOWS = [
+  { width: 1366, height: 650, leastShare: 0.75 },
+  { width: 1280, height: 800, leastShare: 0.78 },
+  { width: 390, height: 844, leastShare: 0.72 },
+  // 1280 x 800 at 200 % zoom.
+  { width: 640, height: 400, leastShare: 0.55 },
+  // WCAG 2.2, 1.4.10: without scrolling in two directions.
+  { width: 320, height: 640, leastShare: 0.55 },
+] as const
+
+/** Every page of the demo room, with the first thing that one works with: a set, a row, a field. */
+export const PAGES: Readonly<Record<string, string>> = {
+  '/': '[data-mat-item]',
+  '/?ask=harbour': '[data-mat-item]',
+  '/take-in': '#take-name',
+  '/take-in/placeless': 'main h1',
+  '/take-in/work?stage=class': '[data-work], main h2',
+  '/take-in/names?list=brands': 'main ul li',
+  '/take-in/numbers': 'main li button',
+  '/take-in/measure': 'main select, main input',
+  '/take-in/list': 'main button, main label',
+  '/storeroom': 'main form input',
+  '/storeroom/fill': '[data-zone-fill]',
+  '/storeroom/refile': 'main select',
+  '/storeroom/ways': 'main select',
+  '/storeroom/orders': 'main select',
+  '/storeroom/zones': 'main li button',
+  '/storeroom/holders': 'main li button',
+  '/index': 'main form input',
+  '/copies': 'main section h2',
+}
+
+export interface Geometry {
+  /** Of the height of the window. */
+  readonly share: number
+  /** Where the first of these things begins, of the height of the sheet; null: there is none. */
+  readonly first: number | null
+  /** Wider than the window, or scrolling sideways, in pixels. */
+  readonly over: number
+}
+
+export async function geometryOf(page: Page, first: string): Promise<Geometry> {
+  return page.evaluate(selector => {
+    const sheet = document.getElementById('sheet')
+    if (!sheet) return { share: 0, first: null, over: 0 }
+    const tops = [...sheet.querySelectorAll(selector.replaceAll('main ', ''))].flatMap(each => {
+      const { top, height, width } = each.getBoundingClientRect()
+      return height > 1 && width > 1 ? [top] : []
+    })
+    return {
+      share: sheet.clientHeight / window.innerHeight,
+      first: tops.length > 0 ? (Math.min(...tops) - sheet.getBoundingClientRect().top) / sheet.clientHeight : null,
+      over: Math.max(document.documentElement.scrollWidth - window.innerWidth, sheet.scrollWidth - sheet.clientWidth),
+    }
+  }, first)
+}
