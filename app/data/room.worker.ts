@@ -12,7 +12,7 @@ import {
   type RefilingQuestion,
   remainingRefiling,
 } from '#core/refiling'
-import { type Authority, isTabKey, TAB_TABLES } from '#core/filing'
+import { type Authority, isTabKey, TAB_TABLES, zoneFor } from '#core/filing'
 import { arrangeRoom, type ContainerRow, containersInOrder } from '#core/room'
 import {
   ASSUMPTION_CHANGES,
@@ -105,7 +105,10 @@ async function simulatedRoom(zoneId: string): Promise<SimulatedRoom> {
 /** What many sets without a place would make of the room: each container that gets some, and how full it is, before and after. */
 export interface PlacesOutlook {
   readonly placed: number
+  /** There is no room for these. */
   readonly left: number
+  /** No zone takes these. */
+  readonly unclaimed: number
   readonly containers: readonly { readonly id: string; readonly sets: number; readonly before: number; readonly after: number }[]
 }
 
@@ -138,6 +141,7 @@ const api = {
   async planMany(ids: readonly string[]): Promise<PlacesOutlook> {
     const { waiting, facts } = await waitingRoom(ids)
     const plan = await commands.planPlaces(waiting, facts, () => true)
+    const unclaimed = waiting.filter(holding => !zoneFor(holding, facts.zones)).length
     const fillIn = (row: ContainerRow): number =>
       fillOf(
         row,
@@ -148,7 +152,8 @@ const api = {
     const changed = [...plan.rows.values()].filter(row => row !== facts.rows.get(row.container.id))
     return {
       placed: plan.placed.length,
-      left: waiting.length - plan.placed.length,
+      left: waiting.length - plan.placed.length - unclaimed,
+      unclaimed,
       containers: changed.map(row => {
         const before = facts.rows.get(row.container.id)
         return {

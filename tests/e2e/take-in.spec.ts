@@ -93,8 +93,10 @@ test('two tabs take in at once and never give one number twice', async ({ page, 
   await expect(page.locator('li .ticket')).toHaveCount(2)
   const numbers = await page.locator('li .ticket').allInnerTexts()
   expect(new Set(numbers).size).toBe(2)
+  // Nobody said what they are: that is told, and nothing is put anywhere.
   await page.getByRole('button', { name: 'Put all where they belong' }).click()
-  await page.getByRole('button', { name: 'Put them there' }).click()
+  await expect(page.getByRole('dialog')).toContainText('2 sets are of no kind that a corner takes.')
+  await expect(page.getByRole('button', { name: 'Put them there' })).toBeDisabled()
 })
 
 test('four sets typed without a pause: no letter of the next is lost while one is being taken in', async ({ page }) => {

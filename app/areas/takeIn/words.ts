@@ -76,8 +76,10 @@ export const takeInWords = {
   placeIt: 'Put it there',
   placeAll: 'Put all where they belong',
   placeAllTitle: 'Before and after',
-  placeAllSum: (count: number) => `${countedThat(count, 'set', 'finds', 'find')} a place. No bin or drawer is filled beyond what goes in.`,
+  placeAllSum: (count: number) => `${countedThat(count, 'set', 'finds', 'find')} a place; no bin or drawer is filled beyond what goes in.`,
   placeAllLeft: (count: number) => `${countedThat(count, 'set', 'stays', 'stay')} without: there is no room for more. Add a bin or drawer.`,
+  placeAllUnclaimed: (count: number) =>
+    `${countedThat(count, 'set', 'is', 'are')} of no kind that a corner takes. Say the kind, or let a corner take everything.`,
   placeAllRow: (sets: number, before: string, after: string) => `${before}, then ${after} (${figure(sets)} more)`,
   placeAllNow: 'Put them there',
   placed: (name: string, place: string) => `${name}: ${place}`,

@@ -85,6 +85,7 @@ async function placeAll(): Promise<void> {
       <template v-if="outlook">
         <p class="mt-2">
           {{ takeInWords.placeAllSum(outlook.placed) }}
+          <span v-if="outlook.unclaimed > 0" class="font-semibold text-ochre">{{ takeInWords.placeAllUnclaimed(outlook.unclaimed) }}</span>
           <span v-if="outlook.left > 0" class="font-semibold text-ochre" data-left>{{ takeInWords.placeAllLeft(outlook.left) }}</span>
         </p>
         <ul class="mt-3 max-h-80 overflow-y-auto" tabindex="0" :aria-label="takeInWords.placeAllTitle">
