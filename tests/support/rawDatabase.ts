@@ -1,3 +1,5 @@
+import { plainly } from '~/data/call'
+
 /** A database as the browser keeps it, table by table, without Dexie: what a frozen copy is written from and made with. */
 export interface RawDatabase {
   readonly version: number
@@ -31,7 +33,7 @@ const frozen = (value: unknown): unknown =>
     JSON.stringify(value, (_key, each: unknown) => (each instanceof ArrayBuffer ? { bytes: Buffer.from(each).toString('base64') } : each)),
   )
 const thawed = (value: unknown): unknown =>
-  JSON.parse(JSON.stringify(value), (_key, each: unknown) => {
+  plainly(value, (_key, each) => {
     if (typeof each !== 'object' || each === null || !('bytes' in each) || typeof each.bytes !== 'string') return each
     return Uint8Array.from(Buffer.from(each.bytes, 'base64')).buffer
   })
