@@ -88,6 +88,11 @@ describe('sentences', () => {
       'Bookcase, shelf 2, bin 4, tab Tide pools, 11th of 31, between 88 Kelp Study and 131 Limpets',
     )
     expect(placeSentence({ ...placement, section: null }, fixture, null, '131 Limpets')).toContain('in front of 131 Limpets')
+    const said = (name: string): string => placeSentence(placement, { ...fixture, name }, null, null)
+    expect([said('Shelf'), said('Bin 4')]).toEqual([
+      'Shelf 2, bin 4, tab Tide pools, 11th of 31',
+      'Bin 4, shelf 2, tab Tide pools, 11th of 31',
+    ])
     expect(placeWords.halves('Bookcase, bin 4', 'B4-12')).toContain('the other half stands at B4-12')
   })
   test.each([

@@ -24,8 +24,9 @@ export function laneName(lane: number, lanes: number): string {
 export function containerWay(fixture: Fixture | undefined, container: Placement['container'], isNamed = true): string {
   const word = fixture ? SHELF_WORDS[fixture.type] : ''
   const shelf = fixture && fixture.shelves > 1 ? `${word} ${container.shelf}` : ''
-  const name = isNamed ? container.name.charAt(0).toLowerCase() + container.name.slice(1) : ''
-  // Furniture called by the word itself says it once: "Shelf 2", not "Shelf, shelf 2".
+  const isDouble = fixture?.name.toLowerCase() === container.name.toLowerCase()
+  const name = isNamed && !isDouble ? container.name.charAt(0).toLowerCase() + container.name.slice(1) : ''
+  // What is called alike is said once: "Shelf 2", not "Shelf, shelf 2"; a board that hangs by itself is its own furniture.
   const isSaid = shelf !== '' && fixture?.name.toLowerCase() === word
   return [isSaid ? `${fixture.name} ${container.shelf}` : (fixture?.name ?? ''), isSaid ? '' : shelf, name].filter(Boolean).join(', ')
 }
