@@ -216,6 +216,19 @@ describe('a number that stands on the thing already', () => {
     await undo(db)
     expect(await withNumber(db, 'Buoys', '')).toMatchObject({ number: 4 })
   })
+  test('what a brand that numbers its sets itself prints on them is their number; the next plain set goes on with the run', async () => {
+    const db = await room()
+    await withNumber(db, 'Gulls', '')
+    await db.records('brands').put({ ...blankBrand(ulid(), 'Tidewrack'), hasOwnNumbering: true })
+    const take = (name: string, written: string) =>
+      commands.takeIn(db, facts(name, 'Tidewrack', []), { place: null, state: 'toFile', draftId: null, written })
+    const numbered = await take('Kelp Study', 'B1079')
+    const series = await db.records('series').get(numbered.seriesId)
+    expect([series?.prefix, numbered.number, numbered.aliases]).toEqual(['B', 1079, []])
+    expect(await take('Limpets', 'B1079')).toMatchObject({ number: 2, aliases: [{ text: 'B1079' }] })
+    expect(await take('Ferry', '')).toMatchObject({ number: 3 })
+    expect(await withNumber(db, 'Buoys', '')).toMatchObject({ number: 4 })
+  })
   test('a register that ends at the highest number of all stops nobody', async () => {
     const db = await room()
     await withNumber(db, 'Gulls', '')

@@ -220,7 +220,7 @@ export function newTheme(id: string, name: string, existing: readonly Theme[]): 
 export function newCategory(id: string, name: string, existing: readonly Category[]): Category {
   return { id, name, rank: nextRank(existing), seeAlsoIds: [] }
 }
-/** A kind that the owner adds: a stamp of common thickness until it is said otherwise. */
+/** A kind that the owner adds: a stamp of common thickness, not to be cut, until it is said otherwise. */
 export function newKind(id: string, name: string, existing: readonly Kind[]): Kind {
   return {
     id,
@@ -230,8 +230,8 @@ export function newKind(id: string, name: string, existing: readonly Kind[]): Ki
     typicalThicknessMm: 5,
     typicalWeightG: 60,
     isLightSensitive: false,
-    mayTrim: true,
-    mayCut: true,
+    mayTrim: false,
+    mayCut: false,
     rank: nextRank(existing),
   }
 }

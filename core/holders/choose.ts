@@ -20,12 +20,14 @@ export interface HolderAdvice {
 }
 
 const SHEET_UP_TO_MM = 8
+/** A pocket more than half as large again as what goes in is far too large: things slide about in it, and it takes up room. */
+const FAR_TOO_LARGE = 1.5
 const areaOf = (type: HolderType): number => (type.inner ? type.inner.widthMm * type.inner.heightMm : Infinity)
 
 /**
  * What a set could sit in, best first: what its container takes before what it does not, then by the owner's ranking of
- * the ways (boxes after, for what is as thin as a sheet), then the smallest, so that no pocket is larger than it need be. Retired types
- * come last. O(types), and one budget of tries for laying out pieces, whatever the number of types.
+ * the ways (boxes after, for what is as thin as a sheet; what is far too large after what fits closely), then the smallest, so that
+ * no pocket is larger than it need be. Retired types come last. O(types), and one budget of tries for laying out pieces, whatever the number of types.
  */
 export function adviseHolder(
   contents: Contents,
@@ -49,7 +51,10 @@ export function adviseHolder(
   // A sheet stands in film; a box is for what is thick (common practice).
   const isBoxed = ({ type }: HolderChoice): number =>
     Number(contents.thicknessMm <= SHEET_UP_TO_MM && (type.type === 'box' || type.type === 'trayCell'))
-  const rank = (choice: HolderChoice): number => habits.fitOrder.indexOf(choice.answer.way)
+  const lastPlain = Math.max(...PLAIN_WAYS.map(way => habits.fitOrder.indexOf(way)))
+  const isFarTooLarge = ({ type, answer: { way, lies } }: HolderChoice): boolean =>
+    PLAIN_WAYS.includes(way) && type.inner !== null && areaOf(type) > FAR_TOO_LARGE * lies.widthMm * lies.heightMm
+  const rank = (choice: HolderChoice): number => (isFarTooLarge(choice) ? lastPlain : habits.fitOrder.indexOf(choice.answer.way))
   choices.sort(
     (a, b) =>
       Number(a.type.isRetired) - Number(b.type.isRetired) ||

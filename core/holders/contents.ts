@@ -10,6 +10,8 @@ export interface Contents extends Size {
   readonly pieces: readonly Size[]
   /** The size it has with its packaging, where that is kept; null: there is none. */
   readonly packaged: Size | null
+  /** Its pieces were not all measured, and may lie otherwise than they do on the sheet. */
+  readonly mayRearrange: boolean
   /** What may be done to a thing of its kind. */
   readonly mayTrim: boolean
   readonly mayCut: boolean
@@ -39,6 +41,12 @@ function bareThicknessMm(holding: Pick<Holding, 'thicknessMm'>, kind: Pick<Kind,
   return Math.min(usual, kind?.family === 'die' ? THIN_DIE_MM : SHEET_MM)
 }
 
+/** Metal and folders are never cut, whatever their kind says; a thing whose kind is not known is not cut either. */
+const UNCUT_FAMILIES: readonly Kind['family'][] = ['die', 'folder']
+/** Stamps or dies on a thin sheet: they come off it and can lie otherwise. */
+const isSheet = (holding: Pick<Holding, 'thicknessMm'>, kind: Pick<Kind, 'family' | 'typicalThicknessMm'> | null): boolean =>
+  (kind?.family === 'stamp' || kind?.family === 'die') && bareThicknessMm(holding, kind) <= SHEETS_UP_TO_MM
+
 /**
  * What of a set goes into its holder, by the habits of its zone. null while its size is not known.
  * @example contentsOf(set, clear, { insert: true, magnet: false, packaging: 'none', dies: 'apart' })?.thicknessMm //=> 3.4
@@ -57,13 +65,15 @@ export function contentsOf(
   if (isPackaged) layers.push({ of: 'packaging', mm: PACKAGING_MM })
   const here = holding.pieces.filter(piece => !piece.isMissing && piece.livesWithId === null)
   const sizes = here.flatMap(piece => (piece.size ? [piece.size] : []))
+  const isCuttable = kind !== null && !UNCUT_FAMILIES.includes(kind.family)
   return {
     ...holding.size,
     layers,
     thicknessMm: layers.reduce((sum, layer) => sum + layer.mm, 0),
     pieces: sizes.length === here.length ? sizes : [],
-    mayTrim: kind?.mayTrim ?? true,
-    mayCut: kind?.mayCut ?? true,
+    mayRearrange: here.length !== 1 && (here.length === 0 || sizes.length < here.length) && isSheet(holding, kind),
+    mayTrim: isCuttable && kind.mayTrim,
+    mayCut: isCuttable && kind.mayCut,
     packaged: isPackaged
       ? { widthMm: holding.size.widthMm + PACKAGING_MORE_MM, heightMm: holding.size.heightMm + PACKAGING_MORE_MM }
       : null,

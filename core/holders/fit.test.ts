@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { blankHolding, FIT_WAYS, type FitWay, type HolderType, type Holding, startCatalogue } from '#core/catalog'
+import { blankHolding, FIT_WAYS, START_HABITS, type FitWay, type HolderType, type Holding, startCatalogue } from '#core/catalog'
 import { MM_PER_INCH } from '#core/units'
 import {
   adviseHolder,
@@ -36,6 +36,7 @@ const flat = (width: number, height: number, more: Partial<Contents> = {}): Cont
   layers: [{ of: 'set', mm: 3 }],
   pieces: [],
   packaged: null,
+  mayRearrange: false,
   mayTrim: true,
   mayCut: true,
   ...more,
@@ -168,7 +169,7 @@ describe('fits, as properties', () => {
       fc.property(someContents, someType, (contents, type) => {
         const result = fitHolder(contents, type, habits)
         for (const answer of result.fits ? result.answers : []) {
-          if (answer.way === 'zeroClearance') expect(Math.abs(Math.min(answer.spareWidthMm, answer.spareHeightMm))).toBeLessThan(0.5)
+          if (answer.way === 'zeroClearance') expect(Math.abs(Math.min(answer.spareWidthMm, answer.spareHeightMm))).toBeLessThanOrEqual(0.5)
           else expect(Math.min(answer.spareWidthMm, answer.spareHeightMm + answer.sticksOutMm)).toBeGreaterThan(-1e-6)
         }
       }),
@@ -222,8 +223,52 @@ describe('why not', () => {
       expect(ways(whole, type)).not.toContain('cutInTwo')
     }
     const { kinds } = startCatalogue(() => `id${(made += 1)}`)
-    for (const kind of kinds.filter(each => each.family === 'die' || each.name === 'Wood mounted'))
-      expect([kind.mayTrim, kind.mayCut]).toEqual([false, false])
+    const set = { size: { widthMm: 152.4, heightMm: 203.2 }, thicknessMm: null, pieces: [], hasMatchingDie: null }
+    const cuttable = kinds.flatMap(kind => {
+      const contents = contentsOf(set, kind, START_HABITS)
+      return contents?.mayTrim ? [kind.name] : []
+    })
+    expect(cuttable).toEqual(['Clear', 'Cling', 'Rubber, unmounted', 'Foam', 'Own-made', 'Stencil'])
+    // Whatever its owner ticked, and where nobody said what it is.
+    const [die] = kinds.filter(each => each.family === 'die')
+    for (const kind of [die ? { ...die, mayTrim: true, mayCut: true } : null, null])
+      expect(contentsOf(set, kind, START_HABITS)).toMatchObject({ mayTrim: false, mayCut: false })
+  })
+  test('a set a little too large, whose pieces nobody measured, says try it; measured pieces, folders and blocks do not guess', () => {
+    const pocket = named('pocket 5 x 7')
+    const over = (mm: number, more: Partial<Contents>): Contents => {
+      const { widthMm, heightMm } = openingFor(pocket, 3, true) ?? { widthMm: 0, heightMm: 0 }
+      return flat(1, 1, { widthMm: widthMm + mm, heightMm: heightMm - 20, mayTrim: false, mayCut: false, ...more })
+    }
+    expect(ways(over(5, { mayRearrange: true }), pocket)).toEqual(['zeroClearance'])
+    expect(ways(over(7, { mayRearrange: true }), pocket)).toEqual([])
+    expect(ways(over(5, {}), pocket)).toEqual([])
+    const { kinds } = startCatalogue(() => `id${(made += 1)}`)
+    const set = { size: { widthMm: 152.4, heightMm: 203.2 }, thicknessMm: null, pieces: [], hasMatchingDie: null }
+    expect(kinds.filter(kind => contentsOf(set, kind, START_HABITS)?.mayRearrange).map(kind => kind.name)).toEqual([
+      'Clear',
+      'Cling',
+      'Rubber, unmounted',
+      'Own-made',
+      'Thin die',
+    ])
+    // On the slant by a hair: neither yes nor no.
+    const square = named('small square die pocket')
+    const border = (lengthMm: number): readonly FitWay[] => ways(flat(1, 1, { widthMm: lengthMm, heightMm: 12.7, thicknessMm: 1 }), square)
+    const longest =
+      Array.from({ length: 400 }, (_, at) => 150 + at / 4)
+        .filter(mm => border(mm).includes('tilted'))
+        .at(-1) ?? 0
+    expect(border(longest)).not.toContain('zeroClearance')
+    expect(border(longest + 0.5)).toContain('zeroClearance')
+    expect(border(longest + 3)).not.toContain('zeroClearance')
+  })
+  test('what fits closely comes before what is far too large, though the order begins with loose', () => {
+    const pockets = types.filter(type => type.name.startsWith('pocket') && type.name !== 'pocket 6 x 9')
+    const first = (width: number, height: number): string | undefined =>
+      adviseHolder(flat(width, height), pockets, habits, null).choices[0]?.type.name
+    expect(first(5.45, 8.45)).toBe('pocket 5 1/2 x 8 1/2')
+    expect(first(4, 6)).toBe('pocket 5 x 7')
   })
 })
 

@@ -36,6 +36,8 @@ const FITS_MM = 1.5
 export const SNUG_MM = 0.5
 /** A size by ruler or photo is no surer than this: within it a plain yes would be wrong. */
 const UNSURE_MM = 0.5
+/** Exceeding by no more than this, a set whose pieces come off their sheet may go in after all (common practice: 1/4 in). */
+const EXCEEDS_UP_TO_MM = 6.4
 /** Up to 1/8 in is trimmed off a side (common practice), off two opposite sides that is twice as much. */
 const TRIM_A_SIDE_MM = 3.2
 /** A thing that sticks out by more than this leans and bends. */
@@ -73,10 +75,18 @@ export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
   loose: upright('loose', LOOSE_MM, Infinity),
   fits: upright('fits', FITS_MM, LOOSE_MM),
   snug: upright('snug', SNUG_MM, FITS_MM),
+  // As large as the opening, give or take what a measure errs; or a little larger, where tilting or laying out anew may do.
   zeroClearance: (contents, type) => {
     const opening = openingFor(type, contents.thicknessMm, true)
     const lies = opening && better(opening, whole(contents))
-    return lies && Math.abs(least(lies)) < UNSURE_MM ? { ...plain, way: 'zeroClearance', ...lies } : null
+    if (!opening || !lies || least(lies) >= UNSURE_MM) return null
+    if (least(lies) > -UNSURE_MM) return { ...plain, way: 'zeroClearance', ...lies }
+    const angleDeg = slant(contents, opening, UNSURE_MM)
+    if (angleDeg !== null && slant(contents, opening, -SNUG_MM) === null)
+      return { ...plain, way: 'zeroClearance', ...tiltedIn(contents, opening, angleDeg) }
+    return contents.mayRearrange && !contents.packaged && least(lies) >= -EXCEEDS_UP_TO_MM
+      ? { ...plain, way: 'zeroClearance', ...lies }
+      : null
   },
   turned: (contents, type) => {
     const opening = openingFor(type, contents.thicknessMm, true)
@@ -85,9 +95,8 @@ export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
   },
   tilted: (contents, type) => {
     const opening = openingFor(type, contents.thicknessMm, true)
-    const angleDeg = opening && tiltThatFits(whole(contents), { widthMm: opening.widthMm - SNUG_MM, heightMm: opening.heightMm - SNUG_MM })
-    if (!opening || angleDeg === null || angleDeg < 1 || angleDeg > 89) return null
-    return { ...plain, way: 'tilted', ...lying(opening, whole(contents), angleDeg), ...spareTilted(opening, whole(contents), angleDeg) }
+    const angleDeg = opening && slant(contents, opening, -SNUG_MM)
+    return opening && angleDeg !== null ? { ...plain, way: 'tilted', ...tiltedIn(contents, opening, angleDeg) } : null
   },
   rearranged: (contents, type, tries) => {
     const opening = openingFor(type, contents.thicknessMm, true)
@@ -142,9 +151,16 @@ export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
   },
 }
 
-function spareTilted(opening: Size, { widthMm, heightMm }: Size, angleDeg: number): Pick<Lying, 'spareWidthMm' | 'spareHeightMm'> {
+/** The angle at which it goes into an opening that is so much larger; null: at none but upright or by a quarter. */
+function slant(contents: Contents, { widthMm, heightMm }: Size, moreMm: number): number | null {
+  const angleDeg = tiltThatFits(whole(contents), { widthMm: widthMm + moreMm, heightMm: heightMm + moreMm })
+  return angleDeg === null || angleDeg < 1 || angleDeg > 89 ? null : angleDeg
+}
+function tiltedIn(contents: Contents, opening: Size, angleDeg: number): Lying {
+  const { widthMm, heightMm } = whole(contents)
   const angle = (angleDeg * Math.PI) / 180
   return {
+    ...lying(opening, whole(contents), angleDeg),
     spareWidthMm: opening.widthMm - widthMm * Math.cos(angle) - heightMm * Math.sin(angle),
     spareHeightMm: opening.heightMm - widthMm * Math.sin(angle) - heightMm * Math.cos(angle),
   }

@@ -5,7 +5,7 @@ import { type Cell, NUMBER_SCHOOLS, type NumberSchool, type Series, startSeries 
 import { codeText, freePrefix, giveNumbers, mayClash, type NumberFacts, numberSource, writeCode } from './index'
 
 const running = (countsBy: NumberSchool, prefix = ''): Series => ({ ...startSeries('main'), countsBy, prefix })
-const brand = (name: string, abbreviation: string | null = null) => ({ name, abbreviation })
+const brand = (name: string, abbreviation: string | null = null, hasOwnNumbering = false) => ({ name, abbreviation, hasOwnNumbering })
 const facts = (more: Partial<NumberFacts>): NumberFacts => ({ brand: null, place: null, written: '', ...more })
 const pages = {
   id: 'binder',
@@ -24,7 +24,12 @@ describe('schools of numbering', () => {
     ['cell', { place: inCell(2, 3) }, '12-', 203],
     ['cell', { place: inCell(2, 3, 'back') }, '12-', 215],
     ['cell', { place: { container: { id: 'b4', code: 'B4', cells: null }, cell: null } }, '', null],
-    ['maker', { brand: brand('Tidewrack'), written: 'cl1044' }, 'T CL', 1044],
+    ['maker', { brand: brand('Tidewrack'), written: 'cl1044' }, 'CL', 1044],
+    ['maker', { brand: brand('Tidewrack'), written: 'CL0044' }, 'CL00', 44],
+    ['all', { brand: brand('Tidewrack', null, true), written: 'B1079' }, 'B', 1079],
+    ['all', { brand: brand('Tidewrack', null, true), written: '79' }, '', 79],
+    ['all', { brand: brand('Tidewrack', null, true) }, '', null],
+    ['all', { brand: brand('Tidewrack'), written: 'B1079' }, '', null],
     ['maker', { brand: brand('Tidewrack'), written: '88' }, 'T-', 88],
     ['maker', { brand: brand('Tidewrack'), written: 'no number' }, '', null],
   ])('by %s: %j is numbered in %s, wanting %s', (school, given, prefix, wanted) => {
@@ -39,6 +44,17 @@ describe('schools of numbering', () => {
     const again = numberSource(main, [main, first.series], facts({ brand: brand('Tidewrack') }), ulid)
     expect(again).toMatchObject({ isNew: false, series: { id: first.series.id } })
     expect(codeText(writeCode(again.series, 7, null))).toBe('T-007')
+  })
+
+  test("a maker's code is written as it is printed, with no mark of the kind; where it could meet another, the brand stands in front", () => {
+    const main = { ...running('all'), padding: 4 }
+    const numbered = facts({ brand: brand('Tidewrack', null, true), written: 'b1079' })
+    const wood = { suffix: 'W' }
+    const { series, wanted, isWritten } = numberSource(main, [main], numbered, ulid)
+    expect([codeText(writeCode(series, wanted ?? 0, wood)), isWritten]).toEqual(['B1079', true])
+    const other = { ...series, id: 'other', partOf: null }
+    const beside = numberSource(main, [main, other], numbered, ulid)
+    expect(codeText(writeCode(beside.series, 1079, null))).toBe('T B1079')
   })
 
   test('a freed prefix clashes with none of the others (property)', () => {
@@ -62,7 +78,8 @@ describe('schools of numbering', () => {
       cell: fc.integer({ min: 1, max: 12 }),
       isBack: fc.boolean(),
       hasPlace: fc.boolean(),
-      written: fc.constantFrom('', '5', 'CL5', 'cl5', 'QB-5', '12-203', 'T-5'),
+      written: fc.constantFrom('', '5', 'CL5', 'cl5', 'CL05', 'T CL5', 'QB-5', '12-203', 'T-5'),
+      hasOwn: fc.boolean(),
     })
     fc.assert(
       fc.property(fc.array(some, { maxLength: 40 }), sets => {
@@ -76,7 +93,7 @@ describe('schools of numbering', () => {
             main,
             all,
             {
-              brand: set.brand === null ? null : brand(set.brand),
+              brand: set.brand === null ? null : brand(set.brand, null, set.hasOwn),
               place: set.hasPlace ? inCell(set.page, set.cell, set.isBack ? 'back' : 'front') : null,
               written: set.written,
             },

@@ -4,7 +4,7 @@ import { mayClash } from './reports'
 
 /** What is known of a set when its number is given. `written` is what stands on the thing already. */
 export interface NumberFacts {
-  readonly brand: Pick<Brand, 'name' | 'abbreviation'> | null
+  readonly brand: Pick<Brand, 'name' | 'abbreviation' | 'hasOwnNumbering'> | null
   readonly place: { readonly container: Pick<Container, 'id' | 'code' | 'cells'>; readonly cell: Cell | null } | null
   readonly written: string
 }
@@ -12,6 +12,8 @@ export interface NumberFacts {
 /** Of which brand, container or maker's letters the number is one, what stands in front, and the number itself where it is fixed. */
 interface Share {
   readonly key: string
+  /** What a maker prints in front, where its own numbers are taken as they are: tried before the prefix. */
+  readonly letters?: string
   readonly prefix: string
   readonly wanted: number | null
 }
@@ -59,16 +61,29 @@ const SCHOOLS: Readonly<Record<NumberSchool, (facts: NumberFacts) => Share | nul
       ? { key: `cell:${place.container.id}`, prefix: `${cells}-`, wanted: place.cell.page * CELLS_A_PAGE + number }
       : null
   },
-  maker: ({ brand, written }) => {
-    const match = /^(.{0,8}?)(\d{1,7})$/.exec(written.trim())
-    if (!brand || !match) return null
-    const letters = (match[1] ?? '').toUpperCase()
-    return {
-      key: `maker:${keyOf(brand)}:${letters}`,
-      prefix: `${labelOf(brand)} ${letters}`.trimEnd() + (letters ? '' : '-'),
-      wanted: Number(match[2]),
-    }
-  },
+  maker: byMaker,
+}
+
+/** B1079 is number 1079 of the maker's B; noughts in front of a number belong to the letters, or they would be lost. */
+function byMaker({ brand, written }: NumberFacts): Share | null {
+  const match = /^(.{0,8}?)([1-9]\d{0,6})$/.exec(written.trim())
+  if (!brand || !match) return null
+  const letters = (match[1] ?? '').toUpperCase()
+  return {
+    key: `maker:${keyOf(brand)}:${letters}`,
+    letters,
+    prefix: `${labelOf(brand)} ${letters}`.trimEnd() + (letters ? '' : '-'),
+    wanted: Number(match[2]),
+  }
+}
+
+/**
+ * A maker that numbers its sets itself is taken at its word where one running number counts the rest. A bare figure may
+ * as well be the owner's own, and stays one.
+ */
+function shareOf(running: Series, facts: NumberFacts): Share | null {
+  const own = running.countsBy === 'all' && facts.brand?.hasOwnNumbering ? byMaker(facts) : null
+  return own && /\p{L}/u.test(own.letters ?? '') ? own : SCHOOLS[running.countsBy](facts)
 }
 
 /** The prefix, or the next like it that no other series could print a code of. */
@@ -93,7 +108,7 @@ function lettersOf(count: number): string {
  *   .series.prefix //=> 'QB-'
  */
 export function numberSource(running: Series, all: readonly Series[], facts: NumberFacts, newId: () => string): NumberSource {
-  const share = SCHOOLS[running.countsBy](facts)
+  const share = shareOf(running, facts)
   const from = (series: Series, isNew: boolean): NumberSource => {
     const written = readWritten(facts.written, series)
     const isFixed = Boolean(share?.wanted)
@@ -101,17 +116,20 @@ export function numberSource(running: Series, all: readonly Series[], facts: Num
       series,
       isNew,
       wanted: share?.wanted ?? written,
-      isWritten: isFixed ? running.countsBy === 'maker' : written !== null,
+      isWritten: isFixed ? share?.letters !== undefined : written !== null,
       isFixed,
     }
   }
   if (!share) return from(running, false)
   const known = all.find(each => each.partOf?.seriesId === running.id && each.partOf.key === share.key)
   if (known) return from(known, false)
-  const prefix = freePrefix(running.prefix + share.prefix, all)
+  // A maker's code stands as it is printed on the thing, wherever no other series can meet it.
+  const isAsPrinted = Boolean(share.letters) && !all.some(other => mayClash(other, { prefix: share.letters ?? '' }))
+  const prefix = isAsPrinted ? (share.letters ?? '') : freePrefix(running.prefix + share.prefix, all)
   return from(
     {
       ...running,
+      ...(isAsPrinted ? { padding: 0, suffixBy: 'none' as const } : {}),
       id: newId(),
       name: `${running.name} ${prefix}`.slice(0, 300),
       prefix,

@@ -20,6 +20,14 @@ const WAY_NAMES: Readonly<Record<FitWay, string>> = {
 }
 const LAYERS = { set: 'the set', insert: 'insert', magnet: 'magnet sheet', packaging: 'packaging', dies: 'dies behind it' } as const
 
+/** As large as the room there is, or a little larger. */
+function tryIt({ spareWidthMm, spareHeightMm, angleDeg }: FitAnswer, write: Write): string {
+  const over = Math.max(-spareWidthMm, -spareHeightMm)
+  if (angleDeg % 90 !== 0) return `tilted it may go in or not: try it before you rely on it`
+  return over < 0.5
+    ? 'it may go in or not: try it before you rely on it'
+    : `${write(over)} too large as it lies; with its pieces arranged anew it may go in: try it before you rely on it`
+}
 /** What a way means for this set, and what it costs. */
 function answerText(answer: FitAnswer, write: Write): string {
   const spare = `${write(Math.max(0, answer.spareWidthMm))} to spare across and ${write(Math.max(0, answer.spareHeightMm))} up`
@@ -32,7 +40,7 @@ function answerText(answer: FitAnswer, write: Write): string {
     rearranged: `${counted(answer.laid.length, 'piece')} side by side; ${spare}`,
     tilted: `turned to ${Math.round(answer.angleDeg)} degrees`,
     flapOpen: `too thick for the flap to close, but standing upright holds it; ${spare}`,
-    zeroClearance: 'it may go in or not: try it before you rely on it',
+    zeroClearance: tryIt(answer, write),
     trim: [
       answer.trimWidthMm > 0 ? `${write(answer.trimWidthMm)} off its width` : '',
       answer.trimHeightMm > 0 ? `${write(answer.trimHeightMm)} off its height` : '',

@@ -36,8 +36,8 @@ const texts = reactive({
   thickness: '',
   weight: '',
   isLightSensitive: false,
-  mayTrim: true,
-  mayCut: true,
+  mayTrim: false,
+  mayCut: false,
 })
 /** Asked before it is kept, where the change would put sets out of the order of their zones. */
 const wouldMove = shallowRef<number | null>(null)
@@ -184,8 +184,11 @@ async function put(): Promise<void> {
         {{ nameWords.retired }}
       </label>
       <label class="flex min-h-11 items-center gap-3">
-        <input v-model="texts.hasOwnNumbering" type="checkbox" class="size-5" />
-        {{ nameWords.numbering }}
+        <input v-model="texts.hasOwnNumbering" type="checkbox" class="size-5" aria-describedby="name-numbering" />
+        <span>
+          {{ nameWords.numbering }}
+          <span id="name-numbering" class="hint block">{{ nameWords.numberingHint }}</span>
+        </span>
       </label>
       <KField class="sm:col-span-2" :label="nameWords.notes" for="name-notes">
         <textarea id="name-notes" v-model="texts.notes" class="field" rows="2" maxlength="20000" />

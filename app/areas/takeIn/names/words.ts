@@ -26,6 +26,7 @@ export const nameWords = {
   abbreviation: 'On labels',
   abbreviationHint: 'At most 12 letters',
   numbering: 'It numbers its sets itself',
+  numberingHint: 'What it prints on a set, such as B1079, is then the number of that set. Sets without one count with the others.',
   retired: 'It has closed, or was taken over',
   successor: 'Now sold as',
   successorHint: 'Its sets may stand with the new brand',

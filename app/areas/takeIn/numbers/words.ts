@@ -34,7 +34,8 @@ export const numberWords = {
       '12-203 is page 2, cell 03 of the 12-cell pages. A cell gives its number once; the ' +
       'next set in it counts with the others, as does one numbered before it has a cell.',
     maker:
-      "The number written on it, behind the brand's label form. Without one, or where it was given before, a set counts with the others.",
+      'The number written on it, as it is printed; where another brand could print the same, the letters of the brand stand ' +
+      'in front. Without one, or where it was given before, a set counts with the others.',
   } satisfies Record<NumberSchool, string>,
   sample: 'Written like this',
   keep: 'Keep',
