@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NuxtPage } from '#components'
+import { NuxtPage, NuxtRouteAnnouncer } from '#components'
 import BenchTabs from '~/shell/BenchTabs.vue'
 import HeadBand from '~/shell/HeadBand.vue'
 import KeysDialog from '~/shell/KeysDialog.vue'
@@ -8,6 +8,7 @@ import RidgeBand from '~/shell/RidgeBand.vue'
 import WelcomeBench from '~/shell/WelcomeBench.vue'
 import { useCopies } from '~/areas/copies/useCopies'
 import { useKeys } from '~/shell/useKeys'
+import { useScrollBack } from '~/shell/useScrollBack'
 import { useOpening } from '~/shell/useOpening'
 import { useLamp } from '~/shell/useLamp'
 import { shellWords, welcomeWords } from '~/shell/words'
@@ -15,6 +16,7 @@ import { useRoute } from 'vue-router'
 import { computed } from 'vue'
 
 useLamp()
+useScrollBack()
 const { state, trouble, progress } = useOpening()
 const keys = useKeys()
 const copies = useCopies()
@@ -24,7 +26,7 @@ const isOpenToAll = computed(() => route.path === '/copies')
 </script>
 
 <template>
-  <div class="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] overflow-hidden">
+  <div data-shell class="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] overflow-hidden">
     <a href="#bench" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">{{ shellWords.skip }}</a>
     <HeadBand :has-tabs="state === 'open'" @keys="keys.isOpen.value = true" />
     <main id="bench" class="flex min-h-0 flex-col px-2 sm:px-5">
@@ -47,11 +49,12 @@ const isOpenToAll = computed(() => route.path === '/copies')
         <WelcomeBench v-else />
       </div>
     </main>
-    <div>
+    <div data-bars>
       <RidgeBand />
       <BenchTabs v-if="state === 'open'" is-strip class="flex lg:hidden" />
     </div>
+    <NuxtRouteAnnouncer />
     <NoticeLine />
-    <KeysDialog v-model:open="keys.isOpen.value" />
+    <KeysDialog v-model:open="keys.isOpen.value" v-model:are-on="keys.areOn.value" />
   </div>
 </template>

@@ -29,7 +29,7 @@ import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { measureWords } from '~/areas/takeIn/measure/words'
 import { takeInWords } from '~/areas/takeIn/words'
-import { placeSentence, placeWords } from '~/data/words'
+import { containerWay, placeSentence, placeWords } from '~/data/words'
 import { counted, ordinal } from '~/kit/grammar'
 import { stepWords } from '~/shell/steps'
 
@@ -84,11 +84,14 @@ describe('sentences', () => {
       sectionCount: 31,
       cell: null,
     } as unknown as Placement
-    expect(placeSentence(placement, fixture, '88 Kelp Study', '131 Limpets')).toBe(
+    expect(placeSentence(placement, containerWay(fixture, placement.container, 'top'), '88 Kelp Study', '131 Limpets')).toBe(
       'Bookcase, shelf 2, bin 4, tab Tide pools, 11th of 31, between 88 Kelp Study and 131 Limpets',
     )
-    expect(placeSentence({ ...placement, section: null }, fixture, null, '131 Limpets')).toContain('in front of 131 Limpets')
-    const said = (name: string): string => placeSentence(placement, { ...fixture, name }, null, null)
+    expect(placeSentence({ ...placement, section: null }, 'Bookcase', null, '131 Limpets')).toContain('in front of 131 Limpets')
+    const said = (name: string): string =>
+      placeSentence(placement, containerWay({ ...fixture, name }, placement.container, 'top'), null, null)
+    // Counted from the floor, the second from the top of so many is called otherwise.
+    expect(containerWay({ ...fixture, shelves: 5 }, placement.container, 'floor')).toBe('Bookcase, shelf 4, bin 4')
     expect([said('Shelf'), said('Bin 4')]).toEqual([
       'Shelf 2, bin 4, tab Tide pools, 11th of 31',
       'Bin 4, shelf 2, tab Tide pools, 11th of 31',

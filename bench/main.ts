@@ -6,6 +6,7 @@ import { gzipSync } from 'node:zlib'
 import { type Browser, chromium, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { advice } from './advice'
+import { type Geometry, geometryOf, PAGES, WINDOWS } from '../tests/support/geometry'
 import { packLarge, packRoom } from './collection'
 import { listMemory } from './listMemory'
 import { accuracy, photoTimes, troubles } from './measuring'
@@ -273,8 +274,38 @@ const launch = (): Promise<Browser> =>
     args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1'],
   })
 /** `npm run bench -- asking` runs one part alone. */
+/** The share that the sheet has of the window on the page where it has least, and the page where work begins lowest. */
+async function geometry(browser: Browser): Promise<void> {
+  const page = await freshPage(browser, true)
+  await page.goto(BASE)
+  await page.locator('[data-mat-item]').first().waitFor()
+  for (const { width, height, leastShare } of WINDOWS) {
+    await page.setViewportSize({ width, height })
+    const found: (Geometry & { readonly path: string })[] = []
+    for (const [path, first] of Object.entries(PAGES)) {
+      await page.goto(`${BASE}${path}`)
+      await page.locator(first.replaceAll('main ', '#sheet ')).first().waitFor()
+      found.push({ path, ...(await geometryOf(page, first)) })
+      report(
+        `${width} x ${height} ${path}`,
+        `sheet ${share(found.at(-1)?.share)}, work begins at ${share(found.at(-1)?.first)}`,
+        'none given',
+      )
+    }
+    const least = Math.min(...found.map(each => each.share))
+    report(
+      `${width} x ${height}: least share of the sheet, ${found.find(each => each.share === least)?.path}`,
+      share(least),
+      share(leastShare),
+    )
+  }
+  await close(page)
+}
+const share = (of: number | null | undefined): string => (of === null || of === undefined ? 'none' : `${(of * 100).toFixed(1)} %`)
+
 const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   screen: firstScreen,
+  geometry,
   start: coldStart,
   list: importLong,
   memory: () => Promise.resolve(listMemory(process.argv[1] ?? '')),

@@ -6,6 +6,7 @@ import { packArchive, type PictureFile, type ThumbFile } from '#core/exchange'
 import { strToU8, zipSync } from 'fflate'
 import { drawCameraSets } from './cameraSets'
 import { backOfCard } from './collection'
+import { STRIP_MM } from './living'
 import { makeLetterRoom } from './letterRoom'
 
 /** Pixels a millimetre of the drawings: fine enough for life size on a good screen, small enough to load at once. */
@@ -48,6 +49,10 @@ async function buildDemo(target: string): Promise<void> {
     if (holding.packaging !== 'whole') return
     const back = backOfCard(widthMm)
     holding.packagingPictureHash = await draw(back.svg, widthMm, back.heightMm)
+  }
+  for (const draft of data.drafts) {
+    const drawing = drawings.get(draft.id)
+    if (drawing) draft.pictureHash = await draw(drawing, STRIP_MM.widthMm, STRIP_MM.heightMm)
   }
   for (let at = 0; at < data.holdings.length; at += AT_ONCE) await Promise.all(data.holdings.slice(at, at + AT_ONCE).map(drawOne))
   const zip = await packArchive(data, sorted(pictures), sorted(thumbs), '2026-11-01T00:00:00.000Z', sha256)

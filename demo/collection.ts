@@ -2,7 +2,7 @@ import { type Brand, blankHolding, type Holding, type Kind, type Theme } from '#
 import { sizeFrom } from '#core/units'
 import { FIRST_WORDS, LAST_WORDS, type ThemeStock, THEMES } from './names'
 import type { Chance } from './random'
-import { drawSheet } from './sheets'
+import { drawSheet, type SheetPiece } from './sheets'
 
 /** Sets of each kind in the letter room, their sizes (inches) and categories. */
 interface KindPlan {
@@ -95,6 +95,8 @@ export interface DrawnHolding {
   readonly holding: Holding
   /** The drawing at true size, to be rendered. */
   readonly svg: string
+  /** What is on its sheet, as large as it is drawn. */
+  readonly pieces: readonly SheetPiece[]
 }
 
 interface Stock {
@@ -141,6 +143,7 @@ export function makeCollection(stock: Stock, chance: Chance): readonly DrawnHold
     const useCount = chance.unit() < 0.25 ? 0 : chance.whole(1, 40)
     return {
       svg: sheet.svg,
+      pieces: sheet.pieces,
       holding: {
         ...blank,
         size,

@@ -14,14 +14,39 @@ describe('the letter room', () => {
   test('every record is of the shape the product expects', () => {
     for (const table of TABLE_NAMES) expect(TABLES[table].array().safeParse(room.data[table]).success).toBe(true)
   })
-  test('is as large and as various as it should be, and each set has one place', () => {
+  test('is as large and as various as it should be, and each set has one place at most', () => {
     expect(room.data.holdings).toHaveLength(360)
     expect(Object.keys(MOTIFS).length).toBeGreaterThanOrEqual(25)
     expect(FACE_NAMES.length).toBeGreaterThanOrEqual(4)
     expect(room.data.fixtures).toHaveLength(5)
     const { placements } = arrangeRoom(room.data)
-    expect(placements.size).toBe(360)
-    expect(new Set([...placements.values()].map(place => shortAddress(place))).size).toBe(360)
+    expect(placements.size).toBe(349)
+    // Four pockets hold two sets each.
+    expect(new Set([...placements.values()].map(place => shortAddress(place))).size).toBe(345)
+  })
+  test('is lived in: every screen has something to show', () => {
+    const { holdings, drafts, loans, relations } = room.data
+    expect(drafts).toHaveLength(8)
+    const waiting = (state: string): number => holdings.filter(holding => holding.state === state).length
+    for (const state of ['toClass', 'toPocket', 'toLabel', 'toFile']) {
+      expect(waiting(state)).toBeGreaterThanOrEqual(2)
+      expect(waiting(state)).toBeLessThanOrEqual(4)
+    }
+    expect(loans.map(loan => holdings.find(holding => holding.id === loan.holdingId)?.state).sort()).toEqual(['lent', 'lent', 'out', 'out'])
+    expect(holdings.filter(holding => holding.questions.length > 0)).toHaveLength(4)
+    expect(new Set(relations.map(relation => relation.kind)).size).toBeGreaterThanOrEqual(4)
+    expect(holdings.filter(holding => holding.lastUsedOn && holding.lastUsedOn > '2025-10-31').length).toBeGreaterThan(80)
+  })
+  test('has measured pieces on at least 120 sets, each no larger than its sheet', () => {
+    const measured = room.data.holdings.filter(holding => holding.pieces.length > 0)
+    expect(measured.length).toBeGreaterThanOrEqual(120)
+    for (const { size, pieces } of measured)
+      for (const piece of pieces) {
+        expect(piece.size?.widthMm).toBeGreaterThan(2)
+        expect(piece.size?.heightMm).toBeGreaterThan(1)
+        expect(piece.size?.widthMm).toBeLessThanOrEqual(size?.widthMm ?? 0)
+        expect(piece.size?.heightMm).toBeLessThanOrEqual(size?.heightMm ?? 0)
+      }
   })
   test('is the same room every time', () => {
     const again = makeLetterRoom()

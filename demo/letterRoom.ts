@@ -14,6 +14,7 @@ import {
 import { givenToText } from '#core/exchange'
 import { adviseHolder, contentsOf } from '#core/holders'
 import { registerId } from '#core/numbering'
+import { bringToLife } from './living'
 import { makeCollection } from './collection'
 import { BRANDS, THEMES } from './names'
 import { chance } from './random'
@@ -21,6 +22,8 @@ import { fileRoom } from './room'
 
 /** One seed, one room. */
 const SEED = 20261123
+/** The brand that prints numbers of its own on its sets. */
+const OWN_NUMBERS = 'Bellrope Row'
 const MADE_AT = Date.UTC(2026, 10, 1)
 
 export interface LetterRoom {
@@ -71,6 +74,8 @@ export function makeLetterRoom(): LetterRoom {
   pocketAll(data)
   lendSome(data, newId)
   data.relations.push(...pairDies(data, newId))
+  const { brands } = data
+  brands.forEach((brand, at) => (brands[at] = { ...brand, hasOwnNumbering: brand.name === OWN_NUMBERS }))
   data.register.push(
     ...data.holdings.map((holding): RegisterLine => ({
       id: registerId(series.id, holding.number),
@@ -82,7 +87,8 @@ export function makeLetterRoom(): LetterRoom {
       at: holding.createdAt,
     })),
   )
-  return { data, drawings: new Map(drawn.map(each => [each.holding.id, each.svg])) }
+  const waiting = bringToLife(data, new Map(drawn.map(each => [each.holding.id, each.pieces])), newId)
+  return { data, drawings: new Map([...drawn.map(each => [each.holding.id, each.svg] as const), ...waiting]) }
 }
 
 /** Every set gets the holder that is proposed for it, where it stands in a row; blocks and boards go without. */
@@ -106,7 +112,7 @@ function pocketAll(data: CatalogueData): void {
 
 /** A few sets are out: loans go to places of the house, never to persons. */
 function lendSome(data: CatalogueData, newId: () => string): void {
-  const places = ['Night desk', 'Chapel table', 'Tea room', 'Night desk', 'Reading room']
+  const places = ['Night desk', 'Chapel table', 'Tea room', 'Night desk']
   places.forEach((to, index) => {
     const holding = data.holdings[(index * 67 + 31) % data.holdings.length]
     if (!holding) return

@@ -1,5 +1,6 @@
 import { drawMotif, type MotifName } from './motifs'
 import { around, box, circle, line, moved, onCircle, path, rosette } from './pen'
+import type { Size } from '#core/units'
 import type { Chance } from './random'
 import { FACE_NAMES, type FaceName, setText } from './type'
 
@@ -16,6 +17,11 @@ export interface Sheet {
   readonly svg: string
   /** The phrases that found room. */
   readonly words: readonly string[]
+  /** What can be cut apart, as large as it is drawn; empty where the sheet is one piece, or is not measured. */
+  readonly pieces: readonly SheetPiece[]
+}
+export interface SheetPiece extends Size {
+  readonly words: readonly string[]
 }
 
 interface Area {
@@ -24,14 +30,32 @@ interface Area {
   readonly width: number
   readonly height: number
 }
-type Draw = (order: SheetOrder, area: Area, chance: Chance) => { svg: string; words: readonly string[] }
+interface Drawn {
+  readonly svg: string
+  readonly words: readonly string[]
+  readonly pieces?: readonly SheetPiece[]
+}
+type Draw = (order: SheetOrder, area: Area, chance: Chance) => Drawn
 
 const MARGIN = 40
+const UNITS_A_MM = 10
+const pieceOf = (width: number, height: number, words: readonly string[]): SheetPiece => ({
+  widthMm: width / UNITS_A_MM,
+  heightMm: height / UNITS_A_MM,
+  words,
+})
 
-function phraseIn(text: string, area: Area, face: FaceName, biggest: number): string {
+function phraseSet(text: string, area: Area, face: FaceName, biggest: number): ReturnType<typeof setText> {
   const trial = setText(text, face, 100)
-  const size = Math.min(biggest, (area.width / trial.width) * 100, area.height * 1.1)
-  const set = setText(text, face, size)
+  return setText(text, face, Math.min(biggest, (area.width / trial.width) * 100, area.height * 1.1))
+}
+/** A phrase as it is cut: with its letters below the line. */
+function phrasePiece(text: string, area: Area, face: FaceName, biggest: number): SheetPiece {
+  const set = phraseSet(text, area, face, biggest)
+  return pieceOf(set.width, set.ascent * 1.35, [text])
+}
+function phraseIn(text: string, area: Area, face: FaceName, biggest: number): string {
+  const set = phraseSet(text, area, face, biggest)
   return `<g transform="translate(${area.x + (area.width - set.width) / 2} ${area.y + (area.height + set.ascent) / 2})">${set.svg}</g>`
 }
 
@@ -60,6 +84,7 @@ const images: Draw = ({ motifs, phrases }, area, chance) => {
   const wordCells = new Set(phrases.slice(0, 2).map((_, index) => (index === 0 ? cells.length - 1 : Math.floor(cells.length / 2) - 1)))
   let [drawn, said] = [0, 0]
   const words: string[] = []
+  const pieces: SheetPiece[] = []
   const face = chance.pick(FACE_NAMES)
   const svg = cells
     .map((cell, index) => {
@@ -67,18 +92,23 @@ const images: Draw = ({ motifs, phrases }, area, chance) => {
       if (phrase) {
         said += 1
         words.push(phrase)
-        return phraseIn(phrase, { ...cell, x: cell.x + 14, width: cell.width - 28 }, face, 150)
+        const room = { ...cell, x: cell.x + 14, width: cell.width - 28 }
+        pieces.push(phrasePiece(phrase, room, face, 150))
+        return phraseIn(phrase, room, face, 150)
       }
       const inset = chance.between(10, Math.min(cell.width, cell.height) * 0.16)
       drawn += 1
+      const motif = motifs[(drawn - 1) % motifs.length] as MotifName
+      const side = Math.min(cell.width, cell.height) - 2 * inset
+      pieces.push(pieceOf(side, side, [motif]))
       return motifIn(
-        motifs[(drawn - 1) % motifs.length] as MotifName,
+        motif,
         { x: cell.x + inset, y: cell.y + inset, width: cell.width - 2 * inset, height: cell.height - 2 * inset },
         chance,
       )
     })
     .join('')
-  return { svg, words }
+  return { svg, words, pieces }
 }
 
 /** Phrases one below the other, large and small, with a picture at the foot. */
@@ -89,20 +119,26 @@ const sentiments: Draw = ({ motifs, phrases }, area, chance) => {
   const foot = area.height > 900 && motifs.length > 0 ? area.height * 0.22 : 0
   const unit = (area.height - foot) / shares.reduce((sum, each) => sum + each, 0)
   let y = area.y
+  const pieces: SheetPiece[] = []
   const svg = shares
     .map((share, index) => {
       const height = unit * share
       const row = { x: area.x, y: y + height * 0.1, width: area.width, height: height * 0.8 }
       y += height
+      pieces.push(phrasePiece(phrases[index] ?? '', row, faces[index % 2] ?? 'book', share > 1 ? 300 : 170))
       return phraseIn(phrases[index] ?? '', row, faces[index % 2] ?? 'book', share > 1 ? 300 : 170)
     })
     .join('')
   const pictures = foot
     ? grid({ ...area, y: area.y + area.height - foot, height: foot }, 3, 1)
-        .map((cell, index) => motifIn(motifs[index % motifs.length] as MotifName, cell, chance))
+        .map((cell, index) => {
+          const [motif, side] = [motifs[index % motifs.length] as MotifName, Math.min(cell.width, cell.height)]
+          pieces.push(pieceOf(side, side, [motif]))
+          return motifIn(motif, cell, chance)
+        })
         .join('')
     : ''
-  return { svg: svg + pictures, words: phrases.slice(0, count) }
+  return { svg: svg + pictures, words: phrases.slice(0, count), pieces }
 }
 
 const signs =
@@ -236,7 +272,9 @@ const shapes: Draw = (_order, area, chance) => {
     )
   }
   const count = chance.whole(4, 7)
-  return { svg: Array.from({ length: count }, (_, index) => one(most * (1 - index / (count + 1)))).join(''), words: [] }
+  const radii = Array.from({ length: count }, (_, index) => most * (1 - index / (count + 1)))
+  const [across, up] = style === 4 ? [1.2, 2 * tall] : [2, style === 1 || style === 2 ? 2 * tall : 2]
+  return { svg: radii.map(one).join(''), words: [], pieces: radii.map(r => pieceOf(r * across, r * up, [])) }
 }
 
 function scalloped(radius: number, count: number): string {
@@ -252,10 +290,13 @@ function scalloped(radius: number, count: number): string {
 
 const frames: Draw = (order, area, chance) => {
   const cells = grid(area, area.width > 900 ? 2 : 1, 2)
+  const inset = 24
   return {
+    pieces: cells.map((cell, index) =>
+      pieceOf(cell.width - 2 * inset, cell.height - 2 * inset, [order.motifs[index % order.motifs.length] as MotifName]),
+    ),
     svg: cells
       .map((cell, index) => {
-        const inset = 24
         const [w, h] = [cell.width - 2 * inset, cell.height - 2 * inset]
         const frame =
           box(cell.x + inset, cell.y + inset, w, h, index % 2 ? 60 : 10) +
@@ -290,7 +331,7 @@ const DRAW: Readonly<Record<string, Draw>> = {
 export function drawSheet(order: SheetOrder, chance: Chance): Sheet {
   const [width, height] = [order.widthMm * 10, order.heightMm * 10]
   const area: Area = { x: MARGIN, y: MARGIN, width: width - 2 * MARGIN, height: height - 2 * MARGIN }
-  const { svg, words } = (DRAW[order.category] ?? images)(order.isDie ? { ...order, phrases: [] } : order, area, chance)
+  const { svg, words, pieces = [] } = (DRAW[order.category] ?? images)(order.isDie ? { ...order, phrases: [] } : order, area, chance)
   const ink = order.isDie
     ? `<g stroke="#1B2340" stroke-width="13">${thick(svg, 13)}</g><g stroke="#fff" stroke-width="7">${thick(svg, 7)}</g>`.replaceAll(
         'fill="#1B2340" stroke="none"',
@@ -299,6 +340,7 @@ export function drawSheet(order: SheetOrder, chance: Chance): Sheet {
     : `<g stroke="#1B2340" stroke-width="6.5">${svg}</g>`
   return {
     words,
+    pieces,
     svg:
       `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}"><defs><clipPath ` +
       `id="sheet"><rect x="${MARGIN}" y="${MARGIN}" width="${area.width}" ` +

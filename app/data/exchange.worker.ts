@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import type { CatalogueData } from '#core/catalog'
+import type { CatalogueData, DateOrder } from '#core/catalog'
 import {
   type ColumnGuess,
   type FileFacts,
@@ -28,7 +28,7 @@ import { commands, database, type PictureRecord, type ThumbRecord } from '~/db'
 import { plainly, type Progress } from './call'
 import { troubleOf } from './storageTrouble'
 import { makeThumb, sha256 } from './pictures'
-import { headerSize, isTooLarge, MAX_PICTURE_BYTES } from './pictureSize'
+import { faultOf, headerSize, isTooLarge, MAX_PICTURE_BYTES, type PictureFault } from './pictureSize'
 
 type Tell = (progress: Progress) => void
 
@@ -37,6 +37,7 @@ interface OpenList {
   readonly table: ListTable
   readonly known: KnownNames
   readonly currency: string
+  readonly dateOrder: DateOrder | null
   facts: FileFacts
   choices: ImportChoices
   rows: readonly PlannedRow[]
@@ -57,7 +58,7 @@ export type ListOpening = { readonly ok: true; readonly view: ListView } | Extra
 export type RestoreOutcome = { readonly ok: true; readonly holdings: number } | Extract<ArchiveReading, { ok: false }>
 export type PictureOutcome =
   | { readonly ok: true; readonly hash: string; readonly widthPx: number; readonly heightPx: number }
-  | { readonly ok: false; readonly code: 'notAPicture' | 'tooLarge' | 'full' }
+  | { readonly ok: false; readonly code: PictureFault | 'full' }
 
 const PREVIEW_ROWS = 8
 const ROWS_A_STEP = 500
@@ -107,27 +108,66 @@ function viewOf(open: OpenList): ListView {
   }
 }
 
+async function readList(bytes: ArrayBuffer, tell: Tell): Promise<ListOpening> {
+  const reading = readTable(new Uint8Array(bytes))
+  if (!reading.ok) return reading
+  const known = await knownNames()
+  const { currency, dateOrder } = (await database().records('settings').get('room')) ?? { currency: 'EUR', dateOrder: null }
+  const columns = guessColumns(reading.table).map(guess => guess.field)
+  const facts = gatherFacts(reading.table, columns, known, new Date().getFullYear())
+  const choices = recommendedChoices(columns, facts, dateOrder)
+  list = { table: reading.table, known, currency, dateOrder, facts, choices, rows: readRows(reading.table, choices, currency, tell) }
+  return { ok: true, view: viewOf(list) }
+}
+/** A list that cannot be kept is chosen anew after a reload; that is all. */
+const keepList = (fileName: string, file: ArrayBuffer, choices: ImportChoices | null = null): Promise<unknown> =>
+  database()
+    .device.put({ id: 'openList', value: JSON.stringify({ fileName, choices }), file })
+    .catch(() => null)
+
+/** What was chosen stays with it. */
+async function keepChoices(choices: ImportChoices): Promise<void> {
+  const kept = await database().device.get('openList')
+  if (!kept?.file) return
+  const { fileName } = JSON.parse(kept.value) as { fileName: string }
+  await keepList(fileName, kept.file, choices)
+}
+
 const api = {
-  /** Opens a list: nothing is written. */
-  async openList(bytes: ArrayBuffer, tell: Tell): Promise<ListOpening> {
-    const reading = readTable(new Uint8Array(bytes))
-    if (!reading.ok) return reading
-    const known = await knownNames()
-    const currency = (await database().records('settings').get('room'))?.currency ?? 'EUR'
-    const columns = guessColumns(reading.table).map(guess => guess.field)
-    const facts = gatherFacts(reading.table, columns, known, new Date().getFullYear())
-    const choices = recommendedChoices(columns, facts)
-    list = { table: reading.table, known, currency, facts, choices, rows: readRows(reading.table, choices, currency, tell) }
-    return { ok: true, view: viewOf(list) }
+  /** Opens a list: nothing is written but the list itself, so that a reload finds it open. */
+  async openList(fileName: string, bytes: ArrayBuffer, tell: Tell): Promise<ListOpening> {
+    const opening = await readList(bytes, tell)
+    if (opening.ok) await keepList(fileName, bytes)
+    return opening
   },
+  /** The list that was open before the page was left; null: there was none. */
+  async reopenList(tell: Tell): Promise<{ readonly fileName: string; readonly opening: ListOpening } | null> {
+    const kept = await database().device.get('openList')
+    if (!kept?.file) return null
+    try {
+      const { fileName, choices } = JSON.parse(kept.value) as { fileName: string; choices: ImportChoices | null }
+      const opening = await readList(kept.file, tell)
+      // Columns first, and then what was chosen under them.
+      const view = opening.ok && choices ? (api.rereadList(choices, tell), api.rereadList(choices, tell)) : null
+      return { fileName, opening: view ? { ok: true, view } : opening }
+    } catch {
+      // Kept by another version: the file is there to be chosen again.
+      await api.closeList()
+      return null
+    }
+  },
+  closeList: (): Promise<void> => database().device.delete('openList'),
 
   /** Reads the open list again under other choices. Other columns bring other facts, and their recommended answers. */
   rereadList(choices: ImportChoices, tell: Tell): ListView | null {
     if (!list) return null
     const isRecut = choices.columns.some((field: ListField, index) => field !== list?.choices.columns[index])
     if (isRecut) list.facts = gatherFacts(list.table, choices.columns, list.known, new Date().getFullYear())
-    list.choices = isRecut ? { ...recommendedChoices(choices.columns, list.facts), refusedSpellings: choices.refusedSpellings } : choices
+    list.choices = isRecut
+      ? { ...recommendedChoices(choices.columns, list.facts, list.dateOrder), refusedSpellings: choices.refusedSpellings }
+      : choices
     list.rows = readRows(list.table, list.choices, list.currency, tell)
+    void keepChoices(list.choices)
     return viewOf(list)
   },
 
@@ -138,6 +178,7 @@ const api = {
     await commands.importList(database(), rows, facts.brands, choices.refusedSpellings, fileName, (done, total) =>
       tell({ stage: 'writing', done, total }),
     )
+    await database().device.delete('openList')
     return reportOn(rows)
   },
 
@@ -195,20 +236,20 @@ const api = {
   /** Keeps a photo under its hash, as it came or (if the owner likes) scaled and upright, with a small JPEG and its ink map. */
   async addPicture(file: Blob): Promise<PictureOutcome> {
     if (file.size > MAX_PICTURE_BYTES) return { ok: false, code: 'tooLarge' }
-    const type = PICTURE_TYPES[file.type] ? file.type : 'image/png'
+    const isKeptType = Boolean(PICTURE_TYPES[file.type])
     const bytes = await file.arrayBuffer()
     if (isTooLarge(new Uint8Array(bytes))) return { ok: false, code: 'tooLarge' }
-    if (!PICTURE_TYPES[file.type]) return { ok: false, code: 'notAPicture' }
-    const keepsOriginal = (await database().records('settings').get('room'))?.keepsOriginals ?? true
-    const made = await makeThumb(bytes, type, keepsOriginal).catch(() => null)
-    if (!made) return { ok: false, code: 'notAPicture' }
+    // What this browser can read and not every other can is kept as a JPEG.
+    const keepsOriginal = isKeptType && ((await database().records('settings').get('room'))?.keepsOriginals ?? true)
+    const made = await makeThumb(bytes, file.type, keepsOriginal).catch(() => null)
+    if (!made) return { ok: false, code: faultOf(new Uint8Array(bytes)) }
     const kept = made.scaled ?? bytes
     const hash = await sha256(new Uint8Array(kept))
     const { widthPx, heightPx, inkMap } = made
     try {
       await commands.addPicture(
         database(),
-        { hash, type: made.scaled ? 'image/jpeg' : type, bytes: kept, widthPx, heightPx },
+        { hash, type: made.scaled ? 'image/jpeg' : file.type, bytes: kept, widthPx, heightPx },
         { hash, bytes: made.thumb },
         { hash, map: inkMap.slice().buffer },
       )

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import sharp from 'sharp'
-import { headerSize, isTooLarge } from './pictureSize'
+import { faultOf, headerSize, isTooLarge } from './pictureSize'
 
 const picture = async (format: 'png' | 'jpeg' | 'webp' | 'gif' | 'avif', width: number, height: number): Promise<Uint8Array> =>
   new Uint8Array(
@@ -25,4 +25,20 @@ test.each(['png', 'jpeg', 'webp'] as const)(
 test('what is no picture has no size', () => {
   expect(headerSize(new TextEncoder().encode('Dear harbour master'))).toBeNull()
   expect(headerSize(new Uint8Array())).toBeNull()
+})
+
+const text = (begins: string): Uint8Array => Uint8Array.from(begins, letter => letter.charCodeAt(0))
+const square = () => sharp({ create: { width: 8, height: 8, channels: 3, background: '#fff' } })
+
+test('what a file is that cannot be read as a picture is told by how it begins', async () => {
+  expect(faultOf(new Uint8Array(await square().tiff().toBuffer()))).toBe('tiff')
+  expect(faultOf(text('MM\0*\0\0\0\b'))).toBe('tiff')
+  expect(faultOf(text('\0\0\0\x18ftypheic\0\0\0\0mif1heic'))).toBe('heic')
+  expect(faultOf(text('\0\0\0\x24ftypmif1\0\0\0\0mif1heic'))).toBe('heic')
+  expect(faultOf(text('%PDF-1.7\n'))).toBe('pdf')
+  expect(faultOf(text('<?xml version="1.0"?>\n<svg xmlns="http://www.w3.org/2000/svg"/>'))).toBe('drawing')
+  // A picture that is damaged is none of these.
+  for (const picture of [await square().png().toBuffer(), await square().avif().toBuffer(), await square().jpeg().toBuffer()])
+    expect(faultOf(new Uint8Array(picture))).toBe('notAPicture')
+  expect(faultOf(text(''))).toBe('notAPicture')
 })

@@ -20,6 +20,26 @@ export function headerSize(bytes: Uint8Array): PixelSize | null {
   }
 }
 
+/** Why a file is not taken as a picture: what it is, where that can be told. */
+export type PictureFault = 'heic' | 'tiff' | 'pdf' | 'drawing' | 'notAPicture' | 'tooLarge'
+/** How files begin that are no picture to every browser: ISO 23008-12 (HEIF), TIFF 6.0, ISO 32000 (PDF). */
+const SIGNATURES: readonly (readonly [begins: RegExp, what: PictureFault])[] = [
+  [/^[^]{4}ftyp(?:hei[cxms]|hev[cxms]|mif1|msf1)/, 'heic'],
+  [/^(?:II\*\0|MM\0\*)/, 'tiff'],
+  [/^%PDF-/, 'pdf'],
+  [/^(?:8BPS|\s*(?:<\?xml[^]*)?<svg)/, 'drawing'],
+]
+const BEGINNING = 400
+
+/**
+ * What a file is that this browser cannot read as a picture, by how it begins.
+ * @example faultOf(new Uint8Array([37, 80, 68, 70, 45])) //=> 'pdf'
+ */
+export function faultOf(bytes: Uint8Array): PictureFault {
+  const text = String.fromCharCode(...bytes.subarray(0, BEGINNING))
+  return SIGNATURES.find(([begins]) => begins.test(text))?.[1] ?? 'notAPicture'
+}
+
 /** More than a browser should be asked to decode. O(header). */
 export function isTooLarge(bytes: Uint8Array): boolean {
   const size = headerSize(bytes)

@@ -1,9 +1,9 @@
 import type { Holding, RecordOf } from '#core/catalog'
 import { type Code, codeText, type NumberFacts, numberSource, writeCode } from '#core/numbering'
 import type { InsertionPoint, InsertionProposal } from '#core/filing'
-import { type AddressedPlace, neighboursOf, type Placement, shortAddress } from '#core/room'
-import { type LengthStyle, type Size, writeLength, writeSize } from '#core/units'
-import { containerWay, placeSentence, placeWords } from './words'
+import { type AddressedPlace, neighboursOf, type Placement, shelfNumber, shortAddress } from '#core/room'
+import { type LengthStyle, type Size, writeLength, writeSize, writeThin, type LengthUnit } from '#core/units'
+import { containerWay, placeSentence, placeWords, shelfWord } from './words'
 import { useCatalogue } from './useCatalogue'
 
 /** Sets and places in words: what slips, lists, captions and the printed index all say. */
@@ -43,11 +43,19 @@ export function useDescribe() {
     const row = catalogue.room.rows.get(placement.container.id)
     return row ? neighboursOf(row, placement) : { front: null, behind: null }
   }
+  /** The way to a container: its furniture, the shelf counted as this room counts, and its name where that is wanted. */
+  const wayTo = (container: Placement['container'], isNamed = true): string =>
+    containerWay(lookUp('fixtures', container.fixtureId), container, catalogue.settings.shelvesFrom, isNamed)
+  /** A shelf of some furniture, as this room counts. */
+  function shelfText(fixtureId: string, shelf: number): string {
+    const fixture = lookUp('fixtures', fixtureId)
+    return fixture ? `${shelfWord(fixture.type)} ${shelfNumber(shelf, fixture.shelves, catalogue.settings.shelvesFrom)}` : ''
+  }
   function placeOf(holding: Holding): string {
     const placement = catalogue.room.placements.get(holding.id)
     if (!placement) return holding.placeText ? placeWords.listSays(holding.placeText) : placeWords.none
     const { front, behind } = neighbours(placement)
-    const sentence = placeSentence(placement, lookUp('fixtures', placement.container.fixtureId), nameOf(front), nameOf(behind))
+    const sentence = placeSentence(placement, wayTo(placement.container), nameOf(front), nameOf(behind))
     const other = catalogue.room.halves.get(holding.id)?.[1]
     return other ? placeWords.halves(sentence, address(other)) : sentence
   }
@@ -64,7 +72,7 @@ export function useDescribe() {
   function proposalText(proposal: InsertionProposal): string {
     if (!proposal.ok) return placeWords.problems[proposal.code]
     const { point } = proposal
-    const way = containerWay(lookUp('fixtures', point.container.fixtureId), point.container)
+    const way = wayTo(point.container)
     return point.cell
       ? placeWords.proposalCell(way, point.cell.page, point.cell.cell)
       : placeWords.proposal(way, point.section?.title ?? null, nameOf(point.front), nameOf(point.behind))
@@ -77,6 +85,9 @@ export function useDescribe() {
   })
   const sizeText = (size: Size): string => writeSize(size, style())
   const lengthText = (mm: number): string => writeLength(mm, style())
+  /** What is thin, and what it is written in where no unit stands with it. */
+  const thinText = (mm: number): string => writeThin(mm, catalogue.settings.unit)
+  const thinUnit = (): LengthUnit => (catalogue.settings.unit === 'in' ? 'in' : 'mm')
   /** What there must be: never less than the figure, so upwards. */
   const lengthNeeded = (mm: number): string => writeLength(mm, style(), 'up')
 
@@ -95,6 +106,10 @@ export function useDescribe() {
     numberAndName,
     placeOf,
     proposalText,
+    shelfText,
     sizeText,
+    thinText,
+    thinUnit,
+    wayTo,
   }
 }

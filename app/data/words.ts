@@ -1,7 +1,21 @@
-import type { FilingKey, FilingRule, Fixture } from '#core/catalog'
-import { cellText, type Placement } from '#core/room'
+import type { FilingKey, FilingRule, Fixture, ShelvesFrom } from '#core/catalog'
+import { cellText, type Placement, shelfNumber } from '#core/room'
+import type { PictureFault } from './pictureSize'
 import { counted, ordinal } from '~/kit/grammar'
 
+/** What a file is that was chosen as a picture, and how to get a picture of it. */
+export const PICTURE_FAULTS: Readonly<Record<PictureFault, string>> = {
+  heic:
+    'This is a HEIC photo, as many phones keep them, and this browser cannot read it. Send it from the phone as JPEG, or open it ' +
+    'there, save it as JPEG, and choose that. Nothing was changed.',
+  tiff:
+    'This is a TIFF, as many scanners write them, and this browser cannot read it. Save it as PNG or JPEG, and choose that. ' +
+    'Nothing was changed.',
+  pdf: 'This is a PDF, not a photo. Save its page as PNG or JPEG, and choose that. Nothing was changed.',
+  drawing: 'This is a drawing, not a photo. Save it as PNG, and choose that. Nothing was changed.',
+  notAPicture: 'What is in that file cannot be read as a picture; it may be damaged. Choose a PNG or JPEG. Nothing was changed.',
+  tooLarge: 'That picture is over 60 MB or 70 megapixels. Please take a smaller one.',
+}
 const SHELF_WORDS: Readonly<Record<Fixture['type'], string>> = {
   bookcase: 'shelf',
   cabinet: 'level',
@@ -9,6 +23,7 @@ const SHELF_WORDS: Readonly<Record<Fixture['type'], string>> = {
   table: 'part',
   wall: 'row',
 }
+export const shelfWord = (type: Fixture['type']): string => SHELF_WORDS[type]
 const LANES: readonly (readonly string[])[] = [
   [],
   ['left row', 'right row'],
@@ -21,20 +36,25 @@ export function laneName(lane: number, lanes: number): string {
 }
 
 /** The way to a container; without its name where that stands beside it. */
-export function containerWay(fixture: Fixture | undefined, container: Placement['container'], isNamed = true): string {
+export function containerWay(
+  fixture: Fixture | undefined,
+  container: Placement['container'],
+  shelvesFrom: ShelvesFrom,
+  isNamed = true,
+): string {
   const word = fixture ? SHELF_WORDS[fixture.type] : ''
-  const shelf = fixture && fixture.shelves > 1 ? `${word} ${container.shelf}` : ''
+  const number = fixture ? shelfNumber(container.shelf, fixture.shelves, shelvesFrom) : 1
+  const shelf = fixture && fixture.shelves > 1 ? `${word} ${number}` : ''
   const isDouble = fixture?.name.toLowerCase() === container.name.toLowerCase()
   const name = isNamed && !isDouble ? container.name.charAt(0).toLowerCase() + container.name.slice(1) : ''
   // What is called alike is said once: "Shelf 2", not "Shelf, shelf 2"; a board that hangs by itself is its own furniture.
   const isSaid = shelf !== '' && fixture?.name.toLowerCase() === word
-  return [isSaid ? `${fixture.name} ${container.shelf}` : (fixture?.name ?? ''), isSaid ? '' : shelf, name].filter(Boolean).join(', ')
+  return [isSaid ? `${fixture.name} ${number}` : (fixture?.name ?? ''), isSaid ? '' : shelf, name].filter(Boolean).join(', ')
 }
 
 /** The place as a sentence: "Bookcase, shelf 2, bin 4, tab Tide pools, 11th of 31, between 88 Kelp Study and 131 Limpets". */
-export function placeSentence(placement: Placement, fixture: Fixture | undefined, front: string | null, behind: string | null): string {
+export function placeSentence(placement: Placement, way: string, front: string | null, behind: string | null): string {
   const { container, cell, section, lane } = placement
-  const way = containerWay(fixture, container)
   if (cell)
     return (
       `${way}, page ${cell.page}, cell ${cell.cell}${cell.side === 'back' ? ', at the back' : ''} ` +
@@ -103,6 +123,7 @@ export const placeWords = {
   tooFull: (name: string, over: string) => `${name} is full: about ${over} would not go in.`,
   placeGone: 'That place was taken or is gone since. Nothing was moved; another is proposed in a moment.',
   problems: {
+    kindNotSaid: 'Say of what kind it is, and its place follows. Here each corner of the room takes its own kinds.',
     noZoneTakesKind: 'No corner of the room takes this kind. Let a corner take it, in the storeroom.',
     zoneHasNoContainer: 'The corner for this kind has no bin, drawer or binder yet. Add one in the storeroom.',
     noCellFits: 'No page of this corner has cells large enough for it. Give it another pocket or case, or add pages with larger cells.',

@@ -23,8 +23,10 @@ export interface InkMapRecord {
 }
 /** Facts of this browser that belong to no catalogue. */
 export interface DeviceFact {
-  readonly id: 'lastCopy' | 'start' | 'askIndex'
+  readonly id: 'lastCopy' | 'start' | 'askIndex' | 'openList'
   readonly value: string
+  /** The bytes of a list that is open and not taken in yet. */
+  readonly file?: ArrayBuffer
 }
 
 type CatalogueTables = { [T in TableName]: EntityTable<RecordOf<T> & { id: string }, 'id'> }

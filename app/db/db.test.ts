@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
 import fc from 'fast-check'
-import { blankBrand, startCatalogue } from '#core/catalog'
+import { blankBrand, PLAIN_FIXTURE, startCatalogue } from '#core/catalog'
 import { groupSpellings } from '#core/classing'
 import type { PlannedRow } from '#core/exchange'
 import { commands, followJournal, readSnapshot, redo, undo, YondercrestDb } from './index'
@@ -142,11 +142,12 @@ describe('commands', () => {
       cells: null,
       inner: null,
       emptyWeightG: null,
-      fixture: { name: 'Cart', shelves: 2 },
-      shelf: 1,
+      fixture: { ...PLAIN_FIXTURE, name: 'Cart', type: 'cart' as const, shelves: 2 },
+      shelves: [1, 2],
+      countEach: 2,
       zoneId: zone?.id ?? '',
     }
-    expect(await commands.addContainer(db, wanted)).toEqual({ ok: false, code: 'addressTaken', by: 'Bin 1', address: 'b1-1' })
+    expect(await commands.addContainers(db, wanted)).toEqual({ ok: false, code: 'addressTaken', by: 'Bin 1', address: 'b1-1' })
     expect(await db.records('fixtures').count()).toBe(1)
   })
 })

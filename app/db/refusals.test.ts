@@ -109,7 +109,8 @@ const newContainer = (code: string) => ({
   cells: null,
   inner: null,
   fixture: { id: SHELF },
-  shelf: 1,
+  shelves: [1],
+  countEach: 1,
   zoneId: ZONE,
   emptyWeightG: null,
 })
@@ -118,7 +119,7 @@ const newContainer = (code: string) => ({
 const REFUSED: readonly (readonly [what: string, ask: (db: YondercrestDb) => Promise<unknown>, answer: unknown])[] = [
   [
     'a container under a code that is taken, in other letters',
-    db => commands.addContainer(db, newContainer('b1')),
+    db => commands.addContainers(db, newContainer('b1')),
     { ok: false, code: 'addressTaken', by: 'Box B1', address: 'b1-1' },
   ],
   [

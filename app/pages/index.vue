@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import FindBench from '~/areas/find/ask/FindBench.vue'
+import { findWords } from '~/areas/find/words'
+import { useTitle } from '~/shell/useTitle'
+
+useTitle(findWords.title)
 </script>
 
 <template>

@@ -65,11 +65,14 @@ const sheet = useSheet()
 const isRolledUp = computed(() => isPhone.value && sheet.isScrolledOn.value)
 /** So many steps since the last copy are worth a word. */
 const STALE_FROM = 50
+const unit = computed(() => catalogue.settings.unit)
+const switchUnit = (): void => void act.changeSettings({ unit: unit.value === 'in' ? 'cm' : 'in' })
 const more = computed(() => [
+  // A phone has no room for it in the band.
+  ...(isPhone.value ? [{ word: shellWords.unitSwitch(unit.value), icon: Ruler, run: switchUnit }] : []),
   { word: lamp.isNight.value ? shellWords.lampDay : shellWords.lampNight, icon: lamp.isNight.value ? Sun : Moon, run: lamp.toggle },
   { word: shellWords.shortcuts, icon: Keyboard, run: () => emit('keys') },
 ])
-const unit = computed(() => catalogue.settings.unit)
 const copyLine = computed(() =>
   copies.lastCopy
     ? `${shellWords.copyAt(copies.lastCopy.at)}${copies.stepsSince > 0 ? `, ${shellWords.copyStale(copies.stepsSince)}` : ''}`
@@ -129,11 +132,12 @@ const copyLine = computed(() =>
         <span class="sr-only">{{ shellWords.placeless(catalogue.placeless.length) }}</span>
       </NuxtLink>
       <button
+        v-if="!isPhone"
         type="button"
         class="head-button"
         :aria-label="shellWords.unitSwitch(unit)"
         :title="shellWords.unitSwitch(unit)"
-        @click="act.changeSettings({ unit: unit === 'in' ? 'cm' : 'in' })"
+        @click="switchUnit"
       >
         <Ruler :size="18" aria-hidden="true" />
         <span>{{ shellWords.unitShort[unit] }}</span>

@@ -7,7 +7,7 @@ const notices = useNotices()
 </script>
 
 <template>
-  <div class="pointer-events-none fixed inset-x-0 bottom-40 z-40 flex justify-center px-4" role="status" aria-live="polite">
+  <div data-bars class="pointer-events-none fixed inset-x-0 bottom-40 z-40 flex justify-center px-4" role="status" aria-live="polite">
     <div v-if="notices.progress" class="pointer-events-auto w-full max-w-lg rounded-[3px] border border-edge bg-sheet px-4 py-2 shadow-md">
       <KProgress
         :text="notices.progress.text"
@@ -18,6 +18,7 @@ const notices = useNotices()
     </div>
     <p
       v-else-if="notices.text"
+      :key="notices.told"
       class="pointer-events-auto flex max-w-[60ch] items-center gap-2 rounded-[3px] border border-edge bg-sheet px-4 py-2 shadow-md"
     >
       <Check v-if="notices.tone === 'done'" class="shrink-0 text-moss" :size="20" aria-hidden="true" />

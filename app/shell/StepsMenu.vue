@@ -25,7 +25,7 @@ const SHOWN = 30
       <span class="sr-only lg:hidden">{{ shellWords.undo }}</span>
     </button>
     <Popover v-slot="{ close }">
-      <PopoverButton class="grid h-11 w-7 place-items-center rounded-[3px] hover:bg-wash" :aria-label="shellWords.steps">
+      <PopoverButton class="grid h-11 w-11 place-items-center rounded-[3px] hover:bg-wash" :aria-label="shellWords.steps">
         <ChevronDown :size="16" aria-hidden="true" />
       </PopoverButton>
       <PopoverPanel class="absolute right-0 z-40 mt-1 w-[22rem] max-w-[92vw] border border-edge bg-sheet p-3 shadow-md">

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { DoorOpen, FileSpreadsheet, PackageOpen, Sparkles } from 'lucide-vue-next'
+import { shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
+import KField from '~/kit/KField.vue'
 import { welcomeWords } from './words'
 import { useCopies } from '~/areas/copies/useCopies'
 import { useNotices } from './useNotices'
@@ -8,13 +10,14 @@ import { useNotices } from './useNotices'
 const copies = useCopies()
 const notices = useNotices()
 const router = useRouter()
+const roomName = shallowRef('')
 
 async function empty(): Promise<void> {
-  await copies.startEmpty()
+  await copies.startEmpty(roomName.value.trim())
   void router.push('/take-in')
 }
 async function bringList(): Promise<void> {
-  await copies.startEmpty()
+  await copies.startEmpty(roomName.value.trim())
   void router.push('/take-in/list')
 }
 async function demo(): Promise<void> {
@@ -50,5 +53,14 @@ const ways = [
         </button>
       </li>
     </ol>
+    <KField
+      v-if="!copies.progress"
+      class="mt-6 max-w-md"
+      :label="welcomeWords.roomName"
+      for="new-room"
+      :hint="welcomeWords.begins(copies.locale)"
+    >
+      <input id="new-room" v-model="roomName" class="field" maxlength="300" autocomplete="off" :placeholder="welcomeWords.roomExample" />
+    </KField>
   </div>
 </template>

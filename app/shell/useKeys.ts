@@ -2,23 +2,27 @@ import { useEventListener } from '@vueuse/core'
 import { shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { AREAS } from '~/areas'
+import { useKept } from '~/kit/useKept'
 import { useSteps } from './useSteps'
 
 function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
-    (target.isContentEditable || target.matches('input, textarea, select, [role="listbox"], [role="combobox"]'))
+    (target.isContentEditable ||
+      target.matches('input:not([type="checkbox"], [type="radio"], [type="range"]), textarea, select, [role="listbox"], [role="combobox"]'))
   )
 }
 
-/** Keys that work everywhere, as long as nothing is being typed. */
+/** Keys that work everywhere, as long as nothing is being typed. Who speaks to the machine can turn them off (WCAG 2.2, 2.1.4). */
 export function useKeys() {
   const router = useRouter()
   const steps = useSteps()
   const isOpen = shallowRef(false)
+  const areOn = useKept('single-keys', true)
 
   useEventListener('keydown', event => {
     if (
+      !areOn.value ||
       event.ctrlKey ||
       event.metaKey ||
       event.altKey ||
@@ -47,5 +51,5 @@ export function useKeys() {
     }
     return actions[key]
   }
-  return { isOpen }
+  return { isOpen, areOn }
 }

@@ -9,14 +9,17 @@ export const useNotices = defineStore('notices', () => {
   const progress = shallowRef<{ readonly text: string; readonly done: number; readonly total: number; stop(): void } | null>(null)
   const text = shallowRef('')
   const tone = shallowRef<'done' | 'care'>('done')
+  /** Counts what was told, so that the same sentence twice is said aloud twice. */
+  const told = shallowRef(0)
   let timer: ReturnType<typeof setTimeout> | undefined
   function tell(sentence: string, as: 'done' | 'care' = 'done'): void {
     text.value = sentence
+    told.value += 1
     tone.value = as
     clearTimeout(timer)
     timer = setTimeout(() => {
       text.value = ''
     }, SHOWN_MS)
   }
-  return { text, tone, progress, tell }
+  return { text, told, tone, progress, tell }
 })

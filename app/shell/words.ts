@@ -1,3 +1,4 @@
+import type { LocaleSettings } from '#core/catalog'
 import { AREAS } from '~/areas'
 import type { DatabaseTrouble } from '~/db'
 import { counted, figure, moment } from '~/kit/grammar'
@@ -5,7 +6,7 @@ import { counted, figure, moment } from '~/kit/grammar'
 export const shellWords = {
   name: 'Yondercrest',
   areasLabel: 'Areas',
-  ask: 'What are you looking for?',
+  ask: 'Look for a set',
   askLabel: 'Ask',
   askClear: 'Clear the ask',
   unit: { in: 'inches', cm: 'centimetres' },
@@ -55,6 +56,16 @@ export const shellWords = {
   } satisfies Record<DatabaseTrouble, { readonly what: string; readonly then: string }>,
   saveScreen: 'Save what is on the screen',
   close: 'Close',
+  keysOn: 'Single keys do something',
+  keysOnHint: 'Off, no letter or figure does anything by itself: for those who speak to the machine, or touch keys by chance.',
+  typedBack: 'What you typed here before is back.',
+  beginAfresh: 'Begin afresh',
+  notFound: 'There is no such page',
+  notFoundThen: 'The address leads nowhere: perhaps a letter is missing. Nothing of yours is lost.',
+  gone: 'It is no longer in the room',
+  goneThen: 'This bin, drawer or binder was taken out of the room, or the address is of another room. Undo brings back what was taken out.',
+  toFind: 'To all sets',
+  toStoreroom: 'To the storeroom',
   cancel: 'Cancel',
   ridge: 'The ridge: every container of the room',
   ridgeRaise: 'Raise the ridge: every container of the room',
@@ -88,6 +99,13 @@ export const welcomeWords = {
   bringListHint: 'A CSV file from your spreadsheet. You see how it is read before anything is taken.',
   startEmpty: 'Start empty',
   startEmptyHint: 'With the usual kinds and categories, one shelf and one bin.',
+  roomName: 'Name of your room, if you like',
+  roomExample: 'My craft room',
+  /** What an empty room begins with, in words. */
+  begins: ({ unit, paper, currency, dateOrder }: LocaleSettings) =>
+    `A room of your own begins with ${unit === 'in' ? 'inches' : 'centimetres'}, ${paper} paper, prices in ${currency}` +
+    `${dateOrder ? `, ${dateOrder === 'dayFirst' ? 'day' : 'month'} first in dates` : ''}: as the language of your browser has it. ` +
+    'All of it can be changed under Copies.',
   demo: 'Look around the demo room',
   demoHint: 'The letter room at Lantern Quay: 360 sets in five fixtures.',
   restore: 'Open a saved copy',

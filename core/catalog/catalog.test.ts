@@ -15,7 +15,9 @@ import {
   nextRank,
   PartialDate,
   Refiling,
+  ROOM_CURRENCIES,
   RoomSettings,
+  settingsOfLocale,
   START_HOLDER_TYPES,
   START_MARKS,
   START_SETTINGS,
@@ -177,4 +179,17 @@ describe('what is no record is refused', () => {
     ])
       expect(Refiling.safeParse({ ...refiling, ...wrong }).success).toBe(false)
   })
+})
+
+test.each([
+  ['en-GB', 'cm', 'A4', 'GBP', 'dayFirst'],
+  ['fr-CA', 'cm', 'Letter', 'CAD', null],
+  ['de-CH', 'cm', 'A4', 'CHF', 'dayFirst'],
+  ['en', 'in', 'Letter', 'USD', 'monthFirst'],
+  ['sv', 'cm', 'A4', 'SEK', null],
+  ['no locale', 'cm', 'A4', 'EUR', null],
+])('a room of a browser in %s begins with %s, %s, %s', (locale, unit, paper, currency, dateOrder) => {
+  const settings = settingsOfLocale(locale)
+  expect(settings).toEqual({ unit, paper, currency, dateOrder })
+  expect(ROOM_CURRENCIES).toContain(settings.currency)
 })

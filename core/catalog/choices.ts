@@ -76,6 +76,11 @@ export const START_LIFTING = {
   carryToMm: 750,
   grip: 'fair' as (typeof GRIPS)[number],
 }
+/** Which number of 3/4/2019 is the month. */
+export const DATE_ORDERS = ['monthFirst', 'dayFirst'] as const
+export type DateOrder = (typeof DATE_ORDERS)[number]
+export const SHELVES_FROM = ['top', 'floor'] as const
+export type ShelvesFrom = (typeof SHELVES_FROM)[number]
 export const CLOSURES = ['none', 'flap', 'snap'] as const
 export const CELL_REUSES = ['last', 'first', 'never'] as const
 /** What of its packaging a zone keeps, and where its dies are. */

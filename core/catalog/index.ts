@@ -13,6 +13,8 @@ export {
   GRIPS,
   LIMITS,
   START_LIFTING,
+  DATE_ORDERS,
+  type DateOrder,
   DIE_PLACES,
   FILING_KEYS,
   FIT_WAYS,
@@ -27,10 +29,13 @@ export {
   NUMBER_SCHOOLS,
   type NumberSchool,
   OPTIONAL_STAGES,
+  SHELVES_FROM,
+  type ShelvesFrom,
   START_MARKS,
   type Way,
   WAYS,
 } from './choices'
+export { type LocaleSettings, ROOM_CURRENCIES, settingsOfLocale } from './locale'
 export { RegisterLine, RoomSettings, Series } from './numbers'
 export {
   Cell,

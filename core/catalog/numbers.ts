@@ -1,6 +1,17 @@
 import { z } from 'zod'
 import { CurrencyCode, Id, Moment, Name } from './basics'
-import { COLLECTIONS, CONTAINER_TYPES, FIT_WAYS, GRIPS, LIMITS, NUMBER_SCHOOLS, OPTIONAL_STAGES, WAYS } from './choices'
+import {
+  COLLECTIONS,
+  CONTAINER_TYPES,
+  DATE_ORDERS,
+  FIT_WAYS,
+  GRIPS,
+  LIMITS,
+  NUMBER_SCHOOLS,
+  OPTIONAL_STAGES,
+  SHELVES_FROM,
+  WAYS,
+} from './choices'
 
 /** How the numbers of a series are written. Changing it changes the writing, never which set a number means. */
 export const Series = z.object({
@@ -41,6 +52,10 @@ export const RoomSettings = z.object({
   paper: z.enum(['A4', 'Letter']),
   currency: CurrencyCode,
   isDemo: z.boolean(),
+  /** How a dated list of this room is read where its dates do not tell; null: nobody said. */
+  dateOrder: z.enum(DATE_ORDERS).nullable(),
+  /** How shelves are counted where the screen names one. The record counts from the top. */
+  shelvesFrom: z.enum(SHELVES_FROM),
   /** Screen pixels a millimetre takes, once the owner has laid a bank card on the screen. */
   pxPerMm: z.number().min(1).max(40).nullable(),
   /** How many sets the owner has or expects: what the method of taking in was chosen by. */

@@ -147,6 +147,8 @@ export const START_SETTINGS: Readonly<RoomSettings> = {
   paper: 'A4',
   currency: 'EUR',
   isDemo: false,
+  dateOrder: null,
+  shelvesFrom: 'top',
   pxPerMm: null,
   collection: null,
   stages: ['class', 'fit', 'label'],

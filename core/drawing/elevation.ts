@@ -27,7 +27,7 @@ const UNKNOWN: Size = { widthMm: 200, heightMm: 200 }
 const usualFront = (type: ContainerType): Size => CONTAINER_SHAPES.find(shape => shape.type === type && shape.inner)?.inner ?? UNKNOWN
 
 /** How wide and high a container is, seen from the front: as measured inside, or as is usual. A binder shows its spine. */
-function frontOf({ type, inner, lengthMm }: Container): Size {
+export function frontOf({ type, inner, lengthMm }: Pick<Container, 'type' | 'inner' | 'lengthMm'>): Size {
   if (inner) return inner
   return type === 'binder' ? { widthMm: lengthMm, heightMm: BINDER_HEIGHT_MM } : usualFront(type)
 }

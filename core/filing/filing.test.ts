@@ -191,6 +191,9 @@ describe('insertion point', () => {
   test('no zone, no container, no free cell: said, not thrown', () => {
     expect(zoneFor({ kindId: 'x' }, [{ ...zone, takesKindIds: ['y'] }])).toBeNull()
     expect(proposePlace(set(1, 0, 0), { ...factsOf([], [], []), zones: [] })).toMatchObject({ ok: false, code: 'noZoneTakesKind' })
+    const other = { ...factsOf([], [], []), zones: [{ ...zone, takesKindIds: ['y'] }] }
+    expect(proposePlace({ ...set(1, 0, 0), kindId: 'x' }, other)).toMatchObject({ ok: false, code: 'noZoneTakesKind' })
+    expect(proposePlace({ ...set(1, 0, 0), kindId: null }, other)).toMatchObject({ ok: false, code: 'kindNotSaid' })
     expect(proposePlace(set(1, 0, 0), factsOf([], [], []))).toMatchObject({ ok: false, code: 'zoneHasNoContainer' })
     const page = bin('A', 0, { type: 'binder', cells: { rows: 1, columns: 1, pages: 1, isTwoSided: false, cellSize: null, reuse: 'last' } })
     const only = set(1, 0, 0)

@@ -24,7 +24,7 @@ export type InsertionProposal =
     }
   | {
       readonly ok: false
-      readonly code: 'noZoneTakesKind' | 'zoneHasNoContainer' | 'allCellsTaken' | 'noCellFits' | 'noRoom'
+      readonly code: 'kindNotSaid' | 'noZoneTakesKind' | 'zoneHasNoContainer' | 'allCellsTaken' | 'noCellFits' | 'noRoom'
       readonly zone: Zone | null
     }
 
@@ -59,7 +59,7 @@ export function zoneFor(holding: Pick<Holding, 'kindId'>, zones: readonly Zone[]
  */
 export function proposePlace(holding: Holding, facts: RoomFacts): InsertionProposal {
   const zone = zoneFor(holding, facts.zones)
-  if (!zone) return { ok: false, code: 'noZoneTakesKind', zone: null }
+  if (!zone) return { ok: false, code: holding.kindId === null && facts.zones.length > 0 ? 'kindNotSaid' : 'noZoneTakesKind', zone: null }
   const run = zoneRun(facts, zone, () => containersInOrder(facts, zone.id))
   const { rows } = run
   if (rows.length === 0) return { ok: false, code: 'zoneHasNoContainer', zone }

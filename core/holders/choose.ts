@@ -26,8 +26,9 @@ const areaOf = (type: HolderType): number => (type.inner ? type.inner.widthMm * 
 
 /**
  * What a set could sit in, best first: what its container takes before what it does not, then by the owner's ranking of
- * the ways (boxes after, for what is as thin as a sheet; what is far too large after what fits closely), then the smallest, so that
- * no pocket is larger than it need be. Retired types come last. O(types), and one budget of tries for laying out pieces, whatever the number of types.
+ * the ways (boxes after, for what is as thin as a sheet; what is far too large after what fits closely), then the smallest,
+ * so that no pocket is larger than it need be. Retired types come last. O(types), and one budget of tries for laying out
+ * pieces, whatever the number of types.
  */
 export function adviseHolder(
   contents: Contents,

@@ -252,6 +252,12 @@ describe('why not', () => {
       'Own-made',
       'Thin die',
     ])
+    // One piece cannot lie otherwise, and packaging that is kept does not give way.
+    const one = { id: 'p', words: [], size: null, pictureHash: null, isMissing: false, livesWithId: null }
+    expect(contentsOf({ ...set, pieces: [one] }, kinds[0] ?? null, START_HABITS)?.mayRearrange).toBe(false)
+    expect(contentsOf({ ...set, pieces: [one, one] }, kinds[0] ?? null, START_HABITS)?.mayRearrange).toBe(true)
+    const { widthMm, heightMm } = over(5, {})
+    expect(ways(over(0, { mayRearrange: true, packaged: { widthMm, heightMm } }), pocket)).not.toContain('zeroClearance')
     // On the slant by a hair: neither yes nor no.
     const square = named('small square die pocket')
     const border = (lengthMm: number): readonly FitWay[] => ways(flat(1, 1, { widthMm: lengthMm, heightMm: 12.7, thicknessMm: 1 }), square)

@@ -14,6 +14,7 @@ const sheet = (widthMm: number, heightMm: number, thicknessMm = 3): Contents => 
   layers: [{ of: 'set', mm: thicknessMm }],
   pieces: [],
   packaged: null,
+  mayRearrange: false,
   mayTrim: true,
   mayCut: true,
 })

@@ -46,7 +46,7 @@ describe('schools of numbering', () => {
     expect(codeText(writeCode(again.series, 7, null))).toBe('T-007')
   })
 
-  test("a maker's code is written as it is printed, with no mark of the kind; where it could meet another, the brand stands in front", () => {
+  test("a maker's code is written as it is printed; where it could meet another, the brand stands in front", () => {
     const main = { ...running('all'), padding: 4 }
     const numbered = facts({ brand: brand('Tidewrack', null, true), written: 'b1079' })
     const wood = { suffix: 'W' }

@@ -1,4 +1,4 @@
-import type { Container, Holder } from '#core/catalog'
+import type { Container, Holder, ShelvesFrom } from '#core/catalog'
 import { arrangeContainer, type ContainerRow } from './arrange'
 import { nextFreeCell } from './cells'
 import { keysBehind } from './order'
@@ -47,6 +47,9 @@ export const CONTAINER_SHAPES: readonly ContainerShape[] = [
   { ...row('ring', 'ring', 1, 40, 150, 200, 50), inner: null },
   { ...row('board', 'board', 1, 900, 600, 600, 1500), inner: null },
 ]
+
+/** How a shelf is called where it is counted from the top, or from the floor. @example shelfNumber(1, 4, 'floor') //=> 4 */
+export const shelfNumber = (shelf: number, shelves: number, from: ShelvesFrom): number => (from === 'top' ? shelf : shelves + 1 - shelf)
 
 /**
  * Names and short forms for copies of a container: the number at the end counts on, and what is taken is passed over.

@@ -73,6 +73,17 @@ export function writeSize(size: Size, style: LengthStyle, rounding: Rounding = '
   return `${side(size.widthMm)} x ${side(size.heightMm)} ${style.unit}`
 }
 
+/** What is thinner than a tick, or how far a measure may be off: a tenth of a millimetre, or so fine in decimals of an inch. */
+const FROM_MM = 2.54
+/**
+ * @example writeThin(4.06, 'in') //=> '0.16 in'
+ * @example writeThin(0.1016, 'in') //=> '0.004 in'
+ * @example writeThin(4.06, 'cm') //=> '4.1 mm'
+ */
+export function writeThin(mm: number, unit: LengthUnit): string {
+  return unit === 'in' ? `${(mm / MM_PER_UNIT.in).toFixed(mm < FROM_MM ? 3 : 2)} in` : `${mm.toFixed(1)} mm`
+}
+
 /** The same length, whichever unit it was written in. */
 export function sameLength(aMm: number, bMm: number): boolean {
   return Math.abs(aMm - bMm) < EPSILON_MM

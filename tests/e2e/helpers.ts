@@ -34,6 +34,14 @@ export async function openEmpty(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Take in', exact: true })).toBeVisible()
 }
 
+/** A strip with nothing on it: the demo room has sets on its pile, and the first of them is open. */
+export async function newStrip(page: Page): Promise<void> {
+  await page.goto('/take-in')
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Ferry Timetable')
+  await page.getByRole('button', { name: 'Begin a new one' }).click()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('')
+}
+
 export const ask = async (page: Page, text: string): Promise<void> => page.getByRole('searchbox', { name: 'Ask' }).fill(text)
 export const headline = (page: Page) => page.locator('[data-headline]')
 export const matItem = (page: Page, name: string | RegExp) => page.locator('[data-mat-item]').filter({ hasText: name })

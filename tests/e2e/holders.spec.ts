@@ -2,10 +2,11 @@ import type { Page } from '@playwright/test'
 import { ask, databaseOf, expect, matItem, openDemo, openEmpty, test } from './helpers'
 
 /** A set by name on the pile of an empty room, brought to the stage where its holder is found. */
-async function takeToFit(page: Page, name: string, size: string, theme = ''): Promise<void> {
+async function takeToFit(page: Page, name: string, size: string, theme = '', kind = ''): Promise<void> {
   await page.goto('/take-in')
   await page.getByLabel('Name', { exact: true }).fill(name)
   await page.locator('#take-size').fill(size)
+  if (kind) await page.locator('#take-kind').selectOption({ label: kind })
   if (theme) {
     await page.locator('#take-themes, #take-theme').first().fill(theme)
     await page.keyboard.press('Escape')
@@ -78,7 +79,7 @@ test('what cannot be measured gets a plain sentence: a bent sheet, crossed corne
   await expect(page.locator('[data-measure-problem]')).toBeVisible()
   await expect(page.locator('[data-measured]')).toHaveCount(0)
   await input.setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
-  await expect(page.locator('[data-measure-problem]')).toContainText('no picture')
+  await expect(page.locator('[data-measure-problem]')).toContainText('cannot be read as a picture')
   expect((await page.request.get('/api/camera?megapixels=400')).status()).toBe(400)
 })
 
@@ -86,7 +87,7 @@ test('a set too big for any pocket: what could be done is ranked, a cut is said 
   await openEmpty(page)
   await page.goto('/storeroom/holders')
   await page.getByRole('button', { name: 'Begin with the common sizes' }).click()
-  await takeToFit(page, 'Tall Ship Backdrop', '9 x 12 in')
+  await takeToFit(page, 'Tall Ship Backdrop', '9 x 12 in', '', 'Cling')
   await page.goto('/take-in/work?stage=fit')
   const ways = page.locator('[data-work] fieldset label')
   await expect(page.getByRole('heading', { name: 'What does it sit in?' })).toBeVisible()

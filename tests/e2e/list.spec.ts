@@ -41,7 +41,11 @@ test('what could mean two things is asked, not guessed', async ({ page }) => {
   const csv = 'Name;Size;Bought\r\nKelp;14 x 18 cm;3/4/2019\r\nFerry;10 x 15 cm;5/6/2020\r\nGull;6x8;1/2/2021\r\nPost;9 x 9cm;2/2/2022\r\n'
   await page.locator('input[type=file]').setInputFiles({ name: 'metric.csv', mimeType: 'text/csv', buffer: Buffer.from(csv, 'latin1') })
   await expect(page.getByRole('group', { name: '1 size without a unit' }).getByRole('radio', { name: 'Leave as text' })).toBeChecked()
-  await expect(page.getByRole('group', { name: '3 dates like 3/4/2019' }).getByRole('radio', { name: 'Leave as text' })).toBeChecked()
+  // The dates of the list do not tell: how this room writes them is proposed, and said.
+  const dates = page.getByRole('group', { name: '3 dates like 3/4/2019' })
+  await expect(dates.getByRole('radio', { name: 'Month first' })).toBeChecked()
+  await expect(dates).toContainText('In your room the month comes first.')
+  await dates.getByRole('radio', { name: 'Leave as text' }).check()
   await expect(page.locator('[data-sums]')).toContainText('1 taken, 3 taken with a question')
   await page.getByRole('group', { name: '3 dates like 3/4/2019' }).getByRole('radio', { name: 'Day first' }).check()
   await expect(page.locator('[data-sums]')).toContainText('3 taken, 1 taken with a question')

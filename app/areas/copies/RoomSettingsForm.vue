@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RoomSettings } from '#core/catalog'
+import { DATE_ORDERS, ROOM_CURRENCIES, type RoomSettings, SHELVES_FROM } from '#core/catalog'
 import KField from '~/kit/KField.vue'
 import { act } from '~/data/act'
 import { copyWords } from './words'
@@ -9,7 +9,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 /** How the room is called, and how it reads and writes lengths and money. */
 const catalogue = useCatalogue()
 const TICKS = [8, 16, 32] as const
-const CURRENCIES = ['EUR', 'USD', 'GBP', 'CAD', 'AUD', 'NZD', 'CHF', 'SEK', 'NOK', 'DKK'] as const
+const currencies = [...new Set([catalogue.settings.currency, ...ROOM_CURRENCIES])].sort()
 const change = (part: Partial<Omit<RoomSettings, 'id'>>): Promise<void> => act.changeSettings(part)
 const valueOf = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value
 function rename(event: Event): void {
@@ -27,7 +27,7 @@ function rename(event: Event): void {
       </KField>
       <KField :label="copyWords.currency" for="room-currency">
         <select id="room-currency" class="field" :value="catalogue.settings.currency" @change="change({ currency: valueOf($event) })">
-          <option v-for="code in CURRENCIES" :key="code" :value="code">{{ code }}</option>
+          <option v-for="code in currencies" :key="code" :value="code">{{ code }}</option>
         </select>
       </KField>
       <KField :label="copyWords.units" for="room-unit">
@@ -60,6 +60,27 @@ function rename(event: Event): void {
         >
           <option value="true">{{ copyWords.reducedYes }}</option>
           <option value="false">{{ copyWords.reducedNo }}</option>
+        </select>
+      </KField>
+      <KField :label="copyWords.dateOrder" for="room-dates">
+        <select
+          id="room-dates"
+          class="field"
+          :value="catalogue.settings.dateOrder ?? ''"
+          @change="change({ dateOrder: DATE_ORDERS.find(each => each === valueOf($event)) ?? null })"
+        >
+          <option value="">{{ copyWords.dateOrderAsked }}</option>
+          <option v-for="order in DATE_ORDERS" :key="order" :value="order">{{ copyWords.dateOrders[order] }}</option>
+        </select>
+      </KField>
+      <KField :label="copyWords.shelvesFrom" for="room-shelves">
+        <select
+          id="room-shelves"
+          class="field"
+          :value="catalogue.settings.shelvesFrom"
+          @change="change({ shelvesFrom: SHELVES_FROM.find(each => each === valueOf($event)) ?? 'top' })"
+        >
+          <option v-for="from in SHELVES_FROM" :key="from" :value="from">{{ copyWords.shelvesFroms[from] }}</option>
         </select>
       </KField>
     </div>

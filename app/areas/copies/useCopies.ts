@@ -2,6 +2,7 @@ import { transfer } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { ulid } from 'ulid'
+import { settingsOfLocale } from '#core/catalog'
 import { lineOf, type ListLine, type OnScreen, salvage } from '#core/exchange'
 import { SCREEN_TABLES, watch } from '~/db'
 import { act } from '~/data/act'
@@ -108,7 +109,9 @@ export const useCopies = defineStore('copies', () => {
       return false
     }
   }
-  const startEmpty = (): Promise<void> => act.startEmpty()
+  /** What an empty room begins with where this browser's owner lives. */
+  const locale = settingsOfLocale(navigator.language)
+  const startEmpty = (roomName?: string): Promise<void> => act.startEmpty({ ...locale, ...(roomName ? { roomName } : {}) })
 
   async function saveList(): Promise<void> {
     const csv = await work(hands => hands.run(api => Promise.resolve(api.saveList(listLines()))))
@@ -134,5 +137,19 @@ export const useCopies = defineStore('copies', () => {
     )
   }
 
-  return { progress, lastCopy, stepsSince, unsaved, cancel, saveCopy, saveScreen, restore, isDemoStart, loadDemo, startEmpty, saveList }
+  return {
+    progress,
+    lastCopy,
+    stepsSince,
+    unsaved,
+    cancel,
+    saveCopy,
+    saveScreen,
+    restore,
+    isDemoStart,
+    loadDemo,
+    locale,
+    startEmpty,
+    saveList,
+  }
 })

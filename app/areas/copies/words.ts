@@ -1,3 +1,4 @@
+import type { DateOrder, ShelvesFrom } from '#core/catalog'
 import { counted, countedThat } from '~/kit/grammar'
 
 export const copyWords = {
@@ -39,6 +40,11 @@ export const copyWords = {
   },
   refused: (sentence: string, where: string) =>
     `${sentence}${where ? ` (${where})` : ''}. It was refused whole; nothing was changed.`.replace('..', '.'),
+  dateOrder: 'Dates such as 3/4/2019',
+  dateOrderAsked: 'ask each time',
+  dateOrders: { monthFirst: 'the month comes first', dayFirst: 'the day comes first' } satisfies Record<DateOrder, string>,
+  shelvesFrom: 'Shelves are counted',
+  shelvesFroms: { top: 'from the top', floor: 'from the floor' } satisfies Record<ShelvesFrom, string>,
   startTitle: 'Begin again',
   startEmpty: 'Start empty',
   startEmptyHint: 'The usual kinds and categories, one shelf, one bin.',

@@ -1,4 +1,4 @@
-import type { AddContainerOutcome } from '~/db/commands'
+import type { AddContainersOutcome } from '~/db/commands'
 import type { MovePlan } from '#core/room'
 import { counted, countedThat, figure } from '~/kit/grammar'
 
@@ -19,7 +19,6 @@ export const addressTaken = (by: string, address: string): string =>
 export const storeroomWords = {
   title: 'Storeroom',
   lead: 'Every container with what stands in it, front to back.',
-  pick: 'Pick a container here or on the ridge.',
   full: (percent: number) => `${percent} % full`,
   sets: (count: number) => counted(count, 'set'),
   zone: (name: string, keys: string) => `${name}, by ${keys}`,
@@ -69,7 +68,6 @@ export const storeroomWords = {
   fixture: 'It stands on',
   newFixture: 'New furniture',
   newFixtureName: 'Its name',
-  shelf: 'Shelf, counted from the top',
   zone_: 'It belongs to',
   inner: 'Inner width and height',
   innerHint: 'Of all rows together, up to the shelf above; left empty, nothing is checked',
@@ -94,18 +92,8 @@ export const storeroomWords = {
     ring: 'Ring',
     board: 'Open board',
   },
-  shortTypes: {
-    bin: 'Bin',
-    binder: 'Binder',
-    drawer: 'Drawer',
-    caseRack: 'Rack',
-    tray: 'Tray',
-    basket: 'Basket',
-    ring: 'Ring',
-    board: 'Board',
-  },
   fixtureTypes: { bookcase: 'Bookcase', cabinet: 'Cabinet', cart: 'Cart', table: 'Table', wall: 'Wall' },
-  addProblem: (problem: Extract<AddContainerOutcome, { ok: false }>) =>
+  addProblem: (problem: Extract<AddContainersOutcome, { ok: false }>) =>
     problem.code === 'gone' ? 'The corner or the furniture is no longer there. Choose another.' : addressTaken(problem.by, problem.address),
   lengthProblem: 'Write the length like 12 in or 30 cm.',
   needed: 'Please fill this in.',

@@ -1,4 +1,6 @@
 import type { KeptPackaging } from '#core/catalog'
+import type { PictureFault } from '~/data/pictureSize'
+import { PICTURE_FAULTS } from '~/data/words'
 import { countedThat, figure } from '~/kit/grammar'
 import type { SizeReading } from '#core/units'
 
@@ -34,9 +36,8 @@ export const takeInWords = {
   photoRemove: 'Take the photo off',
   photoProblem: {
     full: 'The storage of this browser is full: the photo was not kept. Make room under Copies, and try it once more.',
-    notAPicture: 'That file is not a picture. The set is as it was.',
-    tooLarge: 'That picture is over 60 MB or 70 megapixels. Please take a smaller one.',
-  },
+    ...PICTURE_FAULTS,
+  } satisfies Record<PictureFault | 'full', string>,
   name: 'Name',
   nameMissing: 'A set needs a name to be found by.',
   brand: 'Brand',
@@ -67,6 +68,7 @@ export const takeInWords = {
   saved: (code: string, name: string, place: string) => `${code} ${name} is in. ${place}`,
   savedEdit: (code: string) => `${code} is changed. Its number and place are as they were.`,
   draftKept: 'What you had begun to type is here again.',
+  layBack: 'Begin a new one',
   discard: 'Start over',
   list: 'Bring in a list',
   listHint: 'A spreadsheet saved as CSV, all at once.',

@@ -24,7 +24,7 @@ export {
 export { highestNumber, nextNumbers } from './holding/numbers'
 export { addDrafts, dropDrafts, finishStage, keepDraft, readDrafts, type StageChange } from './pile/pile'
 export { moveHolders, placeHolding, placeMany, planPlaces, removeHolding } from './holding/placing'
-export { type AddContainerOutcome, addContainer, addSection, editSection, type NewContainer } from './room/room'
+export { addContainers, type AddContainersOutcome, addSection, editSection, type NewContainers } from './room/room'
 export { putSeries, readCode, renewLabels, type SeriesOutcome } from './names/series'
 export { changeSettings, noteCopySaved, readLastCopy } from './whole/settings'
 export { editHolding, type HoldingFacts, type PlaceChoice, takeIn } from './holding/takeIn'

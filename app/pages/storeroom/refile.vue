@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import RefileBench from '~/areas/storeroom/refile/RefileBench.vue'
+import { refileWords } from '~/areas/storeroom/refile/words'
+import { useTitle } from '~/shell/useTitle'
+
+useTitle(refileWords.title)
 </script>
 
 <template>

@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import WaysBench from '~/areas/storeroom/ways/WaysBench.vue'
+import { waysWords } from '~/areas/storeroom/ways/words'
+import { useTitle } from '~/shell/useTitle'
+
+useTitle(waysWords.title)
 </script>
 
 <template>

@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import ListBench from '~/areas/takeIn/list/ListBench.vue'
+import { importWords } from '~/areas/takeIn/list/words'
+import { useTitle } from '~/shell/useTitle'
+
+useTitle(importWords.title)
 </script>
 
 <template>

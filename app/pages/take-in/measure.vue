@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import MeasureBench from '~/areas/takeIn/measure/MeasureBench.vue'
+import { measureWords } from '~/areas/takeIn/measure/words'
+import { useTitle } from '~/shell/useTitle'
+
+useTitle(measureWords.title)
 </script>
 
 <template>

@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import NamesBench from '~/areas/takeIn/names/NamesBench.vue'
+import { nameWords } from '~/areas/takeIn/names/words'
+import { useTitle } from '~/shell/useTitle'
+
+useTitle(nameWords.title)
 </script>
 
 <template>

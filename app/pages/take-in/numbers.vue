@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import NumbersBench from '~/areas/takeIn/numbers/NumbersBench.vue'
+import { numberWords } from '~/areas/takeIn/numbers/words'
+import { useTitle } from '~/shell/useTitle'
+
+useTitle(numberWords.title)
 </script>
 
 <template>

@@ -1,5 +1,4 @@
-/** Which number of 3/4/2019 is the month. */
-export type DateOrder = 'monthFirst' | 'dayFirst'
+import type { DateOrder } from '#core/catalog'
 
 export type DateReading =
   | { readonly ok: true; readonly date: string; readonly hadShortYear: boolean }

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { ulid } from 'ulid'
+import type { DateOrder } from '#core/catalog'
 import {
   gatherFacts,
   guessColumns,
@@ -143,6 +144,16 @@ describe('what could mean two things is asked', () => {
     const { facts, report } = read(tableOf(bytesOf('Name,Bought\nKelp,3/4/2019\nFerry,5/6/2020\n')))
     expect(facts.dates.recommended).toBeNull()
     expect(report.questions).toMatchObject([{ code: 'dateOrderUnknown', count: 2 }])
+  })
+
+  test('where no date tells, the order of the room is proposed; where they prove one or both, it says nothing', () => {
+    const proposed = (dates: string): DateOrder | null => {
+      const { facts } = read(tableOf(bytesOf(`Name,Bought\n${dates}`)))
+      return recommendedChoices(['name', 'acquiredOn'], facts, 'dayFirst').dateOrder
+    }
+    expect(proposed('Kelp,3/4/2019\n')).toBe('dayFirst')
+    expect(proposed('Kelp,3/4/2019\nFerry,5/16/2020\n')).toBe('monthFirst')
+    expect(proposed('Kelp,13/4/2019\nFerry,5/16/2020\nGull,1/2/2020\n')).toBeNull()
   })
 
   test('dates that prove both orders leave the others open', () => {

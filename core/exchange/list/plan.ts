@@ -1,8 +1,8 @@
-import { type Holding, KEPT_PACKAGINGS, LIMITS, type OpenQuestion, isBlank } from '#core/catalog'
+import { type DateOrder, type Holding, KEPT_PACKAGINGS, LIMITS, type OpenQuestion, isBlank } from '#core/catalog'
 import { readBareNumber } from '#core/numbering'
 import { type LengthUnit, readSize } from '#core/units'
 import { cutText, nameOf, readPrice, readThemes, readUse, readWords, readYesNo } from './cells'
-import { type DateOrder, readDate } from './dates'
+import { readDate } from './dates'
 import type { FileFacts } from './facts'
 import type { ListField } from './fields'
 import { type KindReading, saysMore } from './kinds'
@@ -56,12 +56,16 @@ const MAX_PLACE = 500
 /** What goes beyond the notes of a set is kept in questions of the same length; more than this is no row of a list. */
 const MAX_ROW = 20 * LIMITS.text
 
-/** The answers that the facts of the file recommend: what the screen starts with. */
-export function recommendedChoices(columns: readonly ListField[], facts: FileFacts): ImportChoices {
+/**
+ * The answers that the facts of the file recommend: what the screen starts with. Where no date of the list tells, its owner's
+ * own order of dates is proposed.
+ */
+export function recommendedChoices(columns: readonly ListField[], facts: FileFacts, ownOrder: DateOrder | null = null): ImportChoices {
+  const isSilent = facts.dates.monthFirst === 0 && facts.dates.dayFirst === 0
   return {
     columns,
     sizeUnit: facts.sizes.recommended,
-    dateOrder: facts.dates.recommended,
+    dateOrder: facts.dates.recommended ?? (isSilent ? ownOrder : null),
     shortYears: true,
     tickMeans: null,
     farFrom: facts.farNumbers.from,

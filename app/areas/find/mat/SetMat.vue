@@ -3,6 +3,8 @@ import { useElementSize, useEventListener, useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Holding } from '#core/catalog'
 import { layMat, UNKNOWN_SIZE } from '#core/drawing'
+import { useOnPaper } from '~/kit/useOnPaper'
+import { useSheetElement } from '~/kit/useSheetElement'
 import KImpression from '~/kit/KImpression.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
@@ -18,6 +20,8 @@ const { holdings, pxPerMm, reasons } = defineProps<{
 }>()
 const emit = defineEmits<{ open: [holding: Holding] }>()
 
+const isOnPaper = useOnPaper()
+const sheetElement = useSheetElement()
 const isPhone = useMediaQuery('(max-width: 639px)')
 /** Below a set on a phone: its number, place and name, no reason. */
 const caption = computed(() => (isPhone.value ? 54 : 84))
@@ -41,7 +45,7 @@ function look(): void {
 }
 onMounted(look)
 useEventListener('resize', look)
-useEventListener(() => document.getElementById('sheet'), 'scroll', look, { passive: true })
+useEventListener(sheetElement, 'scroll', look, { passive: true })
 
 const layout = computed(() =>
   layMat(
@@ -55,7 +59,7 @@ const shown = computed(() => {
   const { from, to } = view.value
   return layout.value.spots.flatMap((spot, index) => {
     const holding = holdings[index]
-    return holding && spot.top + spot.height > from && spot.top < to ? [{ spot, holding, index }] : []
+    return holding && (isOnPaper.value || (spot.top + spot.height > from && spot.top < to)) ? [{ spot, holding, index }] : []
   })
 })
 const marked = shallowRef(0)

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { BookOpenText, Download, ExternalLink } from 'lucide-vue-next'
-import { computed, shallowRef } from 'vue'
+import { computed, onMounted } from 'vue'
 import { INDEX_PART_NAMES, type IndexPartName } from '#core/printing'
 import IndexPreview from './IndexPreview.vue'
+import { useChosen } from '~/kit/useChosen'
 import KPageHead from '~/kit/KPageHead.vue'
 import KProgress from '~/kit/KProgress.vue'
 import { offerFile } from '~/kit/offerFile'
@@ -14,13 +15,28 @@ import { useCatalogue } from '~/data/useCatalogue'
 /** The finding index on paper: by theme, by number, by place. */
 const catalogue = useCatalogue()
 const { progress, result, stopped, make, cancel } = usePrinting()
-const chosen = shallowRef<readonly IndexPartName[]>(INDEX_PART_NAMES)
+/** Which parts, and that a book was made of them: the address keeps both, and a reload makes it again. */
+const parts = useChosen('parts')
+const made = useChosen('made')
+const chosen = computed(() =>
+  parts.value === null ? INDEX_PART_NAMES : INDEX_PART_NAMES.filter(part => parts.value?.split(' ').includes(part)),
+)
+/** Stands in the address where no part is chosen. */
+const NONE = 'none'
 const papers = ['A4', 'Letter'] as const
 const isEmpty = computed(() => (catalogue.tables?.holdings.size ?? 0) === 0)
 
 function toggle(part: IndexPartName): void {
-  chosen.value = INDEX_PART_NAMES.filter(each => (each === part) !== chosen.value.includes(each))
+  const now = INDEX_PART_NAMES.filter(each => (each === part) !== chosen.value.includes(each))
+  parts.value = now.length === INDEX_PART_NAMES.length ? null : now.join(' ') || NONE
 }
+async function makeBook(): Promise<void> {
+  await make(catalogue.settings.paper, chosen.value)
+  if (result.value) made.value = 'yes'
+}
+onMounted(() => {
+  if (made.value && chosen.value.length > 0 && !isEmpty.value) void makeBook()
+})
 </script>
 
 <template>
@@ -28,7 +44,7 @@ function toggle(part: IndexPartName): void {
     <KPageHead class="w-full" :title="indexWords.title" :lead="indexWords.lead" />
     <div class="md:w-80 md:shrink-0">
       <p v-if="isEmpty" class="mt-6">{{ indexWords.empty }}</p>
-      <form v-else class="mt-1 grid gap-5" @submit.prevent="make(catalogue.settings.paper, chosen)">
+      <form v-else class="mt-1 grid gap-5" @submit.prevent="makeBook">
         <fieldset>
           <legend class="label">{{ indexWords.partsTitle }}</legend>
           <label v-for="part in INDEX_PART_NAMES" :key="part" class="flex min-h-11 items-center gap-3">

@@ -1,7 +1,6 @@
 import { onScopeDispose, shallowRef } from 'vue'
 import type { IndexPartName } from '#core/printing'
 import { indexWords } from './words'
-import { containerWay } from '~/data/words'
 import { partialDay } from '~/kit/grammar'
 import { useCatalogue } from '~/data/useCatalogue'
 import { type Crew, hire, type Progress, withProgress, WorkStopped } from '~/data/call'
@@ -11,7 +10,7 @@ import { useDescribe } from '~/data/useDescribe'
 /** The printed index, made in a worker that can be stopped. */
 export function usePrinting() {
   const catalogue = useCatalogue()
-  const { addressOf, codeOf, lookUp } = useDescribe()
+  const { addressOf, codeOf, lookUp, wayTo } = useDescribe()
   const progress = shallowRef<Progress | null>(null)
   const result = shallowRef<{ readonly url: string; readonly blob: Blob; readonly pages: number; readonly sets: number } | null>(null)
   const stopped = shallowRef<WorkStopped['code'] | null>(null)
@@ -27,7 +26,7 @@ export function usePrinting() {
         themes: holding.themeIds.flatMap(id => lookUp('themes', id) ?? []).map(({ name, sharesPage }) => ({ name, sharesPage })),
         place: placement
           ? {
-              heading: containerWay(lookUp('fixtures', placement.container.fixtureId), placement.container),
+              heading: wayTo(placement.container),
               containerRank: rankOf.get(placement.container.id) ?? 0,
               position: placement.position,
             }

@@ -1,22 +1,33 @@
 <script setup lang="ts">
 import { computed, reactive, shallowRef, watch } from 'vue'
-import { CELL_REUSES, type Container, type ContainerType, LIMITS, isBlank } from '#core/catalog'
-import { CONTAINER_SHAPES, copyNames } from '#core/room'
+import { CELL_REUSES, type Container, type ContainerType, LIMITS, isBlank, PLAIN_FIXTURE } from '#core/catalog'
+import { CONTAINER_SHAPES } from '#core/room'
 import { MM_PER_UNIT, readNumber, readSize } from '#core/units'
+import BuildingPreview from './BuildingPreview.vue'
+import { useBuilding } from './useBuilding'
+import { buildingWords } from './words'
 import KDialog from '~/kit/KDialog.vue'
+import KTyped from '~/kit/KTyped.vue'
+import { useTyped } from '~/kit/useTyped'
 import KField from '~/kit/KField.vue'
 import { act } from '~/data/act'
 import { useDescribe } from '~/data/useDescribe'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { shellWords } from '~/shell/words'
+import { shelfWord } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
+import { useNotices } from '~/shell/useNotices'
 
 /** A container, new (and its furniture where that is new) or changed. */
 const { open, container = null } = defineProps<{ open: boolean; container?: Container | null }>()
 const emit = defineEmits<{ close: []; added: [id: string] }>()
 const catalogue = useCatalogue()
+const notices = useNotices()
+const { namesFor, shelvesOf } = useBuilding()
 const NEW = 'new'
+/** Stands for all shelves, where one is chosen. */
+const EVERY = 0
 const fixtures = computed(() => [...(catalogue.tables?.fixtures.values() ?? [])].sort((a, b) => a.rank - b.rank))
 const zones = computed(() => [...(catalogue.tables?.zones.values() ?? [])].sort((a, b) => a.rank - b.rank))
 const form = reactive({
@@ -28,6 +39,7 @@ const form = reactive({
   fixtureId: '',
   fixtureName: '',
   shelf: 1,
+  count: 1,
   zoneId: '',
   rows: 4,
   columns: 3,
@@ -43,12 +55,14 @@ const { lengthText, sizeText } = useDescribe()
 /** What was shown at first: what is left as it was stays to the millimetre. */
 let shown = { length: '', inner: '', cellSize: '' }
 let proposed = { name: '', code: '' }
+const typed = useTyped(form)
 const problem = shallowRef('')
 const isTried = shallowRef(false)
 
 watch(
   () => open,
   () => {
+    if (!open) return typed.leave()
     Object.assign(form, {
       type: 'bin',
       lanes: 1,
@@ -56,6 +70,7 @@ watch(
       fixtureId: fixtures.value[0]?.id ?? NEW,
       fixtureName: '',
       shelf: 1,
+      count: 1,
       zoneId: zones.value[0]?.id ?? '',
       inner: '',
       cellSize: '',
@@ -67,18 +82,11 @@ watch(
     shown = { length: form.length, inner: form.inner, cellSize: form.cellSize }
     problem.value = ''
     isTried.value = false
+    typed.begin(`container ${container?.id ?? ''}`, { ...form })
   },
   { immediate: true },
 )
 
-function namesFor(type: ContainerType): { name: string; code: string } {
-  const [first] = copyNames(
-    { name: `${storeroomWords.shortTypes[type]} 0`, code: `${storeroomWords.shortTypes[type].charAt(0)}0` },
-    [...(catalogue.tables?.containers.values() ?? [])],
-    1,
-  )
-  return first ?? { name: '', code: '' }
-}
 function fill(from: Pick<Container, 'type' | 'lanes' | 'lengthMm' | 'inner' | 'cells' | 'emptyWeightG'> & Partial<Container>): void {
   const { name, code, fixtureId, shelf, zoneId } = from
   Object.assign(form, {
@@ -130,16 +138,27 @@ const sizeOf = (text: string) => {
   return reading.ok ? { ...reading.size } : null
 }
 const isUnread = (text: string): boolean => text.trim() !== '' && sizeOf(text) === null
-const most = computed(() => ({
-  shelf: catalogue.tables?.fixtures.get(form.fixtureId)?.shelves ?? LIMITS.shelves,
-  lanes: LIMITS.lanes,
-  rows: LIMITS.cellsASide,
-  columns: LIMITS.cellsASide,
-  pages: LIMITS.pages,
-}))
-const countProblem = (field: keyof typeof most.value): string =>
-  Number.isInteger(form[field]) && form[field] >= 1 && form[field] <= most.value[field] ? '' : roomWords.countProblem(most.value[field])
-const counted = computed(() => (hasCells.value ? (['shelf', 'rows', 'columns', 'pages'] as const) : (['shelf', 'lanes'] as const)))
+/** The furniture it will stand on; new furniture has one shelf until it is said otherwise. */
+const fixture = computed(
+  () =>
+    fixtures.value.find(each => each.id === form.fixtureId) ?? {
+      ...PLAIN_FIXTURE,
+      name: form.fixtureName,
+      type: 'bookcase' as const,
+      shelves: 1,
+    },
+)
+const shelves = computed(() => shelvesOf(fixture.value))
+watch(
+  () => form.fixtureId,
+  () => {
+    if (form.shelf > fixture.value.shelves) form.shelf = 1
+  },
+)
+const most = { count: 40, lanes: LIMITS.lanes, rows: LIMITS.cellsASide, columns: LIMITS.cellsASide, pages: LIMITS.pages }
+const countProblem = (field: keyof typeof most): string =>
+  Number.isInteger(form[field]) && form[field] >= 1 && form[field] <= most[field] ? '' : roomWords.countProblem(most[field])
+const counted = computed(() => (hasCells.value ? (['count', 'rows', 'columns', 'pages'] as const) : (['count', 'lanes'] as const)))
 const isComplete = computed(
   () =>
     counted.value.every(field => countProblem(field) === '') &&
@@ -174,6 +193,7 @@ async function change(before: Container, lengthNow: number): Promise<void> {
     cells: hasCells.value ? { rows, columns, pages, isTwoSided, reuse, cellSize: kept('cellSize', before.cells?.cellSize ?? null) } : null,
   })
   if (!outcome.ok) return void (problem.value = roomWords.outcome(outcome))
+  typed.forget()
   emit('close')
 }
 const emptyWeightG = computed(() => {
@@ -181,35 +201,58 @@ const emptyWeightG = computed(() => {
   return Number.isFinite(grams) && grams >= 0 && grams <= 50_000 ? grams : null
 })
 
-async function add(): Promise<void> {
+function giveUp(): void {
+  typed.forget()
+  emit('close')
+}
+/** What is about to be made, told before it is; null while something is missing. */
+const building = computed(() =>
+  container || !isComplete.value || lengthMm.value === null
+    ? null
+    : {
+        fixture: fixture.value,
+        shelves: form.shelf === EVERY ? shelves.value.map(({ shelf }) => shelf) : [form.shelf],
+        countEach: form.count,
+        shape: { type: form.type, inner: hasCells.value ? null : sizeOf(form.inner), lengthMm: lengthMm.value },
+        first: { name: form.name.trim(), code: form.code.trim() },
+      },
+)
+
+/** Adds what is written. With `isMore` the dialog stays for the next, under the next name. */
+async function add(isMore = false): Promise<void> {
   isTried.value = true
   if (!isComplete.value || lengthMm.value === null) return
   if (container) return change(container, lengthMm.value)
-  const { name, code, type, shelf, zoneId, rows, columns, pages, isTwoSided, reuse } = form
-  const outcome = await act.addContainer({
-    name: name.trim(),
-    code: code.trim(),
-    type,
+  if (!building.value) return
+  const { zoneId, rows, columns, pages, isTwoSided, reuse } = form
+  const outcome = await act.addContainers({
+    ...building.value.first,
+    ...building.value.shape,
     lanes: hasCells.value ? 1 : form.lanes,
     emptyWeightG: emptyWeightG.value,
-    lengthMm: lengthMm.value,
-    shelf,
     zoneId,
     cells: hasCells.value ? { rows, columns, pages, isTwoSided, reuse, cellSize: sizeOf(form.cellSize) } : null,
-    inner: sizeOf(form.inner),
-    fixture: form.fixtureId === NEW ? { name: form.fixtureName.trim(), shelves: shelf } : { id: form.fixtureId },
+    shelves: building.value.shelves,
+    countEach: building.value.countEach,
+    fixture:
+      form.fixtureId === NEW ? { ...PLAIN_FIXTURE, name: form.fixtureName.trim(), type: 'bookcase', shelves: 1 } : { id: form.fixtureId },
   })
-  if (!outcome.ok) {
-    problem.value = storeroomWords.addProblem(outcome)
-    return
-  }
-  emit('added', outcome.id)
+  if (!outcome.ok) return void (problem.value = storeroomWords.addProblem(outcome))
+  typed.forget()
+  const [first = ''] = outcome.ids
+  if (isMore || outcome.ids.length > 1) notices.tell(buildingWords.added(form.name.trim(), outcome.ids.length))
+  if (!isMore) return outcome.ids.length === 1 ? emit('added', first) : emit('close')
+  form.fixtureId = catalogue.tables?.containers.get(first)?.fixtureId ?? form.fixtureId
+  Object.assign(form, (proposed = namesFor(form.type)))
+  isTried.value = false
+  typed.begin('container ', { ...form })
 }
 </script>
 
 <template>
   <KDialog :open="open" :title="container ? roomWords.changeTitle(container.name) : storeroomWords.addTitle" wide @close="emit('close')">
-    <form id="container-form" class="mt-3 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="add">
+    <KTyped :is-back="typed.isBack.value" @afresh="typed.beginAfresh()" />
+    <form id="container-form" class="mt-3 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="add()">
       <KField v-if="!container" class="sm:col-span-2" :label="roomWords.beginFrom" for="new-shape">
         <select id="new-shape" v-model="form.shape" class="field" @change="begin(form.shape)">
           <option value="">{{ roomWords.ownShape }}</option>
@@ -239,7 +282,7 @@ async function add(): Promise<void> {
       </KField>
       <KField :label="storeroomWords.fixture" for="new-fixture">
         <select id="new-fixture" v-model="form.fixtureId" class="field">
-          <option v-for="fixture in fixtures" :key="fixture.id" :value="fixture.id">{{ fixture.name }}</option>
+          <option v-for="each in fixtures" :key="each.id" :value="each.id">{{ each.name }}</option>
           <option v-if="!container" :value="NEW">{{ storeroomWords.newFixture }}</option>
         </select>
       </KField>
@@ -251,8 +294,19 @@ async function add(): Promise<void> {
       >
         <input id="new-fixture-name" v-model="form.fixtureName" class="field" maxlength="80" />
       </KField>
-      <KField :label="storeroomWords.shelf" for="new-shelf" :problem="countProblem('shelf')">
-        <input id="new-shelf" v-model.number="form.shelf" type="number" min="1" :max="most.shelf" class="field figures" />
+      <KField v-if="shelves.length > 1" :label="buildingWords.where" for="new-shelf">
+        <select id="new-shelf" v-model.number="form.shelf" class="field">
+          <option v-for="each in shelves" :key="each.shelf" :value="each.shelf">{{ each.text }}</option>
+          <option v-if="!container" :value="EVERY">{{ buildingWords.every(shelfWord(fixture.type)) }}</option>
+        </select>
+      </KField>
+      <KField
+        v-if="!container"
+        :label="form.shelf === EVERY ? buildingWords.howManyEach(shelfWord(fixture.type)) : buildingWords.howMany"
+        for="new-count"
+        :problem="countProblem('count')"
+      >
+        <input id="new-count" v-model.number="form.count" type="number" min="1" :max="most.count" class="field figures" />
       </KField>
       <KField
         :label="storeroomWords.length"
@@ -307,7 +361,9 @@ async function add(): Promise<void> {
     </form>
     <p class="hint mt-4">{{ storeroomWords.liftCaution }}</p>
     <template #actions>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button>
+      <BuildingPreview v-if="building" :building="building" />
+      <button type="button" class="button" @click="giveUp">{{ shellWords.cancel }}</button>
+      <button v-if="!container" type="button" class="button" @click="add(true)">{{ buildingWords.addMore }}</button>
       <button type="submit" form="container-form" class="button-main">
         {{ container ? roomWords.keep : storeroomWords.addContainer }}
       </button>

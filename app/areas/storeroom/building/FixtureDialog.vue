@@ -1,14 +1,21 @@
 <script setup lang="ts">
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { type Fixture, FIXTURE_TYPES, LIMITS, isBlank } from '#core/catalog'
+import { CONTAINER_SHAPES } from '#core/room'
 import { readLength } from '#core/units'
+import BuildingPreview from './BuildingPreview.vue'
+import { useBuilding } from './useBuilding'
+import { buildingWords } from './words'
 import KDialog from '~/kit/KDialog.vue'
+import KTyped from '~/kit/KTyped.vue'
+import { useTyped } from '~/kit/useTyped'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { shellWords } from '~/shell/words'
+import { shelfWord } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
 
@@ -18,22 +25,61 @@ const emit = defineEmits<{ close: [] }>()
 const catalogue = useCatalogue()
 const notices = useNotices()
 const { lengthText } = useDescribe()
-const form = reactive({ name: '', type: 'bookcase' as Fixture['type'], shelves: 3, heights: '', isSunlit: false })
+const { namesFor } = useBuilding()
+const MOST_EACH = 40
+const form = reactive({
+  name: '',
+  type: 'bookcase' as Fixture['type'],
+  shelves: 3,
+  heights: '',
+  width: '',
+  isSunlit: false,
+  /** Containers on each shelf of new furniture, their shape, and the corner they belong to. */
+  countEach: 0,
+  shape: CONTAINER_SHAPES[0]?.id ?? '',
+  zoneId: '',
+})
 const problem = shallowRef('')
+const typed = useTyped(form)
 const shownHeights = shallowRef('')
+const shownWidth = shallowRef('')
+const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - b.rank))
+/** Named after what it is, until somebody has written another name. */
+const proposedName = (): string => {
+  const [stem, taken] = [
+    storeroomWords.fixtureTypes[form.type],
+    new Set([...(catalogue.tables?.fixtures.values() ?? [])].map(each => each.name)),
+  ]
+  for (let number = 1; ; number += 1)
+    if (!taken.has(number === 1 ? stem : `${stem} ${number}`)) return number === 1 ? stem : `${stem} ${number}`
+}
+let proposed = ''
+watch(
+  () => form.type,
+  () => {
+    if (!fixture && form.name === proposed) form.name = proposed = proposedName()
+  },
+)
 
 watch(
   () => open,
   () => {
+    if (!open) return typed.leave()
     shownHeights.value = fixture?.shelfHeightsMm?.map(mm => lengthText(mm)).join('; ') ?? ''
+    shownWidth.value = fixture?.widthMm ? lengthText(fixture.widthMm) : ''
     Object.assign(form, {
       name: fixture?.name ?? '',
       type: fixture?.type ?? 'bookcase',
+      width: shownWidth.value,
+      countEach: 0,
+      zoneId: zones.value[0]?.id ?? '',
       shelves: fixture?.shelves ?? 3,
       heights: shownHeights.value,
       isSunlit: fixture?.isSunlit ?? false,
     })
+    if (!fixture) form.name = proposed = proposedName()
     problem.value = ''
+    typed.begin(`furniture ${fixture?.id ?? ''}`, { ...form })
   },
   { immediate: true },
 )
@@ -52,18 +98,56 @@ const heightsMm = computed((): number[] | null | 'unread' => {
 const shelvesProblem = computed(() =>
   Number.isInteger(form.shelves) && form.shelves >= 1 && form.shelves <= LIMITS.shelves ? '' : roomWords.countProblem(LIMITS.shelves),
 )
+const widthMm = computed((): number | null | 'unread' => {
+  if (form.width === shownWidth.value) return fixture?.widthMm ?? null
+  if (isBlank(form.width)) return null
+  const read = readLength(form.width, catalogue.settings.unit)
+  return read.ok ? read.mm : 'unread'
+})
+const countProblem = computed(() =>
+  Number.isInteger(form.countEach) && form.countEach >= 0 && form.countEach <= MOST_EACH ? '' : roomWords.countProblem(MOST_EACH),
+)
+/** The furniture as it is written; null while something cannot be read. */
+const written = computed(() =>
+  heightsMm.value === 'unread' || widthMm.value === 'unread' || shelvesProblem.value || countProblem.value || isBlank(form.name)
+    ? null
+    : {
+        name: form.name.trim(),
+        type: form.type,
+        shelves: form.shelves,
+        shelfHeightsMm: heightsMm.value,
+        widthMm: widthMm.value,
+        isSunlit: form.isSunlit,
+      },
+)
+/** What will stand on it from the beginning. */
+const building = computed(() => {
+  const shape = CONTAINER_SHAPES.find(each => each.id === form.shape)
+  return written.value && shape && !fixture && form.countEach > 0
+    ? {
+        fixture: written.value,
+        shelves: Array.from({ length: form.shelves }, (_, at) => at + 1),
+        countEach: form.countEach,
+        shape,
+        first: namesFor(shape.type),
+      }
+    : null
+})
 async function keep(): Promise<void> {
   if (isBlank(form.name)) return void (problem.value = storeroomWords.needed)
-  if (heightsMm.value === 'unread' || shelvesProblem.value) return
-  await act.putFixture({
-    ...fixture,
-    name: form.name.trim(),
-    type: form.type,
-    shelves: form.shelves,
-    shelfHeightsMm: heightsMm.value,
-    isSunlit: form.isSunlit,
-  })
+  if (!written.value) return
+  if (building.value) {
+    const { id: _shape, ...shape } = building.value.shape
+    const { first, shelves, countEach } = building.value
+    const outcome = await act.addContainers({ ...shape, ...first, shelves, countEach, zoneId: form.zoneId, fixture: written.value })
+    if (!outcome.ok) return void (problem.value = storeroomWords.addProblem(outcome))
+  } else await act.putFixture({ ...fixture, ...written.value })
+  typed.forget()
   notices.tell(roomWords.kept(form.name))
+  emit('close')
+}
+function giveUp(): void {
+  typed.forget()
   emit('close')
 }
 async function remove(): Promise<void> {
@@ -76,18 +160,47 @@ async function remove(): Promise<void> {
 </script>
 
 <template>
-  <KDialog :open="open" :title="fixture ? roomWords.changeTitle(fixture.name) : roomWords.newFurniture" @close="emit('close')">
+  <KDialog :open="open" :title="fixture ? roomWords.changeTitle(fixture.name) : roomWords.newFurniture" wide @close="emit('close')">
+    <KTyped :is-back="typed.isBack.value" @afresh="typed.beginAfresh()" />
     <form id="fixture-form" class="mt-3 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="keep">
-      <KField :label="storeroomWords.name" for="fixture-name" :problem="problem">
-        <input id="fixture-name" v-model="form.name" class="field" maxlength="80" @input="problem = ''" />
-      </KField>
       <KField :label="roomWords.fixtureType" for="fixture-type">
         <select id="fixture-type" v-model="form.type" class="field">
           <option v-for="type in FIXTURE_TYPES" :key="type" :value="type">{{ storeroomWords.fixtureTypes[type] }}</option>
         </select>
       </KField>
+      <KField :label="storeroomWords.name" for="fixture-name" :problem="problem">
+        <input id="fixture-name" v-model="form.name" class="field" maxlength="80" @input="problem = ''" />
+      </KField>
       <KField :label="roomWords.shelves" for="fixture-shelves" :problem="shelvesProblem">
         <input id="fixture-shelves" v-model.number="form.shelves" type="number" min="1" :max="LIMITS.shelves" class="field figures" />
+      </KField>
+      <template v-if="!fixture">
+        <KField
+          :label="buildingWords.howManyEach(shelfWord(form.type))"
+          for="fixture-each"
+          :hint="buildingWords.standsOnHint"
+          :problem="countProblem"
+        >
+          <input id="fixture-each" v-model.number="form.countEach" type="number" min="0" :max="MOST_EACH" class="field figures" />
+        </KField>
+        <KField v-if="form.countEach > 0" :label="buildingWords.ofShape" for="fixture-shape">
+          <select id="fixture-shape" v-model="form.shape" class="field">
+            <option v-for="{ id } in CONTAINER_SHAPES" :key="id" :value="id">{{ roomWords.shapes[id] }}</option>
+          </select>
+        </KField>
+        <KField v-if="form.countEach > 0 && zones.length > 1" :label="storeroomWords.zone_" for="fixture-zone">
+          <select id="fixture-zone" v-model="form.zoneId" class="field">
+            <option v-for="zone in zones" :key="zone.id" :value="zone.id">{{ zone.name }}</option>
+          </select>
+        </KField>
+      </template>
+      <KField
+        :label="buildingWords.width"
+        for="fixture-width"
+        :hint="buildingWords.widthHint"
+        :problem="widthMm === 'unread' ? buildingWords.widthProblem : ''"
+      >
+        <input id="fixture-width" v-model="form.width" class="field figures" maxlength="30" autocomplete="off" />
       </KField>
       <label class="flex min-h-11 items-center gap-3 self-end">
         <input v-model="form.isSunlit" type="checkbox" class="size-5" />
@@ -105,8 +218,9 @@ async function remove(): Promise<void> {
     </form>
     <p class="hint mt-3">{{ roomWords.fixFall }}</p>
     <template #actions>
+      <BuildingPreview v-if="building" :building="building" />
       <button v-if="fixture" type="button" class="button mr-auto text-berry" @click="remove">{{ roomWords.remove }}</button>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button>
+      <button type="button" class="button" @click="giveUp">{{ shellWords.cancel }}</button>
       <button type="submit" form="fixture-form" class="button-main">
         {{ roomWords.keep }}
       </button>

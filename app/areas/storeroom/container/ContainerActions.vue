@@ -13,15 +13,21 @@ import { laneName } from '~/data/words'
 import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
+import BuildingPreview from '~/areas/storeroom/building/BuildingPreview.vue'
 import ContainerDialog from '~/areas/storeroom/building/ContainerDialog.vue'
+import { type Building, useBuilding } from '~/areas/storeroom/building/useBuilding'
+import { storeroomWords } from '~/areas/storeroom/words'
 
 /** What can be done with a container as a whole: changed, copied, emptied, taken out, measured. */
 const { row } = defineProps<{ row: ContainerRow }>()
 const catalogue = useCatalogue()
 const notices = useNotices()
 const router = useRouter()
+const { shelvesOf } = useBuilding()
 const dialog = shallowRef<'change' | 'copy' | 'empty' | 'measure' | null>(null)
 const count = shallowRef(1)
+/** The furniture and the shelf that copies go to. */
+const where = shallowRef('')
 const into = shallowRef('')
 const removes = shallowRef(false)
 const lane = shallowRef(1)
@@ -34,6 +40,7 @@ watch(dialog, () => {
   filled.value = ''
   problem.value = ''
   count.value = 1
+  where.value = `${row.container.fixtureId} ${row.container.shelf}`
   lane.value = 1
 })
 const sets = computed(() => row.placements.reduce((sum, { holder }) => sum + holder.holdingIds.length, 0))
@@ -41,8 +48,27 @@ const others = computed(() =>
   catalogue.containers.map(each => each.container).filter(each => each.id !== row.container.id && !each.isTable),
 )
 
+const copies = computed(() => Math.min(40, Math.max(1, Math.round(count.value || 1))))
+const fixtures = computed(() => [...(catalogue.tables?.fixtures.values() ?? [])].sort((a, b) => a.rank - b.rank))
+const shelves = computed(() =>
+  fixtures.value.flatMap(fixture =>
+    shelvesOf(fixture).map(({ shelf, text }) => ({
+      value: `${fixture.id} ${shelf}`,
+      text: fixture.shelves > 1 ? `${fixture.name}, ${text}` : fixture.name,
+    })),
+  ),
+)
+const building = computed((): Building | null => {
+  const [fixtureId, shelf] = where.value.split(' ')
+  const fixture = fixtures.value.find(each => each.id === fixtureId)
+  return fixture
+    ? { fixture, shelves: [Number(shelf)], countEach: copies.value, shape: row.container, first: row.container, isCopied: true }
+    : null
+})
+
 async function copy(): Promise<void> {
-  const made = await act.copyContainer(row.container.id, Math.min(40, Math.max(1, Math.round(count.value))))
+  const [fixtureId = '', shelf = '1'] = where.value.split(' ')
+  const made = await act.copyContainer(row.container.id, copies.value, { fixtureId, shelf: Number(shelf) })
   notices.tell(roomWords.copied(row.container.name, made))
   dialog.value = null
 }
@@ -88,7 +114,13 @@ async function measure(): Promise<void> {
       <KField class="mt-3" :label="roomWords.copies" for="copy-count">
         <input id="copy-count" v-model.number="count" type="number" min="1" max="40" class="field figures" @keydown.enter="copy" />
       </KField>
+      <KField class="mt-3" :label="storeroomWords.fixture" for="copy-where">
+        <select id="copy-where" v-model="where" class="field">
+          <option v-for="each in shelves" :key="each.value" :value="each.value">{{ each.text }}</option>
+        </select>
+      </KField>
       <template #actions>
+        <BuildingPreview v-if="building" :building="building" />
         <button type="button" class="button" @click="dialog = null">{{ shellWords.cancel }}</button>
         <button type="button" class="button-main" @click="copy">{{ roomWords.copy }}</button>
       </template>

@@ -18,17 +18,21 @@ import TabDialog from './TabDialog.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useFills } from '~/areas/storeroom/fill/useFills'
 import { useOutlook } from '~/areas/storeroom/fill/useOutlook'
+import NotFound from '~/shell/NotFound.vue'
+import { useTitle } from '~/shell/useTitle'
+import { shellWords } from '~/shell/words'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
-import { containerWay, laneName, placeWords } from '~/data/words'
+import { laneName, placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** One container: its lanes front to back, or its pages of cells. */
 const catalogue = useCatalogue()
 const route = useRoute()
 const fills = useFills()
-const { lookUp, lengthText } = useDescribe()
+const { lengthText, wayTo } = useDescribe()
 const row = computed(() => catalogue.room.rows.get(String(route.params.container)))
+useTitle(() => row.value?.container.name ?? shellWords.gone)
 const zone = computed(() => catalogue.tables?.zones.get(row.value?.container.zoneId ?? ''))
 const fill = computed(() => fills.value.get(row.value?.container.id ?? ''))
 const focusId = computed(() => (typeof route.query.at === 'string' ? route.query.at : null))
@@ -53,7 +57,7 @@ const inShort = computed(() => {
   const { container, placements } = row.value ?? { container: null, placements: [] }
   if (!container) return ''
   const facts = [storeroomWords.sets(placements.length), ...(fill.value ? [storeroomWords.full(Math.round(fill.value.share * 100))] : [])]
-  return `${containerWay(lookUp('fixtures', container.fixtureId), container, false)}. ${facts.join(', ')}${outlook.value ? ',' : '.'}`
+  return `${wayTo(container, false)}. ${facts.join(', ')}${outlook.value ? ',' : '.'}`
 })
 function focusSet(id: string): void {
   const { holder } = catalogue.room.placements.get(id) ?? {}
@@ -63,10 +67,7 @@ function focusSet(id: string): void {
 
 <template>
   <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
-    <p v-if="!row" class="py-10">
-      {{ storeroomWords.pick }}
-      <NuxtLink to="/storeroom" class="underline">{{ storeroomWords.title }}</NuxtLink>
-    </p>
+    <NotFound v-if="!row" :what="shellWords.gone" :then="shellWords.goneThen" to="/storeroom" :way="shellWords.toStoreroom" />
     <div v-else class="flex items-start gap-4">
       <div class="min-w-0 flex-1">
         <header class="flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1">

@@ -28,7 +28,7 @@ const isOver = useHolderDrop(row, () => ({
 const holdings = computed(() => placement.holder.holdingIds.flatMap(id => catalogue.tables?.holdings.get(id) ?? []))
 const first = computed(() => holdings.value[0])
 function pressed(event: MouseEvent): void {
-  if (!(event.target as HTMLElement).closest('input, button')) emit('press', event.shiftKey)
+  if (!(event.target as HTMLElement).closest('label, button')) emit('press', event.shiftKey)
 }
 function mark(event: MouseEvent): void {
   if (event.shiftKey) emit('press', true)
@@ -55,14 +55,16 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
   >
     <span v-if="isOver || isDropMark" class="absolute inset-x-0 -bottom-[2px] z-10 h-[3px] bg-ember" />
     <span role="gridcell" class="flex items-center">
-      <input
-        type="checkbox"
-        tabindex="-1"
-        class="h-5 w-5 accent-(--strong)"
-        :checked="carry.marked.has(placement.holder.id)"
-        :aria-label="storeroomWords.select(first?.name ?? '')"
-        @click="mark"
-      />
+      <label class="-mx-2.5 grid size-11 place-items-center">
+        <input
+          type="checkbox"
+          tabindex="-1"
+          class="h-5 w-5 accent-(--strong)"
+          :checked="carry.marked.has(placement.holder.id)"
+          :aria-label="storeroomWords.select(first?.name ?? '')"
+          @click="mark"
+        />
+      </label>
     </span>
     <GripVertical :size="18" class="hidden shrink-0 cursor-grab text-ridge-3 sm:block" aria-hidden="true" />
     <span role="gridcell" class="hidden w-8 shrink-0 text-right text-[0.88rem] text-quiet figures sm:block">

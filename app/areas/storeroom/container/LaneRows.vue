@@ -7,6 +7,8 @@ import { useMoving } from './useMoving'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { useCarry } from './useCarry'
 import { useFind } from '~/areas/find/ask/useFind'
+import { useOnPaper } from '~/kit/useOnPaper'
+import { useSheetElement } from '~/kit/useSheetElement'
 import ApartDialog from './ApartDialog.vue'
 import HolderRow from './HolderRow.vue'
 import TabRow from './TabRow.vue'
@@ -17,8 +19,9 @@ import TabRow from './TabRow.vue'
  */
 const { row, lane, focusId = null } = defineProps<{ row: ContainerRow; lane: number; focusId?: string | null }>()
 const emit = defineEmits<{ editTab: [section: Section]; open: [holdingId: string] }>()
-const TAB_HEIGHT = 44
-const ROW_HEIGHT = 64
+/** As high as they are drawn, in pixels: rem of 17. */
+const TAB_HEIGHT = 51
+const ROW_HEIGHT = 68
 /** The holder that is being kept apart, or is filed by the rule again. */
 const apart = shallowRef<Holder | null>(null)
 const carry = useCarry()
@@ -33,11 +36,13 @@ const at = shallowRef(0)
 /** While carrying: the entry behind which the holders would be set down; -1 is the very front. */
 const gap = shallowRef<number | null>(null)
 
+const isOnPaper = useOnPaper()
+const sheetElement = useSheetElement()
 const virtual = useVirtualizer(
   computed(() => ({
     count: entries.value.length,
-    getScrollElement: () => document.getElementById('sheet'),
-    overscan: 12,
+    getScrollElement: () => sheetElement.value,
+    overscan: isOnPaper.value ? entries.value.length : 12,
     estimateSize: (index: number) => (entries.value[index]?.type === 'section' ? TAB_HEIGHT : ROW_HEIGHT),
     getItemKey: (index: number) => idAt(index) ?? index,
   })),

@@ -17,7 +17,7 @@ const isOver = useHolderDrop(row, () => ({ type: 'row', containerId: section.con
     ref="row"
     role="row"
     data-tab
-    class="relative flex h-11 items-end border-b-2"
+    class="relative flex h-12 items-end border-b-2"
     :style="{ borderColor: `var(--tab-${section.colour})`, paddingLeft: `${stagger * 26}%` }"
   >
     <span v-if="isOver || isDropMark" class="absolute inset-x-0 -bottom-[3px] z-10 h-[3px] bg-ember" />
@@ -25,7 +25,7 @@ const isOver = useHolderDrop(row, () => ({ type: 'row', containerId: section.con
       type="button"
       role="gridcell"
       tabindex="-1"
-      class="divider-tab flex min-h-9 items-center gap-2 px-6 font-title font-semibold text-on-tab"
+      class="divider-tab flex min-h-11 items-center gap-2 px-6 font-title font-semibold text-on-tab"
       :style="{ backgroundColor: `var(--tab-${section.colour})` }"
       :aria-label="storeroomWords.tab(section.title)"
       @click="emit('edit')"

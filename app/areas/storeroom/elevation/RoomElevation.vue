@@ -15,7 +15,7 @@ const emit = defineEmits<{ furniture: [fixture: Fixture] }>()
 const catalogue = useCatalogue()
 const find = useFind()
 const fills = useFills()
-const PX_PER_MM = 0.36
+const PX_PER_MM = 0.37
 /** A front narrower than this carries its name upright, as a spine does. */
 const UPRIGHT_BELOW_PX = 60
 const [LINE_PX, LETTER_PX, EDGE_PX] = [19, 8.2, 16]
@@ -101,7 +101,7 @@ const fixtures = computed(() =>
             :style="{ left: px(xMm), bottom: px(bottomMm), width: px(width), height: px(height) }"
             :aria-label="`${container.name}: ${storeroomWords.sets(placements.length)}, ${storeroomWords.full(full)}`"
           >
-            <span class="absolute inset-y-0 right-0 w-1.5 border-l border-edge bg-sheet" aria-hidden="true">
+            <span class="meter absolute inset-y-0 right-0 w-1.5 border-l border-edge bg-sheet" aria-hidden="true">
               <span
                 class="absolute inset-x-0 bottom-0"
                 :class="full > 100 ? 'bg-berry' : 'bg-ridge-4'"
@@ -120,7 +120,7 @@ const fixtures = computed(() =>
             </span>
             <span
               v-if="find.pins.get(container.id)"
-              class="absolute right-2 bottom-0.5 rounded-full bg-ember px-1.5 text-[0.85rem] text-on-strong figures"
+              class="pin absolute right-2 bottom-0.5 rounded-full bg-ember px-1.5 text-[0.85rem] text-on-strong figures"
             >
               {{ find.pins.get(container.id) }}
             </span>

@@ -18,7 +18,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 
 /** How full, how heavy and how long: by zone and container; what was measured and learnt; what harms. */
 const catalogue = useCatalogue()
-const { lengthText, lookUp, numberAndName } = useDescribe()
+const { lengthText, lookUp, numberAndName, shelfText, thinText } = useDescribe()
 const { zones, heavy } = useOutlook()
 const measured = computed(() =>
   [...(catalogue.tables?.measuredLengths.values() ?? [])].flatMap(each =>
@@ -43,10 +43,10 @@ const thicknesses = computed(() => {
         name: `${kind?.name ?? takeInWords.kindUnsaid}, ${holderWords.types[holder].toLowerCase()}`,
         isLearnt: learnt?.isLearnt ?? false,
         text: !learnt
-          ? roomWords.usual(usual)
+          ? roomWords.usual(thinText(usual))
           : learnt.isLearnt
-            ? roomWords.learnt(learnt.mm, learnt.plusMinusMm)
-            : roomWords.tooLittle(usual, learnt.plusMinusMm),
+            ? roomWords.learnt(thinText(learnt.mm), thinText(learnt.plusMinusMm))
+            : roomWords.tooLittle(thinText(usual), thinText(learnt.plusMinusMm)),
       }
     })
     .sort((a, b) => Number(b.isLearnt) - Number(a.isLearnt) || (a.name < b.name ? -1 : 1))
@@ -180,7 +180,11 @@ const HOURS = [1, 2, 8] as const
             <span class="font-semibold">{{ lift.container.name }}:</span>
             {{ roomWords.lift(lift) }}
             <span v-if="isTooHeavy" class="block font-semibold text-berry">
-              {{ lift.betterShelf ? `${roomWords.tooHeavy}; ${roomWords.better(lift.betterShelf)}` : roomWords.tooHeavy }}
+              {{
+                lift.betterShelf
+                  ? `${roomWords.tooHeavy}; ${roomWords.better(shelfText(lift.container.fixtureId, lift.betterShelf))}`
+                  : roomWords.tooHeavy
+              }}
             </span>
             <span v-else-if="isHigh" class="block text-ochre">{{ roomWords.high }}</span>
             <details>

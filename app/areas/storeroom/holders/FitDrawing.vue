@@ -9,6 +9,8 @@ import { holderWords } from './words'
 const { type, answer } = defineProps<{ type: HolderType; answer: FitAnswer }>()
 const { lengthText } = useDescribe()
 const RIM = 12
+/** As large as it is drawn at least, and letters of this size in it: never smaller than 14. */
+const [DRAWN_PX, LETTER_PX] = [{ width: 250, height: 306 }, 15.6]
 const outer = computed(() => outerSize(type, answer))
 const opening = computed(() => answer.opening)
 /** Before the trimming, the thing was so much larger. */
@@ -16,7 +18,8 @@ const untrimmed = computed(() => ({ width: answer.lies.widthMm + answer.trimWidt
 const view = computed(() => {
   const width = Math.max(outer.value.widthMm, untrimmed.value.width)
   const height = Math.max(outer.value.heightMm, untrimmed.value.height)
-  return { width: width + 2 * RIM, height: height + 2 * RIM, text: Math.max(5.5, height / 19) }
+  const [across, up] = [width + 2 * RIM, height + 2 * RIM]
+  return { width: across, height: up, text: LETTER_PX * Math.max(up / DRAWN_PX.height, across / DRAWN_PX.width) }
 })
 // The holder stands on its bottom seam; what is in it stands on that, in the middle.
 const floor = computed(() => view.value.height - RIM)

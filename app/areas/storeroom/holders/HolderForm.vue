@@ -4,6 +4,8 @@ import { computed, reactive, shallowRef, watch } from 'vue'
 import { CLOSURES, CONTAINER_TYPES, HOLDER_TYPES, type HolderType } from '#core/catalog'
 import { readPacks, writePacks } from '#core/exchange'
 import { readLength, readSize } from '#core/units'
+import KTyped from '~/kit/KTyped.vue'
+import { useTyped } from '~/kit/useTyped'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
@@ -17,7 +19,7 @@ const { type, isNew } = defineProps<{ type: HolderType; isNew: boolean }>()
 const emit = defineEmits<{ kept: []; removed: [] }>()
 const catalogue = useCatalogue()
 const notices = useNotices()
-const { lengthText, sizeText } = useDescribe()
+const { lengthText, sizeText, thinText, thinUnit } = useDescribe()
 const problem = shallowRef('')
 const texts = reactive({
   name: '',
@@ -39,6 +41,7 @@ const texts = reactive({
   replacedById: '',
   notes: '',
 })
+const typed = useTyped(texts)
 const others = computed(() => [...(catalogue.tables?.holderTypes.values() ?? [])].filter(each => each.id !== type.id && !each.isRetired))
 const written = (mm: number | null): string => (mm ? lengthText(mm) : '')
 const shown = shallowRef<Readonly<typeof texts>>({ ...texts })
@@ -53,9 +56,9 @@ watch(
       inner: type.inner ? sizeText(type.inner) : '',
       closure: type.closure,
       maxThickness: written(type.maxThicknessMm),
-      film: type.filmMm ? `${type.filmMm} mm` : '',
+      film: type.filmMm ? thinText(type.filmMm) : '',
       emptyThickness: written(type.emptyThicknessMm),
-      bulk: type.extraBulkMm ? `${type.extraBulkMm} mm` : '',
+      bulk: type.extraBulkMm ? thinText(type.extraBulkMm) : '',
       weight: type.weightG === null ? '' : String(type.weightG),
       standsIn: [...type.standsIn],
       rows: type.cells?.rows ?? 3,
@@ -68,6 +71,7 @@ watch(
       notes: type.notes,
     })
     shown.value = { ...texts }
+    typed.begin(`pocket ${isNew ? '' : type.id}`, { ...texts })
   },
   { immediate: true },
 )
@@ -75,7 +79,7 @@ watch(
 /** A text that was not touched keeps the value it stands for, to the last digit; null: it cannot be read. */
 function lengthOf(field: 'maxThickness' | 'film' | 'emptyThickness' | 'bulk', before: number | null): number | null | 'unread' {
   if (texts[field] === shown.value[field]) return before
-  const reading = readLength(texts[field], 'mm')
+  const reading = readLength(texts[field], thinUnit())
   return reading.ok ? reading.mm : reading.code === 'empty' || reading.code === 'zero' ? null : 'unread'
 }
 async function keep(): Promise<void> {
@@ -125,6 +129,7 @@ async function keep(): Promise<void> {
   })
   problem.value = outcome.ok ? '' : outcome.code === 'inUse' ? holderWords.inUse(outcome.count) : holderWords.problems[outcome.code]
   if (!outcome.ok) return
+  typed.forget()
   notices.tell(holderWords.kept(texts.name))
   emit('kept')
 }
@@ -138,6 +143,7 @@ async function remove(): Promise<void> {
 
 <template>
   <form class="grid gap-3 sm:grid-cols-2" novalidate @submit.prevent="keep">
+    <KTyped class="sm:col-span-2" :is-back="typed.isBack.value" @afresh="typed.beginAfresh()" />
     <KField class="sm:col-span-2" :label="holderWords.name" for="holder-name" :problem="problem">
       <input id="holder-name" v-model="texts.name" class="field" maxlength="300" autocomplete="off" />
     </KField>

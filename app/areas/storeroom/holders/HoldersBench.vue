@@ -3,6 +3,7 @@ import { Plus } from 'lucide-vue-next'
 import { ulid } from 'ulid'
 import { computed, shallowRef } from 'vue'
 import { type HolderType, nextRank, START_HOLDER_TYPES } from '#core/catalog'
+import { useChosen } from '~/kit/useChosen'
 import FitHabitsForm from './FitHabitsForm.vue'
 import HolderForm from './HolderForm.vue'
 import OneSize from './OneSize.vue'
@@ -17,7 +18,7 @@ const catalogue = useCatalogue()
 const notices = useNotices()
 const { sizeText } = useDescribe()
 const types = computed(() => [...(catalogue.tables?.holderTypes.values() ?? [])].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1)))
-const openId = shallowRef<string | null>(null)
+const openId = useChosen('pocket')
 const fresh = shallowRef<HolderType | null>(null)
 const opened = computed(() => fresh.value ?? types.value.find(type => type.id === openId.value) ?? types.value[0] ?? null)
 const usedBy = computed(() => {

@@ -5,6 +5,8 @@ import { NuxtLink } from '#components'
 import type { FilingKey } from '#core/catalog'
 import { type ViewEntry, viewInOrder } from '#core/filing'
 import type { ContainerRow } from '#core/room'
+import { useOnPaper } from '~/kit/useOnPaper'
+import { useSheetElement } from '~/kit/useSheetElement'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { roomWords } from '~/areas/storeroom/roomWords'
@@ -44,12 +46,14 @@ function look(): void {
 }
 onMounted(look)
 watch(lines, look, { flush: 'post' })
+const isOnPaper = useOnPaper()
+const sheetElement = useSheetElement()
 const virtual = useVirtualizer(
   computed(() => ({
     count: lines.value.length,
-    getScrollElement: () => document.getElementById('sheet'),
+    getScrollElement: () => sheetElement.value,
     estimateSize: () => LINE,
-    overscan: 12,
+    overscan: isOnPaper.value ? lines.value.length : 12,
     scrollMargin: begins.value,
     getItemKey: (at: number) => lines.value[at]?.key ?? at,
   })),

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { Scale, Shuffle } from 'lucide-vue-next'
-import { computed, reactive, shallowRef, watch } from 'vue'
+import { computed, onMounted, reactive, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
 import type { FilingRule } from '#core/catalog'
 import { sameRule, writeRule } from '#core/filing'
 import { type Assumptions, best, COMPARED_RULES, type Decision, KNOWN, type RuleResult, START_ASSUMPTIONS } from '#core/ways'
+import { useTyped } from '~/kit/useTyped'
+import { useChosen } from '~/kit/useChosen'
 import KField from '~/kit/KField.vue'
 import KProgress from '~/kit/KProgress.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
@@ -28,7 +30,10 @@ const zones = computed(() =>
     ),
 )
 type Form = { -readonly [K in keyof Assumptions]: Assumptions[K] } & { zoneId: string }
-const form = reactive<Form>({ ...START_ASSUMPTIONS, habits: { ...START_ASSUMPTIONS.habits }, zoneId: '' })
+/** The corner that is compared, and that it was: the address keeps both, and a reload compares again. */
+const corner = useChosen('corner')
+const compared = useChosen('compared')
+const form = reactive<Form>({ ...START_ASSUMPTIONS, habits: { ...START_ASSUMPTIONS.habits }, zoneId: corner.value ?? '' })
 const progress = shallowRef<Progress | null>(null)
 const found = shallowRef<{ readonly results: readonly RuleResult[]; readonly decisions: readonly Decision[] } | null>(null)
 watch(
@@ -45,8 +50,15 @@ watch(
   },
   { immediate: true },
 )
+const typed = useTyped(form)
+typed.begin('ways', { ...form })
 watch(form, () => {
   found.value = null
+  corner.value = form.zoneId
+  compared.value = null
+})
+onMounted(() => {
+  if (compared.value) void compare()
 })
 const PRESETS = {
   log: { theme: 2, brand: 1, itself: 1 },
@@ -75,6 +87,7 @@ async function compare(): Promise<void> {
     },
     tell => worker.run(api => api.compare(zoneId, plain, assumptions, tell)),
   )
+  compared.value = 'yes'
 }
 const winners = computed(() =>
   found.value ? { withIndex: best(found.value.results, true), withoutIndex: best(found.value.results, false) } : null,

@@ -7,7 +7,6 @@ import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
-import { containerWay } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
 
@@ -16,7 +15,7 @@ const { type } = defineProps<{ type: ContainerType }>()
 const tokens = ADDRESS_TOKENS.map(token => `{${token}}`).join(', ')
 const catalogue = useCatalogue()
 const notices = useNotices()
-const { lookUp } = useDescribe()
+const { wayTo } = useDescribe()
 const patterns = computed(() => catalogue.settings.addressPatterns)
 const text = shallowRef('')
 watch(
@@ -31,13 +30,7 @@ const example = computed(() => places.value.find(place => place.container.type =
 const fault = computed(() => (text.value.trim() === '' ? null : patternFault(type, text.value.trim(), places.value, patterns.value)))
 const problem = computed(() => {
   const { value: found } = fault
-  return found
-    ? roomWords.patternFault(found, at =>
-        found.code === 'sameForTwo'
-          ? containerWay(lookUp('fixtures', found.places[at].container.fixtureId), found.places[at].container)
-          : '',
-      )
-    : ''
+  return found ? roomWords.patternFault(found, at => (found.code === 'sameForTwo' ? wayTo(found.places[at].container) : '')) : ''
 })
 const sample = computed(() =>
   !example.value

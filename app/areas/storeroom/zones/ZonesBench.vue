@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { Plus, SlidersHorizontal } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
-import { CONTAINER_TYPES, DIE_PLACES, type Zone } from '#core/catalog'
+import { type Container, CONTAINER_TYPES, DIE_PLACES, type Zone } from '#core/catalog'
+import { useChosen } from '~/kit/useChosen'
 import KField from '~/kit/KField.vue'
 import AddressPatternField from './AddressPatternField.vue'
 import RuleDialog from './RuleDialog.vue'
@@ -17,14 +18,11 @@ const catalogue = useCatalogue()
 const notices = useNotices()
 const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1)))
 const kinds = computed(() => [...(catalogue.tables?.kinds.values() ?? [])].sort((a, b) => a.rank - b.rank))
-const openId = shallowRef<string | null>(null)
+const openId = useChosen('corner')
 const ruleOf = shallowRef<Zone | null>(null)
 const opened = computed(() => zones.value.find(zone => zone.id === openId.value) ?? zones.value[0] ?? null)
-const containersOf = (zoneId: string): string =>
-  catalogue.containers
-    .filter(row => row.container.zoneId === zoneId && !row.container.isTable)
-    .map(row => row.container.name)
-    .join(', ')
+const containers = computed(() => catalogue.containers.map(row => row.container).filter(container => !container.isTable))
+const zoneName = (id: string): string => zones.value.find(zone => zone.id === id)?.name ?? ''
 const keysOf = (zone: Zone): string => placeWords.rule(zone.filingRule)
 
 function change(zone: Zone, what: Partial<Zone>): void {
@@ -38,6 +36,11 @@ function toggleKind(zone: Zone, id: string): void {
 function setCap(zone: Zone, text: string): void {
   const cap = Math.round(Number(text))
   change(zone, { capHoldings: text.trim() !== '' && cap > 0 ? cap : null })
+}
+/** Comes over from the corner it was in; every container is in one. */
+async function join(container: Container, zoneId: string): Promise<void> {
+  const outcome = await act.changeContainer({ ...container, zoneId })
+  if (!outcome.ok) notices.tell(roomWords.outcome(outcome), 'care')
 }
 async function add(): Promise<void> {
   openId.value = await act.addZone(`${roomWords.newZone} ${zones.value.length + 1}`)
@@ -148,9 +151,25 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
             </label>
           </div>
         </fieldset>
-        <p class="hint sm:col-span-2">
-          {{ containersOf(opened.id) ? roomWords.containers(containersOf(opened.id)) : roomWords.noContainers }}
-        </p>
+        <fieldset class="sm:col-span-2" data-members>
+          <legend class="label">{{ roomWords.members }}</legend>
+          <p class="hint">{{ roomWords.membersHint }}</p>
+          <div class="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-x-4">
+            <label v-for="container in containers" :key="container.id" class="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                class="size-5"
+                :checked="container.zoneId === opened.id"
+                :disabled="container.zoneId === opened.id"
+                @change="join(container, opened.id)"
+              />
+              <span>
+                {{ container.name }}
+                <span v-if="container.zoneId !== opened.id" class="hint block">{{ zoneName(container.zoneId) }}</span>
+              </span>
+            </label>
+          </div>
+        </fieldset>
       </section>
     </div>
     <section class="mt-8" :aria-label="roomWords.addressTitle">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Camera, Check, Plus, X } from 'lucide-vue-next'
 import { ulid } from 'ulid'
-import { computed, onScopeDispose, ref, watch } from 'vue'
+import { computed, onScopeDispose, reactive, toRef, watch } from 'vue'
 import type { Holding, Piece } from '#core/catalog'
 import { readWords, wordsFit } from '#core/exchange'
 import { readSize } from '#core/units'
@@ -11,6 +11,8 @@ import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
 import { belongingWords } from './words'
 import { takeInWords } from '~/areas/takeIn/words'
+import KTyped from '~/kit/KTyped.vue'
+import { useTyped } from '~/kit/useTyped'
 import { useCatalogue } from '~/data/useCatalogue'
 import { hireExchange } from '~/areas/copies/useCopies'
 import { useNotices } from '~/shell/useNotices'
@@ -33,7 +35,10 @@ interface Row {
 }
 const isWrong = (row: Row): boolean =>
   !wordsFit(readWords(row.words)) || (row.size.trim() !== '' && !readSize(row.size, catalogue.settings.unit).ok)
-const rows = ref<Row[]>([])
+/** The rows as they are typed. */
+const form = reactive({ rows: [] as Row[] })
+const rows = toRef(form, 'rows')
+const typed = useTyped(form)
 const label = (each: Holding): string => `${code(each)} ${each.name}`
 const others = computed(() => [...(catalogue.tables?.holdings.values() ?? [])].filter(each => each.id !== holding.id))
 const options = computed(() => others.value.map(label))
@@ -51,6 +56,7 @@ watch(
         livesWith: host ? label(host) : '',
       }
     })
+    typed.begin(`pieces ${holding.id}`, { rows: rows.value })
   },
   { immediate: true },
 )
@@ -83,6 +89,8 @@ async function keep(): Promise<void> {
       livesWithId: others.value.find(each => label(each).toLowerCase() === livesWith.trim().toLowerCase())?.id ?? null,
     })),
   )
+  typed.forget()
+  typed.begin(`pieces ${holding.id}`, { rows: rows.value })
   notices.tell(belongingWords.piecesKept)
 }
 </script>
@@ -91,6 +99,7 @@ async function keep(): Promise<void> {
   <section class="border-t border-line pt-4" :aria-label="belongingWords.pieces">
     <h2 class="text-[1.15rem]">{{ belongingWords.pieces }}</h2>
     <p class="hint">{{ belongingWords.piecesHint }}</p>
+    <KTyped :is-back="typed.isBack.value" @afresh="typed.beginAfresh()" />
     <ul>
       <li v-for="row in rows" :key="row.id" class="mt-2 flex flex-wrap items-center gap-3" data-piece>
         <label class="grid h-14 w-11 shrink-0 cursor-pointer place-items-center border border-line focus-within:outline-3">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted } from 'vue'
 import { NuxtLink } from '#components'
 import KPageHead from '~/kit/KPageHead.vue'
 import KFile from '~/kit/KFile.vue'
@@ -14,7 +14,8 @@ import { importWords } from './words'
 import { shellWords } from '~/shell/words'
 
 /** Bringing in the list somebody keeps: read, shown, asked, and only then taken. */
-const { fileName, view, problem, progress, taken, stopped, open, choose, take, startOver, cancel } = useListImport()
+const { fileName, view, problem, progress, taken, stopped, open, reopen, choose, take, startOver, cancel } = useListImport()
+onMounted(reopen)
 const hasBrandJoins = computed(() =>
   view.value?.facts.brands.some(group => group.spellings.length > 1 || group.spellings[0]?.text !== group.preferred),
 )

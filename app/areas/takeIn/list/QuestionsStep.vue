@@ -4,9 +4,11 @@ import type { ImportChoices, Tally } from '#core/exchange'
 import { importWords } from './words'
 import type { ListView } from '~/data/exchange.worker'
 import TextTallies from './TextTallies.vue'
+import { useCatalogue } from '~/data/useCatalogue'
 
 /** Texts that could mean two things: what the file says for each reading, and the person's choice. */
 const { view } = defineProps<{ view: ListView }>()
+const catalogue = useCatalogue()
 const emit = defineEmits<{ choose: [change: Partial<ImportChoices>] }>()
 
 interface Question {
@@ -39,7 +41,7 @@ const questions = computed((): readonly Question[] => {
       key: 'dateOrder',
       title: importWords.dateOrder(sum(dates.undecided)),
       texts: dates.undecided,
-      why: importWords.dateOrderWhy(dates.monthFirst, dates.dayFirst),
+      why: importWords.dateOrderWhy(dates.monthFirst, dates.dayFirst, catalogue.settings.dateOrder),
       options: [
         { text: importWords.monthFirst, isChosen: choices.dateOrder === 'monthFirst', change: { dateOrder: 'monthFirst' } },
         { text: importWords.dayFirst, isChosen: choices.dateOrder === 'dayFirst', change: { dateOrder: 'dayFirst' } },

@@ -39,9 +39,16 @@ export function useListImport() {
     problem.value = null
     taken.value = null
     const bytes = await file.arrayBuffer()
-    const opening = await guarded(tell => crew.run(api => api.openList(bytes, tell)))
+    const opening = await guarded(tell => crew.run(api => api.openList(file.name, bytes, tell)))
     if (opening?.ok) view.value = opening.view
     else problem.value = opening
+  }
+  /** What was open when the page was left, with what was chosen. */
+  async function reopen(): Promise<void> {
+    const kept = await guarded(tell => crew.run(api => api.reopenList(tell)))
+    if (!kept?.opening.ok) return
+    fileName.value = kept.fileName
+    view.value = kept.opening.view
   }
   async function choose(change: Partial<ImportChoices>): Promise<void> {
     const before = view.value
@@ -60,6 +67,7 @@ export function useListImport() {
     view.value = null
     problem.value = null
     taken.value = null
+    void crew.run(api => api.closeList())
   }
-  return { fileName, view, problem, progress, taken, stopped, open, choose, take, startOver, cancel: () => crew.end('cancelled') }
+  return { fileName, view, problem, progress, taken, stopped, open, reopen, choose, take, startOver, cancel: () => crew.end('cancelled') }
 }

@@ -1,3 +1,4 @@
+import type { DateOrder } from '#core/catalog'
 import type { JoinReason } from '#core/classing'
 import type { ImportReport, ListField, TableReading } from '#core/exchange'
 import { counted, countedThat, figure } from '~/kit/grammar'
@@ -113,14 +114,15 @@ export const importWords = {
   millimetres: 'Millimetres',
   keep: 'Leave as text, ask me later',
   dateOrder: (count: number) => `${counted(count, 'date')} like 3/4/2019`,
-  dateOrderWhy: (monthFirst: number, dayFirst: number) =>
+  dateOrderWhy: (monthFirst: number, dayFirst: number, own: DateOrder | null) =>
     monthFirst > 0 && dayFirst > 0
       ? `${counted(monthFirst, 'other date')} can only have the month first, and ${figure(dayFirst)} only the day. The list is mixed.`
       : monthFirst > 0
         ? `${counted(monthFirst, 'other date')} can only have the month first, none the day.`
         : dayFirst > 0
           ? `${counted(dayFirst, 'other date')} can only have the day first, none the month.`
-          : 'No date of the list has a day above 12, so the list does not say.',
+          : 'No date of the list has a day above 12, so the list does not say.' +
+            (own ? ` In your room ${own === 'dayFirst' ? 'the day' : 'the month'} comes first.` : ''),
   monthFirst: 'Month first',
   dayFirst: 'Day first',
   shortYears: (count: number) => `${counted(count, 'date')} with a year of two figures`,

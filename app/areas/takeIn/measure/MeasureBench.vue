@@ -25,7 +25,7 @@ const route = useRoute()
 const router = useRouter()
 const catalogue = useCatalogue()
 const notices = useNotices()
-const { codeOf, lengthText, sizeText } = useDescribe()
+const { codeOf, lengthText, sizeText, thinText } = useDescribe()
 const bench = useMeasuring()
 const { photo, corners, proposals, measured, pieces, busy, problem } = bench
 const reference = shallowRef<Reference | null>(null)
@@ -153,9 +153,9 @@ async function keep(): Promise<void> {
       <section v-if="measured" :aria-label="measureWords.sizeTitle">
         <h2 class="text-[1.15rem]">{{ measureWords.sizeTitle }}</h2>
         <p class="font-title text-[1.4rem] font-semibold figures" data-measured>
-          {{ measureWords.size(lengthText(measured.widthMm), lengthText(measured.heightMm), `${measured.plusMinusMm.toFixed(1)} mm`) }}
+          {{ measureWords.size(lengthText(measured.widthMm), lengthText(measured.heightMm), thinText(measured.plusMinusMm)) }}
         </p>
-        <p class="hint figures">{{ measured.widthMm.toFixed(1) }} x {{ measured.heightMm.toFixed(1) }} mm</p>
+        <p class="hint figures">{{ thinText(measured.widthMm) }} x {{ thinText(measured.heightMm) }}</p>
         <MeasuredPieces class="mt-3" :measured="measured" :pieces="pieces" @join="bench.join" @split="split" @drop="bench.drop" />
         <label class="mt-3 flex min-h-11 items-center gap-3">
           <input v-model="keepsImpression" type="checkbox" class="size-5" />

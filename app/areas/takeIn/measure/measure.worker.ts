@@ -11,7 +11,7 @@ import {
   splitPiece,
   type Mask,
 } from '#core/measuring'
-import { isTooLarge, MAX_PICTURE_BYTES } from '~/data/pictureSize'
+import { faultOf, isTooLarge, MAX_PICTURE_BYTES, type PictureFault } from '~/data/pictureSize'
 
 /** More than this says nothing more, and takes the memory of a phone. */
 const MOST_PIXELS = 12_500_000
@@ -25,7 +25,7 @@ export interface OpenedPhoto {
   /** The photo as it is shown: corners are pixels of it. */
   readonly shown: ImageBitmap
 }
-export type PhotoOpening = OpenedPhoto | { readonly ok: false; readonly code: 'notAPicture' | 'tooLarge' }
+export type PhotoOpening = OpenedPhoto | { readonly ok: false; readonly code: PictureFault }
 /** As measured, with the impression as a PNG: black on white. */
 export type MeasuredPhoto = Omit<Measured, 'impression'> & { readonly impression: Blob }
 export type PhotoMeasurement = MeasuredPhoto | { readonly ok: false; readonly code: MeasureFault | 'noPhoto' }
@@ -38,7 +38,7 @@ const api = {
   async open(file: Blob): Promise<PhotoOpening> {
     if (file.size > MAX_PICTURE_BYTES || isTooLarge(new Uint8Array(await file.arrayBuffer()))) return { ok: false, code: 'tooLarge' }
     const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null)
-    if (!bitmap) return { ok: false, code: 'notAPicture' }
+    if (!bitmap) return { ok: false, code: faultOf(new Uint8Array(await file.arrayBuffer())) }
     const pixels = bitmap.width * bitmap.height
     const scale = Math.min(1, Math.sqrt(MOST_PIXELS / pixels))
     const [widthPx, heightPx] = [Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale))]

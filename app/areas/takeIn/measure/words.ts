@@ -1,4 +1,5 @@
 import type { CornersFault, MeasureFault } from '#core/measuring'
+import { PICTURE_FAULTS } from '~/data/words'
 import { counted } from '~/kit/grammar'
 
 const CORNERS: Readonly<Record<CornersFault, string>> = {
@@ -61,10 +62,7 @@ export const measureWords = {
     referenceTooLarge: 'The sheet or card fills the whole photo. Step back until its edges can be seen.',
     noPhoto: 'Choose a photo first.',
   } satisfies Record<MeasureFault | 'noPhoto', string>,
-  photoProblems: {
-    notAPicture: 'That is no picture this browser can read.',
-    tooLarge: 'That file is too large: a picture of at most 60 MB, please.',
-  },
+  photoProblems: PICTURE_FAULTS,
   cameraMissing: 'Made-up photos come with the demo, and it is not there.',
   size: (width: string, height: string, plusMinus: string) => `${width} x ${height}, plus or minus ${plusMinus}`,
   sizeTitle: 'True size',

@@ -6,8 +6,10 @@ import type { NameList, NameRecord } from '#core/classing'
 import { wordsFit } from '#core/exchange'
 import { readLength } from '#core/units'
 import { plainly } from '~/data/call'
-import { keepTyped } from '~/kit/typed'
+import KTyped from '~/kit/KTyped.vue'
+import { useTyped } from '~/kit/useTyped'
 import KField from '~/kit/KField.vue'
+import { useDescribe } from '~/data/useDescribe'
 import { useRoomWorker } from '~/data/useRoomWorker'
 import { act } from '~/data/act'
 import { meaningOf, nameWords } from './words'
@@ -42,7 +44,13 @@ const texts = reactive({
 /** Asked before it is kept, where the change would put sets out of the order of their zones. */
 const wouldMove = shallowRef<number | null>(null)
 const worker = useRoomWorker()
-const thickness = computed(() => readLength(texts.thickness, 'mm'))
+const { thinText, thinUnit } = useDescribe()
+/** What was not touched stays to the last digit, whatever rounding the screen shows. */
+const thickness = computed(() =>
+  'family' in record && texts.thickness === thinText(record.typicalThicknessMm)
+    ? { ok: true as const, mm: record.typicalThicknessMm }
+    : readLength(texts.thickness, thinUnit()),
+)
 const weightG = computed(() => {
   const grams = Number.parseFloat(texts.weight.replace(',', '.'))
   return Number.isFinite(grams) && grams >= 0 && grams <= 20_000 ? grams : null
@@ -57,7 +65,7 @@ const listed = (text: string): string[] =>
     .map(each => each.trim())
     .filter(Boolean)
 
-let begunWith = { ...texts }
+const typed = useTyped(texts)
 function textsOf(): typeof texts {
   const brand = asBrand()
   return {
@@ -75,7 +83,7 @@ function textsOf(): typeof texts {
         ? {
             family: record.family,
             suffix: record.suffix ?? '',
-            thickness: `${record.typicalThicknessMm} mm`,
+            thickness: thinText(record.typicalThicknessMm),
             weight: String(record.typicalWeightG),
             isLightSensitive: record.isLightSensitive,
             mayTrim: record.mayTrim,
@@ -93,8 +101,9 @@ watch(
     const fresh = textsOf()
     problem.value = ''
     // It changed meanwhile, by a join or in another tab: what was typed stays.
-    Object.assign(texts, before?.id === record.id ? keepTyped({ ...texts }, begunWith, fresh) : fresh)
-    begunWith = fresh
+    if (before?.id === record.id) return typed.follow(fresh)
+    Object.assign(texts, fresh)
+    typed.begin(`name ${catalogue.tables?.[list].has(record.id) ? record.id : list}`, fresh)
   },
   { immediate: true },
 )
@@ -155,6 +164,7 @@ async function put(): Promise<void> {
         ? nameWords.markTaken(texts.suffix, meaningOf(outcome.by))
         : nameWords.problems[outcome.code]
   if (!outcome.ok) return
+  typed.forget()
   notices.tell(nameWords.kept(after.name))
   emit('kept')
 }
@@ -163,6 +173,7 @@ async function put(): Promise<void> {
 <template>
   <WouldMoveDialog :count="wouldMove" @take="put" @leave="wouldMove = null" />
   <form class="grid gap-3 sm:grid-cols-2" novalidate @submit.prevent="keep">
+    <KTyped class="sm:col-span-2" :is-back="typed.isBack.value" @afresh="typed.beginAfresh()" />
     <KField class="sm:col-span-2" :label="nameWords.name" for="name-name" :problem="problem">
       <input id="name-name" v-model="texts.name" class="field" maxlength="300" autocomplete="off" />
     </KField>

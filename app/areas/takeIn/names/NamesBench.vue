@@ -15,6 +15,7 @@ import NameRow from './NameRow.vue'
 import SharedPages from './SharedPages.vue'
 import StartThemes from './StartThemes.vue'
 import WouldMoveDialog from './WouldMoveDialog.vue'
+import { useChosen } from '~/kit/useChosen'
 import { useRoomWorker } from '~/data/useRoomWorker'
 import { act } from '~/data/act'
 import { nameWords } from './words'
@@ -29,7 +30,7 @@ const list = computed((): NameList => NAME_LISTS.find(each => each === route.que
 const isMarks = computed(() => route.query.list === 'marks')
 const TABS = [...NAME_LISTS, 'marks'] as const
 const isOrdered = computed(() => list.value !== 'brands')
-const openId = shallowRef<string | null>(null)
+const openId = useChosen('name')
 /** A name that is being made and is in no list yet. */
 const fresh = shallowRef<NameRecord | null>(null)
 const carriedId = shallowRef<string | null>(null)
@@ -53,9 +54,9 @@ const setsOf = computed(() => {
 })
 const opened = computed(() => fresh.value ?? records.value.find(record => record.id === openId.value) ?? null)
 
-function closeName(): void {
+/** Another list has other names: its address has none. */
+function leaveList(): void {
   fresh.value = null
-  openId.value = null
 }
 function open(id: string): void {
   fresh.value = null
@@ -63,7 +64,10 @@ function open(id: string): void {
 }
 function make(): void {
   fresh.value = newName(list.value, ulid(), '', records.value)
-  openId.value = fresh.value.id
+}
+function kept(): void {
+  openId.value = fresh.value?.id ?? openId.value
+  fresh.value = null
 }
 function move(id: string, to: number): void {
   const ids = records.value.map(record => record.id).filter(each => each !== id)
@@ -141,7 +145,7 @@ async function keyed(event: KeyboardEvent): Promise<void> {
           class="flex min-h-11 items-center border-b-3 px-3 font-semibold sm:px-4"
           :class="each === (isMarks ? 'marks' : list) ? 'border-strong' : 'border-transparent text-quiet'"
           :aria-current="each === (isMarks ? 'marks' : list) ? 'page' : undefined"
-          @click="closeName"
+          @click="leaveList"
         >
           {{ nameWords.lists[each] }}
         </NuxtLink>
@@ -186,7 +190,7 @@ async function keyed(event: KeyboardEvent): Promise<void> {
           class="panel content-start md:sticky md:top-4 md:self-start"
           :aria-label="opened.name || nameWords.make[list]"
         >
-          <NameForm :list="list" :record="opened" @kept="fresh = null" />
+          <NameForm :list="list" :record="opened" @kept="kept" />
           <JoinAndSplit
             v-if="!fresh"
             class="mt-4"

@@ -6,6 +6,7 @@ import { CODE_READINGS, type Series } from '#core/catalog'
 import { doublesIn, gapsIn, hasTwoReadings, type LabelLine, labelsThatDisagree, writeCode } from '#core/numbering'
 import KPageHead from '~/kit/KPageHead.vue'
 import KTicket from '~/kit/KTicket.vue'
+import { useChosen } from '~/kit/useChosen'
 import SeriesForm from './SeriesForm.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
@@ -16,7 +17,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 const catalogue = useCatalogue()
 const { lookUp, code } = useDescribe()
 const SHOWN = 60
-const openId = shallowRef<string | null>(null)
+const openId = useChosen('series')
 const fresh = shallowRef<Series | null>(null)
 const series = computed(() =>
   [...(catalogue.tables?.series.values() ?? [])].toSorted((a, b) => Number(b.isRunning) - Number(a.isRunning) || (a.id < b.id ? -1 : 1)),

@@ -4,6 +4,8 @@ import { computed, reactive, shallowRef, watch } from 'vue'
 import { NUMBER_SCHOOLS, type Series, isBlank } from '#core/catalog'
 import { codeText, mayClash, numberSource, staleLabels, writeCode } from '#core/numbering'
 import KField from '~/kit/KField.vue'
+import KTyped from '~/kit/KTyped.vue'
+import { useTyped } from '~/kit/useTyped'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
@@ -20,13 +22,18 @@ const catalogue = useCatalogue()
 const notices = useNotices()
 const { lookUp } = useDescribe()
 const form = reactive<Series>({ ...series })
+const typed = useTyped(form)
 const isTried = shallowRef(false)
 watch(
   () => series.id,
   () => {
     Object.assign(form, series)
     isTried.value = false
+    const isKnown = catalogue.tables?.series.has(series.id)
+    // A new one has a new id each time.
+    typed.begin(`series ${isKnown ? series.id : ''}`, isKnown ? { ...series } : { ...series, id: form.id })
   },
+  { immediate: true },
 )
 const kinds = computed(() => [...(catalogue.tables?.kinds.values() ?? [])])
 /** A set of the first brand, in a cell where the room has cells: enough for every school to show how it writes. */
@@ -61,6 +68,7 @@ async function keep(): Promise<void> {
   isTried.value = true
   const outcome = await act.putSeries({ ...form, padding: Math.round(Math.min(8, Math.max(0, form.padding || 0))) })
   if (!outcome.ok) return
+  typed.forget()
   notices.tell(numberWords.kept(form.name))
   emit('kept')
 }
@@ -68,6 +76,7 @@ async function keep(): Promise<void> {
 
 <template>
   <form class="grid gap-3 sm:grid-cols-2" novalidate @submit.prevent="keep">
+    <KTyped class="sm:col-span-2" :is-back="typed.isBack.value" @afresh="typed.beginAfresh()" />
     <KField class="sm:col-span-2" :label="numberWords.name" for="series-name" :problem="problem">
       <input id="series-name" v-model="form.name" class="field" maxlength="300" autocomplete="off" />
     </KField>

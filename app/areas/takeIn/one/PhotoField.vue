@@ -42,7 +42,7 @@ function fromCamera(event: Event): void {
           v-if="!isShown"
           :label="takeInWords.photoFile"
           :hint="takeInWords.photoDrop"
-          accept="image/png,image/jpeg,image/webp,image/gif,image/avif"
+          accept="image/*,.heic,.heif,.tif,.tiff"
           @file="take"
         />
         <button v-if="!isShown" type="button" class="button sm:hidden" @click="camera?.click()">

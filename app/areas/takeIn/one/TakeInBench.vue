@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
 import { blankDraft, type Draft, type KeptPackaging, nextRank, isBlank } from '#core/catalog'
 import { afterCapture, stageOf, stateOnCapture } from '#core/pile'
+import KTyped from '~/kit/KTyped.vue'
 import KPageHead from '~/kit/KPageHead.vue'
 import KTicket from '~/kit/KTicket.vue'
 import CollectionChoice from '~/areas/takeIn/pile/CollectionChoice.vue'
@@ -44,7 +45,9 @@ const { code, codeOf, lookUp, nextCode, proposalText } = useDescribe()
 useAdvice().open()
 pile.open()
 const next = computed(() => {
-  const brand = lookUp('brands', draft.brandId.value) ?? (texts.brand.trim() ? { name: texts.brand.trim(), abbreviation: null } : null)
+  const brand =
+    lookUp('brands', draft.brandId.value) ??
+    (texts.brand.trim() ? { name: texts.brand.trim(), abbreviation: null, hasOwnNumbering: false } : null)
   return nextCode({ brand, place: proposal.value?.ok ? proposal.value.point : null, written: texts.written }, texts.kindId || null)
 })
 const editing = computed(() => (typeof route.query.set === 'string' ? (catalogue.tables?.holdings.get(route.query.set) ?? null) : null))
@@ -84,6 +87,7 @@ async function save(isAllTheWay: boolean): Promise<void> {
 }
 async function keepChange(id: string): Promise<void> {
   const after = await act.editHolding(id, facts.value)
+  draft.typed.forget()
   if (after) notices.tell(takeInWords.savedEdit(code(after)))
   void router.push('/')
 }
@@ -124,6 +128,12 @@ async function capture(isAllTheWay: boolean): Promise<void> {
 async function openStrip(strip: Draft): Promise<void> {
   if (!(await draft.openStrip(strip))) notices.tell(pileWords.openElsewhere, 'care')
 }
+async function beginNew(): Promise<void> {
+  await draft.beginNew()
+  isRestored.value = false
+  isTried.value = false
+  fields.value?.focusName()
+}
 async function startOver(): Promise<void> {
   const id = openId.value
   draft.clear()
@@ -158,7 +168,7 @@ useSettleKey(() => void save(true))
         <span class="hint sr-only sm:not-sr-only">{{ takeInWords.nextNumber }}</span>
         <KTicket :code="next" />
       </p>
-      <NuxtLink to="/take-in/list" class="button px-3">
+      <NuxtLink to="/take-in/list" class="button hidden px-3 sm:inline-flex">
         <FileSpreadsheet :size="18" aria-hidden="true" />
         {{ takeInWords.list }}
       </NuxtLink>
@@ -174,10 +184,7 @@ useSettleKey(() => void save(true))
       <CollectionChoice />
       <p class="hint">{{ pileWords.howLead }}</p>
     </div>
-    <p v-if="isRestored" class="mt-3 flex flex-wrap items-center gap-3 bg-wash px-3 py-1">
-      {{ takeInWords.draftKept }}
-      <button type="button" class="min-h-11 underline" @click="startOver">{{ takeInWords.discard }}</button>
-    </p>
+    <KTyped v-if="editing" class="mt-3" :is-back="draft.typed.isBack.value" @afresh="draft.typed.beginAfresh()" />
     <p v-if="notKept" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert" data-not-kept>
       {{ pileWords.notKept[notKept] }}
       <NuxtLink v-if="notKept === 'full'" to="/copies" class="underline">{{ pileWords.makeRoom }}</NuxtLink>
@@ -185,6 +192,11 @@ useSettleKey(() => void save(true))
     <form class="mt-2 grid gap-x-6 gap-y-4 md:grid-cols-[minmax(0,1fr)_20rem]" novalidate @submit.prevent="save(editing !== null)">
       <StripFields ref="fields" :draft="draft" :is-tried="isTried" :is-known="editing !== null" />
       <div class="grid content-start gap-4">
+        <p v-if="isRestored" class="flex flex-wrap items-center gap-x-4 bg-wash px-3 py-1 leading-tight">
+          <span class="sr-only sm:not-sr-only">{{ takeInWords.draftKept }}</span>
+          <button type="button" class="min-h-11 underline" @click="beginNew">{{ takeInWords.layBack }}</button>
+          <button type="button" class="min-h-11 underline" @click="startOver">{{ takeInWords.discard }}</button>
+        </p>
         <PlaceProposal v-if="!editing" v-model:chosen-id="chosenId" :proposal="proposal" :holding="draft.trial.value" />
         <LookAlikes
           :name="texts.name"
@@ -207,7 +219,7 @@ useSettleKey(() => void save(true))
             <Check :size="18" aria-hidden="true" />
             {{ takeInWords.saveEdit }}
           </button>
-          <NuxtLink to="/" class="button">{{ shellWords.cancel }}</NuxtLink>
+          <NuxtLink to="/" class="button" @click="draft.typed.forget()">{{ shellWords.cancel }}</NuxtLink>
         </template>
         <template v-else>
           <button type="submit" class="button-main">

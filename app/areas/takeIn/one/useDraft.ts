@@ -12,7 +12,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 import { plainly } from '~/data/call'
 import { usePile } from '~/areas/takeIn/pile/usePile'
 import { useDescribe } from '~/data/useDescribe'
-import { keepTyped } from '~/kit/typed'
+import { useTyped } from '~/kit/useTyped'
 import { type StorageTrouble, troubleOf } from '~/data/storageTrouble'
 import { useStripLock } from './useStripLock'
 
@@ -39,13 +39,15 @@ interface HandedOver {
 
 /**
  * A strip of the pile: every keystroke is kept in the database, so that closing the tab loses nothing. For a set that
- * is in the catalogue already (`editing`), the texts start from it and are not kept.
+ * is in the catalogue already (`editing`), the texts start from it and are kept in this tab.
  */
 export function useDraft(editing: () => Holding | null) {
   const catalogue = useCatalogue()
   const pile = usePile()
   const { lookUp, sizeText } = useDescribe()
   const texts = reactive<Texts>(emptyTexts())
+  /** What is typed in the form of a set that is in the catalogue. */
+  const typed = useTyped(texts)
   const openId = shallowRef<string | null>(null)
   const lock = useStripLock()
   watch(openId, id => lock.hold(id))
@@ -87,11 +89,14 @@ export function useDraft(editing: () => Holding | null) {
   watch(
     editing,
     (holding, before) => {
-      if (!holding) return
+      if (!holding) return typed.leave()
       const fresh = textsOf(holding)
-      if (holding.id !== before?.id) return show(null, fresh)
       // It changed meanwhile, by its pieces, a join or another tab: what was typed stays.
-      Object.assign(texts, keepTyped({ ...texts }, JSON.parse(begunWith) as Texts, fresh))
+      if (holding.id === before?.id) typed.follow(fresh)
+      else {
+        show(null, fresh)
+        typed.begin(`set ${holding.id}`, fresh)
+      }
       begunWith = JSON.stringify(fresh)
     },
     { immediate: true },
@@ -104,17 +109,23 @@ export function useDraft(editing: () => Holding | null) {
     packagingPictureHash,
   })
   /** Opens a strip, unless another tab has it open: then two sets could come of one. */
-  async function openStrip(draft: Draft): Promise<boolean> {
+  async function openStrip(draft: Draft, isWanted = (): boolean => true): Promise<boolean> {
     await keepNow()
     if (draft.id !== openId.value && !(await lock.isFree(draft.id))) return false
+    if (!isWanted()) return false
     show(draft.id, textsOfStrip(draft))
     return true
   }
   /** What was left open the last time, unless another tab has it open, or something is being typed already. */
   async function restore(): Promise<boolean> {
+    const isUntouched = (): boolean => openId.value === null && JSON.stringify(texts) === begunWith
     const first = await lock.firstFree(pile.drafts)
-    if (!first || openId.value !== null || JSON.stringify(texts) !== begunWith) return false
-    return openStrip(first)
+    return first && isUntouched() ? openStrip(first, isUntouched) : false
+  }
+  /** What is open goes to the pile, and a strip with nothing on it is there. */
+  async function beginNew(): Promise<void> {
+    await keepNow()
+    show(null, emptyTexts())
   }
   /**
    * Hands over what is typed and shows the next strip at once: a waiting one, or a new one, with what carries over. So a
@@ -234,6 +245,7 @@ export function useDraft(editing: () => Holding | null) {
 
   return {
     texts,
+    typed,
     openId,
     notKept,
     isFar,
@@ -248,6 +260,7 @@ export function useDraft(editing: () => Holding | null) {
     proposal,
     chosenId,
     openStrip,
+    beginNew,
     restore,
     handOver,
     keepNow,

@@ -29,6 +29,7 @@ async function take(list: readonly File[]): Promise<void> {
   if (crews.length === 0) crews = [hireExchange(), hireExchange()]
   let next = 0
   let isFull = false
+  let fault: keyof typeof takeInWords.photoProblem = 'notAPicture'
   await Promise.all(
     crews.map(async crew => {
       while (next < list.length && !isStopped) {
@@ -40,6 +41,7 @@ async function take(list: readonly File[]): Promise<void> {
         else {
           refused.push(file.name)
           if (outcome?.code === 'full') isFull = true
+          fault = outcome?.code ?? fault
         }
         busy.value = { done: (busy.value?.done ?? 0) + 1, total: list.length }
       }
@@ -52,7 +54,7 @@ async function take(list: readonly File[]): Promise<void> {
     isFull
       ? takeInWords.photoProblem.full
       : list.length === 1 && refused.length === 1
-        ? takeInWords.photoProblem.notAPicture
+        ? takeInWords.photoProblem[fault]
         : pileWords.photosIn(hashes.length, refused),
     refused.length > 0 ? 'care' : undefined,
   )
@@ -99,7 +101,7 @@ useEventListener('paste', (event: ClipboardEvent) => {
       multiple
       class="sr-only"
       tabindex="-1"
-      accept="image/png,image/jpeg,image/webp,image/gif,image/avif"
+      accept="image/*,.heic,.heif,.tif,.tiff"
       :aria-label="pileWords.photos"
       @change="chosen"
     />

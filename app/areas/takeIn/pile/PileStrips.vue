@@ -42,7 +42,7 @@ async function drop(draft: Draft): Promise<void> {
   <section v-if="others.length" :aria-label="pileWords.pileTitle(others.length)">
     <h2 class="text-[1.15rem] figures" data-pile>{{ pileWords.pileTitle(others.length) }}</h2>
     <p class="hint">{{ pileWords.pileLead }}</p>
-    <ul class="mt-2 grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
+    <ul class="mt-2 grid grid-cols-1 gap-2 sm:grid-cols-2 lg:grid-cols-3">
       <li v-for="draft in others.slice(0, shown)" :key="draft.id" class="flex items-stretch border border-line">
         <button
           type="button"

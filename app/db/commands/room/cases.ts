@@ -58,7 +58,7 @@ export const roomCases: Cases = {
         ? { rows: 2, columns: 2, pages: 2, isTwoSided: luck.below(2) === 0, cellSize: null, reuse: 'first' as const }
         : null
     if (fixture && zone)
-      await commands.addContainer(db, {
+      await commands.addContainers(db, {
         name: 'Box',
         code: `X${luck.below(40)}`,
         type: cells ? 'binder' : 'bin',
@@ -67,7 +67,8 @@ export const roomCases: Cases = {
         cells,
         inner: null,
         fixture: { id: fixture.id },
-        shelf: 1,
+        shelves: [1],
+        countEach: 1 + luck.below(2),
         zoneId: zone.id,
         emptyWeightG: null,
       })

@@ -88,19 +88,26 @@ export async function changeContainer(db: YondercrestDb, container: Container): 
   })
 }
 
-/** So many more like it on the same shelf, empty, named on from it. */
-export async function copyContainer(db: YondercrestDb, id: string, count: number): Promise<number> {
+/** So many more like it on the same shelf or another, empty, named on from it. */
+export async function copyContainer(
+  db: YondercrestDb,
+  id: string,
+  count: number,
+  to?: Pick<Container, 'fixtureId' | 'shelf'>,
+): Promise<number> {
   const named = await db.records('containers').get(id)
   return transact(db, 'copyContainer', { name: named?.name, count }, async desk => {
     const original = await db.records('containers').get(id)
     if (!original || original.isTable) return 0
     const [all, patterns] = [await db.records('containers').toArray(), await addressPatterns(db)]
-    const rank = nextRank(all.filter(each => each.fixtureId === original.fixtureId && each.shelf === original.shelf))
+    const place = to && (await db.records('fixtures').get(to.fixtureId)) ? to : { fixtureId: original.fixtureId, shelf: original.shelf }
+    const rank = nextRank(all.filter(each => each.fixtureId === place.fixtureId && each.shelf === place.shelf))
     await desk.put(
       'containers',
       copyNames(original, all, count, code => containerClash({ ...original, id: '', code }, all, patterns) !== null).map((names, at) => ({
         ...original,
         ...names,
+        ...place,
         id: ulid(),
         rank: rank + at,
       })),

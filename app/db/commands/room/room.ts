@@ -1,68 +1,55 @@
 import { ulid } from 'ulid'
-import { type Container, nextRank, PLAIN_FIXTURE, type Section } from '#core/catalog'
+import { type Container, type Fixture, nextRank, type Section } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import { transact } from '../../transact'
-import { containerClash } from '#core/room'
+import { containerClash, copyNames } from '#core/room'
 import { addressPatterns } from './furniture'
 
-export interface NewContainer {
-  readonly name: string
-  readonly code: string
-  readonly type: Container['type']
-  readonly lanes: number
-  readonly lengthMm: number
-  readonly cells: Container['cells']
-  readonly inner: Container['inner']
-  readonly fixture: { readonly id: string } | { readonly name: string; readonly shelves: number }
-  readonly shelf: number
-  readonly zoneId: string
-  readonly emptyWeightG: Container['emptyWeightG']
+/** Containers of one shape, one after the other: the first has this name, the others count on from it. */
+export interface NewContainers extends Pick<
+  Container,
+  'name' | 'code' | 'type' | 'lanes' | 'lengthMm' | 'cells' | 'inner' | 'zoneId' | 'emptyWeightG'
+> {
+  readonly fixture: { readonly id: string } | Omit<Fixture, 'id' | 'rank'>
+  readonly shelves: readonly number[]
+  readonly countEach: number
 }
 
-export type AddContainerOutcome =
-  | { readonly ok: true; readonly id: string }
+export type AddContainersOutcome =
+  | { readonly ok: true; readonly ids: readonly string[] }
   /** One of its addresses would be read as one of another container. */
   | { readonly ok: false; readonly code: 'addressTaken'; readonly by: string; readonly address: string }
   /** Its zone or its furniture is no longer there. */
   | { readonly ok: false; readonly code: 'gone' }
 
-/** Adds a container, and its fixture where that is new. Two containers never share a code: an address names one place. */
-export async function addContainer(db: YondercrestDb, wanted: NewContainer): Promise<AddContainerOutcome> {
-  return transact(db, 'addContainer', { name: wanted.name }, async (desk): Promise<AddContainerOutcome> => {
-    const [id, all] = [ulid(), await db.records('containers').toArray()]
-    const clash = containerClash({ id, ...wanted }, all, await addressPatterns(db))
+/**
+ * Adds containers, and their fixture where that is new: so many on each of the shelves. Two containers never share a code: an
+ * address names one place.
+ */
+export async function addContainers(db: YondercrestDb, wanted: NewContainers): Promise<AddContainersOutcome> {
+  const { fixture, shelves, countEach, ...shape } = wanted
+  const count = shelves.length * countEach
+  return transact(db, 'addContainer', { name: wanted.name, count }, async (desk): Promise<AddContainersOutcome> => {
+    const [all, patterns] = [await db.records('containers').toArray(), await addressPatterns(db)]
+    const clash = containerClash({ id: '', shelf: shelves[0] ?? 1, ...shape }, all, patterns)
     if (clash) return { ok: false, code: 'addressTaken', by: clash.other.name, address: clash.address }
-    const isGone =
-      !(await db.records('zones').get(wanted.zoneId)) || ('id' in wanted.fixture && !(await db.records('fixtures').get(wanted.fixture.id)))
+    const isGone = !(await db.records('zones').get(shape.zoneId)) || ('id' in fixture && !(await db.records('fixtures').get(fixture.id)))
     if (isGone) return { ok: false, code: 'gone' }
-    const fixtureId = 'id' in wanted.fixture ? wanted.fixture.id : ulid()
-    if (!('id' in wanted.fixture)) {
-      const rank = nextRank(await db.records('fixtures').toArray())
-      await desk.put('fixtures', [
-        { id: fixtureId, name: wanted.fixture.name, type: 'bookcase', shelves: wanted.fixture.shelves, rank, ...PLAIN_FIXTURE },
-      ])
-    }
-    const { name, code, type, lanes, lengthMm, cells, inner, shelf, zoneId, emptyWeightG } = wanted
-    const onShelf = all.filter(container => container.fixtureId === fixtureId && container.shelf === shelf)
-    await desk.put('containers', [
-      {
-        id,
-        fixtureId,
-        shelf,
-        rank: nextRank(onShelf),
-        name,
-        code,
-        type,
-        lanes,
-        lengthMm,
-        inner,
-        cells,
-        zoneId,
-        emptyWeightG,
-        isTable: false,
-      },
-    ])
-    return { ok: true, id }
+    const fixtureId = 'id' in fixture ? fixture.id : ulid()
+    if (!('id' in fixture))
+      await desk.put('fixtures', [{ ...fixture, id: fixtureId, rank: nextRank(await db.records('fixtures').toArray()) }])
+    const names = [
+      shape,
+      ...copyNames(shape, [...all, shape], count - 1, code => containerClash({ ...shape, id: '', shelf: 1, code }, all, patterns) !== null),
+    ]
+    const made = shelves.flatMap((shelf, row) => {
+      const rank = nextRank(all.filter(each => each.fixtureId === fixtureId && each.shelf === shelf))
+      return names
+        .slice(row * countEach, (row + 1) * countEach)
+        .map(({ name, code }, at): Container => ({ ...shape, name, code, id: ulid(), fixtureId, shelf, rank: rank + at, isTable: false }))
+    })
+    await desk.put('containers', made)
+    return { ok: true, ids: made.map(each => each.id) }
   })
 }
 

@@ -4,7 +4,10 @@ import type { StepWords } from '../said'
 /** What each command of this folder did, in a few words. Their names are kept in the journal: stored names are promises. */
 export const roomSteps = {
   moveHolders: step => `Moved ${counted(step.subject.count ?? 1, 'set')}`,
-  addContainer: step => `Added ${step.subject.name ?? 'a container'}`,
+  addContainer: step =>
+    (step.subject.count ?? 1) > 1
+      ? `Added ${counted(step.subject.count ?? 1, 'container')}, from ${step.subject.name ?? ''} on`
+      : `Added ${step.subject.name ?? 'a container'}`,
   addSection: step => `Put in the tab ${step.subject.name ?? ''}`,
   editSection: step => `Changed the tab ${step.subject.name ?? ''}`,
   changeZone: step => `Changed the order of ${step.subject.name ?? 'a corner'}`,

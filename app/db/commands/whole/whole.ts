@@ -1,5 +1,13 @@
 import { ulid } from 'ulid'
-import { type CatalogueData, emptyCatalogue, type RecordOf, startCatalogue, TABLE_NAMES } from '#core/catalog'
+import {
+  type CatalogueData,
+  emptyCatalogue,
+  type LocaleSettings,
+  type RecordOf,
+  type RoomSettings,
+  startCatalogue,
+  TABLE_NAMES,
+} from '#core/catalog'
 import { makeRecords, type PlannedRow } from '#core/exchange'
 import type { SpellingGroup } from '#core/classing'
 import type { InkMapRecord, PictureRecord, ThumbRecord, YondercrestDb } from '../../database'
@@ -46,9 +54,11 @@ export async function replaceCatalogue(
   })
 }
 
-/** Begins anew with the start set of kinds and categories, one shelf and one bin. Undoable like any step. */
-export async function startEmpty(db: YondercrestDb): Promise<void> {
-  await transact(db, 'startEmpty', {}, desk => replaceAll(desk, startCatalogue(ulid)))
+/** Begins anew with the start set of kinds and categories, one shelf and one bin, as its owner has it. Undoable like any step. */
+export async function startEmpty(db: YondercrestDb, own: Partial<LocaleSettings & Pick<RoomSettings, 'roomName'>> = {}): Promise<void> {
+  const start = startCatalogue(ulid)
+  const settings = start.settings.map(each => ({ ...each, ...own }))
+  await transact(db, 'startEmpty', {}, desk => replaceAll(desk, { ...start, settings }))
 }
 
 /**

@@ -1,0 +1,14 @@
+<script setup lang="ts">
+import { shellWords } from '~/shell/words'
+
+/** Says that what was typed before is back, and offers to begin afresh. */
+const { isBack } = defineProps<{ isBack: boolean }>()
+const emit = defineEmits<{ afresh: [] }>()
+</script>
+
+<template>
+  <p v-if="isBack" class="flex flex-wrap items-center gap-x-3 bg-wash px-3" role="status" data-typed>
+    {{ shellWords.typedBack }}
+    <button type="button" class="min-h-11 underline" @click="emit('afresh')">{{ shellWords.beginAfresh }}</button>
+  </p>
+</template>

@@ -1,0 +1,81 @@
+import { type Reactive, shallowRef, watch } from 'vue'
+import { keepTyped } from './typed'
+
+/**
+ * What is typed in a form and not kept yet stays in this tab: over leaving the page, closing the dialog and a reload. The form
+ * tells with `begin` of what it is a form, and what it began with; what was typed there before is then back in it.
+ */
+export function useTyped<T extends object>(texts: Reactive<T>) {
+  /** Something typed before is back: the form says so. */
+  const isBack = shallowRef(false)
+  let key: string | null = null
+  let begun: T | null = null
+
+  function begin(of: string, fresh: T): void {
+    key = `typed ${of}`
+    begun = copyOf(fresh)
+    const typed = read(key, begun)
+    isBack.value = typed !== null
+    if (typed) Object.assign(texts, typed)
+  }
+  /** The record changed meanwhile: what was typed stays, and counts against what the record has now. */
+  function follow(fresh: T): void {
+    if (begun) Object.assign(texts, keepTyped({ ...texts } as T, begun, fresh))
+    begun = copyOf(fresh)
+  }
+  /** It is kept, or given up: the next time the form begins with its record. */
+  function forget(): void {
+    if (key) forgetKey(key)
+    isBack.value = false
+    begun = null
+  }
+  /** The form shows something else now; what was typed waits for the next time. */
+  function leave(): void {
+    begun = null
+  }
+  function beginAfresh(): void {
+    if (begun) Object.assign(texts, copyOf(begun))
+    if (key) forgetKey(key)
+    isBack.value = false
+  }
+  watch(
+    () => JSON.stringify(texts),
+    now => {
+      if (!key || !begun) return
+      if (now === JSON.stringify({ ...texts, ...begun })) forgetKey(key)
+      else write(key, now)
+    },
+    { flush: 'sync' },
+  )
+  return { isBack, begin, follow, forget, leave, beginAfresh }
+}
+
+/** Texts of a form are plain: words, figures, ticks and lists of them. */
+const copyOf = <T extends object>(texts: T): T => JSON.parse(JSON.stringify(texts)) as T
+/** Only fields that the form has, of the sort that they are; a browser that keeps nothing for a tab has kept nothing. */
+function read<T extends object>(key: string, begun: T): Partial<T> | null {
+  try {
+    const kept: unknown = JSON.parse(sessionStorage.getItem(key) ?? 'null')
+    if (typeof kept !== 'object' || kept === null) return null
+    const fields = Object.entries(kept).filter(([name, value]) => Object.hasOwn(begun, name) && isLike(value, begun[name as keyof T]))
+    const typed = fields.filter(([name, value]) => JSON.stringify(value) !== JSON.stringify(begun[name as keyof T]))
+    return typed.length > 0 ? (Object.fromEntries(typed) as Partial<T>) : null
+  } catch {
+    return null
+  }
+}
+const isLike = (value: unknown, other: unknown): boolean => typeof value === typeof other && Array.isArray(value) === Array.isArray(other)
+function write(key: string, text: string): void {
+  try {
+    sessionStorage.setItem(key, text)
+  } catch {
+    // The browser keeps nothing for a tab: then what is typed lasts as long as the form is open.
+  }
+}
+function forgetKey(key: string): void {
+  try {
+    sessionStorage.removeItem(key)
+  } catch {
+    // Nothing was kept.
+  }
+}

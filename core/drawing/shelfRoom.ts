@@ -1,0 +1,40 @@
+import type { Container, Fixture } from '#core/catalog'
+import { frontOf } from './elevation'
+
+/** What some more containers need on a shelf, beside what stands there. In mm; null: nobody measured it. */
+export interface ShelfRoom {
+  readonly needMm: number
+  readonly haveMm: number | null
+  /** How many of the new ones stand side by side with what is there; null: the width is not known. */
+  readonly fits: number | null
+  readonly highMm: number
+  readonly clearMm: number | null
+}
+
+/** Walls and a finger between one container and the next, beyond its inner width. Common practice. */
+const BESIDE_MM = 10
+
+/**
+ * Do so many more containers of one shape stand on a shelf, beside those that are there, and under the board above? The top
+ * shelf has no board above. O(containers of the shelf).
+ * @example shelfRoom({ widthMm: 800, shelfHeightsMm: null }, 2, [], { type: 'bin', inner: null, lengthMm: 300 }, 5).fits //=> 4
+ */
+export function shelfRoom(
+  fixture: Pick<Fixture, 'widthMm' | 'shelfHeightsMm'>,
+  shelf: number,
+  standing: readonly Container[],
+  more: Pick<Container, 'type' | 'inner' | 'lengthMm'>,
+  count: number,
+): ShelfRoom {
+  const outerMm = (each: Pick<Container, 'type' | 'inner' | 'lengthMm'>): number => frontOf(each).widthMm + BESIDE_MM
+  const usedMm = standing.reduce((sum, each) => sum + outerMm(each), 0)
+  const { widthMm } = fixture
+  const [own, above] = [fixture.shelfHeightsMm?.[shelf - 1], fixture.shelfHeightsMm?.[shelf - 2]]
+  return {
+    needMm: usedMm + count * outerMm(more),
+    haveMm: widthMm,
+    fits: widthMm === null ? null : Math.max(0, Math.min(count, Math.floor((widthMm - usedMm) / outerMm(more)))),
+    highMm: frontOf(more).heightMm,
+    clearMm: own !== undefined && above !== undefined ? above - own : null,
+  }
+}

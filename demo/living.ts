@@ -1,0 +1,177 @@
+import { blankDraft, type CatalogueData, type Draft, type Holder, type Holding, type OpenQuestion, type Relation } from '#core/catalog'
+import { contentsOf, shareHolder } from '#core/holders'
+import { sizeFrom } from '#core/units'
+import { THEMES } from './names'
+import { chance } from './random'
+import { drawSheet, type SheetPiece } from './sheets'
+
+/** A luck of its own: what is filed stays where it is, whatever is added here. */
+const SEED = 20261126
+const TODAY = Date.UTC(2026, 9, 31)
+const DAY_MS = 86_400_000
+/** Kinds whose pieces somebody has measured, on seven of ten sets. */
+const MEASURED_KINDS: readonly string[] = ['Clear', 'Cling', 'Rubber, unmounted', 'Thin die']
+/** A set on the pile that is only a photo so far is of this size. */
+export const STRIP_MM = sizeFrom(4, 6, 'in')
+
+/**
+ * The letter room on a working day: pieces measured, sets on the pile and at every stage, some shared pockets, open questions,
+ * what goes together, and a year of use. Returns the drawings of the sets on the pile, by the id of the strip.
+ */
+export function bringToLife(
+  data: CatalogueData,
+  pieces: ReadonlyMap<string, readonly SheetPiece[]>,
+  newId: () => string,
+): ReadonlyMap<string, string> {
+  const luck = chance(SEED)
+  const setOf = new Map(data.holdings.map(holding => [holding.id, holding]))
+  const measured = new Set(data.kinds.filter(kind => MEASURED_KINDS.includes(kind.name)).map(kind => kind.id))
+  for (const holding of data.holdings) {
+    if (!measured.has(holding.kindId ?? '') || luck.unit() > 0.7) continue
+    holding.pieces = (pieces.get(holding.id) ?? []).map(({ widthMm, heightMm, words }) => ({
+      id: newId(),
+      words: [...words],
+      size: { widthMm, heightMm },
+      pictureHash: null,
+      isMissing: false,
+      livesWithId: null,
+    }))
+  }
+  const [hidden] = data.holdings.filter(holding => holding.pieces.length > 3)
+  if (hidden?.pieces[1]) hidden.pieces[1].isMissing = true
+  useInTheYear(data.holdings, luck.unit)
+  askOpen(data.holdings)
+  share(data, setOf)
+  wait(data, setOf)
+  data.relations.push(...belong(data, newId))
+  return pile(data, newId)
+}
+
+/** Every third set was used in the last twelve months, some of them often. */
+function useInTheYear(holdings: readonly Holding[], unit: () => number): void {
+  holdings.forEach((holding, at) => {
+    if (at % 3 !== 0 || !holding.isUsed) return
+    const usedOn = new Date(TODAY - Math.floor(unit() * 365) * DAY_MS).toISOString().slice(0, 10)
+    if (usedOn > (holding.acquiredOn ?? '')) holding.lastUsedOn = usedOn
+  })
+}
+
+/** What an old list left open. */
+const QUESTIONS: readonly { readonly question: OpenQuestion; readonly unknown: Partial<Holding> }[] = [
+  { question: { code: 'dateOrderUnknown', text: '04/05/2019' }, unknown: { acquiredOn: null } },
+  { question: { code: 'priceUnread', text: 'three for ten' }, unknown: { price: null } },
+  { question: { code: 'usedUnread', text: '~' }, unknown: { isUsed: null, useCount: null, lastUsedOn: null } },
+  { question: { code: 'dieUnread', text: 'x' }, unknown: { hasMatchingDie: null } },
+]
+function askOpen(holdings: readonly Holding[]): void {
+  QUESTIONS.forEach(({ question, unknown }, at) => {
+    const holding = holdings[60 + at * 70]
+    if (holding) Object.assign(holding, unknown, { questions: [question] })
+  })
+}
+
+/** Holders lane by lane in their order, cells left out. */
+function lanesOf(data: CatalogueData): readonly (readonly Holder[])[] {
+  const lanes = new Map<string, Holder[]>()
+  for (const holder of data.holders) {
+    if (holder.cell) continue
+    const key = `${holder.containerId} ${holder.lane}`
+    lanes.set(key, [...(lanes.get(key) ?? []), holder])
+  }
+  return [...lanes.values()].map(lane => lane.sort((a, b) => (a.order < b.order ? -1 : 1)))
+}
+
+const SHARED = 4
+/** Neighbours at the back of a row that go into one pocket side by side: what stands before them keeps its address. */
+function share(data: CatalogueData, setOf: ReadonlyMap<string, Holding>): void {
+  const pockets = data.holderTypes.filter(type => type.type === 'pocket')
+  const kindOf = new Map(data.kinds.map(kind => [kind.id, kind]))
+  const habits = data.zones[0]?.habits
+  const contents = (holder: Holder) => {
+    const holding = setOf.get(holder.holdingIds[0] ?? '')
+    return holding && habits ? contentsOf({ ...holding, pieces: [] }, kindOf.get(holding.kindId ?? '') ?? null, habits) : null
+  }
+  let shared = 0
+  for (const lane of lanesOf(data)) {
+    for (let at = lane.length - 2; at > lane.length - 9 && at >= 0; at -= 1) {
+      const [first, second] = [lane[at], lane[at + 1]]
+      const both = [first, second].flatMap(each => (each && contents(each)) ?? [])
+      const type = pockets.find(each => both.length === 2 && shareHolder(both, each))
+      if (!first || !second || !type) continue
+      Object.assign(first, { holdingIds: [...first.holdingIds, ...second.holdingIds], type: type.type, holderTypeId: type.id })
+      data.holders.splice(data.holders.indexOf(second), 1)
+      for (const id of first.holdingIds) Object.assign(setOf.get(id) ?? {}, { sitsIn: type.type, holderTypeId: type.id })
+      shared += 1
+      break
+    }
+    if (shared === SHARED) return
+  }
+}
+
+/** What waits for what, and what of it is not known yet. */
+const WAITING: readonly { readonly state: Holding['state']; readonly count: number; readonly unknown: Partial<Holding> }[] = [
+  { state: 'toClass', count: 3, unknown: { categoryId: null, themeIds: [], sitsIn: null, holderTypeId: null } },
+  { state: 'toPocket', count: 3, unknown: { sitsIn: null, holderTypeId: null } },
+  { state: 'toLabel', count: 2, unknown: {} },
+  { state: 'toFile', count: 3, unknown: {} },
+]
+/** The last of a row each, so that nobody else's address changes: taken out, as if it had come this week. */
+function wait(data: CatalogueData, setOf: ReadonlyMap<string, Holding>): void {
+  const last = lanesOf(data).flatMap(lane => lane.at(-1) ?? [])
+  const free = last.filter(({ holdingIds: [id = '', other] }) => other === undefined && setOf.get(id)?.state === 'filed')
+  for (const { state, count, unknown } of WAITING) {
+    for (const holder of free.splice(0, count)) {
+      const holding = setOf.get(holder.holdingIds[0] ?? '')
+      if (holding) Object.assign(holding, unknown, { state })
+      data.holders.splice(data.holders.indexOf(holder), 1)
+    }
+  }
+}
+
+/** Alphabets of other styles, and frames that layer. */
+function belong(data: CatalogueData, newId: () => string): readonly Relation[] {
+  const inCategory = (name: string): readonly Holding[] => {
+    const id = data.categories.find(category => category.name === name)?.id
+    return data.holdings.filter(holding => holding.categoryId === id)
+  }
+  const pairs = (list: readonly Holding[], count: number, kind: Relation['kind']): readonly Relation[] =>
+    Array.from({ length: count }, (_, at) => [list[2 * at], list[2 * at + 1]]).flatMap(([from, to]) =>
+      from && to ? [{ id: newId(), fromId: from.id, toId: to.id, kind }] : [],
+    )
+  return [
+    ...pairs(inCategory('Alphabets'), 3, 'sameLettersOtherStyle'),
+    ...pairs(inCategory('Frames and tags'), 3, 'layersWith'),
+    ...pairs(inCategory('Borders'), 2, 'sameCollection'),
+  ]
+}
+
+/** The donations of the week: some noted down, some only photographed. */
+const ON_THE_PILE: readonly Partial<Draft['texts']>[] = [
+  { name: 'Ferry Timetable', brand: 'Bellrope Row', size: '4 x 6 in', words: 'first boat, last boat', written: 'B1082' },
+  { name: 'Gull Chorus', brand: 'Gannet House', size: '3 x 4 in' },
+  { name: 'Night Watch Lanterns', brand: 'Salt Lantern', size: '4 x 6 in', words: 'keep the light' },
+  { name: 'Rope Ladder Borders', brand: 'Copperlatch' },
+  { name: 'Tea for the Tide', size: '10 x 15 cm', notes: 'From the tea room, with its card.' },
+  {},
+  {},
+  {},
+]
+function pile(data: CatalogueData, newId: () => string): ReadonlyMap<string, string> {
+  const luck = chance(SEED + 1)
+  const drawings = new Map<string, string>()
+  ON_THE_PILE.forEach((texts, rank) => {
+    const strip = blankDraft({ id: newId(), rank, createdAt: `2026-10-3${rank % 2}T14:0${rank}:00.000Z` })
+    data.drafts.push({ ...strip, texts: { ...strip.texts, ...texts } })
+    const theme = THEMES[rank % THEMES.length]
+    if (!theme || (rank > 1 && rank < 5)) return
+    const order = {
+      ...STRIP_MM,
+      category: 'Images',
+      isDie: false,
+      motifs: luck.some(theme.motifs, 6),
+      phrases: luck.some(theme.phrases, 3),
+    }
+    drawings.set(strip.id, drawSheet(order, luck).svg)
+  })
+  return drawings
+}

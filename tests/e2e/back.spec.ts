@@ -1,0 +1,127 @@
+import { test as plainTest } from '@playwright/test'
+import { PAGES } from '../support/geometry'
+import { expect, openDemo, test } from './helpers'
+
+/** Back, a reload and an address: nothing that was chosen or typed is gone. */
+test('every page has a title of its own, and Back and a reload bring it back where it was', async ({ page }) => {
+  test.slow()
+  await openDemo(page)
+  await page.setViewportSize({ width: 1366, height: 650 })
+  const titles = new Map<string, string>()
+  const top = (): Promise<number> => page.evaluate(() => document.getElementById('sheet')?.scrollTop ?? 0)
+  for (const [path, first] of Object.entries(PAGES)) {
+    await page.goto(path)
+    await page.locator(first).first().waitFor()
+    const title = await page.title()
+    expect(title).toMatch(/ - Yondercrest$/)
+    titles.set(path, title)
+    await page.evaluate(() => document.getElementById('sheet')?.scrollBy(0, 260))
+    const [other, called] = path === '/copies' ? ['Find', 'Find - Yondercrest'] : ['Copies', 'Copies - Yondercrest']
+    // As it lies when it is left: what stands above may have been filled in meanwhile.
+    const before = await page
+      .getByRole('banner')
+      .getByRole('link', { name: other })
+      .evaluate(link => {
+        const { scrollTop = 0 } = document.getElementById('sheet') ?? {}
+        ;(link as HTMLElement).click()
+        return scrollTop
+      })
+    await expect(page).toHaveTitle(called)
+    await expect.poll(top).toBe(0)
+    await page.goBack()
+    await expect(page).toHaveTitle(title)
+    await expect.poll(top).toBe(before)
+    await page.reload()
+    await page.locator(first).first().waitFor()
+    await expect(page).toHaveTitle(title)
+    await expect.poll(top).toBe(before)
+  }
+  // Two asks of Find are one page.
+  expect(new Set(titles.values()).size).toBe(titles.size - 1)
+})
+
+test('what is typed and not kept is there again, said so, and can be given up', async ({ page }) => {
+  await openDemo(page)
+  // A name: over another page, and a reload.
+  await page.goto('/take-in/names?list=brands')
+  await page.getByRole('button', { name: /^Gannet House/ }).click()
+  await page.getByLabel('Other spellings').fill('Gannet Hse')
+  await page.getByRole('link', { name: 'Find' }).first().click()
+  await expect(page.locator('[data-mat-item]').first()).toBeVisible()
+  await page.goBack()
+  await expect(page.getByLabel('Other spellings')).toHaveValue('Gannet Hse')
+  await page.reload()
+  await expect(page.getByLabel('Other spellings')).toHaveValue('Gannet Hse')
+  await page.locator('[data-typed]').getByRole('button', { name: 'Begin afresh' }).click()
+  await expect(page.getByLabel('Other spellings')).not.toHaveValue('Gannet Hse')
+  await expect(page.locator('[data-typed]')).toBeHidden()
+  // A dialog: Escape loses nothing, Cancel gives it up.
+  await page.goto('/storeroom')
+  await page.getByRole('button', { name: 'Add a container' }).click()
+  await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Rope chest')
+  await page.keyboard.press('Escape')
+  await page.reload()
+  await page.getByRole('button', { name: 'Add a container' }).click()
+  await expect(page.getByRole('dialog').getByLabel('Name', { exact: true })).toHaveValue('Rope chest')
+  await page.getByRole('dialog').getByRole('button', { name: 'Cancel' }).click()
+  await page.getByRole('button', { name: 'Add a container' }).click()
+  await expect(page.getByRole('dialog').getByLabel('Name', { exact: true })).toHaveValue('Bin 11')
+  await page.keyboard.press('Escape')
+  // A set.
+  await page.goto('/')
+  await page.locator('[data-mat-item]').first().click()
+  await page.getByRole('button', { name: 'Change', exact: true }).click()
+  await expect(page.getByRole('heading', { name: /^Change/, level: 1 })).toBeVisible()
+  await page.getByLabel('Notes').fill('Lent to the chapel last winter')
+  await page.goBack()
+  await page.goForward()
+  await expect(page.getByRole('heading', { name: /^Change/, level: 1 })).toBeVisible()
+  await expect(page.getByLabel('Notes')).toHaveValue('Lent to the chapel last winter')
+  await expect(page.locator('[data-typed]')).toBeVisible()
+})
+
+test('what is chosen has an address: a corner, a pocket, a name, an open list', async ({ page }) => {
+  await openDemo(page)
+  for (const [path, name] of [
+    ['/storeroom/zones', /^Thin dies/],
+    ['/storeroom/holders', /^pocket 6 x 9/],
+    ['/take-in/names?list=themes', /^Winter lights/],
+  ] as const) {
+    await page.goto(path)
+    await page.getByRole('button', { name }).first().click()
+    await expect(page.getByRole('button', { name }).first()).toHaveAttribute('aria-expanded', 'true')
+    await page.reload()
+    await expect(page.getByRole('button', { name }).first()).toHaveAttribute('aria-expanded', 'true')
+  }
+  await page.goto('/take-in/list')
+  const list = 'Name;Brand;Bought\nRope Ends;Greywether;03/04/2019\nLamp Oil;Greywether;05/06/2020\n'
+  await page.locator('input[type=file]').setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from(list) })
+  await page.getByRole('radio', { name: 'Month first' }).check()
+  await page.reload()
+  await expect(page.locator('[data-file-facts]')).toContainText('mine.csv')
+  await expect(page.getByRole('radio', { name: 'Month first' })).toBeChecked()
+  await page.getByRole('button', { name: 'Cancel' }).click()
+  await page.reload()
+  await expect(page.locator('[data-file-facts]')).toBeHidden()
+})
+
+// Without the watch over the console: the browser itself reports a status of 404 there.
+plainTest('an address that leads nowhere is told, with a way back', async ({ page, request }) => {
+  await openDemo(page)
+  for (const [path, status] of [
+    ['/storeroom/fill', 200],
+    ['/storeroom/01ARZ3NDEKTSV4RRFFQ69G5FAV', 200],
+    ['/storerom', 404],
+    ['/take-in/work/more', 404],
+  ] as const)
+    expect([path, (await request.get(path)).status()]).toEqual([path, status])
+  await page.goto('/storerom')
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible()
+  await page.getByRole('link', { name: 'To all sets' }).click()
+  await expect(page.locator('[data-headline]')).toBeVisible()
+  await page.goto('/storeroom/01ARZ3NDEKTSV4RRFFQ69G5FAV')
+  await expect(page.getByRole('heading', { name: 'It is no longer in the room' })).toBeVisible()
+  await expect(page).toHaveTitle('It is no longer in the room - Yondercrest')
+  await page.getByRole('link', { name: 'To the storeroom' }).click()
+  await expect(page.locator('[data-elevation]')).toBeVisible()
+})
