@@ -42,8 +42,10 @@ export function useTyped<T extends object>(texts: Reactive<T>) {
     () => JSON.stringify(texts),
     now => {
       if (!key || !begun) return
-      if (now === JSON.stringify({ ...texts, ...begun })) forgetKey(key)
-      else write(key, now)
+      // Only what differs: a field that nobody touched follows its record.
+      const typed = differing(JSON.parse(now) as T, begun)
+      if (typed) write(key, JSON.stringify(typed))
+      else forgetKey(key)
     },
     { flush: 'sync' },
   )
@@ -58,13 +60,19 @@ function read<T extends object>(key: string, begun: T): Partial<T> | null {
     const kept: unknown = JSON.parse(sessionStorage.getItem(key) ?? 'null')
     if (typeof kept !== 'object' || kept === null) return null
     const fields = Object.entries(kept).filter(([name, value]) => Object.hasOwn(begun, name) && isLike(value, begun[name as keyof T]))
-    const typed = fields.filter(([name, value]) => JSON.stringify(value) !== JSON.stringify(begun[name as keyof T]))
-    return typed.length > 0 ? (Object.fromEntries(typed) as Partial<T>) : null
+    return differing(Object.fromEntries(fields) as Partial<T>, begun)
   } catch {
     return null
   }
 }
-const isLike = (value: unknown, other: unknown): boolean => typeof value === typeof other && Array.isArray(value) === Array.isArray(other)
+/** The fields that are otherwise than they began; null: none. */
+function differing<T extends object>(texts: Partial<T>, begun: T): Partial<T> | null {
+  const typed = Object.entries(texts).filter(([name, value]) => JSON.stringify(value) !== JSON.stringify(begun[name as keyof T]))
+  return typed.length > 0 ? (Object.fromEntries(typed) as Partial<T>) : null
+}
+/** null stands for what is not there yet, such as a photo. */
+const isLike = (value: unknown, other: unknown): boolean =>
+  value === null || other === null || (typeof value === typeof other && Array.isArray(value) === Array.isArray(other))
 function write(key: string, text: string): void {
   try {
     sessionStorage.setItem(key, text)

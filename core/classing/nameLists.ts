@@ -51,12 +51,14 @@ const HABITS: Readonly<Record<NameList, ListHabits>> = {
     of: ({ kindId }) => (kindId ? [kindId] : []),
     make: (id, name, all, model) => ({
       ...newKind(id, name, all as readonly Kind[]),
-      ...(model && 'family' in model ? { family: model.family, typicalThicknessMm: model.typicalThicknessMm } : {}),
+      ...(model && 'family' in model ? pickKind(model) : {}),
     }),
     instead: (holding, swap) => ({ ...holding, kindId: holding.kindId && swap(holding.kindId) }),
   },
 }
 
+/** What a kind that is split off is like: the one it was of. */
+const pickKind = ({ family, typicalThicknessMm, mayTrim, mayCut }: Kind): Partial<Kind> => ({ family, typicalThicknessMm, mayTrim, mayCut })
 const plain = (text: string): string => text.trim().toLowerCase()
 const spellingsOf = (record: NameRecord): readonly string[] => ('variants' in record ? [record.name, ...record.variants] : [record.name])
 

@@ -74,6 +74,7 @@ test('what is typed and not kept is there again, said so, and can be given up', 
   await expect(page.getByRole('heading', { name: /^Change/, level: 1 })).toBeVisible()
   await page.getByLabel('Notes').fill('Lent to the chapel last winter')
   await page.goBack()
+  await expect(page.locator('[data-slip]')).toBeVisible()
   await page.goForward()
   await expect(page.getByRole('heading', { name: /^Change/, level: 1 })).toBeVisible()
   await expect(page.getByLabel('Notes')).toHaveValue('Lent to the chapel last winter')

@@ -38,9 +38,9 @@ export const buildingWords = {
   widthUnknown: (fixture: string) => `${fixture} was never measured across: whether they fit is not known.`,
   narrow: (word: string, shelf: number, fits: number, count: number, need: string, have: string) =>
     `On ${word} ${shelf} there is room for ${fits === 0 ? 'none' : fits} of ${count} beside what stands there: ` +
-    `they need ${need}, there is ${have}.`,
+    `${need} is needed, there is ${have}.`,
   low: (word: string, shelf: number, need: string, have: string) =>
-    `On ${word} ${shelf} they stand too high: they need ${need}, below the next board there is ${have}.`,
+    `Too high for ${word} ${shelf}: ${need} is needed, below the next board there is ${have}.`,
   added: (first: string, count: number) =>
     count === 1 ? `${first} stands in the room.` : `${counted(count, 'container')} stand in the room, from ${first} on.`,
   addMore: 'Add, and another',

@@ -12,6 +12,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 import { plainly } from '~/data/call'
 import { usePile } from '~/areas/takeIn/pile/usePile'
 import { useDescribe } from '~/data/useDescribe'
+import { useKept } from '~/kit/useKept'
 import { useTyped } from '~/kit/useTyped'
 import { type StorageTrouble, troubleOf } from '~/data/storageTrouble'
 import { useStripLock } from './useStripLock'
@@ -50,7 +51,12 @@ export function useDraft(editing: () => Holding | null) {
   const typed = useTyped(texts)
   const openId = shallowRef<string | null>(null)
   const lock = useStripLock()
-  watch(openId, id => lock.hold(id))
+  /** The strip that was open last in this browser: it is the one that is opened again. */
+  const lastOpen = useKept<string>('open-strip', '')
+  watch(openId, id => {
+    lock.hold(id)
+    lastOpen.value = id ?? ''
+  })
   /** What the strip began with: a strip that only carries something over is not worth keeping yet. */
   let begunWith = JSON.stringify(texts)
   /** Why what is typed could not be kept; null: it is. */
@@ -119,7 +125,7 @@ export function useDraft(editing: () => Holding | null) {
   /** What was left open the last time, unless another tab has it open, or something is being typed already. */
   async function restore(): Promise<boolean> {
     const isUntouched = (): boolean => openId.value === null && JSON.stringify(texts) === begunWith
-    const first = await lock.firstFree(pile.drafts)
+    const first = await lock.firstFree(pile.drafts.toSorted((a, b) => Number(b.id === lastOpen.value) - Number(a.id === lastOpen.value)))
     return first && isUntouched() ? openStrip(first, isUntouched) : false
   }
   /** What is open goes to the pile, and a strip with nothing on it is there. */
