@@ -27,14 +27,27 @@ const lamp = useLamp()
 const field = useTemplateRef<HTMLInputElement>('field')
 const text = shallowRef('')
 
-/** The address keeps the ask, so that a reload or a link finds the same sets. Who goes on to another page meanwhile is let go. */
+/**
+ * The address keeps the ask, so that a reload or a link finds the same sets. Who goes on to another page meanwhile is let go, and
+ * a slip that is just being opened is opened first.
+ */
 let toKeep: string | null = null
-const keepInAddress = useDebounceFn(() => {
-  if (toKeep !== null) void router.replace({ query: { ...route.query, ask: toKeep || undefined } })
+let [isUnderWay, isDue] = [false, false]
+function keep(): void {
+  isDue = isUnderWay
+  if (isUnderWay || toKeep === null) return
+  const query = { ...route.query, ask: toKeep || undefined }
   toKeep = null
-}, 300)
+  void router.replace({ query })
+}
+const keepInAddress = useDebounceFn(keep, 300)
 router.beforeEach(to => {
+  isUnderWay = true
   if (to.path !== '/') toKeep = null
+})
+router.afterEach(() => {
+  isUnderWay = false
+  if (isDue) keep()
 })
 
 function type(value: string): void {
