@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
-import { blankHolding, type Container, type Holder, type Holding, newTheme, PLAIN_FIXTURE } from '#core/catalog'
+import { blankHolding, type Container, type Holder, type Holding, newTheme } from '#core/catalog'
 import { learnThickness } from '#core/capacity'
 import { idsOf, proposeRefiling, type RefilingFacts, remainingRefiling } from '#core/refiling'
 import { arrangeRoom, containersInOrder, keysBehind, shortAddress } from '#core/room'
@@ -316,41 +316,6 @@ describe('re-filing', () => {
 })
 
 describe('furniture and containers', () => {
-  test('a cart of three tiers with two baskets each in one step, numbered on past what is taken, and undone in one', async () => {
-    const db = await filledRoom(2)
-    const before = await commands.readCatalogue(db)
-    const { lengthMm, zoneId } = await only(db)
-    const wanted = {
-      name: 'Basket 1',
-      code: 'K1',
-      type: 'basket' as const,
-      lanes: 1,
-      lengthMm,
-      cells: null,
-      inner: null,
-      emptyWeightG: null,
-      zoneId,
-      fixture: { ...PLAIN_FIXTURE, name: 'Cart', type: 'cart' as const, shelves: 3 },
-      shelves: [1, 2, 3],
-      countEach: 2,
-    }
-    expect((await commands.addContainers(db, { ...wanted, name: 'K 4', code: 'K4', shelves: [1], countEach: 1 })).ok).toBe(true)
-    await commands.addContainers(db, wanted)
-    const made = (await db.records('containers').toArray()).filter(each => each.name.startsWith('Basket'))
-    const cart = (await db.records('fixtures').toArray()).find(each => each.id === made[0]?.fixtureId)
-    expect(cart).toMatchObject({ name: 'Cart', shelves: 3 })
-    expect(made.map(each => [each.code, each.shelf, each.rank]).sort()).toEqual([
-      ['K1', 1, 0],
-      ['K2', 1, 1],
-      ['K3', 2, 0],
-      ['K5', 2, 1],
-      ['K6', 3, 0],
-      ['K7', 3, 1],
-    ])
-    await undo(db)
-    await undo(db)
-    expect(await commands.readCatalogue(db)).toEqual(before)
-  })
   const only = async (db: YondercrestDb): Promise<Container> => (await db.records('containers').toArray())[0] as Container
   test('copied three times, merged, emptied, and taken out only when empty or with a destination; all undone', async () => {
     const db = await filledRoom(6)

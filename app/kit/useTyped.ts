@@ -1,4 +1,5 @@
 import { type Reactive, shallowRef, watch } from 'vue'
+import { plainly } from '~/data/call'
 import { keepTyped } from './typed'
 
 /**
@@ -13,7 +14,7 @@ export function useTyped<T extends object>(texts: Reactive<T>) {
 
   function begin(of: string, fresh: T): void {
     key = `typed ${of}`
-    begun = copyOf(fresh)
+    begun = plainly(fresh)
     const typed = read(key, begun)
     isBack.value = typed !== null
     if (typed) Object.assign(texts, typed)
@@ -21,7 +22,7 @@ export function useTyped<T extends object>(texts: Reactive<T>) {
   /** The record changed meanwhile: what was typed stays, and counts against what the record has now. */
   function follow(fresh: T): void {
     if (begun) Object.assign(texts, keepTyped({ ...texts } as T, begun, fresh))
-    begun = copyOf(fresh)
+    begun = plainly(fresh)
   }
   /** It is kept, or given up: the next time the form begins with its record. */
   function forget(): void {
@@ -34,7 +35,7 @@ export function useTyped<T extends object>(texts: Reactive<T>) {
     begun = null
   }
   function beginAfresh(): void {
-    if (begun) Object.assign(texts, copyOf(begun))
+    if (begun) Object.assign(texts, plainly(begun))
     if (key) forgetKey(key)
     isBack.value = false
   }
@@ -52,8 +53,6 @@ export function useTyped<T extends object>(texts: Reactive<T>) {
   return { isBack, begin, follow, forget, leave, beginAfresh }
 }
 
-/** Texts of a form are plain: words, figures, ticks and lists of them. */
-const copyOf = <T extends object>(texts: T): T => JSON.parse(JSON.stringify(texts)) as T
 /** Only fields that the form has, of the sort that they are; a browser that keeps nothing for a tab has kept nothing. */
 function read<T extends object>(key: string, begun: T): Partial<T> | null {
   try {

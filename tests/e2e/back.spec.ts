@@ -113,7 +113,7 @@ plainTest('an address that leads nowhere is told, with a way back', async ({ pag
     ['/storeroom/fill', 200],
     ['/storeroom/01ARZ3NDEKTSV4RRFFQ69G5FAV', 200],
     ['/storerom', 404],
-    ['/take-in/work/more', 404],
+    ['/take-in/list/more', 404],
   ] as const)
     expect([path, (await request.get(path)).status()]).toEqual([path, status])
   await page.goto('/storerom')
