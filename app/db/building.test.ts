@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterEach, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
 import { PLAIN_FIXTURE } from '#core/catalog'
+import { namesAlong } from '#core/room'
 import { commands, undo, YondercrestDb } from './index'
 
 const db = new YondercrestDb(`test-${ulid()}`)
@@ -38,6 +39,10 @@ test('a cart of three tiers with two baskets each in one step, numbered on past 
     ['K6', 3, 0],
     ['K7', 3, 1],
   ])
+  // What a shelf of them is called beforehand passes over what would be read alike, as the command does.
+  const all = await db.records('containers').toArray()
+  const pages = { ...wanted, name: 'Pages 0', code: 'K-0' }
+  expect(namesAlong(pages, all, {}, 1)).toEqual([{ name: 'Pages 8', code: 'K-8' }])
   await undo(db)
   await undo(db)
   expect(await commands.readCatalogue(db)).toEqual(before)

@@ -1,4 +1,5 @@
 import type { Container, Holder, ShelvesFrom } from '#core/catalog'
+import { type AddressedContainer, type AddressPatterns, containerClash } from './address'
 import { arrangeContainer, type ContainerRow } from './arrange'
 import { nextFreeCell } from './cells'
 import { keysBehind } from './order'
@@ -71,6 +72,17 @@ export function copyNames(
     if (!taken.has(name.toLowerCase()) && !taken.has(code.toLowerCase()) && !wouldClash(code)) made.push({ name, code })
   }
   return made
+}
+
+/** The same, passing over what would be read as an address of another: what is told before it is made is what is made. */
+export function namesAlong(
+  original: Omit<AddressedContainer, 'id' | 'shelf'>,
+  existing: readonly AddressedContainer[],
+  patterns: AddressPatterns,
+  count: number,
+): ReturnType<typeof copyNames> {
+  const wouldClash = (code: string): boolean => containerClash({ ...original, id: '', shelf: 1, code }, existing, patterns) !== null
+  return copyNames(original, existing, count, wouldClash)
 }
 
 export type EmptyingPlan =

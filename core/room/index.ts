@@ -16,7 +16,7 @@ export {
   shortAddress,
 } from './address'
 export { arrangeContainer, compareOrder, type ContainerRow, type Placement, type RowEntry } from './arrange'
-export { CONTAINER_SHAPES, type ContainerShape, copyNames, shelfNumber, type EmptyingPlan, planEmptying } from './building'
+export { CONTAINER_SHAPES, type ContainerShape, copyNames, namesAlong, shelfNumber, type EmptyingPlan, planEmptying } from './building'
 export { nextFreeCell } from './cells'
 export { besideFirstHalf } from './halves'
 export { type MovePlan, type MoveTarget, planMove } from './move'

@@ -4,7 +4,7 @@ import { CELL_REUSES, type Container, type ContainerType, LIMITS, isBlank, PLAIN
 import { CONTAINER_SHAPES } from '#core/room'
 import { MM_PER_UNIT, readNumber, readSize } from '#core/units'
 import BuildingPreview from './BuildingPreview.vue'
-import { useBuilding } from './useBuilding'
+import { MOST_AT_ONCE, useBuilding } from './useBuilding'
 import { buildingWords } from './words'
 import KDialog from '~/kit/KDialog.vue'
 import KTyped from '~/kit/KTyped.vue'
@@ -155,7 +155,7 @@ watch(
     if (form.shelf > fixture.value.shelves) form.shelf = 1
   },
 )
-const most = { count: 40, lanes: LIMITS.lanes, rows: LIMITS.cellsASide, columns: LIMITS.cellsASide, pages: LIMITS.pages }
+const most = { count: MOST_AT_ONCE, lanes: LIMITS.lanes, rows: LIMITS.cellsASide, columns: LIMITS.cellsASide, pages: LIMITS.pages }
 const countProblem = (field: keyof typeof most): string =>
   Number.isInteger(form[field]) && form[field] >= 1 && form[field] <= most[field] ? '' : roomWords.countProblem(most[field])
 const counted = computed(() => (hasCells.value ? (['count', 'rows', 'columns', 'pages'] as const) : (['count', 'lanes'] as const)))
@@ -205,6 +205,10 @@ function giveUp(): void {
   typed.forget()
   emit('close')
 }
+const cellsOf = (): Container['cells'] => {
+  const { rows, columns, pages, isTwoSided, reuse } = form
+  return { rows, columns, pages, isTwoSided, reuse, cellSize: sizeOf(form.cellSize) }
+}
 /** What is about to be made, told before it is; null while something is missing. */
 const building = computed(() =>
   container || !isComplete.value || lengthMm.value === null
@@ -213,7 +217,13 @@ const building = computed(() =>
         fixture: fixture.value,
         shelves: form.shelf === EVERY ? shelves.value.map(({ shelf }) => shelf) : [form.shelf],
         countEach: form.count,
-        shape: { type: form.type, inner: hasCells.value ? null : sizeOf(form.inner), lengthMm: lengthMm.value },
+        shape: {
+          type: form.type,
+          lanes: hasCells.value ? 1 : form.lanes,
+          inner: hasCells.value ? null : sizeOf(form.inner),
+          lengthMm: lengthMm.value,
+          cells: hasCells.value ? cellsOf() : null,
+        },
         first: { name: form.name.trim(), code: form.code.trim() },
       },
 )
@@ -224,14 +234,11 @@ async function add(isMore = false): Promise<void> {
   if (!isComplete.value || lengthMm.value === null) return
   if (container) return change(container, lengthMm.value)
   if (!building.value) return
-  const { zoneId, rows, columns, pages, isTwoSided, reuse } = form
   const outcome = await act.addContainers({
     ...building.value.first,
     ...building.value.shape,
-    lanes: hasCells.value ? 1 : form.lanes,
     emptyWeightG: emptyWeightG.value,
-    zoneId,
-    cells: hasCells.value ? { rows, columns, pages, isTwoSided, reuse, cellSize: sizeOf(form.cellSize) } : null,
+    zoneId: form.zoneId,
     shelves: building.value.shelves,
     countEach: building.value.countEach,
     fixture:

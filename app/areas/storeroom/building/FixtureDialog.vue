@@ -4,7 +4,7 @@ import { type Fixture, FIXTURE_TYPES, LIMITS, isBlank } from '#core/catalog'
 import { CONTAINER_SHAPES } from '#core/room'
 import { readLength } from '#core/units'
 import BuildingPreview from './BuildingPreview.vue'
-import { useBuilding } from './useBuilding'
+import { MOST_AT_ONCE, useBuilding } from './useBuilding'
 import { buildingWords } from './words'
 import KDialog from '~/kit/KDialog.vue'
 import KTyped from '~/kit/KTyped.vue'
@@ -26,7 +26,6 @@ const catalogue = useCatalogue()
 const notices = useNotices()
 const { lengthText } = useDescribe()
 const { namesFor } = useBuilding()
-const MOST_EACH = 40
 const form = reactive({
   name: '',
   type: 'bookcase' as Fixture['type'],
@@ -105,7 +104,7 @@ const widthMm = computed((): number | null | 'unread' => {
   return read.ok ? read.mm : 'unread'
 })
 const countProblem = computed(() =>
-  Number.isInteger(form.countEach) && form.countEach >= 0 && form.countEach <= MOST_EACH ? '' : roomWords.countProblem(MOST_EACH),
+  Number.isInteger(form.countEach) && form.countEach >= 0 && form.countEach <= MOST_AT_ONCE ? '' : roomWords.countProblem(MOST_AT_ONCE),
 )
 /** The furniture as it is written; null while something cannot be read. */
 const written = computed(() =>
@@ -181,7 +180,7 @@ async function remove(): Promise<void> {
           :hint="buildingWords.standsOnHint"
           :problem="countProblem"
         >
-          <input id="fixture-each" v-model.number="form.countEach" type="number" min="0" :max="MOST_EACH" class="field figures" />
+          <input id="fixture-each" v-model.number="form.countEach" type="number" min="0" :max="MOST_AT_ONCE" class="field figures" />
         </KField>
         <KField v-if="form.countEach > 0" :label="buildingWords.ofShape" for="fixture-shape">
           <select id="fixture-shape" v-model="form.shape" class="field">

@@ -1,17 +1,20 @@
 import type { Container, ContainerType, Fixture } from '#core/catalog'
 import { shelfRoom } from '#core/drawing'
-import { copyNames, shelfNumber } from '#core/room'
+import { namesAlong, shelfNumber } from '#core/room'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { shelfWord } from '~/data/words'
 import { buildingWords } from './words'
+
+/** More of one shape on one shelf are a slip of the pen. */
+export const MOST_AT_ONCE = 40
 
 /** Containers that are about to be made: so many of one shape on each of some shelves. */
 export interface Building {
   readonly fixture: Pick<Fixture, 'name' | 'type' | 'shelves' | 'widthMm' | 'shelfHeightsMm'> & Partial<Pick<Fixture, 'id'>>
   readonly shelves: readonly number[]
   readonly countEach: number
-  readonly shape: Pick<Container, 'type' | 'inner' | 'lengthMm'>
+  readonly shape: Pick<Container, 'type' | 'inner' | 'lengthMm' | 'lanes' | 'cells'>
   readonly first: Pick<Container, 'name' | 'code'>
   /** The first is there already, and the others count on from it. */
   readonly isCopied?: boolean
@@ -26,7 +29,8 @@ export function useBuilding() {
   /** The next name of its sort: bins count their own, and so do binders. */
   function namesFor(type: ContainerType): Pick<Container, 'name' | 'code'> {
     const before = { name: `${buildingWords.names[type]} 0`, code: `${buildingWords.letters[type]}0` }
-    return copyNames(before, containers(), 1)[0] ?? before
+    const shape = { ...before, type, lanes: 1, cells: null }
+    return namesAlong(shape, containers(), catalogue.settings.addressPatterns, 1)[0] ?? before
   }
   /** The shelves of a piece of furniture from the top, as they are called. */
   const shelvesOf = ({ type, shelves }: Pick<Fixture, 'type' | 'shelves'>) =>
@@ -37,13 +41,17 @@ export function useBuilding() {
   /** What will stand where, and what of it does not fit: a sentence each. */
   function preview({ fixture, shelves, countEach, shape, first, isCopied = false }: Building) {
     const count = shelves.length * countEach
-    const names = [...(isCopied ? [] : [first]), ...copyNames(first, [...containers(), first], isCopied ? count : count - 1)]
+    const standing = isCopied ? containers() : [...containers(), { ...shape, ...first, id: '', shelf: 1 }]
+    const names = [
+      ...(isCopied ? [] : [first]),
+      ...namesAlong({ ...shape, ...first }, standing, catalogue.settings.addressPatterns, isCopied ? count : count - 1),
+    ]
     const word = shelfWord(fixture.type)
     const rooms = shelves.map(shelf => {
-      const standing = containers().filter(each => each.fixtureId === fixture.id && each.shelf === shelf && !each.isTable)
+      const there = containers().filter(each => each.fixtureId === fixture.id && each.shelf === shelf && !each.isTable)
       return {
         shelf: shelfNumber(shelf, fixture.shelves, catalogue.settings.shelvesFrom),
-        room: shelfRoom(fixture, shelf, standing, shape, countEach),
+        room: shelfRoom(fixture, shelf, there, shape, countEach),
       }
     })
     const narrow = rooms.find(({ room }) => room.fits !== null && room.fits < countEach)

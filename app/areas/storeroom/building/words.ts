@@ -24,7 +24,6 @@ export const buildingWords = {
   every: (word: string) => `on every ${word}`,
   howMany: 'How many',
   howManyEach: (word: string) => `How many on each ${word}`,
-  standsOn: 'What stands on it',
   standsOnHint: '0: nothing yet',
   ofShape: 'Of this sort',
   width: 'Width inside',

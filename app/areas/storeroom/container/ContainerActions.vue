@@ -15,7 +15,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
 import BuildingPreview from '~/areas/storeroom/building/BuildingPreview.vue'
 import ContainerDialog from '~/areas/storeroom/building/ContainerDialog.vue'
-import { type Building, useBuilding } from '~/areas/storeroom/building/useBuilding'
+import { type Building, MOST_AT_ONCE, useBuilding } from '~/areas/storeroom/building/useBuilding'
 import { storeroomWords } from '~/areas/storeroom/words'
 
 /** What can be done with a container as a whole: changed, copied, emptied, taken out, measured. */
@@ -48,7 +48,7 @@ const others = computed(() =>
   catalogue.containers.map(each => each.container).filter(each => each.id !== row.container.id && !each.isTable),
 )
 
-const copies = computed(() => Math.min(40, Math.max(1, Math.round(count.value || 1))))
+const copies = computed(() => Math.min(MOST_AT_ONCE, Math.max(1, Math.round(count.value || 1))))
 const fixtures = computed(() => [...(catalogue.tables?.fixtures.values() ?? [])].sort((a, b) => a.rank - b.rank))
 const shelves = computed(() =>
   fixtures.value.flatMap(fixture =>
@@ -112,7 +112,15 @@ async function measure(): Promise<void> {
     <ContainerDialog :container="row.container" :open="dialog === 'change'" @close="dialog = null" />
     <KDialog :open="dialog === 'copy'" :title="roomWords.copyTitle(row.container.name)" @close="dialog = null">
       <KField class="mt-3" :label="roomWords.copies" for="copy-count">
-        <input id="copy-count" v-model.number="count" type="number" min="1" max="40" class="field figures" @keydown.enter="copy" />
+        <input
+          id="copy-count"
+          v-model.number="count"
+          type="number"
+          min="1"
+          :max="MOST_AT_ONCE"
+          class="field figures"
+          @keydown.enter="copy"
+        />
       </KField>
       <KField class="mt-3" :label="storeroomWords.fixture" for="copy-where">
         <select id="copy-where" v-model="where" class="field">

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid'
 import { type Container, type Fixture, nextRank, PLAIN_FIXTURE } from '#core/catalog'
-import { type AddressPatterns, arrangeContainer, containerClash, type ContainerRow, copyNames, planEmptying } from '#core/room'
+import { type AddressPatterns, arrangeContainer, containerClash, type ContainerRow, namesAlong, planEmptying } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
 
@@ -104,7 +104,7 @@ export async function copyContainer(
     const rank = nextRank(all.filter(each => each.fixtureId === place.fixtureId && each.shelf === place.shelf))
     await desk.put(
       'containers',
-      copyNames(original, all, count, code => containerClash({ ...original, id: '', code }, all, patterns) !== null).map((names, at) => ({
+      namesAlong(original, all, patterns, count).map((names, at) => ({
         ...original,
         ...names,
         ...place,

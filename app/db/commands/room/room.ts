@@ -2,7 +2,7 @@ import { ulid } from 'ulid'
 import { type Container, type Fixture, nextRank, type Section } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import { transact } from '../../transact'
-import { containerClash, copyNames } from '#core/room'
+import { containerClash, namesAlong } from '#core/room'
 import { addressPatterns } from './furniture'
 
 /** Containers of one shape, one after the other: the first has this name, the others count on from it. */
@@ -38,10 +38,7 @@ export async function addContainers(db: YondercrestDb, wanted: NewContainers): P
     const fixtureId = 'id' in fixture ? fixture.id : ulid()
     if (!('id' in fixture))
       await desk.put('fixtures', [{ ...fixture, id: fixtureId, rank: nextRank(await db.records('fixtures').toArray()) }])
-    const names = [
-      shape,
-      ...copyNames(shape, [...all, shape], count - 1, code => containerClash({ ...shape, id: '', shelf: 1, code }, all, patterns) !== null),
-    ]
+    const names = [shape, ...namesAlong(shape, [...all, { ...shape, id: '', shelf: 1 }], patterns, count - 1)]
     const made = shelves.flatMap((shelf, row) => {
       const rank = nextRank(all.filter(each => each.fixtureId === fixtureId && each.shelf === shelf))
       return names
