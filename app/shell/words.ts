@@ -105,7 +105,7 @@ export const welcomeWords = {
   begins: ({ unit, paper, currency, dateOrder }: LocaleSettings) =>
     `A room of your own begins with ${unit === 'in' ? 'inches' : 'centimetres'}, ${paper} paper, prices in ${currency}` +
     `${dateOrder ? `, ${dateOrder === 'dayFirst' ? 'day' : 'month'} first in dates` : ''}: as the language of your browser has it. ` +
-    'All of it can be changed under Copies.',
+    'All of it can be changed later, under Copies and Index.',
   demo: 'Look around the demo room',
   demoHint: 'The letter room at Lantern Quay: 360 sets in five fixtures.',
   restore: 'Open a saved copy',

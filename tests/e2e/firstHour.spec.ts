@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
-import { databaseOf, expect, headline, matItem, test } from './helpers'
+import { databaseOf, expect, headline, matItem, openEmpty, test } from './helpers'
 
 /** Keys alone, and every one of them counted. */
 class Hands {
@@ -94,4 +94,26 @@ test('the first hour by keyboard alone: a room, three brands, five sets, one mov
   expect((await saved).suggestedFilename()).toMatch(/\.yondercrest\.zip$/)
   // 196 when this was written, letters of names and brands included.
   expect(hands.strokes).toBeLessThanOrEqual(210)
+})
+
+test("a maker's own number is said as it is written, the very first one too; the next plain set goes on with the run", async ({ page }) => {
+  await openEmpty(page)
+  await page.goto('/take-in/names?list=brands')
+  await page.getByRole('button', { name: 'New brand' }).click()
+  await page.getByLabel('Preferred name').fill('Bellrope Row')
+  await page.getByLabel('It numbers its sets itself').check()
+  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'Bellrope Row is kept.' })).toBeVisible()
+  await page.goto('/take-in')
+  for (const [name, written, code] of [
+    ['Ferry Bell', 'B1079', 'B1079'],
+    ['Rope Ends', '', '1'],
+    ['Gull Chorus', 'B1082', 'B1082'],
+  ] as const) {
+    await page.getByRole('combobox', { name: 'Brand' }).fill('Bellrope Row')
+    await page.getByLabel('Number written on it').fill(written)
+    await page.getByLabel('Name', { exact: true }).fill(name)
+    await page.getByLabel('Name', { exact: true }).press('Enter')
+    await expect(page.getByRole('status').filter({ hasText: `${name} is in.` })).toHaveText(new RegExp(`(?:^|\\s)${code} ${name}`))
+  }
 })
