@@ -23,7 +23,7 @@ export interface InkMapRecord {
 }
 /** Facts of this browser that belong to no catalogue. */
 export interface DeviceFact {
-  readonly id: 'lastCopy' | 'start' | 'askIndex' | 'openList'
+  readonly id: 'lastCopy' | 'start' | 'askIndex' | 'keptRoom' | 'keptSteps' | 'openList'
   readonly value: string
   /** The bytes of a list that is open and not taken in yet. */
   readonly file?: ArrayBuffer

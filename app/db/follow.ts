@@ -1,7 +1,9 @@
 import { liveQuery } from 'dexie'
 import { type RecordOf, TABLE_NAMES, type TableName } from '#core/catalog'
 import type { YondercrestDb } from './database'
-import { CHANGES_A_PART, type JournalEntry } from './journal'
+import { LARGE_TABLES, type LargeTable, readKeptRoom } from './keptRoom'
+import type { JournalEntry } from './journal'
+import { type Touched, whatChanged } from './whatChanged'
 
 /** The tables a screen keeps in memory: all but the register, which only commands read, and the pile, which is watched. */
 export const SCREEN_TABLES = TABLE_NAMES.filter(
@@ -15,21 +17,40 @@ export interface Snapshot {
   readonly journal: readonly JournalEntry[]
 }
 
-/** Ids of records that a step touched, by table; `all` where it is simpler to read everything anew. */
-export type Touched = 'all' | ReadonlyMap<TableName, ReadonlySet<string>>
-
-/** Above this many changes in one go, reading everything anew is quicker than record by record. */
-const READ_ANEW_FROM = 4000
 const RECORDS_A_PART = 1500
 
+/** All that the screen keeps, after exactly the steps of its journal. */
 export async function readSnapshot(db: YondercrestDb): Promise<Snapshot> {
-  return db.transaction('r', [...SCREEN_TABLES.map(name => db.table(name)), db.journal], async () => {
-    const lists = await Promise.all(SCREEN_TABLES.map(name => readInParts(db, name)))
+  const kept = await readKeptRoom(db)
+  return db.transaction('r', [...SCREEN_TABLES.map(name => db.table(name)), db.journal, db.journalParts], async () => {
+    const journal = await db.journal.toArray()
+    const touched = kept ? await whatChanged(db, kept.seen, journal) : 'all'
+    const lists = await Promise.all(
+      SCREEN_TABLES.map(name =>
+        kept && touched !== 'all' && isLarge(name)
+          ? readOn(db, name, kept.records[name], touched?.get(name) ?? NOTHING)
+          : readInParts(db, name),
+      ),
+    )
     return {
       records: Object.fromEntries(SCREEN_TABLES.map((name, index) => [name, lists[index]])) as unknown as ScreenRecords,
-      journal: await db.journal.toArray(),
+      journal,
     }
   })
+}
+const NOTHING: ReadonlySet<string> = new Set()
+const isLarge = (name: ScreenTable): name is LargeTable => (LARGE_TABLES as readonly string[]).includes(name)
+
+/** A table from what is kept of it, and what was touched since. What does not count up to the table is read anew. */
+async function readOn(
+  db: YondercrestDb,
+  table: LargeTable,
+  kept: readonly { id: string }[],
+  touched: ReadonlySet<string>,
+): Promise<{ id: string }[]> {
+  const now = touched.size > 0 ? await db.anyRecords(table).bulkGet([...touched]) : []
+  const all = [...kept.filter(record => !touched.has(record.id)), ...now.filter(record => record !== undefined)]
+  return all.length === (await db.anyRecords(table).count()) ? all : readInParts(db, table)
 }
 
 /** Part by part, so that no single task of the main thread has to unpack a whole large table. */
@@ -62,34 +83,6 @@ export function followJournal(
     })
   })
   return () => subscription.unsubscribe()
-}
-
-/** As much of a step as tells whether it was seen. */
-export type SeenStep = Pick<JournalEntry, 'seq' | 'state' | 'swings'>
-
-/** What the steps of `journal` touched that were not in `known`, or swung since; null where there is none. */
-export async function whatChanged(
-  db: YondercrestDb,
-  known: readonly SeenStep[],
-  journal: readonly JournalEntry[],
-): Promise<Touched | null> {
-  const before = new Map(known.map(entry => [entry.seq, entry]))
-  const now = new Set(journal.map(entry => entry.seq))
-  const oldest = journal[0]?.seq ?? Infinity
-  // A step that was done when last seen, and is gone without having grown old, was undone and forgotten in between.
-  if (known.some(entry => entry.state === 'done' && !now.has(entry.seq) && entry.seq > oldest)) return 'all'
-  if (known.length === 0 && journal.length > 0) return 'all'
-  // None of the steps is left: they were forgotten, or it was too long ago.
-  if (known.length > 0 && !known.some(entry => now.has(entry.seq))) return 'all'
-  const swung = journal.filter(entry => before.get(entry.seq)?.swings !== entry.swings)
-  if (swung.length === 0) return now.size === known.length ? null : new Map()
-  // A new query each time: one with anyOf remembers how far it came, and would go on from there.
-  const touchedParts = () => db.journalParts.where('seq').anyOf(swung.map(entry => entry.seq))
-  if ((await touchedParts().count()) > READ_ANEW_FROM / CHANGES_A_PART) return 'all'
-  const changes = (await touchedParts().toArray()).flatMap(part => part.changes)
-  const touched = new Map<TableName, Set<string>>()
-  for (const { table, id } of changes) touched.set(table, (touched.get(table) ?? new Set()).add(id))
-  return touched
 }
 
 /** Watches one small question to the database and tells each new answer. */

@@ -9,18 +9,9 @@ export {
   type ThumbRecord,
   YondercrestDb,
 } from './database'
-export {
-  followJournal,
-  readSnapshot,
-  SCREEN_TABLES,
-  type ScreenRecords,
-  type ScreenTable,
-  type SeenStep,
-  type Snapshot,
-  type Touched,
-  watch,
-  whatChanged,
-} from './follow'
+export { followJournal, readSnapshot, SCREEN_TABLES, type ScreenRecords, type ScreenTable, type Snapshot, watch } from './follow'
+export { keepRoom } from './keptRoom'
+export { type SeenStep, type Touched, whatChanged } from './whatChanged'
 export type { Subject } from './commands/said'
 export { type CommandName, STEPS } from './commands/steps'
 export type { Change, JournalEntry, JournalPart } from './journal'

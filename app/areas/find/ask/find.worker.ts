@@ -1,11 +1,11 @@
 import { expose } from 'comlink'
 import type { Answer } from '#core/finding'
-import { database } from '~/db'
+import { database, keepRoom } from '~/db'
 import { RoomIndex } from './roomIndex'
 
 /** Hits sent back in full; beyond these only the ids travel, for the pins and the mat. */
 const REASONS_FOR = 200
-/** Nobody has asked for so long: the index may be kept. */
+/** Nobody has asked for so long: index and room may be kept. */
 const QUIET_MS = 5000
 
 export interface AskResult {
@@ -22,10 +22,14 @@ export interface AskResult {
 const index = new RoomIndex(database(), import.meta.url)
 let quiet: ReturnType<typeof setTimeout> | undefined
 
-/** An index that cannot be kept, for want of room say, is made anew the next time. */
+/** What the next opening reads at once. What cannot be kept, for want of room say, is made anew then. */
+async function keep(): Promise<void> {
+  await index.keep()
+  await keepRoom(database())
+}
 function keepWhenQuiet(): void {
   clearTimeout(quiet)
-  if (!import.meta.env.DEV) quiet = setTimeout(() => void index.keep().catch(() => undefined), QUIET_MS)
+  if (!import.meta.env.DEV) quiet = setTimeout(() => void keep().catch(() => undefined), QUIET_MS)
 }
 
 const api = {
