@@ -1,6 +1,7 @@
 import { expose } from 'comlink'
 import type { CatalogueData, DateOrder } from '#core/catalog'
 import {
+  chosenBrands,
   type ColumnGuess,
   type FileFacts,
   gatherFacts,
@@ -9,12 +10,13 @@ import {
   type ImportReport,
   type KnownNames,
   type ListField,
+  type ListSource,
   type ListTable,
   packArchive,
   picturesOf,
   type PlannedRow,
-  planRow,
-  readTable,
+  planRows,
+  readListFile,
   recommendedChoices,
   reportOn,
   type TableReading,
@@ -32,8 +34,20 @@ import { faultOf, headerSize, isTooLarge, MAX_PICTURE_BYTES, type PictureFault }
 
 type Tell = (progress: Progress) => void
 
+/** The file of a list; `sheet` is that of a workbook that is read, null where it is the first that holds a list. */
+interface ListFile {
+  readonly fileName: string
+  readonly bytes: ArrayBuffer
+  readonly sheet: string | null
+}
+/** What is kept of it beside its bytes. */
+interface KeptList extends Pick<ListFile, 'fileName' | 'sheet'> {
+  readonly choices: ImportChoices | null
+}
+
 /** A list that has been opened: its table, and the reading of it under the present choices. */
 interface OpenList {
+  readonly file: ListFile
   readonly table: ListTable
   readonly known: KnownNames
   readonly currency: string
@@ -45,8 +59,8 @@ interface OpenList {
 
 export interface ListView {
   readonly headings: readonly string[]
-  readonly delimiter: string
-  readonly encoding: string
+  readonly source: ListSource
+  readonly above: readonly string[]
   readonly guesses: readonly ColumnGuess[]
   readonly facts: FileFacts
   readonly choices: ImportChoices
@@ -78,10 +92,9 @@ async function knownNames(): Promise<KnownNames> {
 }
 
 function readRows(table: ListTable, choices: ImportChoices, currency: string, tell: Tell): readonly PlannedRow[] {
-  const thisYear = new Date().getFullYear()
-  return table.rows.map((cells, index) => {
-    if (index % ROWS_A_STEP === 0) tell({ stage: 'reading', done: index, total: table.rows.length })
-    return planRow(table, cells, index + 1, choices, thisYear, currency)
+  const total = table.rows.length
+  return planRows(table, choices, new Date().getFullYear(), currency, done => {
+    if (done % ROWS_A_STEP === 0) tell({ stage: 'reading', done, total })
   })
 }
 
@@ -96,8 +109,8 @@ function viewOf(open: OpenList): ListView {
   const { table, facts, choices, rows } = open
   return {
     headings: table.headings,
-    delimiter: table.delimiter,
-    encoding: table.encoding,
+    source: table.source,
+    above: table.above.map(shown),
     guesses: guessColumns(table),
     facts,
     choices,
@@ -108,36 +121,40 @@ function viewOf(open: OpenList): ListView {
   }
 }
 
-async function readList(bytes: ArrayBuffer, tell: Tell): Promise<ListOpening> {
-  const reading = readTable(new Uint8Array(bytes))
+async function readList({ fileName, bytes, sheet }: ListFile, tell: Tell): Promise<ListOpening> {
+  tell({ stage: 'opening', done: 0, total: 1 })
+  const reading = await readListFile(new Uint8Array(bytes), sheet)
   if (!reading.ok) return reading
   const known = await knownNames()
   const { currency, dateOrder } = (await database().records('settings').get('room')) ?? { currency: 'EUR', dateOrder: null }
   const columns = guessColumns(reading.table).map(guess => guess.field)
   const facts = gatherFacts(reading.table, columns, known, new Date().getFullYear())
   const choices = recommendedChoices(columns, facts, dateOrder)
-  list = { table: reading.table, known, currency, dateOrder, facts, choices, rows: readRows(reading.table, choices, currency, tell) }
+  const file = { fileName, bytes, sheet: reading.table.source.kind === 'sheet' ? reading.table.source.name : null }
+  list = { file, table: reading.table, known, currency, dateOrder, facts, choices, rows: readRows(reading.table, choices, currency, tell) }
   return { ok: true, view: viewOf(list) }
 }
 /** A list that cannot be kept is chosen anew after a reload; that is all. */
-const keepList = (fileName: string, file: ArrayBuffer, choices: ImportChoices | null = null): Promise<unknown> =>
+const keepList = ({ fileName, bytes, sheet }: ListFile, choices: ImportChoices | null = null): Promise<unknown> =>
   database()
-    .device.put({ id: 'openList', value: JSON.stringify({ fileName, choices }), file })
+    .device.put({ id: 'openList', value: JSON.stringify({ fileName, sheet, choices }), file: bytes })
     .catch(() => null)
 
-/** What was chosen stays with it. */
-async function keepChoices(choices: ImportChoices): Promise<void> {
-  const kept = await database().device.get('openList')
-  if (!kept?.file) return
-  const { fileName } = JSON.parse(kept.value) as { fileName: string }
-  await keepList(fileName, kept.file, choices)
-}
+/** What was said of brands stays said where another column becomes something else. */
+const ofBrands = ({ refusedSpellings, joinedBrands, brandNames }: ImportChoices) => ({ refusedSpellings, joinedBrands, brandNames })
 
 const api = {
   /** Opens a list: nothing is written but the list itself, so that a reload finds it open. */
   async openList(fileName: string, bytes: ArrayBuffer, tell: Tell): Promise<ListOpening> {
-    const opening = await readList(bytes, tell)
-    if (opening.ok) await keepList(fileName, bytes)
+    const opening = await readList({ fileName, bytes, sheet: null }, tell)
+    if (opening.ok && list) await keepList(list.file)
+    return opening
+  },
+  /** Another sheet of the workbook that is open. One that holds no list leaves the one that does. */
+  async openSheet(sheet: string, tell: Tell): Promise<ListOpening> {
+    if (!list) return { ok: false, code: 'empty' }
+    const opening = await readList({ ...list.file, sheet }, tell)
+    if (opening.ok) await keepList(list.file)
     return opening
   },
   /** The list that was open before the page was left; null: there was none. */
@@ -145,8 +162,8 @@ const api = {
     const kept = await database().device.get('openList')
     if (!kept?.file) return null
     try {
-      const { fileName, choices } = JSON.parse(kept.value) as { fileName: string; choices: ImportChoices | null }
-      const opening = await readList(kept.file, tell)
+      const { fileName, sheet, choices } = JSON.parse(kept.value) as KeptList
+      const opening = await readList({ fileName, sheet, bytes: kept.file }, tell)
       // Columns first, and then what was chosen under them.
       const view = opening.ok && choices ? (api.rereadList(choices, tell), api.rereadList(choices, tell)) : null
       return { fileName, opening: view ? { ok: true, view } : opening }
@@ -163,11 +180,9 @@ const api = {
     if (!list) return null
     const isRecut = choices.columns.some((field: ListField, index) => field !== list?.choices.columns[index])
     if (isRecut) list.facts = gatherFacts(list.table, choices.columns, list.known, new Date().getFullYear())
-    list.choices = isRecut
-      ? { ...recommendedChoices(choices.columns, list.facts, list.dateOrder), refusedSpellings: choices.refusedSpellings }
-      : choices
+    list.choices = isRecut ? { ...recommendedChoices(choices.columns, list.facts, list.dateOrder), ...ofBrands(choices) } : choices
     list.rows = readRows(list.table, list.choices, list.currency, tell)
-    void keepChoices(list.choices)
+    void keepList(list.file, list.choices)
     return viewOf(list)
   },
 
@@ -175,7 +190,8 @@ const api = {
   async takeList(fileName: string, tell: Tell): Promise<ImportReport | null> {
     if (!list) return null
     const { rows, facts, choices } = list
-    await commands.importList(database(), rows, facts.brands, choices.refusedSpellings, fileName, (done, total) =>
+    const brands = chosenBrands(facts.brands, choices)
+    await commands.importList(database(), rows, brands, choices.refusedSpellings, fileName, (done, total) =>
       tell({ stage: 'writing', done, total }),
     )
     await database().device.delete('openList')

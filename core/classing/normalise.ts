@@ -15,6 +15,16 @@ const COMPANY_WORDS = new Set([
   'designs',
   'dies',
   'stamps',
+  'stamp',
+  'stamping',
+  'paper',
+  'craft',
+  'design',
+  'gmbh',
+  'papier',
+  'stempel',
+  'stanzen',
+  'verlag',
 ])
 
 /** Lower case, no accents, "and" for & and +, one space between words, small numbers as words. */
@@ -38,8 +48,12 @@ export function squeezed(text: string): string {
 export function brandStem(text: string): string {
   const words = plainWords(text)
   const kept = words.filter(word => !COMPANY_WORDS.has(word))
-  return (kept.length > 0 ? kept : words).join('')
+  // "Stamps & Co" is all such words: none of them can go.
+  return (kept.some(word => word !== 'and') ? kept : words).join('')
 }
+
+/** The words of a name that come and go. @example companyWords('Copper Latch Press') //=> new Set(['press']) */
+export const companyWords = (text: string): ReadonlySet<string> => new Set(plainWords(text).filter(word => COMPANY_WORDS.has(word)))
 
 /** First letters of the words, "and" left out: Quoin & Bodkin and Q&B are both `qb`. */
 export function initials(text: string): string {

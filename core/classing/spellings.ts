@@ -1,13 +1,18 @@
-import { brandStem, initials, squeezed } from './normalise'
+import { brandStem, companyWords, initials, plainWords, squeezed } from './normalise'
 import { jaroWinkler } from './jaroWinkler'
 
 /** Why two spellings look like one maker. The order is the order of certainty. */
 export type JoinReason = 'sameLetters' | 'sameStem' | 'initials' | 'nearSpelling'
+/** Why they may be two makers all the same: the join is proposed then, and never made unasked. */
+export type JoinDoubt = 'figures' | 'otherWord' | 'manyInitials' | 'bothFrequent' | 'otherLetter'
 
-/** Spellings that would be joined under one preferred name; every one of them can be refused. */
+/** Spellings of one maker; every one of them can be refused. */
 export interface SpellingGroup {
+  /** The best-written of them. */
   readonly preferred: string
   readonly spellings: readonly { readonly text: string; readonly count: number; readonly because: JoinReason }[]
+  /** The name of another group that may be the same maker, and what speaks against it. */
+  readonly mayBe: { readonly name: string; readonly because: JoinReason; readonly doubt: JoinDoubt } | null
 }
 
 /** From 0.93 on, two stems of five letters or more are usually one slip of the pen apart. */
@@ -23,19 +28,47 @@ const LONGEST_NAME = 60
  * Winkler's bonus and all.
  */
 const LEAST_LENGTH_RATIO = 0.65
+/** A slip is rare: once, or once for so many times that it is written right. */
+const RIGHT_TO_A_SLIP = 8
+/** Of words of so many letters few are one letter apart: a changed letter, a letter too many or too few is a slip in them. */
+const LONG_WORD = { changed: 7, addedOrLost: 5 } as const
 
 /** What of a spelling is compared: worked out once, not for every pair. */
 interface Form {
+  readonly text: string
   readonly letters: string
+  /** The same with letters of their own written in two, as those do who have no key for them: Moewe. */
+  readonly inTwo: string
   readonly stem: string
   readonly initials: string
+  readonly words: readonly string[]
+  readonly company: ReadonlySet<string>
 }
-const formOf = (text: string): Form => ({ letters: squeezed(text), stem: brandStem(text), initials: initials(text) })
+/** "and" in the languages that lists come in. */
+const AND = /(?<=\s)(?:und|et|och|og|en|y|e)(?=\s)/giu
+const IN_TWO: Readonly<Record<string, string>> = { ä: 'ae', ö: 'oe', ü: 'ue', ß: 'ss', ø: 'oe', æ: 'ae', œ: 'oe', å: 'aa' }
+function formOf(text: string): Form {
+  const plain = text.replace(AND, '&')
+  return {
+    text,
+    letters: squeezed(plain),
+    inTwo: squeezed(
+      plain
+        .toLowerCase()
+        .normalize('NFC')
+        .replace(/[äöüßøæœå]/g, letter => IN_TWO[letter] ?? letter),
+    ),
+    stem: brandStem(plain),
+    initials: initials(plain),
+    words: plainWords(plain).filter(word => word !== 'and'),
+    company: companyWords(plain),
+  }
+}
 
 function formLikeness(a: Form, b: Form): JoinReason | null {
   // Signs alone say nothing: "?" is not the maker "-".
   if (a.letters === '' || b.letters === '') return null
-  if (a.letters === b.letters) return 'sameLetters'
+  if (a.letters === b.letters || a.inTwo === b.inTwo) return 'sameLetters'
   if (a.stem === b.stem) return 'sameStem'
   const [short, long] = a.stem.length < b.stem.length ? [a, b] : [b, a]
   const shortLetters = short.letters.replace('and', '')
@@ -49,42 +82,133 @@ export function likeness(a: string, b: string): JoinReason | null {
   return formLikeness(formOf(a), formOf(b))
 }
 
+interface Counted {
+  readonly form: Form
+  readonly count: number
+}
+/** What speaks against two that are alike: null where nothing does. `isInitialOfMany`: more than one name has these initials. */
+function doubtOf(because: JoinReason, rarer: Counted, other: Counted, isInitialOfMany: boolean): JoinDoubt | null {
+  const [a, b] = [rarer.form, other.form]
+  if (because === 'sameLetters') return null
+  if (figuresOf(a.letters) !== figuresOf(b.letters)) return 'figures'
+  if ([...a.company].some(word => !b.company.has(word)) && [...b.company].some(word => !a.company.has(word))) return 'otherWord'
+  if (because === 'initials') return isInitialOfMany ? 'manyInitials' : null
+  if (because === 'sameStem') return null
+  if (rarer.count > Math.max(1, Math.floor(other.count / RIGHT_TO_A_SLIP))) return 'bothFrequent'
+  return isSlip(a, b) ? null : 'otherLetter'
+}
+const figuresOf = (letters: string): string => (letters.match(/\d+/g) ?? []).join(' ')
+
+/** Whether two names differ as a slip of the pen does: in one word, behind its first letter, by one letter of it or two changed over. */
+function isSlip(a: Form, b: Form): boolean {
+  if (a.words.length !== b.words.length) return oneEdit(a.letters, b.letters, LONG_WORD)
+  const other = a.words.flatMap((word, at) => (word === b.words[at] ? [] : [[word, b.words[at] ?? ''] as const]))
+  return other.length === 1 && other.every(([one, two]) => one[0] === two[0] && oneEdit(one, two, LONG_WORD))
+}
+
+/** One letter changed in a long word, one too many or too few in one not short, or two neighbours changed over. O(length). */
+function oneEdit(one: string, two: string, long: typeof LONG_WORD): boolean {
+  const [short, full] = one.length <= two.length ? [one, two] : [two, one]
+  let from = 0
+  while (from < short.length && short[from] === full[from]) from += 1
+  const rest = (text: string, at: number): string => text.slice(from + at)
+  if (short.length === full.length) {
+    if (short[from] === full[from + 1] && short[from + 1] === full[from] && rest(short, 2) === rest(full, 2)) return true
+    return short.length >= long.changed && rest(short, 1) === rest(full, 1)
+  }
+  return full.length - short.length === 1 && short.length >= long.addedOrLost && rest(short, 0) === rest(full, 1)
+}
+
+/** A brand of the room was written by its owner: it is no slip, however seldom a list has it. */
+const KNOWN_COUNT = RIGHT_TO_A_SLIP
+
 /**
- * Groups spellings that look like one maker. A spelling joins the most frequent name it is like; groups do not chain
- * (a like b, b like c never joins c to a). Names already known (`known`, preferred spelling and variants) lead.
- * O(k * g) for k spellings and g groups.
+ * Groups spellings that are one maker. A spelling joins the name it is most surely like; groups do not chain (a like b, b like
+ * c never joins c to a). What may as well be two makers stays apart, and says which group it may belong to. Names already known
+ * (`known`, preferred spelling and variants) lead. O(k * g) for k spellings and g groups.
  */
 export function groupSpellings(
   counts: ReadonlyMap<string, number>,
   known: readonly { readonly name: string; readonly variants: readonly string[] }[] = [],
 ): readonly SpellingGroup[] {
   interface Open {
-    preferred: string
-    names: readonly Form[]
-    spellings: { text: string; count: number; because: JoinReason }[]
+    readonly known: string | null
+    readonly names: readonly Counted[]
+    readonly spellings: { text: string; count: number; because: JoinReason; form: Form }[]
   }
-  const groups: Open[] = known.map(({ name, variants }) => ({ preferred: name, names: [name, ...variants].map(formOf), spellings: [] }))
-  const tidy = (text: string): string => text.trim().replace(/\s+/g, ' ')
-  const byCount = [...counts].sort(([a, m], [b, n]) => n - m || wellWritten(b) - wellWritten(a) || (a < b ? -1 : 1))
-  for (const [text, count] of byCount) {
-    const form = formOf(text)
-    const found = groups
-      .map(group => ({ group, because: strongest(group.names.map(name => formLikeness(name, form))) }))
-      .filter((each): each is { group: Open; because: JoinReason } => each.because !== null)
-      .sort((a, b) => ORDER.indexOf(a.because) - ORDER.indexOf(b.because))[0]
-    if (found) found.group.spellings.push({ text, count, because: found.because })
-    else groups.push({ preferred: tidy(text), names: [form], spellings: [{ text, count, because: 'sameLetters' }] })
+  const groups: Open[] = known.map(({ name, variants }) => ({
+    known: name,
+    names: [name, ...variants].map(text => ({ form: formOf(text), count: KNOWN_COUNT })),
+    spellings: [],
+  }))
+  const byCount = [...counts]
+    .map(([text, count]) => ({ form: formOf(text), count }))
+    .sort((a, b) => b.count - a.count || quality(b.form.text) - quality(a.form.text) || (a.form.text < b.form.text ? -1 : 1))
+  const ofInitials = new Map<string, Set<string>>()
+  for (const { form } of [...byCount, ...groups.flatMap(group => group.names)])
+    // Initials themselves are no name that has them.
+    if (form.initials.length >= 2 && form.letters.replace('and', '') !== form.initials)
+      ofInitials.set(form.initials, (ofInitials.get(form.initials) ?? new Set()).add(form.stem))
+
+  const compare = (each: Counted, group: Open) =>
+    group.names.flatMap(name => {
+      const because = formLikeness(name.form, each.form)
+      if (!because) return []
+      const short = because === 'initials' ? [name.form, each.form].reduce((a, b) => (a.letters.length < b.letters.length ? a : b)) : null
+      const isInitialOfMany = short !== null && (ofInitials.get(short.letters.replace('and', ''))?.size ?? 0) > 1
+      const [rarer, other] = name.count < each.count ? [name, each] : [each, name]
+      return [{ group, because, doubt: doubtOf(because, rarer, other, isInitialOfMany) }]
+    })
+  const likest = <L extends { readonly because: JoinReason }>(all: readonly L[]): L | undefined =>
+    [...all].sort((a, b) => ORDER.indexOf(a.because) - ORDER.indexOf(b.because))[0]
+
+  for (const each of byCount) {
+    const found = likest(groups.flatMap(group => compare(each, group)).filter(({ doubt }) => doubt === null))
+    if (found) found.group.spellings.push({ text: each.form.text, ...each, because: found.because })
+    else groups.push({ known: null, names: [each], spellings: [{ text: each.form.text, ...each, because: 'sameLetters' }] })
   }
-  return groups.filter(group => group.spellings.length > 0).map(({ preferred, spellings }) => ({ preferred, spellings }))
+  return groups
+    .filter(group => group.spellings.length > 0)
+    .map((group): SpellingGroup => {
+      const first = group.known === null ? group.names[0] : undefined
+      const before = first ? groups.slice(0, groups.indexOf(group)) : []
+      const like = first && likest(before.flatMap(other => compare(first, other)))
+      return {
+        preferred: group.known ?? bestWritten(group.spellings),
+        spellings: group.spellings.map(({ text, count, because }) => ({ text, count, because })),
+        mayBe: like?.doubt
+          ? { name: like.group.known ?? bestWritten(like.group.spellings), because: like.because, doubt: like.doubt }
+          : null,
+      }
+    })
 }
 
 const ORDER: readonly JoinReason[] = ['sameLetters', 'sameStem', 'initials', 'nearSpelling']
 
-function strongest(reasons: readonly (JoinReason | null)[]): JoinReason | null {
-  return ORDER.find(reason => reasons.includes(reason)) ?? null
+/**
+ * The spelling somebody took care over: of the letters that most agree on, the one with capitals where names have them and
+ * spaces where words end; of two such the more frequent.
+ */
+function bestWritten(spellings: readonly { readonly text: string; readonly count: number; readonly form: Form }[]): string {
+  const ofLetters = new Map<string, number>()
+  for (const { form, count } of spellings) ofLetters.set(form.letters, (ofLetters.get(form.letters) ?? 0) + count)
+  const most = Math.max(...ofLetters.values())
+  const [best] = spellings
+    .filter(({ form }) => ofLetters.get(form.letters) === most)
+    .sort((a, b) => quality(b.text) - quality(a.text) || b.count - a.count || (a.text < b.text ? -1 : 1))
+  return (best?.text ?? '').trim().replace(/\s+/g, ' ')
 }
 
-/** Capitals at the start of words, no double spaces: the spelling somebody took care over. */
-function wellWritten(text: string): number {
-  return Number(/^\p{Lu}/u.test(text)) + Number(text === text.trim() && !/\s{2}/.test(text)) + Number(text !== text.toUpperCase())
+const SMALL_WORDS = new Set(['and', 'of', 'the', 'for', 'und', 'et', 'de', 'y', 'e', 'och', 'og', 'en'])
+function quality(text: string): number {
+  const words = text.match(/\p{L}[\p{L}\p{Mn}'’]*/gu) ?? []
+  const named = words.filter(word => !SMALL_WORDS.has(word.toLowerCase()))
+  return (
+    2 * Number(named.length > 0 && named.every(word => /^\p{Lu}/u.test(word))) +
+    Number(/^\p{Lu}/u.test(text)) +
+    2 * Number(text !== text.toUpperCase() || text.length <= 3) +
+    Number(text === text.trim() && !/\s{2}/.test(text)) +
+    Number(!/\p{L}[&+]|[&+]\p{L}/u.test(text)) +
+    Number(!/\p{Ll}\p{Lu}/u.test(text))
+  )
 }

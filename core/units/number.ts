@@ -30,6 +30,12 @@ const UNIT_WORDS: ReadonlyMap<string, LengthUnit> = new Map(
     cms: 'cm',
     centimetres: 'cm',
     centimeters: 'cm',
+    zoll: 'in',
+    tum: 'in',
+    tommer: 'in',
+    pouces: 'in',
+    pulgadas: 'in',
+    pollici: 'in',
     mm: 'mm',
     millimetres: 'mm',
     millimeters: 'mm',
@@ -37,6 +43,8 @@ const UNIT_WORDS: ReadonlyMap<string, LengthUnit> = new Map(
 )
 // whole and fraction ("5 3/4", "5-3/4") | bare fraction | decimal with point or comma; then an optional unit
 const NUMBER = /^(?:(\d{1,4})[\s-]+(\d{1,2})\/(\d{1,2})|(\d{1,3})\/(\d{1,2})|(\d{1,5}(?:[.,]\d{1,4})?|[.,]\d{1,4}))\s*([a-z]+\.?|")?$/
+
+const THOUSANDS = /^[1-9]\d{0,2}[.,]000$/
 
 // Feet and inches: 1' 6 1/2", 1'6, 2 ft
 const FEET = /^(\d{1,2})\s*(?:'|ft\.?|feet|foot)\s*(.*)$/
@@ -49,6 +57,7 @@ export function plainText(text: string): string {
     .replace(/[”“″]|''|’’|′′/g, '"')
     .replace(/[’‘′]/g, "'")
     .replace(/[\u2044\u2215]/g, '/')
+    .replace(/[\u2010-\u2015\u2212]/g, '-')
     .replace(/\s+/g, ' ')
     .replace(/ +"/g, '"')
     .trim()
@@ -72,9 +81,14 @@ export function readNumber(text: string): WrittenNumber | null {
   const [, whole, top, bottom, bareTop, bareBottom, decimal, unitWord] = match
   const unit = unitWord ? UNIT_WORDS.get(unitWord) : null
   if (unit === undefined) return null
-  if (decimal !== undefined) return { value: Number(decimal.replace(',', '.')), unit, isFraction: false }
+  if (decimal !== undefined) {
+    // 1,000 mm is a metre: nobody writes three noughts behind a decimal sign.
+    const plain = unit === 'mm' && THOUSANDS.test(decimal) ? decimal.replace(/[.,]/, '') : decimal.replace(',', '.')
+    return { value: Number(plain), unit, isFraction: false }
+  }
   const numerator = Number(top ?? bareTop)
   const denominator = Number(bottom ?? bareBottom)
-  if (denominator === 0 || denominator > 64 || numerator >= denominator * (whole === undefined ? 64 : 1)) return null
+  // A fraction above one has lost a space: 21/2 is 2 1/2 to whoever wrote it, and is asked, never taken for 10 1/2.
+  if (denominator === 0 || denominator > 64 || numerator >= denominator) return null
   return { value: Number(whole ?? 0) + numerator / denominator, unit, isFraction: true }
 }

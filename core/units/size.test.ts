@@ -16,6 +16,18 @@ describe('sizes as people write them', () => {
     ['5-3/4” x 7-1/4”', inches(5.75, 7.25), 'written'],
     ['148mm * 210mm', { widthMm: 148, heightMm: 210 }, 'written'],
     ['A5', { widthMm: 148, heightMm: 210 }, 'name'],
+    ['DIN A5', { widthMm: 148, heightMm: 210 }, 'name'],
+    ['A5 size', { widthMm: 148, heightMm: 210 }, 'name'],
+    ['A5 (148 x 210 mm)', { widthMm: 148, heightMm: 210 }, 'name'],
+    ['4"W x 6"H', inches(4, 6), 'written'],
+    ['4 in. wide x 6 in. high', inches(4, 6), 'written'],
+    ['6in square', inches(6, 6), 'written'],
+    ['4x6 in - 10x15cm', inches(4, 6), 'written'],
+    ['10x15 cm (4 x 6 in)', inches(4, 6), 'written'],
+    ['4–1/4 x 5‑1/2', inches(4.25, 5.5), 'fraction'],
+    ['1,000 mm x 900 mm', { widthMm: 1000, heightMm: 900 }, 'written'],
+    ['79.375 x 9.525 mm', { widthMm: 79.375, heightMm: 9.525 }, 'written'],
+    ['5 x 7 Zoll', inches(5, 7), 'written'],
   ])('%s', (text, size, unitFrom) => {
     const reading = readSize(text)
     expect(reading).toMatchObject({ ok: true, unitFrom })
@@ -33,6 +45,9 @@ describe('sizes as people write them', () => {
     ['0 x 6 in', 'zero'],
     ['400 x 600 cm', 'tooLarge'],
     ['4 in x 6 cm', 'unitsMixed'],
+    ['10 cm x 5 1/2', 'unitsMixed'],
+    ['21/2 x 3', 'notASize'],
+    ['1,2 x 900 mm', 'tooSmall'],
     ['6x8', 'unitMissing'],
     ['4 x 7/0 in', 'notASize'],
   ])('%s is not a size: %s', (text, code) => {
@@ -111,6 +126,27 @@ describe('published sizes', () => {
   })
 })
 
+describe('envelopes (ISO 269) and B sheets (ISO 216)', () => {
+  const sizeOf = (name: string) => {
+    const { widthMm, heightMm } = NAMED_SIZES.get(name)?.size ?? { widthMm: 0, heightMm: 0 }
+    return [widthMm, heightMm]
+  }
+  test('C is the geometric mean of A and B of its number, B of A and the next larger A, to the millimetre', () => {
+    for (const at of [4, 5, 6, 7]) {
+      const [[aw = 0, ah = 0], [bw = 0, bh = 0], [cw = 0, ch = 0]] = [sizeOf(`a${at}`), sizeOf(`b${at}`), sizeOf(`c${at}`)]
+      const [lw = 0, lh = 0] = sizeOf(`a${at - 1}`)
+      for (const [mean, side] of [
+        [Math.sqrt(aw * bw), cw],
+        [Math.sqrt(ah * bh), ch],
+        [Math.sqrt(aw * lw), bw],
+        [Math.sqrt(ah * lh), bh],
+      ] as const)
+        expect([at, Math.abs(mean - side) <= 1.1]).toEqual([at, true])
+    }
+    expect(sizeOf('dl')).toEqual([110, 220])
+  })
+})
+
 describe('one size given twice', () => {
   test('common practice: 13.5 x 18.5 cm against 5 3/4 x 7 1/4 in is 11 mm apart in width: shown, never chosen', () => {
     const reading = readSize('13.5 x 18.5 cm (5 3/4 x 7 1/4 in)')
@@ -118,6 +154,9 @@ describe('one size given twice', () => {
     if (reading.ok || reading.code !== 'twoSizes') return
     expect(reading.sizes.map(size => size.widthMm)).toEqual([135, 146.05])
     expect(reading.apartMm).toBeCloseTo(11.05, 6)
+  })
+  test('10.6 x 15.6 cm against 4 x 6 in is 4 mm apart: more than rounding to the millimetre explains', () => {
+    expect(readSize('10.6 x 15.6 cm (4 x 6 in)')).toMatchObject({ ok: false, code: 'twoSizes' })
   })
   test.each(['10.2 x 15.2 cm = 4 x 6 in', '4 x 6 in / 10.2 x 15.2 cm', '4 x 6" or 102 x 152 mm', '4 x 6 in, 10,2 x 15,2 cm'])(
     '%s agrees but for rounding: the first is taken',

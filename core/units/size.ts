@@ -6,12 +6,12 @@ export type UnitSource = 'written' | 'fraction' | 'name' | 'assumed'
 
 export type SizeReading =
   | { readonly ok: true; readonly size: Size; readonly unit: LengthUnit; readonly unitFrom: UnitSource }
-  | { readonly ok: false; readonly code: 'empty' | 'notASize' | 'oneNumber' | 'zero' | 'tooLarge' | 'unitsMixed' }
+  | { readonly ok: false; readonly code: 'empty' | 'notASize' | 'oneNumber' | 'zero' | 'tooSmall' | 'tooLarge' | 'unitsMixed' }
   | { readonly ok: false; readonly code: 'unitMissing'; readonly numbers: readonly [number, number] }
   /** One size, given twice, and the two are further apart than rounding explains: the owner chooses. */
   | { readonly ok: false; readonly code: 'twoSizes'; readonly sizes: readonly [Size, Size]; readonly apartMm: number }
 
-/** Sheets the trade calls by name, in mm: ISO 216 for A sizes; ANSI/ASME Y14.1 Letter is 8 1/2 x 11 in. */
+/** Sheets and envelopes called by name, in mm: ISO 216 for A and B, ISO 269 for C and DL; ANSI/ASME Y14.1 Letter is 8 1/2 x 11 in. */
 export const NAMED_SIZES: ReadonlyMap<string, { readonly size: Size; readonly unit: LengthUnit }> = new Map(
   Object.entries({
     a3: { size: { widthMm: 297, heightMm: 420 }, unit: 'mm' },
@@ -19,6 +19,15 @@ export const NAMED_SIZES: ReadonlyMap<string, { readonly size: Size; readonly un
     a5: { size: { widthMm: 148, heightMm: 210 }, unit: 'mm' },
     a6: { size: { widthMm: 105, heightMm: 148 }, unit: 'mm' },
     a7: { size: { widthMm: 74, heightMm: 105 }, unit: 'mm' },
+    b4: { size: { widthMm: 250, heightMm: 353 }, unit: 'mm' },
+    b5: { size: { widthMm: 176, heightMm: 250 }, unit: 'mm' },
+    b6: { size: { widthMm: 125, heightMm: 176 }, unit: 'mm' },
+    b7: { size: { widthMm: 88, heightMm: 125 }, unit: 'mm' },
+    c4: { size: { widthMm: 229, heightMm: 324 }, unit: 'mm' },
+    c5: { size: { widthMm: 162, heightMm: 229 }, unit: 'mm' },
+    c6: { size: { widthMm: 114, heightMm: 162 }, unit: 'mm' },
+    c7: { size: { widthMm: 81, heightMm: 114 }, unit: 'mm' },
+    dl: { size: { widthMm: 110, heightMm: 220 }, unit: 'mm' },
     letter: { size: { widthMm: 215.9, heightMm: 279.4 }, unit: 'in' },
     'half letter': { size: { widthMm: 139.7, heightMm: 215.9 }, unit: 'in' },
     'quarter letter': { size: { widthMm: 107.95, heightMm: 139.7 }, unit: 'in' },
@@ -27,6 +36,14 @@ export const NAMED_SIZES: ReadonlyMap<string, { readonly size: Size; readonly un
 
 /** A text longer than this is no size, whatever it holds. */
 const LONGEST_SIZE = 120
+
+/** What stands around the name of a sheet: `DIN A5`, `A5 size`. */
+const AROUND_NAME = /^(?:din|iso|size|format)\s+|\s+(?:size|format|sheet|envelope)$/g
+const SQUARE = /^(.+?)\s*(?:square|sq\.?|quadratisch)$/
+/** A letter that says which side it is: `4"w x 6"h`. */
+const SIDE_NAME = /^(.*[\d"]|.*(?:in|cm|mm)\.?)\s*(?:w|h|b|l|wide|high|tall|deep|width|height)\.?$/
+/** No piece for paper is smaller: `1,2 mm` is 1,200 mm with a slip, or something else. Asked. */
+const MIN_SIDE_MM = 1.5
 
 const SEPARATOR = /\s*(?:×|\*|(?<![a-z])by(?![a-z])|x)\s*/
 
@@ -44,29 +61,36 @@ export function readSize(text: string, assume: LengthUnit | null = null): SizeRe
 }
 
 function readOnce(plain: string, assume: LengthUnit | null): SizeReading {
-  const named = NAMED_SIZES.get(plain)
+  const named = NAMED_SIZES.get(plain.replace(AROUND_NAME, ''))
   if (named) return { ok: true, size: named.size, unit: named.unit, unitFrom: 'name' }
-  const parts = plain.split(SEPARATOR)
+  const square = SQUARE.exec(plain)
+  const parts = square ? [square[1] ?? '', square[1] ?? ''] : plain.split(SEPARATOR).map(part => part.replace(SIDE_NAME, '$1'))
   const numbers = parts.map(readNumber)
   if (parts.length === 1) return { ok: false, code: numbers[0] ? 'oneNumber' : 'notASize' }
   const [first, second] = numbers
   if (parts.length > 2 || !first || !second) return { ok: false, code: 'notASize' }
 
   const written = second.unit ?? first.unit
-  if (first.unit && second.unit && first.unit !== second.unit) return { ok: false, code: 'unitsMixed' }
   const implied = first.isFraction || second.isFraction ? 'in' : null
+  const units = [first, second].map(each => each.unit ?? (each.isFraction ? 'in' : null)).filter(unit => unit !== null)
+  if (new Set(units).size > 1) return { ok: false, code: 'unitsMixed' }
   const unit = written ?? implied ?? assume
   if (!unit) return { ok: false, code: 'unitMissing', numbers: [first.value, second.value] }
   const size = sizeFrom(first.value, second.value, unit)
   if (size.widthMm <= 0 || size.heightMm <= 0) return { ok: false, code: 'zero' }
+  if (Math.min(size.widthMm, size.heightMm) < MIN_SIDE_MM) return { ok: false, code: 'tooSmall' }
   if (size.widthMm > MAX_SIDE_MM || size.heightMm > MAX_SIDE_MM) return { ok: false, code: 'tooLarge' }
   return { ok: true, size, unit, unitFrom: written ? 'written' : implied ? 'fraction' : 'assumed' }
 }
 
-/** What may stand between a size and the same size in another unit: `13.5 x 18.5 cm (5 3/4 x 7 1/4 in)`. */
-const BETWEEN = /\s*[(=;]\s*|\s+(?:or|\/)\s+|,\s+/g
+/** What may stand between a size and the same size in another unit: `13.5 x 18.5 cm (5 3/4 x 7 1/4 in)`, `4x6 in - 10x15cm`. */
+const BETWEEN = /\s*[(=;]\s*|\s+(?:or|\/|-)\s+|,\s+/g
 /** Rounding to the nearest 1/16 in, and to the nearest millimetre, is no disagreement. */
 const SAME_WITHIN_MM = 25.4 / 16 + 0.5
+/** Whole centimetres are the others rounded: 10 x 15 cm is what is sold as 4 x 6 in. */
+const SAME_IN_WHOLE_CM = 5
+const isWholeCm = ({ size, unit }: { readonly size: Size; readonly unit: LengthUnit }): boolean =>
+  unit === 'cm' && size.widthMm % 10 === 0 && size.heightMm % 10 === 0
 
 function readTwice(plain: string): SizeReading | null {
   for (const match of plain.matchAll(BETWEEN)) {
@@ -74,11 +98,13 @@ function readTwice(plain: string): SizeReading | null {
       readOnce(plain.slice(0, match.index), null),
       readOnce(plain.slice(match.index + match[0].length).replace(/\)$/, ''), null),
     ]
-    if (!first.ok || !second.ok || (first.unit === 'in') === (second.unit === 'in')) continue
+    if (!first.ok || !second.ok || ((first.unit === 'in') === (second.unit === 'in') && first.unitFrom !== 'name')) continue
     const apartMm = roundMm(
       Math.max(Math.abs(first.size.widthMm - second.size.widthMm), Math.abs(first.size.heightMm - second.size.heightMm)),
     )
-    return apartMm <= SAME_WITHIN_MM ? first : { ok: false, code: 'twoSizes', sizes: [first.size, second.size], apartMm }
+    const isRounded = isWholeCm(first) || isWholeCm(second)
+    if (apartMm <= (isRounded ? SAME_IN_WHOLE_CM : SAME_WITHIN_MM)) return isWholeCm(first) ? second : first
+    return { ok: false, code: 'twoSizes', sizes: [first.size, second.size], apartMm }
   }
   return null
 }

@@ -1,3 +1,4 @@
+import writeXlsxFile from 'write-excel-file/node'
 import { ask, databaseOf, expect, headline, openDemo, openEmpty, SAMPLE_LIST, test } from './helpers'
 
 test('the hand-kept list comes in whole, one undo takes it out, and a reload in between changes nothing', async ({ page }) => {
@@ -5,24 +6,28 @@ test('the hand-kept list comes in whole, one undo takes it out, and a reload in 
   await page.getByRole('link', { name: 'Bring in a list' }).click()
   await expect(page.getByRole('heading', { name: 'Bring in a list' })).toBeVisible()
   await page.locator('input[type=file]').setInputFiles(SAMPLE_LIST)
-  await expect(page.locator('[data-file-facts]')).toContainText('640 rows, 12 columns, divided by commas, UTF-8')
-  await expect(page.locator('[data-sums]')).toHaveText('640 rows: 473 taken, 167 taken with a question, 0 refused.')
-  await expect(page.getByText('28 sizes could not be read')).toBeVisible()
+  await expect(page.locator('[data-file-facts]')).toContainText('640 rows, 12 columns, divided by commas')
+  await expect(page.locator('[data-sums]')).toHaveText('640 rows: 556 taken, 84 taken with a question, 0 refused.')
+  await expect(page.getByText('16 sizes could not be read')).toBeVisible()
 
   // The reading can be changed: an x under "Matching die" is said to mean yes, and its questions are gone.
   await page
     .getByRole('group', { name: /x under Matching die/ })
     .getByText('Yes', { exact: true })
     .click()
-  await expect(page.locator('[data-sums]')).not.toContainText('167 taken with a question')
-  // A brand spelling is refused.
+  await expect(page.locator('[data-sums]')).not.toContainText('84 taken with a question')
+  // A brand spelling is refused, another that was only proposed is joined, and the brand called as its owner likes.
   await page.getByRole('checkbox', { name: /^Q&B/ }).uncheck()
+  await page.getByRole('checkbox', { name: /^Marow & Finch \(18\) is Marrow and Finch/ }).check()
+  await page.getByLabel('What Marrow and Finch is called').selectOption('Marrow & Finch')
   await page.getByRole('button', { name: 'Take in 640 sets' }).click()
   await expect(page.locator('[data-taken]')).toContainText('640 rows')
 
   const { holdings, brands } = await databaseOf(page, ['holdings', 'brands'])
   expect(holdings).toHaveLength(640)
-  expect((brands as { name: string }[]).map(brand => brand.name)).toContain('Q&B')
+  const named = (brands as { name: string; variants: string[] }[]).map(({ name, variants }) => [name, ...variants].join(' | '))
+  expect(named).toContain('Q&B')
+  expect(named.filter(name => /Mar+ow/.test(name))).toEqual(['Marrow & Finch | Marrow&Finch | Marrow and Finch | Marow & Finch'])
   await page.getByRole('link', { name: 'Look at them' }).click()
   await ask(page, 'otter anchor')
   await expect(headline(page)).toContainText('sets')
@@ -49,6 +54,40 @@ test('what could mean two things is asked, not guessed', async ({ page }) => {
   await expect(page.locator('[data-sums]')).toContainText('1 taken, 3 taken with a question')
   await page.getByRole('group', { name: '3 dates like 3/4/2019' }).getByRole('radio', { name: 'Day first' }).check()
   await expect(page.locator('[data-sums]')).toContainText('3 taken, 1 taken with a question')
+})
+
+test('a workbook of several sheets, and pasted cells: the list is found, what is left out is said, a sheet is chosen', async ({
+  page,
+}) => {
+  await openEmpty(page)
+  await page.goto('/take-in/list')
+  const cells = (...rows: readonly (readonly string[])[]) => rows.map(row => row.map(value => ({ value })))
+  const bytes = await writeXlsxFile([
+    { sheet: 'About', data: cells(['Lantern Quay']) },
+    { sheet: 'Stamps', data: cells(['What I own', ''], ['Name', 'Brand'], ['Kelp', 'Greywether'], ['Gull', 'Greywether']) },
+    { sheet: 'Dies', data: cells(['Name', 'Brand'], ['Fern', 'Tidewrack']) },
+  ]).toBuffer()
+  const type = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'
+  await page.locator('input[type=file]').setInputFiles({ name: 'quay.xlsx', mimeType: type, buffer: bytes })
+  await expect(page.locator('[data-file-facts]')).toHaveText('quay.xlsx: 2 rows, 2 columns on the sheet “Stamps”.')
+  await expect(page.locator('[data-list-note]')).toContainText('left out: What I own')
+  await page.getByLabel('Sheet').selectOption('About')
+  await expect(page.getByRole('alert')).toContainText('This is not a table')
+  await page.getByLabel('Sheet').selectOption('Dies')
+  await expect(page.locator('[data-sums]')).toHaveText('1 row: 1 taken, 0 taken with a question, 0 refused.')
+  await page.reload()
+  await expect(page.locator('[data-file-facts]')).toContainText('“Dies”')
+  await page.getByRole('button', { name: 'Cancel' }).click()
+
+  // Cells as a spreadsheet puts them on the clipboard: tabs, and quotes around a line break.
+  await page.locator('[data-paste]').evaluate(field => {
+    const clipboard = new DataTransfer()
+    clipboard.setData('text/plain', 'Name\tBrand\tSize\nKelp\tGreywether\tA6\n"two\nlines"\tTidewrack\t4 x 6 in\n')
+    field.dispatchEvent(new ClipboardEvent('paste', { clipboardData: clipboard, bubbles: true, cancelable: true }))
+  })
+  await expect(page.locator('[data-file-facts]')).toHaveText('Pasted cells: 2 rows, 3 columns, divided by tabs.')
+  await page.getByRole('button', { name: 'Take in 2 sets' }).click()
+  await expect(page.locator('[data-taken]')).toContainText('2 rows')
 })
 
 test('a file that is not a table gets a plain sentence', async ({ page }) => {

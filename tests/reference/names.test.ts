@@ -53,6 +53,44 @@ describe('spellings of one maker', () => {
       [['in June', 'sameLetters']],
     ])
   })
+  test.each([
+    // Too much alike to pass over, and too little to join unasked.
+    ['Lane 12', 20, 'Lane 13', 1, 'figures'],
+    ['Harbour Dies', 20, 'Harbour Press', 1, 'otherWord'],
+    ['Marrow & Finch', 20, 'Marow & Finch', 18, 'bothFrequent'],
+    ['Copper Kettle', 20, 'Copper Nettle', 1, 'otherLetter'],
+    ['Heron Lane', 20, 'Heron Line', 1, 'otherLetter'],
+    ['Salt Lantern', 20, 'Salt Bantern', 1, 'otherLetter'],
+  ] as const)('%s (%d) and %s (%d) stay apart, and are proposed: %s', (one, first, two, second, doubt) => {
+    const groups = groupSpellings(
+      new Map([
+        [one, first],
+        [two, second],
+      ]),
+    )
+    expect(groups).toMatchObject([
+      { preferred: one, mayBe: null },
+      { preferred: two, mayBe: { name: one, doubt } },
+    ])
+  })
+  test('initials join the one name that has them; where two have, nobody is joined', () => {
+    const counts = (...names: readonly string[]) => new Map(names.map(name => [name, 5]))
+    expect(groupSpellings(counts('Quoin & Bodkin', 'Q&B'))).toHaveLength(1)
+    const many = groupSpellings(counts('Quoin & Bodkin', 'Quill & Barge', 'Q&B'))
+    expect(many).toHaveLength(3)
+    expect(many.find(({ preferred }) => preferred === 'Q&B')?.mayBe?.doubt).toBe('manyInitials')
+  })
+  test('the best-written spelling names them, not the most frequent', () => {
+    const groups = groupSpellings(
+      new Map([
+        ['plover & reed', 30],
+        ['PLOVER & REED', 9],
+        ['Plover&Reed', 8],
+        ['Plover & Reed', 2],
+      ]),
+    )
+    expect(groups.map(({ preferred }) => preferred)).toEqual(['Plover & Reed'])
+  })
   test('groups never chain, and a known brand leads', () => {
     const groups = groupSpellings(
       new Map([

@@ -10,6 +10,7 @@ const SIZE_PROBLEMS: Readonly<Record<SizeProblem, string>> = {
   notASize: 'Write it like 5 3/4 x 7 1/4, 5.75x7.25in or 14,6 x 18,4 cm.',
   oneNumber: 'Width and height, please: 4 x 6.',
   zero: 'A side of nothing cannot be right.',
+  tooSmall: 'A side of a millimetre cannot be right. Is the unit right?',
   tooLarge: 'That is over two metres. Is the unit right?',
   twoSizes: 'The two sizes written here disagree. Which one is right?',
   unitsMixed: 'Two units in one size: write both sides in the same one.',

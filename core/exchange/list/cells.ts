@@ -1,4 +1,5 @@
 import { LIMITS } from '#core/catalog'
+import { distinct, readWrittenParts } from './parts'
 
 /** Signs for money and the code they stand for; `$` is taken for the room's own dollar where it has one. */
 const SIGNS: Readonly<Record<string, string>> = { $: 'USD', '€': 'EUR', '£': 'GBP' }
@@ -8,12 +9,13 @@ const SIGNS: Readonly<Record<string, string>> = { $: 'USD', '€': 'EUR', '£': 
  * @example readPrice('$35.64', 'EUR') //=> { minor: 3564, currency: 'USD' }
  */
 export function readPrice(text: string, ownCurrency: string): { readonly minor: number; readonly currency: string } | null {
-  const match = /^([$€£]|[A-Z]{3})?\s*(\d{1,3}(?:[ ,.]\d{3})+|\d{1,6})(?:[.,](\d{2}))?\s*([$€£]|[A-Z]{3})?$/.exec(text.trim())
-  if (!match || (match[1] && match[4])) return null
+  const match = /^([$€£]|[A-Z]{3})?\s*(\d{1,3}(?:[ ,.']\d{3})+|\d{1,6})?(?:[.,](\d{1,2}|-))?\s*([$€£]|[A-Z]{3})?$/.exec(text.trim())
+  // 5,- is five and nothing behind it.
+  if (!match || (match[1] && match[4]) || (match[2] === undefined && !/\d/.test(match[3] ?? ''))) return null
   const sign = match[1] ?? match[4]
-  const whole = Number((match[2] ?? '').replace(/[ ,.]/g, ''))
+  const whole = Number((match[2] ?? '').replace(/[ ,.']/g, ''))
   const ownDollar = ownCurrency.endsWith('D') ? ownCurrency : 'USD'
-  const minor = whole * 100 + Number(match[3] ?? 0)
+  const minor = whole * 100 + Number((match[3] ?? '').replace('-', '').padEnd(2, '0'))
   if (minor > LIMITS.moneyMinor) return null
   const currency = !sign ? ownCurrency : sign === '$' ? ownDollar : (SIGNS[sign] ?? sign)
   return { minor, currency }
@@ -24,8 +26,25 @@ export function writePrice({ minor, currency }: { readonly minor: number; readon
   return `${(minor / 100).toFixed(2)} ${currency}`
 }
 
-const YES = new Set(['yes', 'y', 'true', 'ja', 'oui'])
-const NO = new Set(['no', 'n', 'false', 'never', 'nein', 'non', 'none', 'n/a', 'na', 'not used', 'unused'])
+const YES = new Set('yes y true ja oui j sí si sì ✓ ✔ ☑ wahr vrai'.split(' '))
+const NO = new Set([
+  'no',
+  'n',
+  'false',
+  'never',
+  'nein',
+  'non',
+  'nee',
+  'nej',
+  'nei',
+  'none',
+  'n/a',
+  'na',
+  'not used',
+  'unused',
+  'falsch',
+  'faux',
+])
 
 /** yes, no, or neither. A bare `x` is a tick to some and a cross to others: it is never read here. */
 export function readYesNo(text: string): boolean | null {
@@ -41,24 +60,12 @@ export function readUse(text: string): { readonly isUsed: boolean; readonly useC
   return answer === null ? null : { isUsed: answer, useCount: answer ? null : 0 }
 }
 
-/** Themes divided by anything that is not part of one: "food & drink / travel" is two. */
-export function readThemes(text: string): readonly string[] {
-  return distinct(text.split(/[;,/|\n]+/))
-}
-
 /** Words and phrases: what stands in quotes is one phrase, the rest is divided by commas and lines. */
 export function readWords(text: string): readonly string[] {
+  const written = readWrittenParts(text)
+  if (written) return distinct(written)
   const phrases = [...text.matchAll(/["“]([^"”]+)["”]/g)].map(match => match[1] ?? '')
   return distinct([...phrases, ...text.replace(/["“][^"”]+["”]/g, ',').split(/[;,|\n]+/)])
-}
-
-function distinct(texts: readonly string[]): readonly string[] {
-  const seen = new Map<string, string>()
-  for (const text of texts) {
-    const tidy = text.trim().replace(/\s+/g, ' ')
-    if (tidy && !seen.has(tidy.toLowerCase())) seen.set(tidy.toLowerCase(), tidy)
-  }
-  return [...seen.values()]
 }
 
 /** At most so many letters of a text, no letter of two units cut through. */

@@ -1,27 +1,24 @@
 import type { DateOrder } from '#core/catalog'
+import { monthOf } from './months'
 
 export type DateReading =
   | { readonly ok: true; readonly date: string; readonly hadShortYear: boolean }
   /** Both readings are possible and the file does not decide. */
   | { readonly ok: false; readonly code: 'orderUnknown' | 'shortYear' | 'unread' }
 
-const MONTHS = [
-  'january',
-  'february',
-  'march',
-  'april',
-  'may',
-  'june',
-  'july',
-  'august',
-  'september',
-  'october',
-  'november',
-  'december',
-] as const
-const NUMERIC = /^(\d{1,2})([/.-])(\d{1,2})\2(\d{4}|\d{2})$/
-const ISO = /^(\d{4})-(\d{1,2})(?:-(\d{1,2}))?$/
-const NAMED = /^(?:(\d{1,2})(?:st|nd|rd|th)?\s+)?([a-z]{3,9})\.?(?:\s+(\d{1,2})(?:st|nd|rd|th)?,?)?,?\s+(\d{4})$/
+const NUMERIC = /^(\d{1,2})([/.-])\s?(\d{1,2})\2\s?(\d{4}|\d{2})$/
+const YEAR_FIRST = /^(\d{4})([/.-])(\d{1,2})(?:\2(\d{1,2}))?$/
+const MONTH_AND_YEAR = /^(\d{1,2})[/.-](\d{4})$/
+const WORD = String.raw`(\p{L}[\p{L}\p{Mn}]{2,9})\.?`
+/** 15. März 2019, 15-Mar-2019, Mar '19, Mar-19, 1er mars 2019, 3 de marzo de 2019. */
+const DAY_FIRST = new RegExp(
+  String.raw`^(?:(\d{1,2})(?:st|nd|rd|th|er|\.)?[\s-]+(?:de |of )?)?${WORD},?[\s-]*(?:de |del )?['’]?(\d{4}|\d{2})$`,
+  'u',
+)
+/** Mar 15, 2019; Mar-15-2019. */
+const MONTH_FIRST = new RegExp(String.raw`^${WORD}[\s-]+(\d{1,2})(?:st|nd|rd|th)?,?[\s-]+['’]?(\d{4}|\d{2})$`, 'u')
+/** A time of day behind a date says nothing here. */
+const TIME = /[\sT,]+\d{1,2}[:.]\d{2}(?:[:.]\d{2}(?:\.\d+)?)?\s*(?:[ap]\.?m\.?|uhr|z)?$/iu
 
 /**
  * Which order the dates of a column are in, by those that leave no choice: 2/15/14 can only have the month first.
@@ -34,7 +31,7 @@ export function dateOrderOf(texts: Iterable<string>): {
 } {
   let [monthFirst, dayFirst] = [0, 0]
   for (const text of texts) {
-    const match = NUMERIC.exec(text.trim())
+    const match = NUMERIC.exec(withoutTime(text))
     if (!match) continue
     const [first, second] = [Number(match[1]), Number(match[3])]
     if (first > 12 && second <= 12) dayFirst += 1
@@ -54,24 +51,37 @@ export function readDate(
   text: string,
   how: { readonly order: DateOrder | null; readonly shortYears: boolean; readonly thisYear: number },
 ): DateReading {
-  const plain = text.trim().toLowerCase()
+  const plain = withoutTime(text)
   if (/^\d{4}$/.test(plain)) return dated(Number(plain), null, null)
-  const iso = ISO.exec(plain)
-  if (iso) return dated(Number(iso[1]), Number(iso[2]), iso[3] ? Number(iso[3]) : null)
-  const named = NAMED.exec(plain)
-  if (named) {
-    const month = MONTHS.findIndex(name => name.startsWith(named[2] ?? '?')) + 1
-    const day = named[1] ?? named[3]
-    return month === 0 || (named[1] && named[3]) ? { ok: false, code: 'unread' } : dated(Number(named[4]), month, day ? Number(day) : null)
-  }
+  const yearFirst = YEAR_FIRST.exec(plain)
+  if (yearFirst) return dated(Number(yearFirst[1]), Number(yearFirst[3]), yearFirst[4] ? Number(yearFirst[4]) : null)
+  const monthAndYear = MONTH_AND_YEAR.exec(plain)
+  if (monthAndYear) return dated(Number(monthAndYear[2]), Number(monthAndYear[1]), null)
+  const monthFirst = MONTH_FIRST.exec(plain)
+  if (monthFirst) return fromName(monthFirst[1], monthFirst[2], monthFirst[3], how)
+  const dayFirst = DAY_FIRST.exec(plain)
+  if (dayFirst) return fromName(dayFirst[2], dayFirst[1], dayFirst[3], how, /['’-]/.test(plain))
   const numeric = NUMERIC.exec(plain)
-  return numeric ? fromNumbers(numeric, how) : { ok: false, code: 'unread' }
+  return numeric ? fromNumbers(numeric, how) : UNREAD
 }
 
-function fromNumbers(
-  match: RegExpExecArray,
-  how: { readonly order: DateOrder | null; readonly shortYears: boolean; readonly thisYear: number },
-): DateReading {
+const withoutTime = (text: string): string => text.trim().toLowerCase().replace(TIME, '')
+
+type How = Parameters<typeof readDate>[1]
+const UNREAD: DateReading = { ok: false, code: 'unread' }
+
+function fromName(name = '', day: string | undefined, written = '', how: How, isClearYear = true): DateReading {
+  const month = monthOf(name)
+  if (month === null) return UNREAD
+  const isShort = written.length === 2
+  // `Mar 19` may be a day of any year.
+  if (isShort && !day && !isClearYear) return UNREAD
+  if (isShort && !how.shortYears) return { ok: false, code: 'shortYear' }
+  const year = isShort ? latestYear(Number(written), how.thisYear) : Number(written)
+  return dated(year, month, day ? Number(day) : null, isShort)
+}
+
+function fromNumbers(match: RegExpExecArray, how: How): DateReading {
   const [first, second] = [Number(match[1]), Number(match[3])]
   const written = match[4] ?? ''
   const isShort = written.length === 2
@@ -89,10 +99,10 @@ function latestYear(short: number, thisYear: number): number {
 }
 
 function dated(year: number, month: number | null, day: number | null, hadShortYear = false): DateReading {
-  if (year < 1800 || year > 2200) return { ok: false, code: 'unread' }
+  if (year < 1800 || year > 2200) return UNREAD
   if (month === null) return { ok: true, date: String(year), hadShortYear }
   const lastDay = new Date(Date.UTC(year, month, 0)).getUTCDate()
-  if (month < 1 || month > 12 || (day !== null && (day < 1 || day > lastDay))) return { ok: false, code: 'unread' }
+  if (month < 1 || month > 12 || (day !== null && (day < 1 || day > lastDay))) return UNREAD
   const parts = [String(year), String(month).padStart(2, '0'), ...(day === null ? [] : [String(day).padStart(2, '0')])]
   return { ok: true, date: parts.join('-'), hadShortYear }
 }

@@ -1,4 +1,4 @@
-import { groupSpellings, type SpellingGroup } from '#core/classing'
+import { groupSpellings, isNotSaid, type SpellingGroup } from '#core/classing'
 import { type DateOrder, type KindFamily, LIMITS } from '#core/catalog'
 import { endOfRun, isFarBeyond, readBareNumber } from '#core/numbering'
 import { type LengthUnit, readSize } from '#core/units'
@@ -7,6 +7,7 @@ import { nameOf } from './cells'
 import { dateOrderOf, readDate } from './dates'
 import type { ListField } from './fields'
 import { guessKind, type KindReading } from './kinds'
+import { hardThemes, hasSoftSign, themesOf } from './parts'
 import type { ListTable } from './table'
 
 /** What is in the catalogue already, as far as reading a list needs it. */
@@ -39,7 +40,10 @@ export interface FileFacts {
     readonly recommended: DateOrder | null
     readonly shortYears: readonly Tally[]
   }
-  readonly ticks: readonly Tally[]
+  /** Bare x in a column of yes and no. Where the column holds nothing else they are ticks. */
+  readonly ticks: { readonly [F in 'used' | 'matchingDie']: { readonly texts: readonly Tally[]; readonly recommended: boolean | null } }
+  /** Themes with a stroke, a plus or an `&` in them, and what each is read as. */
+  readonly themes: readonly (Tally & { readonly parts: readonly string[] })[]
   /** Numbers far above the others, and above the run there is: product codes, perhaps. `from` is the first of them. */
   readonly farNumbers: { readonly texts: readonly Tally[]; readonly from: number | null }
   readonly kinds: readonly (Tally & { readonly recommended: KindReading })[]
@@ -65,14 +69,35 @@ export function gatherFacts(table: ListTable, columns: readonly ListField[], kno
   return {
     sizes: sizeFacts(tally(cells('size'))),
     dates: dateFacts(tally(cells('acquiredOn')), thisYear),
-    ticks: tally(cells('matchingDie').map(text => text.trim())).filter(each => /^x$/i.test(each.text)),
+    ticks: { used: tickFacts(cells('used')), matchingDie: tickFacts(cells('matchingDie')) },
+    themes: themeFacts(cells('themes')),
     farNumbers: farFacts(tally(cells('number').map(text => text.trim())), known.highestNumber),
-    kinds: tally(cells('kind').map(text => text.trim())).map(each => ({
-      ...each,
-      recommended: each.text.length > LIMITS.name ? { as: 'keep' } : guessKind(each.text, known.kinds),
-    })),
-    brands: groupSpellings(new Map(tally(cells('brand').map(nameOf)).map(each => [each.text, each.count])), known.brands),
+    kinds: tally(cells('kind').map(text => text.trim())).flatMap(each =>
+      isNotSaid(each.text)
+        ? []
+        : [{ ...each, recommended: each.text.length > LIMITS.name ? { as: 'keep' as const } : guessKind(each.text, known.kinds) }],
+    ),
+    brands: groupSpellings(
+      new Map(tally(cells('brand').map(nameOf)).flatMap(each => (isNotSaid(each.text) ? [] : [[each.text, each.count]]))),
+      known.brands,
+    ),
   }
+}
+
+/** A tick to some, a cross to others. */
+export const TICK = /^x$/i
+
+function tickFacts(cells: readonly string[]): FileFacts['ticks']['used'] {
+  const texts = tally(cells.map(text => text.trim()))
+  const ticks = texts.filter(each => TICK.test(each.text))
+  return { texts: ticks, recommended: ticks.length > 0 && ticks.length === texts.length ? true : null }
+}
+
+function themeFacts(cells: readonly string[]): FileFacts['themes'] {
+  const read = themesOf(cells)
+  return tally(cells.flatMap(hardThemes).map(text => text.trim()))
+    .filter(each => hasSoftSign(each.text))
+    .map(each => ({ ...each, parts: read(each.text) }))
 }
 
 function farFacts(texts: readonly Tally[], highest: number): FileFacts['farNumbers'] {

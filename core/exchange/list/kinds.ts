@@ -10,17 +10,23 @@ export type KindReading =
 
 // Common practice: the words in use for the kinds of the start set, longest match first.
 const SYNONYMS: readonly (readonly [pattern: RegExp, name: string])[] = [
-  [/\b(wood mounted|woodblock|wooden|wood|block)\b/, 'Wood mounted'],
+  [/\b(wood mounted|woodblock|wooden|wood|block|holz|holzstempel|bois|hout|houten|madera|legno|tra|træ|tre)\b/, 'Wood mounted'],
   [/\b(cling rubber|cling mounted|cling)\b/, 'Cling'],
-  [/\b(photopolymer|polymer|clear|acrylic)\b/, 'Clear'],
-  [/\b(foam)\b/, 'Foam'],
+  [
+    /\b(photopolymer|polymer|clear|acrylic|klar|klarsichtstempel|transparent|transparant|transparente|trasparente|acryl|silikon)\b/,
+    'Clear',
+  ],
+  [/\b(foam|schaum|mousse)\b/, 'Foam'],
   [/\b(roller|wheel)\b/, 'Roller'],
   [/\b(own made|home made|handmade|carved)\b/, 'Own-made'],
   [/\b(steel die|steel rule)\b/, 'Steel die'],
-  [/\b(thin dies?|wafer dies?|dies?|wafer)\b/, 'Thin die'],
-  [/\b(stencils?|mask)\b/, 'Stencil'],
-  [/\b(embossing folders?|embossing|folder)\b/, 'Embossing folder'],
-  [/\b(rubber|unmounted)\b/, 'Rubber, unmounted'],
+  [/\b(embossing folders?|embossing|folder|pragefolder|prageschablone|embossingfolder)\b/, 'Embossing folder'],
+  [/\b(stencils?|mask|schablonen?|pochoirs?|sjablon(?:en|g)?|sjabloon|plantillas?|mascherin[ae]|schablon|skabelon)\b/, 'Stencil'],
+  [
+    /\b(thin dies?|wafer dies?|dies?|wafer|stanzen?|stanzform(?:en)?|matrices?|snijmal(?:len)?|stans|troquel(?:es)?|fustell[ae])\b/,
+    'Thin die',
+  ],
+  [/\b(rubber|unmounted|gummi|gummistempel|caoutchouc|caucho|gomma)\b/, 'Rubber, unmounted'],
 ]
 const CATEGORIES: readonly (readonly [pattern: RegExp, name: string])[] = [
   [/\bbackgrounds?\b/, 'Backgrounds'],

@@ -4,10 +4,11 @@ import fc from 'fast-check'
 import { ulid } from 'ulid'
 import type { DateOrder } from '#core/catalog'
 import {
+  chosenBrands,
   gatherFacts,
   guessColumns,
   makeRecords,
-  planRow,
+  planRows,
   readTable,
   recommendedChoices,
   reportOn,
@@ -32,7 +33,7 @@ function read(table: ListTable, change: (choices: ImportChoices) => ImportChoice
   const columns = guessColumns(table).map(guess => guess.field)
   const facts = gatherFacts(table, columns, known, THIS_YEAR)
   const choices = change(recommendedChoices(columns, facts))
-  const rows = table.rows.map((cells, index) => planRow(table, cells, index + 1, choices, THIS_YEAR, 'EUR'))
+  const rows = planRows(table, choices, THIS_YEAR, 'EUR')
   const ground = { ...known, seriesId: ulid(), highestGiven: 0, lineOf: () => undefined, isLiving: () => false }
   return {
     facts,
@@ -71,28 +72,38 @@ describe('the hand-kept list', () => {
     expect(new Set(records.holdings.map(holding => holding.number)).size).toBe(640)
   })
 
-  test('30 spellings are nine brands', () => {
-    expect(facts.brands.map(group => group.preferred).sort()).toEqual([
+  test('29 spellings are nine brands, each called as it is written best; two more are frequent, and are asked about', () => {
+    expect(facts.brands.map(({ preferred, mayBe }) => (mayBe ? `${preferred} / ${mayBe.name}` : preferred)).sort()).toEqual([
       'Copper Latch',
       'Greywether',
-      'Marrow&Finch',
-      'Ninefold',
-      'Oddment Yard Co.',
+      'Marow & Finch / Marrow and Finch',
+      'Marrow and Finch',
+      'Ninefold Dies',
+      'Oddment Yard',
       'Plumb Bob',
+      'Plumbob Paperworks / Plumb Bob',
       'Quoin + Bodkin',
       'Salt Lantern',
-      'Tidewrack',
+      'Tidewrack Press',
     ])
+    const joined = chosenBrands(facts.brands, {
+      joinedBrands: ['Marow & Finch', 'Plumbob Paperworks'],
+      brandNames: { 'Marrow and Finch': 'Marrow & Finch' },
+    })
+    expect(joined).toHaveLength(9)
+    expect(
+      joined
+        .find(group => group.preferred === 'Marrow & Finch')
+        ?.spellings.map(each => each.text)
+        .sort(),
+    ).toEqual(['Marow & Finch', 'Marrow & Finch', 'Marrow and Finch', 'Marrow&Finch'])
   })
 
   test('sizes that cannot be read are asked together, with their texts', () => {
     const unread = report.questions.find(question => question.code === 'sizeUnread')
     expect(unread).toMatchObject({
-      count: 28,
-      texts: [
-        { text: 'big', count: 16 },
-        { text: '?', count: 12 },
-      ],
+      count: 16,
+      texts: [{ text: 'big', count: 16 }],
     })
   })
 
@@ -121,7 +132,7 @@ describe('the hand-kept list', () => {
       // A kind that says more than its kind keeps what it says.
       expect(holding.notes).toBe([notes, kind === 'Background 6x6' ? 'Type: Background 6x6' : ''].filter(Boolean).join('\n'))
       expect(holding.placeText).toBe(place)
-      if (size && !holding.size) expect(holding.questions).toContainEqual({ code: 'sizeUnread', text: size })
+      if (size && size !== '?' && !holding.size) expect(holding.questions).toContainEqual({ code: 'sizeUnread', text: size })
       if (kind && !holding.kindId) expect(categories.get(holding.categoryId ?? '')).toBe('Backgrounds')
       if (number) expect(number === String(holding.number) || holding.aliases.some(alias => alias.text === number)).toBe(true)
     })
@@ -166,6 +177,14 @@ describe('what could mean two things is asked', () => {
     expect(facts.sizes).toMatchObject({ recommended: null, unitless: [{ text: '6x8', count: 1 }] })
     expect(report).toMatchObject({ taken: 3, withQuestion: 1 })
   })
+})
+
+test('an x may mean no, where its owner says so: never used, no die', () => {
+  const { rows } = read(tableOf(bytesOf('Name,Used,Matching die\nKelp,x,x\nGull,yes,no\n')), choices => ({
+    ...choices,
+    ticks: { used: false, matchingDie: false },
+  }))
+  expect(rows[0]).toMatchObject({ draft: { isUsed: false, useCount: 0, hasMatchingDie: false }, questions: [] })
 })
 
 describe('files', () => {
@@ -232,7 +251,7 @@ test('a list that was written here and is read again says the same, however ofte
     if (!reading.ok) throw new Error(reading.code)
     const columns = guessColumns(reading.table).map(guess => guess.field)
     const choices = recommendedChoices(columns, gatherFacts(reading.table, columns, known, 2026))
-    const [planned] = reading.table.rows.map((cells, at) => planRow(reading.table, cells, at + 1, choices, 2026, 'EUR'))
+    const [planned] = planRows(reading.table, choices, 2026, 'EUR')
     expect(planned).toMatchObject({ draft: { notes: 'from the quay', packaging: 'folded', codeText: code === 'QB-376' ? code : '' } })
   }
 })
@@ -244,15 +263,14 @@ test('numbers far above the others are asked about: kept as older numbers until 
       ['2', 'B'],
       ['5310472', 'C'],
     ],
-    delimiter: ',',
-    encoding: 'utf-8',
+    source: { kind: 'text', delimiter: ',', encoding: 'utf-8' },
+    above: [],
   }
   const columns = ['number', 'name'] as const
   const facts = gatherFacts(table, columns, known, 2026)
   expect(facts.farNumbers).toEqual({ texts: [{ text: '5310472', count: 1 }], from: 5_310_472 })
   const choices = recommendedChoices(columns, facts)
-  const read = (farFrom: number | null) =>
-    table.rows.map((cells, at) => planRow(table, cells, at + 1, { ...choices, farFrom }, 2026, 'EUR'))
+  const read = (farFrom: number | null) => planRows(table, { ...choices, farFrom }, 2026, 'EUR')
   expect(read(choices.farFrom)[2]).toMatchObject({
     draft: { numberWritten: null, numberText: '5310472' },
     questions: [{ code: 'numberFar' }],

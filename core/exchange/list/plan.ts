@@ -1,11 +1,13 @@
 import { type DateOrder, type Holding, KEPT_PACKAGINGS, LIMITS, type OpenQuestion, isBlank } from '#core/catalog'
+import { isNotSaid } from '#core/classing'
 import { readBareNumber } from '#core/numbering'
 import { type LengthUnit, readSize } from '#core/units'
-import { cutText, nameOf, readPrice, readThemes, readUse, readWords, readYesNo } from './cells'
+import { cutText, nameOf, readPrice, readUse, readWords, readYesNo } from './cells'
 import { readDate } from './dates'
-import type { FileFacts } from './facts'
+import { cellsOf, type FileFacts, TICK } from './facts'
 import type { ListField } from './fields'
 import { type KindReading, saysMore } from './kinds'
+import { themesOf, type ThemeSigns } from './parts'
 import type { ListTable } from './table'
 
 /** What the person decided. `null` leaves the texts as they are, with a question on each set. */
@@ -14,12 +16,19 @@ export interface ImportChoices {
   readonly sizeUnit: LengthUnit | null
   readonly dateOrder: DateOrder | null
   readonly shortYears: boolean
-  readonly tickMeans: boolean | null
+  /** What a bare x means, in each column that could say yes or no. */
+  readonly ticks: { readonly used: boolean | null; readonly matchingDie: boolean | null }
+  /** Whether a stroke, a plus or an `&` divides themes: as the column tells, never, or always. */
+  readonly themeSigns: ThemeSigns
   /** Numbers from here on are kept as older numbers, each with a question; null: all are the numbers of their sets. */
   readonly farFrom: number | null
   readonly kinds: Readonly<Record<string, KindReading>>
   /** Spellings that stay brands of their own. */
   readonly refusedSpellings: readonly string[]
+  /** Names of groups that are the same brand as the one they may be. */
+  readonly joinedBrands: readonly string[]
+  /** What a group of spellings is called, where it is not its best-written one. */
+  readonly brandNames: Readonly<Record<string, string>>
 }
 
 /** A row as it would be taken in; names are not yet records. */
@@ -67,65 +76,85 @@ export function recommendedChoices(columns: readonly ListField[], facts: FileFac
     sizeUnit: facts.sizes.recommended,
     dateOrder: facts.dates.recommended ?? (isSilent ? ownOrder : null),
     shortYears: true,
-    tickMeans: null,
+    ticks: { used: facts.ticks.used.recommended, matchingDie: facts.ticks.matchingDie.recommended },
+    themeSigns: 'tell',
     farFrom: facts.farNumbers.from,
     kinds: Object.fromEntries(facts.kinds.map(each => [each.text, each.recommended])),
     refusedSpellings: [],
+    joinedBrands: [],
+    brandNames: {},
   }
 }
 
 /**
- * Reads every row under the choices made. Nothing of a row is lost: a cell that could not be read stays as a question
- * with its text, and what has no field goes to the notes under its heading.
- * `row` counts data rows from 1. O(rows * columns).
+ * Reads every row under the choices made. Nothing of a row is lost: a cell that could not be read stays as a
+ * question with its text, and what has no field goes to the notes under its heading.
+ * `row` counts data rows from 1. `tell` hears of each row before it is read. O(rows * columns).
  */
-export function planRow(
+export function planRows(
   table: ListTable,
-  cells: readonly string[],
-  row: number,
   choices: ImportChoices,
   thisYear: number,
   currency: string,
-): PlannedRow {
-  if (cells.every(isBlank)) return { row, outcome: 'refused', because: 'blankRow' }
-  if (cells.reduce((sum, cell) => sum + cell.length, 0) > MAX_ROW) return { row, outcome: 'refused', because: 'rowTooLong' }
-  const questions: OpenQuestion[] = []
-  const ask = (code: OpenQuestion['code'], text: string): null => {
-    const part = cutText(text, LIMITS.text)
-    questions.push({ code, text: part })
-    return part.length < text.length ? ask('tooLong', text.slice(part.length)) : null
+  tell: (done: number) => void = () => undefined,
+): readonly PlannedRow[] {
+  const read = rowReader(table, choices, thisYear, currency)
+  return table.rows.map((cells, at) => {
+    tell(at)
+    return read(cells, at + 1)
+  })
+}
+
+function rowReader(
+  table: ListTable,
+  choices: ImportChoices,
+  thisYear: number,
+  currency: string,
+): (cells: readonly string[], row: number) => PlannedRow {
+  const readThemes = themesOf(cellsOf(table, choices.columns, 'themes'), choices.themeSigns)
+  return (cells, row) => {
+    if (cells.every(isBlank)) return { row, outcome: 'refused', because: 'blankRow' }
+    if (cells.reduce((sum, cell) => sum + cell.length, 0) > MAX_ROW) return { row, outcome: 'refused', because: 'rowTooLong' }
+    const questions: OpenQuestion[] = []
+    const ask = (code: OpenQuestion['code'], text: string): null => {
+      const part = cutText(text, LIMITS.text)
+      questions.push({ code, text: part })
+      return part.length < text.length ? ask('tooLong', text.slice(part.length)) : null
+    }
+    const cell = (field: ListField): string => {
+      const column = choices.columns.indexOf(field)
+      return column < 0 ? '' : (cells[column] ?? '')
+    }
+    /** What says that there is nothing to say is as good as empty. */
+    const said = (field: ListField): string => (isNotSaid(cell(field)) ? '' : cell(field))
+    const extra: string[] = []
+    const use = useFrom(cell('used'), choices, ask)
+    const draft: DraftHolding = {
+      ...use,
+      name: nameFrom(cell('name'), row, extra, ask),
+      brandText: shortened(said('brand'), extra),
+      kind: kindFrom(said('kind'), said('category').trim() !== '', choices, extra, table, ask),
+      categoryText: shortened(said('category'), extra),
+      themeNames: fitting(readThemes(cell('themes')), LIMITS.themes, extra, table, choices, 'themes'),
+      size: sizeFrom(said('size'), choices, ask),
+      words: fitting(readWords(cell('words')), LIMITS.words, extra, table, choices, 'words'),
+      searchWords: fitting(readWords(cell('searchWords')), LIMITS.words, extra, table, choices, 'searchWords'),
+      acquiredOn: dateFrom(said('acquiredOn'), choices, thisYear, ask),
+      price: priceFrom(said('price'), currency, ask),
+      hasMatchingDie: dieFrom(cell('matchingDie'), choices, ask),
+      placeText: cutText(cell('place').trim(), MAX_PLACE),
+      numberWritten: numberFrom(said('number'), choices, ask),
+      numberText: said('number').trim(),
+      codeText: codeFrom(cell('code').trim(), cell('number').trim(), extra),
+      packaging: packagingFrom(cell('packaging').trim(), extra, table, choices),
+      notes: '',
+    }
+    if (cell('place').trim().length > MAX_PLACE) extra.push(cell('place'))
+    const notes = [...noteCells(table, cells, choices), ...extra].join('\n')
+    const kept = cutText(notes, LIMITS.text)
+    if (kept.length < notes.length) ask('tooLong', notes.slice(kept.length))
+    return { row, outcome: 'taken', draft: { ...draft, notes: kept }, questions }
   }
-  const cell = (field: ListField): string => {
-    const column = choices.columns.indexOf(field)
-    return column < 0 ? '' : (cells[column] ?? '')
-  }
-  const extra: string[] = []
-  const use = readUseCell(cell('used'), ask)
-  const draft: DraftHolding = {
-    ...use,
-    name: nameFrom(cell('name'), row, extra, ask),
-    brandText: shortened(cell('brand'), extra),
-    kind: kindFrom(cell('kind'), cell('category').trim() !== '', choices, extra, table, ask),
-    categoryText: shortened(cell('category'), extra),
-    themeNames: fitting(readThemes(cell('themes')), LIMITS.themes, extra, table, choices, 'themes'),
-    size: sizeFrom(cell('size'), choices, ask),
-    words: fitting(readWords(cell('words')), LIMITS.words, extra, table, choices, 'words'),
-    searchWords: fitting(readWords(cell('searchWords')), LIMITS.words, extra, table, choices, 'searchWords'),
-    acquiredOn: dateFrom(cell('acquiredOn'), choices, thisYear, ask),
-    price: priceFrom(cell('price'), currency, ask),
-    hasMatchingDie: dieFrom(cell('matchingDie'), choices, ask),
-    placeText: cutText(cell('place').trim(), MAX_PLACE),
-    numberWritten: numberFrom(cell('number'), choices, ask),
-    numberText: cell('number').trim(),
-    codeText: codeFrom(cell('code').trim(), cell('number').trim(), extra),
-    packaging: packagingFrom(cell('packaging').trim(), extra, table, choices),
-    notes: '',
-  }
-  if (cell('place').trim().length > MAX_PLACE) extra.push(cell('place'))
-  const notes = [...noteCells(table, cells, choices), ...extra].join('\n')
-  const kept = cutText(notes, LIMITS.text)
-  if (kept.length < notes.length) ask('tooLong', notes.slice(kept.length))
-  return { row, outcome: 'taken', draft: { ...draft, notes: kept }, questions }
 }
 
 type Ask = (code: OpenQuestion['code'], text: string) => null
@@ -191,15 +220,16 @@ function priceFrom(text: string, currency: string, ask: Ask): Holding['price'] {
   return price ? { ...price } : ask('priceUnread', text.trim())
 }
 
-function readUseCell(text: string, ask: Ask): Pick<Holding, 'isUsed' | 'useCount'> {
-  const use = text.trim() === '' ? null : (readUse(text) ?? ask('usedUnread', text.trim()))
+function useFrom(text: string, { ticks }: ImportChoices, ask: Ask): Pick<Holding, 'isUsed' | 'useCount'> {
+  if (TICK.test(text.trim()) && ticks.used !== null) return { isUsed: ticks.used, useCount: ticks.used ? null : 0 }
+  const use = text.trim() === '' ? null : (readUse(text) ?? (isNotSaid(text) ? null : ask('usedUnread', text.trim())))
   return { isUsed: use?.isUsed ?? null, useCount: use?.useCount ?? null }
 }
 
-function dieFrom(text: string, choices: ImportChoices, ask: Ask): boolean | null {
+function dieFrom(text: string, { ticks }: ImportChoices, ask: Ask): boolean | null {
   if (text.trim() === '') return null
-  const answer = /^x$/i.test(text.trim()) ? choices.tickMeans : readYesNo(text)
-  return answer ?? ask('dieUnread', text.trim())
+  const answer = TICK.test(text.trim()) ? ticks.matchingDie : readYesNo(text)
+  return answer ?? (isNotSaid(text) ? null : ask('dieUnread', text.trim()))
 }
 
 function numberFrom(text: string, { farFrom }: ImportChoices, ask: Ask): number | null {

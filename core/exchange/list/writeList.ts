@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import { safeCell } from './formula'
+import { writeParts } from './parts'
 
 /** One line of the exported list, already in words. The headings are those that the import knows by themselves. */
 export interface ListLine {
@@ -28,10 +29,10 @@ const COLUMNS: readonly (readonly [heading: string, cell: (line: ListLine) => st
   ['Brand', line => line.brand],
   ['Kind', line => line.kind],
   ['Category', line => line.category],
-  ['Themes', line => line.themes.join('; ')],
+  ['Themes', line => writeParts(line.themes)],
   ['Size', line => line.size],
-  ['Words', line => line.words.map(word => (/[;,|\n]/.test(word) ? `"${word}"` : word)).join('; ')],
-  ['Search words', line => line.searchWords.join('; ')],
+  ['Words', line => writeParts(line.words)],
+  ['Search words', line => writeParts(line.searchWords)],
   ['Notes', line => line.notes],
   ['Date in', line => line.acquiredOn],
   ['Paid', line => line.price],

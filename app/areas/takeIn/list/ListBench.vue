@@ -14,21 +14,47 @@ import { importWords } from './words'
 import { shellWords } from '~/shell/words'
 
 /** Bringing in the list somebody keeps: read, shown, asked, and only then taken. */
-const { fileName, view, problem, progress, taken, stopped, open, reopen, choose, take, startOver, cancel } = useListImport()
+const { fileName, view, problem, progress, taken, stopped, open, openSheet, paste, reopen, choose, take, startOver, cancel } =
+  useListImport()
 onMounted(reopen)
 const hasBrandJoins = computed(() =>
-  view.value?.facts.brands.some(group => group.spellings.length > 1 || group.spellings[0]?.text !== group.preferred),
+  view.value?.facts.brands.some(group => group.mayBe || group.spellings.length > 1 || group.spellings[0]?.text !== group.preferred),
 )
 const hasQuestions = computed(() => {
-  const facts = view.value?.facts
-  return (
-    facts &&
-    (facts.sizes.unitless.length > 0 || facts.dates.undecided.length > 0 || facts.dates.shortYears.length > 0 || facts.ticks.length > 0)
-  )
+  if (!view.value) return false
+  const { facts, guesses } = view.value
+  const { sizes, dates, ticks, themes, farNumbers } = facts
+  const asked = [sizes.unitless, dates.undecided, dates.shortYears, ticks.used.texts, ticks.matchingDie.texts, themes, farNumbers.texts]
+  return guesses.some(guess => guess.claims !== null) || asked.some(texts => texts.length > 0)
 })
+const sheets = computed(() => (view.value?.source.kind === 'sheet' ? view.value.source.sheets : []))
+/** What of the file is worth knowing before it is taken. */
+const notes = computed((): readonly string[] => {
+  if (!view.value) return []
+  const { above, source } = view.value
+  return [
+    ...(above.length > 0 ? [importWords.above(above)] : []),
+    ...(source.kind === 'sheet' && source.merged > 0 ? [importWords.merged(source.merged)] : []),
+    ...(source.kind === 'sheet' && source.withoutValue > 0 ? [importWords.withoutValue(source.withoutValue)] : []),
+  ]
+})
+function pasted(event: ClipboardEvent): void {
+  void paste(event.clipboardData?.getData('text/plain') ?? '', importWords.pasted)
+}
+/** Text that came by another way than pasting: dropped, typed, spoken. */
+function typedIn(event: Event): void {
+  const text = (event.target as HTMLTextAreaElement).value
+  if (text.trim() !== '') void paste(text, importWords.pasted)
+}
 const progressText = computed(() => {
   const told = progress.value
-  return !told ? '' : told.stage === 'writing' ? importWords.writing(told.done, told.total) : importWords.reading(told.done, told.total)
+  return !told
+    ? ''
+    : told.stage === 'opening'
+      ? importWords.opening
+      : told.stage === 'writing'
+        ? importWords.writing(told.done, told.total)
+        : importWords.reading(told.done, told.total)
 })
 </script>
 
@@ -41,6 +67,7 @@ const progressText = computed(() => {
       <p class="mt-1">{{ importWords.done(taken.taken + taken.withQuestion) }}</p>
       <div class="mt-5 flex flex-wrap gap-2">
         <NuxtLink to="/" class="button-main">{{ importWords.look }}</NuxtLink>
+        <NuxtLink v-if="taken.withQuestion > 0" to="/take-in/questions" class="button">{{ importWords.answerThem }}</NuxtLink>
         <NuxtLink to="/take-in/placeless" class="button">{{ importWords.placeThem }}</NuxtLink>
         <button type="button" class="button" @click="startOver">{{ importWords.another }}</button>
       </div>
@@ -52,12 +79,37 @@ const progressText = computed(() => {
       </p>
       <p v-if="stopped" class="mt-4 border-l-4 border-ochre bg-wash p-3" role="status">{{ importWords[stopped] }}</p>
       <section v-if="!view" class="mt-5">
-        <KFile :label="importWords.choose" :hint="importWords.drop" accept=".csv,.tsv,.txt,text/csv" is-main @file="open" />
-        <p class="hint mt-3">{{ importWords.example }}</p>
+        <KFile
+          :label="importWords.choose"
+          :hint="importWords.drop"
+          accept=".xlsx,.xlsm,.ods,.xls,.csv,.tsv,.txt,text/csv"
+          is-main
+          @file="open"
+        />
+        <p class="hint mt-3">{{ importWords.kinds }} {{ importWords.example }}</p>
+        <label class="mt-5 block max-w-xl">
+          <span class="font-semibold">{{ importWords.pasteTitle }}</span>
+          <span class="hint block">{{ importWords.pasteHint }}</span>
+          <textarea class="field mt-1 h-24 w-full" data-paste @paste.prevent="pasted" @change="typedIn"></textarea>
+        </label>
       </section>
       <template v-else>
         <p class="mt-3 figures" data-file-facts>
-          {{ importWords.fileFacts(fileName, view.report.rows, view.headings.length, view.delimiter, view.encoding) }}
+          {{ importWords.fileFacts(fileName, view.report.rows, view.headings.length, view.source) }}
+        </p>
+        <label v-if="sheets.length > 1" class="mt-2 flex flex-wrap items-center gap-2">
+          <span class="font-semibold">{{ importWords.sheet }}</span>
+          <select
+            class="field w-auto max-w-full"
+            :value="view.source.kind === 'sheet' ? view.source.name : ''"
+            data-sheet
+            @change="openSheet(($event.target as HTMLSelectElement).value)"
+          >
+            <option v-for="name in sheets" :key="name">{{ name }}</option>
+          </select>
+        </label>
+        <p v-for="note in notes" :key="note" class="mt-2 max-w-3xl border-l-4 border-ochre bg-wash p-2 wrap-anywhere" data-list-note>
+          {{ note }}
         </p>
         <ol class="mt-4 grid grid-cols-[minmax(0,1fr)] gap-6">
           <li>
@@ -66,7 +118,7 @@ const progressText = computed(() => {
           </li>
           <li v-if="hasBrandJoins">
             <h2 class="text-[1.15rem]">{{ importWords.stepBrands }}</h2>
-            <BrandsStep :view="view" @refuse="choose({ refusedSpellings: $event })" />
+            <BrandsStep :view="view" @choose="choose" />
           </li>
           <li v-if="view.facts.kinds.length">
             <h2 class="text-[1.15rem]">{{ importWords.stepKinds }}</h2>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ImportChoices, Tally } from '#core/exchange'
+import { type ImportChoices, LIST_FIELDS, type Tally } from '#core/exchange'
 import { importWords } from './words'
 import type { ListView } from '~/data/exchange.worker'
 import TextTallies from './TextTallies.vue'
@@ -20,10 +20,34 @@ interface Question {
 }
 const sum = (texts: readonly Tally[]): number => texts.reduce((total, each) => total + each.count, 0)
 
+/** Fields that more than one column claims. */
+const claimed = computed((): readonly Question[] =>
+  LIST_FIELDS.flatMap(field => {
+    const columns = view.guesses.flatMap((guess, at) =>
+      guess.claims === field || (guess.field === field && field !== 'notes') ? [at] : [],
+    )
+    if (!view.guesses.some(guess => guess.claims === field)) return []
+    return [
+      {
+        key: `claim-${field}`,
+        title: importWords.claimed(field, columns.length),
+        texts: [],
+        why: importWords.claimedWhy,
+        options: columns.map(column => ({
+          text: importWords.column(view.headings[column] ?? '', column),
+          isChosen: view.choices.columns[column] === field,
+          change: { columns: view.choices.columns.map((each, at) => (at === column ? field : each === field ? 'notes' : each)) },
+        })),
+      },
+    ]
+  }),
+)
+
 const questions = computed((): readonly Question[] => {
   const { facts, choices } = view
-  const { sizes, dates, ticks, farNumbers } = facts
+  const { sizes, dates, ticks, themes, farNumbers } = facts
   const all: Question[] = [
+    ...claimed.value,
     {
       key: 'sizeUnit',
       title: importWords.sizeUnit(sum(sizes.unitless)),
@@ -58,15 +82,30 @@ const questions = computed((): readonly Question[] => {
         { text: importWords.keep, isChosen: !choices.shortYears, change: { shortYears: false } },
       ],
     },
+    ...(['matchingDie', 'used'] as const).map((field): Question => {
+      const { texts, recommended } = ticks[field]
+      const option = (text: string, means: boolean | null) => ({
+        text,
+        isChosen: choices.ticks[field] === means,
+        change: { ticks: { ...choices.ticks, [field]: means } },
+      })
+      return {
+        key: `ticks-${field}`,
+        title: importWords.ticks(sum(texts), field),
+        texts,
+        why: importWords.ticksWhy(recommended === true),
+        options: [option(importWords.yes, true), option(importWords.no, false), option(importWords.keep, null)],
+      }
+    }),
     {
-      key: 'ticks',
-      title: importWords.ticks(sum(ticks)),
-      texts: ticks,
-      why: importWords.ticksWhy,
+      key: 'themeSigns',
+      title: importWords.themeSigns(sum(themes)),
+      texts: themes,
+      why: themes[0] ? importWords.themeSignsWhy(themes[0].text, themes[0].parts) : '',
       options: [
-        { text: importWords.yes, isChosen: choices.tickMeans === true, change: { tickMeans: true } },
-        { text: importWords.no, isChosen: choices.tickMeans === false, change: { tickMeans: false } },
-        { text: importWords.keep, isChosen: choices.tickMeans === null, change: { tickMeans: null } },
+        { text: importWords.signsTell, isChosen: choices.themeSigns === 'tell', change: { themeSigns: 'tell' } },
+        { text: importWords.signsDivide, isChosen: choices.themeSigns === 'divide', change: { themeSigns: 'divide' } },
+        { text: importWords.signsWhole, isChosen: choices.themeSigns === 'whole', change: { themeSigns: 'whole' } },
       ],
     },
     {
@@ -80,7 +119,7 @@ const questions = computed((): readonly Question[] => {
       ],
     },
   ]
-  return all.filter(question => question.texts.length > 0)
+  return all.filter(question => question.texts.length > 0 || question.key.startsWith('claim-'))
 })
 </script>
 

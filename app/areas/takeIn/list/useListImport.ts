@@ -34,14 +34,24 @@ export function useListImport() {
       return null
     }
   }
-  async function open(file: File): Promise<void> {
-    fileName.value = file.name
+  const open = async (file: File): Promise<void> => openBytes(file.name, await file.arrayBuffer())
+  async function openBytes(name: string, bytes: ArrayBuffer): Promise<void> {
+    fileName.value = name
     problem.value = null
     taken.value = null
-    const bytes = await file.arrayBuffer()
-    const opening = await guarded(tell => crew.run(api => api.openList(file.name, bytes, tell)))
+    const opening = await guarded(tell => crew.run(api => api.openList(name, bytes, tell)))
     if (opening?.ok) view.value = opening.view
     else problem.value = opening
+  }
+  /** Cells copied from a spreadsheet are a text with tabs. */
+  async function paste(text: string, name: string): Promise<void> {
+    await openBytes(name, await new Blob([text]).arrayBuffer())
+  }
+  /** Another sheet of the workbook; where it holds no list, the one that is open stays. */
+  async function openSheet(sheet: string): Promise<void> {
+    const opening = await guarded(tell => crew.run(api => api.openSheet(sheet, tell)))
+    problem.value = opening?.ok === false ? opening : null
+    if (opening?.ok) view.value = opening.view
   }
   /** What was open when the page was left, with what was chosen. */
   async function reopen(): Promise<void> {
@@ -51,10 +61,12 @@ export function useListImport() {
     view.value = kept.opening.view
   }
   async function choose(change: Partial<ImportChoices>): Promise<void> {
-    const before = view.value
-    if (!before) return
-    const after = await guarded(tell => crew.run(api => api.rereadList({ ...before.choices, ...change }, tell)))
-    if (after) view.value = after
+    if (!view.value) return
+    // Shown at once: what is chosen next, while the list is being read, is chosen on top of it.
+    const choices = { ...view.value.choices, ...change }
+    view.value = { ...view.value, choices }
+    const after = await guarded(tell => crew.run(api => api.rereadList(choices, tell)))
+    if (after && view.value?.choices === choices) view.value = after
   }
   async function take(): Promise<void> {
     const report = await guarded(tell => crew.run(api => api.takeList(fileName.value, tell)))
@@ -69,5 +81,20 @@ export function useListImport() {
     taken.value = null
     void crew.run(api => api.closeList())
   }
-  return { fileName, view, problem, progress, taken, stopped, open, reopen, choose, take, startOver, cancel: () => crew.end('cancelled') }
+  return {
+    fileName,
+    view,
+    problem,
+    progress,
+    taken,
+    stopped,
+    open,
+    openSheet,
+    paste,
+    reopen,
+    choose,
+    take,
+    startOver,
+    cancel: () => crew.end('cancelled'),
+  }
 }

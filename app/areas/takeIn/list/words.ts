@@ -1,6 +1,6 @@
 import type { DateOrder } from '#core/catalog'
-import type { JoinReason } from '#core/classing'
-import type { ImportReport, ListField, TableReading } from '#core/exchange'
+import type { JoinDoubt, JoinReason } from '#core/classing'
+import type { ImportReport, ListField, ListSource, TableReading } from '#core/exchange'
 import { counted, countedThat, figure } from '~/kit/grammar'
 
 const FIELDS: Readonly<Record<ListField, string>> = {
@@ -50,31 +50,59 @@ const REASONS: Readonly<Record<JoinReason, string>> = {
   initials: 'initials',
   nearSpelling: 'nearly the same spelling',
 }
+const DOUBTS: Readonly<Record<JoinDoubt, string>> = {
+  figures: 'but their figures differ',
+  otherWord: 'but each has a word that the other has not',
+  manyInitials: 'but more than one brand has these initials',
+  bothFrequent: 'but each is written often',
+  otherLetter: 'but the letter that differs may be meant',
+}
 type Problem = Extract<TableReading, { ok: false }>['code']
 const PROBLEMS: Readonly<Record<Problem, string>> = {
   empty: 'The file is empty.',
   tooLarge: 'The file is over 64 MB. That is more than a list.',
   notText:
-    "This is not a list: the file holds a picture, a spreadsheet's own format or something else. Save the list as CSV and bring that.",
+    'This is not a list: the file holds a picture or something else. Bring the spreadsheet itself (.xlsx, .ods) or save the list as CSV.',
   utf16: 'The file is saved as UTF-16. Please save it as CSV in UTF-8.',
-  oneColumn: 'This is not a table: no comma, semicolon or tab divides its lines into columns.',
+  oneColumn: 'This is not a table: it has one column only, or no comma, semicolon or tab divides its lines.',
+  notSpreadsheet:
+    'This is a package of files, but no spreadsheet. A copy of a room is opened under Copies; a list comes as .xlsx, .ods or CSV.',
+  password: 'The spreadsheet is locked with a password. Save it without one, or save the list as CSV, and bring that.',
+  brokenWorkbook: 'The spreadsheet cannot be read: the file may have been cut off. Open and save it once more, or save the list as CSV.',
   noRows: 'There are headings but no rows below them.',
   tooManyRows: 'The list has more than 200,000 rows: more than anybody has sets. Nothing was taken. Part it into several lists.',
   cellTooLong: 'One cell is longer than any set could be described: a quotation mark that was never closed, perhaps. Nothing was taken.',
   brokenQuotes: 'A quotation mark is opened and never closed, so the rows cannot be told apart.',
 }
 
+const DIVIDERS: Readonly<Record<string, string>> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs' }
+
 export const importWords = {
   title: 'Bring in a list',
   lead: 'Choose the list you keep. Nothing is taken in until you say so, and then it is one step that can be undone.',
-  choose: 'Choose a CSV file',
+  choose: 'Choose your list',
+  kinds: 'A spreadsheet (.xlsx, .ods) or a CSV file.',
+  pasteTitle: 'Or paste cells',
+  pasteHint: 'Copy the cells in your spreadsheet, with the headings, and paste them here.',
+  pasted: 'Pasted cells',
+  sheet: 'Sheet',
+  opening: 'Opening the file',
   drop: 'or drop it here',
   example: 'The first line holds the headings: Name, Brand, Themes, Size, Where, or whatever you call them.',
   reading: (done: number, total: number) => `Reading row ${figure(done)} of ${figure(total)}`,
   writing: (done: number, total: number) => `Taking in ${figure(done)} of ${figure(total)}`,
-  fileFacts: (name: string, rows: number, columns: number, delimiter: string, encoding: string) =>
-    `${name}: ${counted(rows, 'row')}, ${counted(columns, 'column')}, divided by ` +
-    `${delimiter === ',' ? 'commas' : delimiter === ';' ? 'semicolons' : 'tabs'}, ${encoding === 'utf-8' ? 'UTF-8' : 'Windows-1252'}.`,
+  fileFacts: (name: string, rows: number, columns: number, source: ListSource) =>
+    `${name}: ${counted(rows, 'row')}, ${counted(columns, 'column')}` +
+    (source.kind === 'sheet' ? ` on the sheet “${source.name}”.` : `, divided by ${DIVIDERS[source.delimiter] ?? source.delimiter}.`),
+  above: (lines: readonly string[]) =>
+    `${countedThat(lines.length, 'line', 'stands', 'stand')} above the headings and ${lines.length === 1 ? 'is' : 'are'} left out: ` +
+    `${lines.join(' / ')}`,
+  withoutValue: (count: number) =>
+    `${countedThat(count, 'formula', 'has', 'have')} no value in the file. Formulas are never run: open the list in your spreadsheet, ` +
+    'save it once, and bring it again.',
+  merged: (count: number) =>
+    `${countedThat(count, 'joined cell', 'covers', 'cover')} more than one row. What ${count === 1 ? 'it says' : 'they say'} is taken ` +
+    `for each row.`,
   problem: (code: Problem, line?: number) => `${PROBLEMS[code]}${line ? ` It begins near row ${line}.` : ''} Nothing was changed.`,
   stepColumns: 'What each column is',
   stepBrands: 'Brands that look the same',
@@ -88,11 +116,17 @@ export const importWords = {
     heading: 'by its heading',
     content: 'by its cells',
     both: 'by heading and cells',
+    taken: 'another column has that field, so it is kept in the notes',
     nothing: 'no guess, so it is kept in the notes',
   },
   previewTitle: 'The first rows, as they are read',
   asWritten: 'As written',
   brandsHint: 'Each line becomes one brand; the other spellings still find it. Take the tick off a spelling that is a brand of its own.',
+  brandCalled: (name: string) => `What ${name} is called`,
+  mayBeTitle: 'Perhaps the same brand',
+  mayBeHint: 'These stay brands of their own. Tick those that are one brand with the other.',
+  mayBe: (name: string, other: string) => `${name} is ${other}`,
+  joinDoubt: DOUBTS,
   joinReason: REASONS,
   spelling: (text: string, count: number) => `${text} (${figure(count)})`,
   kindsHint: 'What the words in this column mean here.',
@@ -130,8 +164,20 @@ export const importWords = {
   yes: 'Yes',
   no: 'No',
   readThem: 'Read them so',
-  ticks: (count: number) => `${counted(count, 'x', 'x')} under Matching die`,
-  ticksWhy: 'A tick to some, a cross to others.',
+  ticks: (count: number, field: 'used' | 'matchingDie') => `${counted(count, 'x', 'x')} under ${FIELDS[field]}`,
+  ticksWhy: (isAlone: boolean) =>
+    isAlone ? 'Nothing else stands in this column, so an x is most likely a tick.' : 'A tick to some, a cross to others.',
+  claimed: (field: ListField, columns: number) => `${counted(columns, 'column')} could be: ${FIELDS[field]}`,
+  claimedWhy: 'The likeliest by its heading and its cells is taken, and the others are kept in the notes.',
+  column: (heading: string, at: number) => heading || `Column ${figure(at + 1)}`,
+  themeSigns: (count: number) => `${countedThat(count, 'theme', 'has', 'have')} a stroke, a plus or an & in ${count === 1 ? 'it' : 'them'}`,
+  themeSignsWhy: (text: string, parts: readonly string[]) =>
+    parts.length > 1
+      ? `Divided where its parts stand alone elsewhere in the list: “${text}” becomes ${parts.map(part => `“${part}”`).join(' and ')}.`
+      : `Divided where its parts stand alone elsewhere in the list: “${text}” stays one theme.`,
+  signsTell: 'As the list tells',
+  signsDivide: 'Divide them all',
+  signsWhole: 'Keep them whole',
   questions: QUESTIONS,
   textCount: (text: string, count: number) => (count > 1 ? `${text} × ${count}` : text),
   moreTexts: (count: number) => `and ${figure(count)} more`,
@@ -153,6 +199,7 @@ export const importWords = {
   doneTitle: 'The list is in',
   look: 'Look at them',
   another: 'Bring in another list',
+  answerThem: 'Answer the questions',
   placeThem: 'Give them places',
   cancelled: 'Stopped. Nothing was taken in.',
   full:

@@ -1,4 +1,4 @@
-import { gatherFacts, guessColumns, planRow, recommendedChoices, type ListTable } from '#core/exchange'
+import { gatherFacts, guessColumns, planRows, recommendedChoices, type ListTable } from '#core/exchange'
 import type { CatalogueData } from '#core/catalog'
 import { all, BRANDS, NAMES, type Cases, type Luck } from '../../../../tests/support/cases'
 import { commands, type YondercrestDb } from '~/db'
@@ -18,7 +18,12 @@ export const wholeCases: Cases = {
       String(1 + luck.below(40)),
       'ropes; kelp',
     ])
-    const table: ListTable = { headings: ['Name', 'Brand', 'No.', 'Themes'], rows, delimiter: ',', encoding: 'utf-8' }
+    const table: ListTable = {
+      headings: ['Name', 'Brand', 'No.', 'Themes'],
+      rows,
+      source: { kind: 'text', delimiter: ',', encoding: 'utf-8' },
+      above: [],
+    }
     const columns = guessColumns(table).map(guess => guess.field)
     const facts = gatherFacts(
       table,
@@ -27,14 +32,7 @@ export const wholeCases: Cases = {
       2026,
     )
     const choices = recommendedChoices(columns, facts)
-    await commands.importList(
-      db,
-      rows.map((cells, at) => planRow(table, cells, at + 1, choices, 2026, 'EUR')),
-      facts.brands,
-      [],
-      'list.csv',
-      () => undefined,
-    )
+    await commands.importList(db, planRows(table, choices, 2026, 'EUR'), facts.brands, [], 'list.csv', () => undefined)
   },
   async restore(db, luck) {
     await commands.replaceCatalogue(db, 'restoreArchive', await noted(db, luck), [], [])

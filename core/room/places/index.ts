@@ -1,0 +1,1 @@
+export { type Behind, type PlaceReading, readPlace } from './read'
