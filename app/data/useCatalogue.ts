@@ -153,6 +153,9 @@ export const useCatalogue = defineStore('catalogue', () => {
   const isEmpty = computed(() => (tables.value?.settings.size ?? 0) === 0)
   const placeless = computed(() => [...(tables.value?.holdings.values() ?? [])].filter(holding => !room.value.placements.has(holding.id)))
 
+  /** Sets that carry a question. */
+  const asked = computed(() => [...(tables.value?.holdings.values() ?? [])].filter(holding => holding.questions.length > 0))
+
   return {
     tables,
     room,
@@ -165,6 +168,7 @@ export const useCatalogue = defineStore('catalogue', () => {
     containers,
     isEmpty,
     placeless,
+    asked,
     open,
     onChange: (listener: Listener): void => void listeners.add(listener),
   }

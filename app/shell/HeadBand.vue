@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useDebounceFn, useMediaQuery } from '@vueuse/core'
-import { Archive, Ellipsis, Keyboard, MapPinOff, Moon, Ruler, Search, Sun, X } from 'lucide-vue-next'
+import { Archive, CircleHelp, Ellipsis, Keyboard, MapPinOff, Moon, Ruler, Search, Sun, X } from 'lucide-vue-next'
 import { computed, onMounted, shallowRef, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
@@ -81,7 +81,10 @@ const STALE_FROM = 50
 const unit = computed(() => catalogue.settings.unit)
 const switchUnit = (): void => void act.changeSettings({ unit: unit.value === 'in' ? 'cm' : 'in' })
 const more = computed(() => [
-  // A phone has no room for it in the band.
+  // A phone has no room for them in the band.
+  ...(isPhone.value && catalogue.asked.length > 0
+    ? [{ word: shellWords.asked(catalogue.asked.length), icon: CircleHelp, to: '/take-in/questions' }]
+    : []),
   ...(isPhone.value ? [{ word: shellWords.unitSwitch(unit.value), icon: Ruler, run: switchUnit }] : []),
   { word: lamp.isNight.value ? shellWords.lampDay : shellWords.lampNight, icon: lamp.isNight.value ? Sun : Moon, run: lamp.toggle },
   { word: shellWords.shortcuts, icon: Keyboard, run: () => emit('keys') },
@@ -144,6 +147,17 @@ const copyLine = computed(() =>
         <span class="figures" aria-hidden="true">{{ catalogue.placeless.length }}</span>
         <span class="sr-only">{{ shellWords.placeless(catalogue.placeless.length) }}</span>
       </NuxtLink>
+      <NuxtLink
+        v-if="!isPhone && catalogue.asked.length > 0"
+        to="/take-in/questions"
+        class="head-button text-ochre"
+        :title="shellWords.asked(catalogue.asked.length)"
+        data-asked
+      >
+        <CircleHelp :size="18" aria-hidden="true" />
+        <span class="figures" aria-hidden="true">{{ catalogue.asked.length }}</span>
+        <span class="sr-only">{{ shellWords.asked(catalogue.asked.length) }}</span>
+      </NuxtLink>
       <button
         v-if="!isPhone"
         type="button"
@@ -153,12 +167,12 @@ const copyLine = computed(() =>
         @click="switchUnit"
       >
         <Ruler :size="18" aria-hidden="true" />
-        <span>{{ shellWords.unitShort[unit] }}</span>
+        <span class="hidden 2xl:inline">{{ shellWords.unitShort[unit] }}</span>
       </button>
       <StepsMenu />
       <NuxtLink to="/copies" class="head-button" :class="{ 'text-ochre': copies.stepsSince > STALE_FROM }" :title="copyLine">
         <Archive :size="18" aria-hidden="true" />
-        <span class="hidden xl:inline">{{ shellWords.copies }}</span>
+        <span class="sr-only 2xl:not-sr-only">{{ shellWords.copies }}</span>
         <span class="sr-only">{{ copyLine }}</span>
       </NuxtLink>
       <KMenu :label="shellWords.more" :entries="more"><Ellipsis :size="18" aria-hidden="true" /></KMenu>

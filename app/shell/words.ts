@@ -1,7 +1,7 @@
 import type { LocaleSettings } from '#core/catalog'
 import { AREAS } from '~/areas'
 import type { DatabaseTrouble } from '~/db'
-import { counted, figure, moment } from '~/kit/grammar'
+import { counted, countedThat, figure, moment } from '~/kit/grammar'
 
 export const shellWords = {
   name: 'Yondercrest',
@@ -75,6 +75,7 @@ export const shellWords = {
     `${name}, ${fixture}: ${counted(sets, 'set')}, ${percent} % full${hits > 0 ? `, ${counted(hits, 'answer')}` : ''}`,
   loading: 'Opening the room',
   placeless: (count: number) => `${figure(count)} without a place`,
+  asked: (count: number) => `${countedThat(count, 'set', 'carries', 'carry')} a question`,
   skip: 'Skip to the bench',
   percent: (share: number) => `${Math.round(share * 100)} %`,
 } as const
@@ -96,7 +97,7 @@ export const welcomeWords = {
   title: 'A place for every set',
   lead: 'Yondercrest gives each stamp and die set a number and a place, and finds it again.',
   bringList: 'Bring in the list you keep',
-  bringListHint: 'A CSV file from your spreadsheet. You see how it is read before anything is taken.',
+  bringListHint: 'Your spreadsheet (.xlsx, .ods), a CSV file, or cells you paste. You see how it is read before anything is taken.',
   startEmpty: 'Start empty',
   startEmptyHint: 'With the usual kinds and categories, one shelf and one bin.',
   roomName: 'Name of your room, if you like',

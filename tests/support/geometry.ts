@@ -18,6 +18,7 @@ export const PAGES: Readonly<Record<string, string>> = {
   '/take-in': '#take-name',
   '/take-in/placeless': 'main h1',
   '/take-in/work?stage=class': '[data-work], main h2',
+  '/take-in/questions': '[data-question]',
   '/take-in/names?list=brands': 'main ul li',
   '/take-in/numbers': 'main li button',
   '/take-in/measure': 'main select, main input',

@@ -27,6 +27,7 @@ export { moveHolders, placeHolding, placeMany, planPlaces, removeHolding } from 
 export { addContainers, type AddContainersOutcome, addSection, editSection, type NewContainers } from './room/room'
 export { putSeries, readCode, renewLabels, type SeriesOutcome } from './names/series'
 export { changeSettings, noteCopySaved, readLastCopy } from './whole/settings'
+export { changeMany, type SetsChange } from './holding/many'
 export { editHolding, type HoldingFacts, type PlaceChoice, takeIn } from './holding/takeIn'
 export { addInkMaps, addPicture, importList, readCatalogue, replaceCatalogue, startEmpty } from './whole/whole'
 export { forgetSteps, type StorageUse, storageUse, sweepPictures } from './whole/storage'

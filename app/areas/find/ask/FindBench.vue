@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { useDebounceFn, useMediaQuery } from '@vueuse/core'
+import { ListChecks } from 'lucide-vue-next'
 import { useKept } from '~/kit/useKept'
 import { computed, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
 import type { Holding } from '#core/catalog'
+import ManyDialog from '~/areas/find/many/ManyDialog.vue'
+import { manyWords } from '~/areas/find/many/words'
 import ScaleSlider from '~/areas/find/mat/ScaleSlider.vue'
 import SetMat from '~/areas/find/mat/SetMat.vue'
 import SlipBeside from '~/areas/find/slip/SlipBeside.vue'
@@ -20,6 +23,13 @@ const isPhone = useMediaQuery('(max-width: 639px)')
 /** Pixels to a millimetre, to begin with: on a phone two sets stand side by side. */
 const scale = useKept('mat-scale', isPhone.value ? 0.55 : 1.15)
 const slip = useSlip()
+/** The sets of the answer are being changed together; an answer that changes meanwhile changes nothing of it. */
+const isChanging = shallowRef(false)
+const changed = shallowRef<readonly string[]>([])
+function changeThese(): void {
+  changed.value = find.answer?.ids ?? []
+  isChanging.value = true
+}
 
 const everything = computed((): readonly Holding[] =>
   [...(catalogue.tables?.holdings.values() ?? [])].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1)),
@@ -91,7 +101,21 @@ function focusSet(id: string): void {
             <h2 class="text-[1.25rem] figures" data-headline :data-ask="find.answered">{{ headline }}</h2>
             <p v-if="note" class="text-quiet">{{ note }}</p>
           </div>
-          <ScaleSlider v-model="scale" />
+          <div class="flex items-center gap-x-4">
+            <button
+              v-if="find.answer && count > 0"
+              type="button"
+              class="head-button"
+              :aria-label="manyWords.button"
+              :title="manyWords.button"
+              data-many
+              @click="changeThese"
+            >
+              <ListChecks :size="18" aria-hidden="true" />
+              <span class="hidden sm:inline">{{ manyWords.button }}</span>
+            </button>
+            <ScaleSlider v-model="scale" />
+          </div>
         </div>
         <SetMat
           v-if="holdings.length && !isReading"
@@ -101,6 +125,7 @@ function focusSet(id: string): void {
           @open="slip.open($event.id)"
         />
       </div>
+      <ManyDialog :open="isChanging" :ids="changed" @close="isChanging = false" />
       <SlipBeside @closed="focusSet" />
     </div>
   </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { MapPin, PencilLine, Trash2, X } from 'lucide-vue-next'
+import { NuxtLink } from '#components'
 import { computed, onMounted, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Holding } from '#core/catalog'
@@ -150,7 +151,9 @@ function showPlace(): void {
         </template>
       </dl>
       <div v-if="holding.questions.length" class="mt-3 border-t border-line pt-3">
-        <h3 class="text-[1rem]">{{ slipWords.questions }}</h3>
+        <h3 class="text-[1rem]">
+          <NuxtLink to="/take-in/questions" class="underline">{{ slipWords.questions }}</NuxtLink>
+        </h3>
         <ul class="mt-1 list-disc pl-5">
           <li v-for="question in holding.questions" :key="question.code">
             {{ slipWords.questionText(slipWords.question[question.code], question.text) }}

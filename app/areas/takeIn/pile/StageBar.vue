@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Clock, FileSpreadsheet, Hash, Settings2, SlidersHorizontal, Tags } from 'lucide-vue-next'
+import { CircleHelp, Clock, FileSpreadsheet, Hash, Settings2, SlidersHorizontal, Tags } from 'lucide-vue-next'
 import { shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
@@ -7,6 +7,7 @@ import type { Stage } from '#core/pile'
 import KMenu from '~/kit/KMenu.vue'
 import { nameWords } from '~/areas/takeIn/names/words'
 import { numberWords } from '~/areas/takeIn/numbers/words'
+import { questionWords } from '~/areas/takeIn/questions/words'
 import { takeInWords } from '~/areas/takeIn/words'
 import { pileWords } from './words'
 import { useNotices } from '~/shell/useNotices'
@@ -26,6 +27,7 @@ const entries = [
   { word: pileWords.tenMinutes, icon: Clock, run: () => (isAsking.value = true) },
   { word: pileWords.how, icon: Settings2, run: () => (isSetting.value = true) },
   { word: takeInWords.list, icon: FileSpreadsheet, to: '/take-in/list' },
+  { word: questionWords.title, icon: CircleHelp, to: '/take-in/questions' },
   { word: nameWords.button, icon: Tags, to: '/take-in/names' },
   { word: numberWords.button, icon: Hash, to: '/take-in/numbers' },
 ]

@@ -51,6 +51,20 @@ export const holdingCases: Cases = {
         themeNames: ['Weather'],
       })
   },
+  async many(db, luck) {
+    const holdings = await all(db, 'holdings')
+    const some = holdings.filter(() => luck.below(2) === 0).map(({ id }) => id)
+    await commands.changeMany(db, [
+      {
+        ids: [...some, 'gone'],
+        addThemes: ['Weather', luck.pick(['Buoys', 'Kelp']) ?? ''],
+        brandName: luck.pick(BRANDS) ?? '',
+        addNote: 'seen',
+      },
+    ])
+    const [question] = holdings.flatMap(({ questions }) => questions)
+    if (question) await commands.changeMany(db, [{ ids: holdings.map(({ id }) => id), answers: question, set: { isUsed: true } }])
+  },
   async remove(db, luck) {
     const holding = luck.pick(await all(db, 'holdings'))
     if (holding) await commands.removeHolding(db, holding.id)

@@ -5,6 +5,8 @@ import { named, type StepWords } from '../said'
 export const holdingSteps = {
   takeIn: step => `Took in ${named(step)}`,
   editHolding: step => `Changed ${named(step)}`,
+  changeMany: step => `Changed ${counted(step.subject.count ?? 0, 'set')} at once`,
+  answerQuestions: step => `Answered for ${counted(step.subject.count ?? 0, 'set')}`,
   placeHolding: () => 'Gave a set its place',
   placeMany: step => `Gave ${counted(step.subject.count ?? 0, 'set')} their places`,
   removeHolding: step => `Removed ${named(step)}`,

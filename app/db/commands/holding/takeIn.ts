@@ -14,6 +14,7 @@ import {
 } from '#core/catalog'
 import { givenToText } from '#core/exchange'
 import { type GivenNumber, giveNumbers, isFarBeyond, numberSource, registerId } from '#core/numbering'
+import { stillOpen } from '#core/questions'
 import { arrangeContainer, besideFirstHalf } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
@@ -155,7 +156,8 @@ export async function editHolding(db: YondercrestDb, id: string, facts: HoldingF
     async desk => {
       const before = await db.records('holdings').get(id)
       if (!before) return null
-      const after: Holding = { ...before, ...(await resolveNames(desk, facts)) }
+      const changed: Holding = { ...before, ...(await resolveNames(desk, facts)) }
+      const after = { ...changed, questions: stillOpen(before, changed) }
       await desk.put('holdings', [after])
       return after
     },
@@ -208,7 +210,7 @@ export async function resolveNames(desk: Desk, facts: HoldingFacts): Promise<Res
 
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase()
 
-async function brandNamed(desk: Desk, name: string): Promise<string | null> {
+export async function brandNamed(desk: Desk, name: string): Promise<string | null> {
   if (isBlank(name)) return null
   const all = await desk.db.records('brands').toArray()
   const found = all.find(brand => same(brand.name, name)) ?? all.find(brand => brand.variants.some(variant => same(variant, name)))
@@ -218,7 +220,7 @@ async function brandNamed(desk: Desk, name: string): Promise<string | null> {
   return brand.id
 }
 
-async function categoryNamed(desk: Desk, name: string): Promise<string | null> {
+export async function categoryNamed(desk: Desk, name: string): Promise<string | null> {
   if (isBlank(name)) return null
   const all = await desk.db.records('categories').toArray()
   const found = all.find(category => same(category.name, name))
@@ -228,7 +230,7 @@ async function categoryNamed(desk: Desk, name: string): Promise<string | null> {
   return category.id
 }
 
-async function themeNamed(desk: Desk, name: string): Promise<string> {
+export async function themeNamed(desk: Desk, name: string): Promise<string> {
   const all = await desk.db.records('themes').toArray()
   const found = all.find(theme => same(theme.name, name))
   if (found) return found.id

@@ -1,0 +1,58 @@
+import { type Holding, LIMITS, type OpenQuestion } from '#core/catalog'
+import { type Answered, isSameQuestion, stillOpen } from '#core/questions'
+import type { YondercrestDb } from '../../database'
+import { transact } from '../../transact'
+import { brandNamed, categoryNamed, themeNamed } from './takeIn'
+
+/** What is said of many sets at once; what is not in it stays as it is. */
+export interface SetsChange {
+  readonly ids: readonly string[]
+  readonly set?: Answered
+  readonly brandName?: string
+  readonly categoryName?: string
+  readonly addThemes?: readonly string[]
+  readonly addNote?: string
+  /** The question that this answers. */
+  readonly answers?: OpenQuestion
+}
+
+/**
+ * Changes many sets in one step, each as it is at that moment. A set that is gone, or that has no room for the note or the
+ * themes, is left as it was, with its question; how many were changed, and how many were left.
+ */
+export async function changeMany(
+  db: YondercrestDb,
+  changes: readonly SetsChange[],
+): Promise<{ readonly changed: number; readonly left: number }> {
+  const isAnswer = changes.every(change => change.answers !== undefined)
+  return transact(
+    db,
+    isAnswer ? 'answerQuestions' : 'changeMany',
+    ({ changed }: { changed: number }) => ({ count: changed }),
+    async desk => {
+      const changed = new Map<string, Holding>()
+      const left = new Set<string>()
+      for (const change of changes) {
+        const { ids, set, brandName, categoryName, addThemes = [], addNote = '', answers } = change
+        const named = {
+          ...(brandName === undefined ? {} : { brandId: await brandNamed(desk, brandName) }),
+          ...(categoryName === undefined ? {} : { categoryId: await categoryNamed(desk, categoryName) }),
+        }
+        const themeIds: string[] = []
+        for (const theme of addThemes) themeIds.push(await themeNamed(desk, theme))
+        const found = await db.records('holdings').bulkGet([...ids])
+        found.forEach((stored, at) => {
+          const before = changed.get(stored?.id ?? '') ?? stored
+          const notes = before && addNote ? [before.notes, addNote].filter(Boolean).join('\n') : before?.notes
+          const themes = before ? [...new Set([...before.themeIds, ...themeIds])] : []
+          if (!before || notes === undefined || notes.length > LIMITS.text || themes.length > LIMITS.themes) return left.add(ids[at] ?? '')
+          const questions = before.questions.filter(question => !answers || !isSameQuestion(question, answers))
+          const after: Holding = { ...before, ...set, ...named, themeIds: themes, notes, questions }
+          return changed.set(before.id, { ...after, questions: stillOpen(before, after) })
+        })
+      }
+      await desk.put('holdings', [...changed.values()])
+      return { changed: changed.size, left: left.size }
+    },
+  )
+}

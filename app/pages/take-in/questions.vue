@@ -1,0 +1,11 @@
+<script setup lang="ts">
+import QuestionsBench from '~/areas/takeIn/questions/QuestionsBench.vue'
+import { questionWords } from '~/areas/takeIn/questions/words'
+import { useTitle } from '~/shell/useTitle'
+
+useTitle(questionWords.title)
+</script>
+
+<template>
+  <QuestionsBench />
+</template>
