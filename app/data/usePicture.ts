@@ -19,7 +19,12 @@ async function read(hash: string, isFull: boolean): Promise<string | null> {
 
 function acquire(key: string): Loaded {
   const [hash = '', size] = key.split('/')
-  const entry = loaded.get(key) ?? { users: 0, url: read(hash, size === 'full') }
+  // One that cannot be read, as when the storage is cleared meanwhile, is not shown, and read again the next time.
+  const unread = (): null => {
+    loaded.delete(key)
+    return null
+  }
+  const entry = loaded.get(key) ?? { users: 0, url: read(hash, size === 'full').catch(unread) }
   entry.users += 1
   loaded.set(key, entry)
   return entry

@@ -39,13 +39,23 @@ describe('a room kept for the next opening', () => {
       fc.asyncProperty(steps, fc.integer({ min: 1, max: 2147483646 }), async (list, seed) => {
         const [db, luck] = [await room(), luckOf(seed)]
         for (const { name, keeps } of [...['takeIn', 'takeIn', 'placeAll'].map(first => ({ name: first, keeps: true })), ...list]) {
+          // The step that made the room is not undone: without one nothing can be taken in.
+          if (
+            name.startsWith('undo') &&
+            (await db.journal
+              .where('seq')
+              .above(0)
+              .filter(step => step.state === 'done')
+              .count()) <= 1
+          )
+            continue
           await ACTIONS[name]?.(db, luck)
           expect([name, ...(await asRead(db))]).toEqual([name, ...(await asWritten(db))])
           if (keeps) await keepRoom(db, SOON)
           else if (await readKeptRoom(db)) readOn += 1
         }
       }),
-      { numRuns: 8, seed: 20_261_127 },
+      { numRuns: 8, seed: 20_261_127, endOnFailure: true },
     )
     expect(readOn).toBeGreaterThan(20)
   }, 120_000)

@@ -56,9 +56,7 @@ test('what could mean two things is asked, not guessed', async ({ page }) => {
   await expect(page.locator('[data-sums]')).toContainText('3 taken, 1 taken with a question')
 })
 
-test('a workbook of several sheets, and pasted cells: the list is found, what is left out is said, a sheet is chosen', async ({
-  page,
-}) => {
+test('a workbook of several sheets, and pasted cells: the list is found, what is left out is said, a sheet is chosen', async ({ page }) => {
   await openEmpty(page)
   await page.goto('/take-in/list')
   const cells = (...rows: readonly (readonly string[])[]) => rows.map(row => row.map(value => ({ value })))
