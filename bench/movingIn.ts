@@ -44,9 +44,8 @@ const TWO_MAKERS: readonly Pair[] = [
 
 /** One maker, written twice. */
 const ONE_MAKER: readonly Pair[] = [
-  ...(['Nutmeg Wharf|nutmeg wharf', 'NUTMEG PIER|Nutmeg Pier', 'Blackthorn|Black Thorn', 'Sea-Glass|Sea Glass', 'Möwe|Moewe'] as const).map(
-    pairOf(9, 7),
-  ),
+  ...(['Nutmeg Wharf|nutmeg wharf', 'NUTMEG PIER|Nutmeg Pier', 'Blackthorn|Black Thorn', 'Sea-Glass|Sea Glass'] as const).map(pairOf(9, 7)),
+  ...(['Möwe|Moewe'] as const).map(pairOf(9, 7)),
   ...(['Café Encre|Cafe Encre', 'Åkervinda|Akervinda', 'Señal|Senal', 'Étoile Bleue|Etoile Bleue', 'Dœuvre|Doeuvre'] as const).map(
     pairOf(8, 3),
   ),

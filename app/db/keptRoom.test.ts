@@ -1,21 +1,15 @@
 import 'fake-indexeddb/auto'
 import { afterAll, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { ulid } from 'ulid'
 import { all, luckOf } from '../../tests/support/cases'
+import { emptyRooms } from '../../tests/support/emptyRooms'
 import { ACTIONS } from '../../tests/support/everyCommand'
-import { commands, keepRoom, readSnapshot, SCREEN_TABLES, undo, YondercrestDb } from '~/db'
+import { commands, keepRoom, readSnapshot, SCREEN_TABLES, undo, type YondercrestDb } from '~/db'
 import { readKeptRoom } from './keptRoom'
 
 /** Kept from the first set and the first change on. */
 const SOON = { sets: 1, changes: 1 }
-const opened: YondercrestDb[] = []
-async function room(): Promise<YondercrestDb> {
-  const db = new YondercrestDb(`test-${ulid()}`)
-  opened.push(db)
-  await commands.startEmpty(db)
-  return db
-}
+const { room, drop } = emptyRooms()
 /** Each record of each table, as a fresh start reads it. */
 async function asRead(db: YondercrestDb): Promise<string[]> {
   const { records } = await readSnapshot(db)
@@ -27,7 +21,7 @@ async function asWritten(db: YondercrestDb): Promise<string[]> {
 }
 
 describe('a room kept for the next opening', () => {
-  afterAll(() => Promise.all(opened.map(db => db.delete())))
+  afterAll(drop)
 
   test('kept at any moment, it is read as the tables have it after every later step, undone and done again too (property)', async () => {
     let readOn = 0

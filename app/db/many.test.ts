@@ -1,17 +1,15 @@
 import 'fake-indexeddb/auto'
 import { afterAll, describe, expect, test } from '@jest/globals'
-import { ulid } from 'ulid'
 import { type Holding, LIMITS } from '#core/catalog'
 import { all } from '../../tests/support/cases'
+import { emptyRooms } from '../../tests/support/emptyRooms'
 import { factsOf } from '../../tests/support/facts'
-import { commands, undo, YondercrestDb } from './index'
+import { commands, undo, type YondercrestDb } from './index'
 
-const opened: YondercrestDb[] = []
+const { room, drop } = emptyRooms()
 /** A room of sets that were typed in, each with the questions given. */
 async function roomWith(...sets: readonly Partial<Holding>[]): Promise<{ readonly db: YondercrestDb; readonly ids: readonly string[] }> {
-  const db = new YondercrestDb(`test-${ulid()}`)
-  opened.push(db)
-  await commands.startEmpty(db)
+  const db = await room()
   const ids: string[] = []
   for (const [at, set] of sets.entries()) {
     const facts = factsOf(`Set ${at + 1}`, { brandName: 'Greywether', themeNames: ['Ropes'], size: null })
@@ -26,7 +24,7 @@ const byName = async (db: YondercrestDb): Promise<readonly Holding[]> =>
   (await all(db, 'holdings')).sort((a, b) => (a.name < b.name ? -1 : 1))
 
 describe('many sets at once', () => {
-  afterAll(() => Promise.all(opened.map(db => db.delete())))
+  afterAll(drop)
 
   test('one answer for all that are alike: the field is said, that question gone, others stay; one undo brings it back', async () => {
     const big = { code: 'sizeUnread', text: 'big' } as const

@@ -17,7 +17,7 @@ export {
 export { legendOf, type LegendLine, secondMeaning } from './legend'
 export { adviseOnPages, type PageAdvice, pageLetter } from './pages'
 export { NaiveBayes, type Ranked } from './naiveBayes'
-export { brandStem, initials, plainWords, squeezed } from './normalise'
+export { brandStem, initials, plainLetters, plainWords, squeezed } from './normalise'
 export { doubtAbout, faultOf, type RelationDoubt, type RelationFault } from './relations'
 export { groupSpellings, type JoinDoubt, type JoinReason, likeness, type SpellingGroup } from './spellings'
 export { type ClassFacts, type ClassField, SUGGESTED_FIELDS, SuggestIndex, type Suggestion } from './suggest'

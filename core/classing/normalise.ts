@@ -27,6 +27,19 @@ const COMPANY_WORDS = new Set([
   'verlag',
 ])
 
+/**
+ * Small letters without accents, and letters of their own as those write them who have no key for them.
+ * @example plainLetters('Größe') //=> 'grosse'
+ */
+export const plainLetters = (text: string): string =>
+  text
+    .toLowerCase()
+    .replaceAll('ß', 'ss')
+    .replaceAll('ø', 'o')
+    .replaceAll('æ', 'ae')
+    .normalize('NFKD')
+    .replace(/\p{Mn}/gu, '')
+
 /** Lower case, no accents, "and" for & and +, one space between words, small numbers as words. */
 export function plainWords(text: string): readonly string[] {
   return text

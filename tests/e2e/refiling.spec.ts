@@ -142,7 +142,7 @@ test('overflow is told before it happens; a cap warns at Take in; the run is spl
     .toBe(true)
   await page.goto('/storeroom/fill')
   await expect(page.getByText(/more than the 10 you want/)).toBeVisible()
-  await page.goto('/take-in')
+  await newStrip(page)
   await page.getByLabel('Name', { exact: true }).fill('One Die More')
   await page.locator('#take-kind').selectOption({ label: 'Thin die' })
   await expect(page.locator('[data-cap]').first()).toContainText('the 10 sets that you want at most')

@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test'
-import { bytesOf, databaseOf, expect, headline, matItem, openDemo, test } from './helpers'
+import { bytesOf, databaseOf, expect, headline, matItem, newStrip, openDemo, test } from './helpers'
 
 const told = (page: Page, text: string) => expect(page.getByRole('status').filter({ hasText: text })).toBeVisible()
 
 test('what one tab undoes goes from the other too, slip and all; done again there, it is back in both', async ({ page, context }) => {
   await openDemo(page)
-  await page.goto('/take-in')
+  await newStrip(page)
   await page.getByLabel('Name', { exact: true }).fill('Passing Ferry')
   await page.getByLabel('Name', { exact: true }).press('Enter')
   await told(page, 'Passing Ferry is in.')

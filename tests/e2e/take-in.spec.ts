@@ -61,7 +61,7 @@ test('in an empty room the first set gets number 1 and the first place; its phot
 
 test('what is typed survives a reload in mid-word; bad input gets a plain sentence', async ({ page }) => {
   await openDemo(page)
-  await page.goto('/take-in')
+  await newStrip(page)
   await page.getByLabel('Name', { exact: true }).fill('Half a na')
   await page.getByLabel('Size', { exact: true }).fill('4 x 600 cm')
   await expect(page.getByText('That is over two metres.')).toBeVisible()
@@ -165,7 +165,7 @@ test('typing makes no junk: Enter and Tab take the best name there is, a new one
   page,
 }) => {
   await openDemo(page)
-  await page.goto('/take-in')
+  await newStrip(page)
   const brand = page.getByRole('combobox', { name: 'Brand' })
   for (const key of ['Tab', 'Enter']) {
     await brand.fill('plu')

@@ -1,3 +1,4 @@
+import { plainLetters } from '#core/classing'
 import type { ListField } from './fields'
 
 /**
@@ -69,13 +70,7 @@ export const EXACT = 3
 
 /** @example plainHeading('Größe (cm)') //=> 'grosse cm' */
 export function plainHeading(heading: string): string {
-  return heading
-    .toLowerCase()
-    .replaceAll('ß', 'ss')
-    .replaceAll('ø', 'o')
-    .replaceAll('æ', 'ae')
-    .normalize('NFKD')
-    .replace(/\p{Mn}/gu, '')
+  return plainLetters(heading)
     .replace(/[^\p{L}\p{N}#°]+/gu, ' ')
     .trim()
 }

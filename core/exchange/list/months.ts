@@ -1,3 +1,5 @@
+import { plainLetters } from '#core/classing'
+
 /** Names of months in the languages whose lists are read, plain: no accents, small letters. Checked against ICU. */
 const NAMES: readonly (readonly string[])[] = [
   'january february march april may june july august september october november december',
@@ -19,11 +21,7 @@ const SHORT: Readonly<Record<string, number>> = { mrt: 3, maerz: 3, jaenner: 1, 
  * @example monthOf('Févr.') //=> 2
  */
 export function monthOf(word: string): number | null {
-  const plain = word
-    .normalize('NFKD')
-    .replace(/\p{Mn}/gu, '')
-    .toLowerCase()
-    .replace(/\.$/, '')
+  const plain = plainLetters(word).replace(/\.$/, '')
   if (plain.length < 3) return null
   if (Object.hasOwn(SHORT, plain)) return SHORT[plain] ?? null
   const whole = NAMES.flatMap(names => names.flatMap((name, at) => (name === plain ? [at + 1] : [])))

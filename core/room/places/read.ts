@@ -1,4 +1,4 @@
-import { isNotSaid } from '#core/classing'
+import { isNotSaid, plainLetters } from '#core/classing'
 import { countedWord, figureWord, isFiller, isOutWord, type PlaceSort, placeWord, type Side, sideWord } from './words'
 
 /** What a list says of where a set is, read by itself: what it means in this list is told by its family. */
@@ -33,16 +33,7 @@ const LONGEST = 60
 const MAX_FIGURE = 9_999_999
 
 /** Words and figures of a text, plain; a letter right behind a figure stands alone. */
-function tokensOf(text: string): readonly string[] {
-  const plain = text
-    .toLowerCase()
-    .replaceAll('ß', 'ss')
-    .replaceAll('ø', 'o')
-    .replaceAll('æ', 'ae')
-    .normalize('NFKD')
-    .replace(/\p{Mn}/gu, '')
-  return plain.match(/\p{L}+|\d+/gu) ?? []
-}
+const tokensOf = (text: string): readonly string[] => plainLetters(text).match(/\p{L}+|\d+/gu) ?? []
 const isFigure = (token = ''): boolean => /^\d+$/.test(token)
 /** A single letter behind a word is what a container is called (`binder A`), unless a figure of its own stands behind it (`n° 5`). */
 const isMark = (token: string, at: number, next: string | undefined): boolean =>

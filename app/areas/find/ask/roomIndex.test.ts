@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { ulid } from 'ulid'
-import { commands, undo, YondercrestDb } from '~/db'
+import { commands, undo, type YondercrestDb } from '~/db'
 import { all, luckOf } from '../../../../tests/support/cases'
+import { emptyRooms } from '../../../../tests/support/emptyRooms'
 import { ACTIONS } from '../../../../tests/support/everyCommand'
 import { RoomIndex } from './roomIndex'
 
@@ -13,13 +13,7 @@ const answers = (index: RoomIndex): string[] =>
     const { mode, hits } = index.ask(ask)
     return [ask, mode, ...hits.map(({ id, accession }) => `${accession} ${id}`).sort()].join()
   })
-const opened: YondercrestDb[] = []
-async function room(): Promise<YondercrestDb> {
-  const db = new YondercrestDb(`test-${ulid()}`)
-  opened.push(db)
-  await commands.startEmpty(db)
-  return db
-}
+const { room, drop } = emptyRooms()
 /** Kept from the first set on, after any change. */
 const SOON = { sets: 1, changes: 1 }
 /** What an opening of the application does. */
@@ -31,10 +25,7 @@ async function openingOf(db: YondercrestDb, format = 'this build'): Promise<Room
 /** Was it read from what is kept, with nothing to add? What was read anew would be worth keeping. */
 const isAsKept = async (index: RoomIndex): Promise<boolean> => !(await index.keep())
 
-afterEach(async () => {
-  await Promise.all(opened.map(db => db.delete()))
-  opened.length = 0
-})
+afterEach(drop)
 
 describe('the index of a room', () => {
   test('following, kept and opened again, or read anew, it answers the same after every step (property)', async () => {

@@ -1,7 +1,7 @@
 import type { DateOrder } from '#core/catalog'
 import type { JoinDoubt, JoinReason } from '#core/classing'
 import type { ImportReport, ListField, ListSource, TableReading } from '#core/exchange'
-import { counted, countedThat, figure } from '~/kit/grammar'
+import { counted, countedThat, figure, listOf } from '~/kit/grammar'
 
 const FIELDS: Readonly<Record<ListField, string>> = {
   number: 'Number',
@@ -172,9 +172,8 @@ export const importWords = {
   column: (heading: string, at: number) => heading || `Column ${figure(at + 1)}`,
   themeSigns: (count: number) => `${countedThat(count, 'theme', 'has', 'have')} a stroke, a plus or an & in ${count === 1 ? 'it' : 'them'}`,
   themeSignsWhy: (text: string, parts: readonly string[]) =>
-    parts.length > 1
-      ? `Divided where its parts stand alone elsewhere in the list: “${text}” becomes ${parts.map(part => `“${part}”`).join(' and ')}.`
-      : `Divided where its parts stand alone elsewhere in the list: “${text}” stays one theme.`,
+    `Divided where its parts stand alone elsewhere in the list: “${text}” ` +
+    `${parts.length > 1 ? `becomes ${listOf(parts.map(part => `“${part}”`))}` : 'stays one theme'}.`,
   signsTell: 'As the list tells',
   signsDivide: 'Divide them all',
   signsWhole: 'Keep them whole',
