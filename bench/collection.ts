@@ -68,6 +68,7 @@ export function makeLarge(count: number): CatalogueData {
       lane: 1,
       order: orders[index % SETS_A_BIN] ?? 'a0',
       cell: null,
+      somewhere: null,
       apartBecause: null,
       holdingIds: [id],
     })

@@ -13,7 +13,7 @@ import {
   remainingRefiling,
 } from '#core/refiling'
 import { type Authority, isTabKey, TAB_TABLES, zoneFor } from '#core/filing'
-import { arrangeRoom, type ContainerRow, containersInOrder } from '#core/room'
+import { arrangeRoom, type ContainerRow, containersInOrder, setsIn } from '#core/room'
 import {
   ASSUMPTION_CHANGES,
   type Assumptions,
@@ -158,7 +158,7 @@ const api = {
         const before = facts.rows.get(row.container.id)
         return {
           id: row.container.id,
-          sets: row.placements.length - (before?.placements.length ?? 0),
+          sets: setsIn(row) - (before ? setsIn(before) : 0),
           before: before ? fillIn(before) : 0,
           after: fillIn(row),
         }

@@ -152,6 +152,8 @@ export const useCatalogue = defineStore('catalogue', () => {
   const containers = computed(() => containersInOrder(facts.value, null))
   const isEmpty = computed(() => (tables.value?.settings.size ?? 0) === 0)
   const placeless = computed(() => [...(tables.value?.holdings.values() ?? [])].filter(holding => !room.value.placements.has(holding.id)))
+  /** Of these a list says where they are. */
+  const listed = computed(() => placeless.value.filter(({ placeText, state }) => placeText !== '' && state !== 'out'))
 
   /** Sets that carry a question. */
   const asked = computed(() => [...(tables.value?.holdings.values() ?? [])].filter(holding => holding.questions.length > 0))
@@ -167,6 +169,7 @@ export const useCatalogue = defineStore('catalogue', () => {
     learnt,
     containers,
     isEmpty,
+    listed,
     placeless,
     asked,
     open,

@@ -1,7 +1,7 @@
 import type { Holding, RecordOf } from '#core/catalog'
 import { type Code, codeText, type NumberFacts, numberSource, writeCode } from '#core/numbering'
 import type { InsertionPoint, InsertionProposal } from '#core/filing'
-import { type AddressedPlace, neighboursOf, type Placement, shelfNumber, shortAddress } from '#core/room'
+import { type AddressedPlace, isLookedAt, neighboursOf, type Placement, shelfNumber, shortAddress, type Standing } from '#core/room'
 import { type LengthStyle, type Size, writeLength, writeSize, writeThin, type LengthUnit } from '#core/units'
 import { containerWay, placeSentence, placeWords, shelfWord } from './words'
 import { useCatalogue } from './useCatalogue'
@@ -51,11 +51,16 @@ export function useDescribe() {
     const fixture = lookUp('fixtures', fixtureId)
     return fixture ? `${shelfWord(fixture.type)} ${shelfNumber(shelf, fixture.shelves, catalogue.settings.shelvesFrom)}` : ''
   }
+  function standingText(standing: Standing): string {
+    const way = wayTo(standing.container)
+    if (!isLookedAt(standing)) return placeWords.somewhere(way, standing.page)
+    const { front, behind } = neighbours(standing)
+    return placeSentence(standing, way, nameOf(front), nameOf(behind))
+  }
   function placeOf(holding: Holding): string {
     const placement = catalogue.room.placements.get(holding.id)
     if (!placement) return holding.placeText ? placeWords.listSays(holding.placeText) : placeWords.none
-    const { front, behind } = neighbours(placement)
-    const sentence = placeSentence(placement, wayTo(placement.container), nameOf(front), nameOf(behind))
+    const sentence = standingText(placement)
     const other = catalogue.room.halves.get(holding.id)?.[1]
     return other ? placeWords.halves(sentence, address(other)) : sentence
   }

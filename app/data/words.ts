@@ -98,6 +98,7 @@ export const placeWords = {
   both: (addresses: readonly string[]) => addresses.join(' and '),
   halves: (sentence: string, other: string) => `${sentence}. It was cut in two: the other half stands at ${other}.`,
   listSays: (text: string) => `The list says: ${text}. Not yet checked.`,
+  somewhere: (way: string, page: number | null) => `${way}${page === null ? '' : `, page ${page}`}. Where in it, nobody has looked yet.`,
   front: 'In front of it',
   behind: 'Behind it',
   firstInRow: 'nothing, it is the first',
@@ -128,6 +129,8 @@ export const placeWords = {
     zoneHasNoContainer: 'The corner for this kind has no bin, drawer or binder yet. Add one in the storeroom.',
     noCellFits: 'No page of this corner has cells large enough for it. Give it another pocket or case, or add pages with larger cells.',
     noRoom: 'Every row of this corner is full. Choose another place, or add a bin or drawer in the storeroom.',
+    cellsNotLookedAt:
+      'Nobody has looked yet which cells are free. Open the pages in the storeroom and say what is in them, or choose a cell.',
     allCellsTaken: 'Every cell of every page is taken. Add pages or a binder in the storeroom.',
   },
   keys: KEY_NAMES,

@@ -81,6 +81,7 @@ async function smallRoom(): Promise<YondercrestDb> {
       lane: 1,
       order: keys[at] ?? '',
       cell: null,
+      somewhere: null,
       apartBecause: null,
       holdingIds: [set.id],
     })),

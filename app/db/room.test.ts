@@ -44,6 +44,7 @@ async function filledRoom(count: number): Promise<YondercrestDb> {
       lane: 1,
       order: keys[at] ?? '',
       cell: null,
+      somewhere: null,
       apartBecause: null,
       holdingIds: [set.id],
     })),

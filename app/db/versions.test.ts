@@ -10,8 +10,11 @@ import { plainly } from '~/data/call'
 import { commands, redo, undo, YondercrestDb } from './index'
 
 /** Databases as earlier versions left them. Never written anew: whoever has one expects it to open. */
-const FROZEN = [1, 2, 3] as const
+const FROZEN = [1, 2, 3, 4] as const
 const read = (version: number): RawDatabase => JSON.parse(readFileSync(`tests/fixtures/database-v${version}.json`, 'utf8')) as RawDatabase
+
+/** A number that was given stays given, also where its set was undone. */
+const nextIn = (raw: RawDatabase): number => (raw.stores.register?.rows.length ?? 0) + 1
 
 let db: YondercrestDb | null = null
 afterEach(async () => {
@@ -52,7 +55,7 @@ describe.each(FROZEN)('a database of version %i', version => {
     await redo(db)
     await redo(db)
     expect(await commands.readCatalogue(db)).toEqual(before)
-    expect([...(await commands.nextNumbers(db)).values()]).toEqual([4])
+    expect([...(await commands.nextNumbers(db)).values()]).toEqual([nextIn(read(version))])
   })
 })
 
@@ -124,7 +127,7 @@ describe.each(FROZEN)('a copy of version %i, put together by hand', version => {
     await commands.startEmpty(db)
     await commands.replaceCatalogue(db, 'restoreArchive', reading.archive.data, [], [])
     expect(sorted(await commands.readCatalogue(db))).toEqual(sorted(opened))
-    expect([...(await commands.nextNumbers(db)).values()]).toEqual([4])
+    expect([...(await commands.nextNumbers(db)).values()]).toEqual([nextIn(read(version))])
   })
   test.each(ofThis)('without its %s it is refused whole', async table => {
     expect(await unpack(copyOf(ofThis.filter(each => each !== table)))).toMatchObject({ ok: false, code: 'fileMissing' })

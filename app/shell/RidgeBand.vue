@@ -4,6 +4,7 @@ import { ChevronDown, ChevronUp } from 'lucide-vue-next'
 import { computed, nextTick, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { layRidge, type RidgeSource } from '#core/drawing'
+import { setsIn } from '#core/room'
 import { useFills } from '~/areas/storeroom/fill/useFills'
 import { useDescribe } from '~/data/useDescribe'
 import { shellWords } from './words'
@@ -77,7 +78,7 @@ function label(id: string): string {
   return shellWords.ridgeBlock(
     row.container.name,
     lookUp('fixtures', row.container.fixtureId)?.name ?? '',
-    row.placements.length,
+    setsIn(row),
     Math.round((fills.value.get(id)?.share ?? 0) * 100),
     pins.value.get(id) ?? 0,
   )

@@ -67,6 +67,7 @@ const held = (id: string, holdingIds: string[], type: Holder['type'] = 'pocket')
   lane: 1,
   order: `a${id}`,
   cell: null,
+  somewhere: null,
   apartBecause: null,
   holdingIds,
 })

@@ -1,5 +1,5 @@
 import type { Fixture, Holding, Kind } from '#core/catalog'
-import type { ContainerRow } from '#core/room'
+import { allIn, type ContainerRow } from '#core/room'
 
 export interface InTheSun {
   readonly row: ContainerRow
@@ -21,7 +21,7 @@ export function lightHarmed(
   return [...rows].flatMap((row): InTheSun[] => {
     // A drawer is dark.
     if (!fixtures.get(row.container.fixtureId)?.isSunlit || row.container.type === 'drawer') return []
-    const harmed = row.placements
+    const harmed = allIn(row)
       .flatMap(({ holder }) => holder.holdingIds)
       .flatMap(id => {
         const kind = kinds.get(holdings.get(id)?.kindId ?? '')
@@ -34,11 +34,12 @@ export function lightHarmed(
 /** Sets that have gone sticky and share a holder with others, or stand beside others with nothing round them. O(n). */
 export function stickyBeside(rows: Iterable<ContainerRow>, holdings: ReadonlyMap<string, Holding>): readonly StickyBeside[] {
   return [...rows].flatMap(row =>
-    row.placements.flatMap(({ holder }, at) =>
+    allIn(row).flatMap(({ holder, position }, at) =>
       holder.holdingIds.flatMap((id): StickyBeside[] => {
         const holding = holdings.get(id)
         if (!holding?.isSticky) return []
-        const near = holder.type === 'none' || holder.type === 'trayCell' ? [row.placements[at - 1], row.placements[at + 1]] : []
+        const isBare = holder.type === 'none' || holder.type === 'trayCell'
+        const near = isBare && position !== null ? [row.placements[at - 1], row.placements[at + 1]] : []
         const besideIds = [
           ...holder.holdingIds.filter(other => other !== id),
           ...near.flatMap(placement => placement?.holder.holdingIds ?? []),

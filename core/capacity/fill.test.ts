@@ -63,6 +63,7 @@ function filled(container: Container, sets: readonly Holding[]) {
     lane: 1,
     order: keys[index] ?? '',
     cell: null,
+    somewhere: null,
     apartBecause: null,
     holdingIds: [holding.id],
   }))
@@ -134,6 +135,7 @@ describe('how full a container is', () => {
           lane: 1,
           order: 'a0',
           cell: null,
+          somewhere: null,
           apartBecause: null,
           holdingIds: ['unknown'],
         },

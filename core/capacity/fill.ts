@@ -1,5 +1,5 @@
 import type { Holding, Kind } from '#core/catalog'
-import { cellsPerPage, type ContainerRow } from '#core/room'
+import { allIn, cellsPerPage, type ContainerRow } from '#core/room'
 import { thicknessIn, type ThicknessTable, UNKNOWN_THICKNESS_MM } from './thickness'
 
 export interface Fill {
@@ -22,11 +22,11 @@ export function fillOf(
   const { container } = row
   if (container.cells) {
     const all = cellsPerPage(container) * container.cells.pages * (container.cells.isTwoSided ? 2 : 1)
-    return { usedMm: 0, lengthMm: container.lengthMm, share: row.placements.length / all, isMeasured: true }
+    return { usedMm: 0, lengthMm: container.lengthMm, share: allIn(row).length / all, isMeasured: true }
   }
   let usedMm = 0
   let isMeasured = true
-  for (const { holder } of row.placements) {
+  for (const { holder } of allIn(row)) {
     for (const id of holder.holdingIds) {
       const holding = holdingOf(id)
       if (!holding) continue

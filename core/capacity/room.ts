@@ -1,5 +1,5 @@
 import type { Holding, Kind } from '#core/catalog'
-import type { ContainerRow } from '#core/room'
+import { allIn, type ContainerRow } from '#core/room'
 import { thicknessIn, type ThicknessTable } from './thickness'
 
 /** Lengths differ by rounding alone below this. */
@@ -16,7 +16,7 @@ export const roomIn =
     learnt: ThicknessTable,
   ): ((row: ContainerRow, lane: number, holding: Holding) => boolean) =>
   (row, lane, holding) => {
-    const usedMm = row.placements
+    const usedMm = allIn(row)
       .filter(each => each.lane === lane)
       .flatMap(({ holder }) =>
         holder.holdingIds.flatMap(id => holdingOf(id) ?? []).map(each => thicknessIn(each, holder, kindOf, learnt).mm),

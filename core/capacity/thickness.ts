@@ -1,5 +1,5 @@
 import type { Holder, HolderKind, Holding, Kind, MeasuredLength } from '#core/catalog'
-import type { ContainerRow } from '#core/room'
+import { allIn, type ContainerRow } from '#core/room'
 import { inverseSymmetric, nnls, type Rows } from './nnls'
 
 /** Depth of a filled holder whose kind nobody has named; common practice for a pocketed set. */
@@ -26,7 +26,7 @@ export const thicknessKey = (kindId: string | null, holder: HolderKind): string 
 /** What stands in a lane, by kind and holder: what is kept beside a measured length. */
 export function countsOf(row: ContainerRow, lane: number, holdingOf: (id: string) => Holding | undefined): MeasuredLength['stood'] {
   const counts = new Map<string, MeasuredLength['stood'][number]>()
-  for (const { holder } of row.placements.filter(placement => placement.lane === lane)) {
+  for (const { holder } of allIn(row).filter(placement => placement.lane === lane)) {
     for (const id of holder.holdingIds) {
       const kindId = holdingOf(id)?.kindId ?? null
       const key = thicknessKey(kindId, holder.type)

@@ -1,5 +1,5 @@
 import type { Container, ContainerType, Fixture, HolderType, Holding, Kind, RoomSettings } from '#core/catalog'
-import type { ContainerRow } from '#core/room'
+import { allIn, type ContainerRow } from '#core/room'
 import { shelfLift, type LiftLimit } from './lifting'
 
 // An empty one, common practice; an owner who has weighed theirs says so.
@@ -37,7 +37,7 @@ export function weightOf(
   typeOf: (id: string) => HolderType | undefined,
 ): number {
   const empty = row.container.emptyWeightG ?? EMPTY_G[row.container.type]
-  return row.placements.reduce((sum, { holder }) => {
+  return allIn(row).reduce((sum, { holder }) => {
     const own = holder.holderTypeId ? (typeOf(holder.holderTypeId)?.weightG ?? 0) : 0
     return (
       sum + own + holder.holdingIds.reduce((sets, id) => sets + (kindOf(holdingOf(id)?.kindId ?? '')?.typicalWeightG ?? UNKNOWN_SET_G), 0)

@@ -147,6 +147,11 @@ export const Holder = z.object({
   lane: z.number().int().min(1).max(LIMITS.lanes),
   order: OrderKey,
   cell: Cell.nullable(),
+  /**
+   * Nobody has looked where in its container it stands: the page is known, or nothing. It has no cell then, and its order is the
+   * one in which the list or the owner named it. null: its place is known.
+   */
+  somewhere: z.object({ page: z.number().int().min(1).max(LIMITS.pages).nullable() }).nullable(),
   /** Why it stands outside of the filing rule ("kept on the desk, used daily"); null: it does not. */
   apartBecause: z.string().trim().min(1).max(200).nullable(),
   holdingIds: z.array(Id).min(1).max(2000),

@@ -88,6 +88,7 @@ const held = (holding: Holding, container: Container, order: string, lane = 1): 
   lane,
   order,
   cell: null,
+  somewhere: null,
   apartBecause: null,
   holdingIds: [holding.id],
 })

@@ -24,7 +24,8 @@ export type InsertionProposal =
     }
   | {
       readonly ok: false
-      readonly code: 'kindNotSaid' | 'noZoneTakesKind' | 'zoneHasNoContainer' | 'allCellsTaken' | 'noCellFits' | 'noRoom'
+      readonly code:
+        'kindNotSaid' | 'noZoneTakesKind' | 'zoneHasNoContainer' | 'allCellsTaken' | 'cellsNotLookedAt' | 'noCellFits' | 'noRoom'
       readonly zone: Zone | null
     }
 
@@ -70,7 +71,8 @@ export function proposePlace(holding: Holding, facts: RoomFacts): InsertionPropo
   const fitting = cellsThatTake(holding.size, rows)
   if (fitting.length === 0) return { ok: false, code: 'noCellFits', zone }
   const free = inFreeCell(fitting)
-  return free ? { ok: true, point: free, zone } : { ok: false, code: 'allCellsTaken', zone }
+  if (free) return { ok: true, point: free, zone }
+  return { ok: false, code: fitting.some(row => row.somewhere.length > 0) ? 'cellsNotLookedAt' : 'allCellsTaken', zone }
 }
 
 /** A full row is not proposed while another of the zone has room: the nearest one in walking order, there by the rule. */
@@ -113,8 +115,11 @@ function inARow(holding: Holding, rule: FilingRule, run: ZoneRun, facts: RoomFac
   const emptyTab = underTab.length > 0 ? undefined : run.tabs.get(tabKey)
   if (emptyTab) return pointAfter(emptyTab.row, emptyTab.lane, emptyTab.index)
 
+  const own = filingKeyOf(holding, rule, facts.authority)
+  const gap = underTab.length > 0 ? null : run.gap(own)
+  if (gap) return inGap(gap.row, gap.front)
   const at = (index: number): Placement | undefined => run.placements[underTab.length > 0 ? (underTab[index] ?? -1) : index]
-  const cut = run.cut(filingKeyOf(holding, rule, facts.authority), underTab.length > 0 ? underTab : null)
+  const cut = run.cut(own, underTab.length > 0 ? underTab : null)
   const front = at(cut - 1)
   if (front) {
     const row = facts.rows.get(front.container.id) ?? first
@@ -124,6 +129,13 @@ function inARow(holding: Holding, rule: FilingRule, run: ZoneRun, facts: RoomFac
   if (!behind) return pointAfter(first, 1, (first.lanes[0]?.length ?? 0) - 1)
   const row = facts.rows.get(behind.container.id) ?? first
   return pointAfter(row, behind.lane, entryIndex(row, behind) - 1)
+}
+
+/** Behind a holder of a container, or in front of all that was looked at there. */
+function inGap(row: ContainerRow, front: Placement | null): InsertionPoint {
+  if (front) return pointAfter(row, front.lane, entryIndex(row, front))
+  const [behind] = row.placements
+  return behind ? pointAfter(row, behind.lane, entryIndex(row, behind) - 1) : pointAfter(row, 1, (row.lanes[0]?.length ?? 0) - 1)
 }
 
 /** How many of `run` stay in front: the cut with the fewest pairs out of order, the last such cut on a tie. */

@@ -51,6 +51,7 @@ function roomOf(sets: readonly { readonly number: number; readonly brand: number
     lane: 1,
     order: keys[index] ?? '',
     cell: null,
+    somewhere: null,
     apartBecause: null,
     holdingIds: [`h${number}`],
   }))
@@ -68,7 +69,7 @@ test('in any order every set is there once, at the place where it stands, and no
       const { rows, facts } = roomOf(sets)
       const view = viewInOrder(rows, by, facts)
       expect(view.map(({ holding }) => holding.number).sort((a, b) => a - b)).toEqual(sets.map(each => each.number).sort((a, b) => a - b))
-      for (const { placement, holding } of view) expect(placement.holder.holdingIds).toContain(holding.id)
+      for (const { standing, holding } of view) expect(standing.holder.holdingIds).toContain(holding.id)
       const groups = view.flatMap(entry => entry.opensGroup ?? [])
       expect(new Set(groups).size).toBe(groups.length)
     }),

@@ -1,10 +1,10 @@
 import type { FilingKey, Holding } from '#core/catalog'
-import type { ContainerRow, Placement } from '#core/room'
+import { allIn, type ContainerRow, type Standing } from '#core/room'
 import { type Authority, compareFilingKeys, filingKeyOf, KEYS } from './keys'
 
 /** A set in another order than the one it stands in. */
 export interface ViewEntry {
-  readonly placement: Placement
+  readonly standing: Standing
   readonly holding: Holding
   /** Set where a group begins: the name of its brand, theme, category, kind or series, or '' for those that have none. */
   readonly opensGroup: string | null
@@ -46,22 +46,22 @@ export function viewInOrder(rows: readonly ContainerRow[], by: FilingKey['by'], 
     ...(by === 'series' ? [{ by: 'number', order: 'ascending' } as const] : []),
   ]
   const all = rows
-    .flatMap(row => row.placements)
-    .flatMap(placement =>
-      placement.holder.holdingIds.flatMap(id => {
+    .flatMap(allIn)
+    .flatMap(standing =>
+      standing.holder.holdingIds.flatMap(id => {
         const holding = facts.holdings.get(id)
         return holding
-          ? [{ placement, holding, key: filingKeyOf(holding, { keys: [...keys] }, facts.authority), group: groupOf(holding, by, facts) }]
+          ? [{ standing, holding, key: filingKeyOf(holding, { keys: [...keys] }, facts.authority), group: groupOf(holding, by, facts) }]
           : []
       }),
     )
     .sort((a, b) => compareFilingKeys(a.key, b.key))
-  return all.map(({ placement, holding, group }, at) => {
+  return all.map(({ standing, holding, group }, at) => {
     const before = all[at - 1]
     const isGap =
       (by === 'series' || by === 'number') && before?.holding.seriesId === holding.seriesId && holding.number > before.holding.number + 1
     return {
-      placement,
+      standing,
       holding,
       opensGroup: group === before?.group ? null : group,
       missing: isGap && before ? { from: before.holding.number + 1, to: holding.number - 1 } : null,

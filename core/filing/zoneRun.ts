@@ -16,6 +16,11 @@ export interface ZoneRun {
    * with the fewest.
    */
   readonly cut: (own: readonly KeyPart[], among: readonly number[] | null) => number
+  /**
+   * Where something of the zone was never looked at: the container, and behind which of its holders (null: in front of them), that
+   * is out of order with the fewest. What stands somewhere in a container is out of order with nothing in it. null: all was looked at.
+   */
+  readonly gap: (own: readonly KeyPart[]) => { readonly row: ContainerRow; readonly front: Placement | null } | null
 }
 export interface TabSpot {
   readonly row: ContainerRow
@@ -47,10 +52,11 @@ export function zoneRun(facts: Facts, zone: Pick<Zone, 'id' | 'filingRule'>, row
 function makeRun({ holdings, authority }: Facts, rule: FilingRule, rows: readonly ContainerRow[]): ZoneRun {
   const filed = rows.filter(row => !row.container.cells)
   const placements = filed.flatMap(row => row.placements).filter(({ holder }) => holder.apartBecause === null)
-  const keys = placements.map(({ holder }) => {
+  const keyOf = ({ holder }: { readonly holder: Placement['holder'] }): readonly KeyPart[] | null => {
     const holding = holdings.get(holder.holdingIds[0] ?? '')
     return holding ? filingKeyOf(holding, rule, authority) : null
-  })
+  }
+  const keys = placements.map(keyOf)
   const underTab = new Map<string, number[]>()
   placements.forEach(({ section }, at) => {
     if (!section?.standsFor) return
@@ -69,11 +75,14 @@ function makeRun({ holdings, authority }: Facts, rule: FilingRule, rows: readonl
       }),
     )
   }
+  const hasUnseen = filed.some(row => row.somewhere.length > 0)
+  const unseenKeys = hasUnseen ? filed.map(row => row.somewhere.map(keyOf)) : []
   let ranked: ReturnType<typeof rankKeys> | null = null
   let asked = 0
   return {
     rows,
     placements,
+    gap: own => (hasUnseen ? gapOfLeastDisorder(filed, placements, keys, unseenKeys, own) : null),
     underTab,
     tabs,
     cut: (own, among) => {
@@ -89,6 +98,40 @@ function makeRun({ holdings, authority }: Facts, rule: FilingRule, rows: readonl
       return among ? cutOfLeastDisorder(among.length, at => (ranks[among[at] ?? 0] ?? -1) < limit) : cutByRank(ranks, limit)
     },
   }
+}
+
+/** The first container, and the last gap in it, that is out of order with the fewest. O(n). */
+function gapOfLeastDisorder(
+  rows: readonly ContainerRow[],
+  placements: readonly Placement[],
+  keys: readonly (readonly KeyPart[] | null)[],
+  unseenKeys: readonly (readonly (readonly KeyPart[] | null)[])[],
+  own: readonly KeyPart[],
+): { readonly row: ContainerRow; readonly front: Placement | null } | null {
+  const isInFront = (key: readonly KeyPart[] | null): boolean => key === null || compareFilingKeys(key, own) <= 0
+  const known = keys.map(isInFront)
+  const unseen = unseenKeys.map(list => list.map(isInFront))
+  const frontsIn = (list: readonly boolean[]): number => list.filter(Boolean).length
+  /** Those that belong in front and stand further on, and those that belong behind and have been passed. */
+  let disorder = frontsIn(known) + unseen.reduce((sum, list) => sum + frontsIn(list), 0)
+  let [best, found, at] = [Infinity, null as { row: ContainerRow; front: Placement | null } | null, 0]
+  rows.forEach((row, which) => {
+    const here = unseen[which] ?? []
+    let count = 0
+    while (placements[at + count]?.container.id === row.container.id) count += 1
+    if (count + here.length === 0) return
+    let least = disorder - frontsIn(here)
+    let front: Placement | null = null
+    disorder = least
+    for (const placement of placements.slice(at, at + count)) {
+      disorder += known[at] ? -1 : 1
+      at += 1
+      if (disorder <= least) [least, front] = [disorder, placement]
+    }
+    if (least < best) [best, found] = [least, { row, front }]
+    disorder += here.length - frontsIn(here)
+  })
+  return found
 }
 
 /** The rank of each key among all, so that comparing two is comparing two numbers; and how many come before or with another. */

@@ -74,7 +74,14 @@ describe('a re-filing from the question to the end', () => {
           brandId: `b${brand}`,
           thicknessMm: 3,
         }
-        const came: Holder = { ...(start.holders[0] as Holder), id: 'onew', order: 'zz0', holdingIds: ['new'], apartBecause: null }
+        const came: Holder = {
+          ...(start.holders[0] as Holder),
+          id: 'onew',
+          order: 'zz0',
+          holdingIds: ['new'],
+          somewhere: null,
+          apartBecause: null,
+        }
         const [, ...rest] = start.holders
         const last = start.containers.at(-1)?.id
         const made: Made = {
@@ -124,6 +131,7 @@ describe('a re-filing from the question to the end', () => {
         lane: 1,
         order: keys[at] ?? '',
         cell: null,
+        somewhere: null,
         apartBecause: null,
         holdingIds: [`h${at}`],
       })),
@@ -140,7 +148,7 @@ describe('a re-filing from the question to the end', () => {
     const aims = { group: 9, subgroup: 9, container: 9, even: 0 }
     fc.assert(
       fc.property(rooms, made => {
-        const facts = factsOf({ ...made, holders: made.holders.map(holder => ({ ...holder, apartBecause: null })) })
+        const facts = factsOf({ ...made, holders: made.holders.map(holder => ({ ...holder, somewhere: null, apartBecause: null })) })
         const proposal = proposeRefiling(facts, question(made, { isEven: true, aims }), title)
         if (!proposal.ok) return
         const lengths = proposal.lanes.flatMap(lane => lane.target.holderIds).map(() => 3)
@@ -214,6 +222,7 @@ test('a die that stays with its stamp is filed directly behind it, whatever its 
       lane: 1,
       order: keys[at] ?? '',
       cell: null,
+      somewhere: null,
       apartBecause: null,
       holdingIds: [set.id],
     })),

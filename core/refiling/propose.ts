@@ -1,5 +1,5 @@
 import type { Container, FilingRule, Holder, HolderType, LaneTarget, Refiling, Section, Zone } from '#core/catalog'
-import type { ContainerRow, Placement } from '#core/room'
+import { allIn, type ContainerRow, isLookedAt, type Placement } from '#core/room'
 import { thicknessIn, type ThicknessTable } from '#core/capacity'
 import { changedTabs, type PlannedTab, planTabs, START_TABS, type TabChanges, type TabHabit } from './dividers'
 import { explainBreaks, type SplitBreak } from './explain'
@@ -164,11 +164,12 @@ export function remainingRefiling(
 }
 
 function lengthsOf(rows: readonly ContainerRow[], facts: RefilingFacts): (id: string) => number {
-  const lengths = new Map(rows.flatMap(row => row.placements).map(({ holder }) => [holder.id, holderLengthMm(holder, facts)]))
+  const lengths = new Map(rows.flatMap(allIn).map(({ holder }) => [holder.id, holderLengthMm(holder, facts)]))
   return id => lengths.get(id) ?? 0
 }
+/** What is kept apart, and what nobody has looked at, stays where it is. */
 const apartMm = (row: ContainerRow, lane: number, lengthOf: (id: string) => number): number =>
-  row.placements.reduce((sum, placement) => (placement.lane === lane && !isFiled(placement) ? sum + lengthOf(placement.holder.id) : sum), 0)
+  allIn(row).reduce((sum, each) => (each.lane === lane && !(isLookedAt(each) && isFiled(each)) ? sum + lengthOf(each.holder.id) : sum), 0)
 
 function shelvesOf(rows: readonly ContainerRow[], lengthOf: (id: string) => number): readonly Shelf[] {
   return rows.flatMap(row =>

@@ -85,6 +85,7 @@ test('into an empty zone: in the order of the rule, no row beyond its length, an
             id: holding.id,
             holderTypeId: null,
             type: 'pocket' as const,
+            somewhere: null,
             apartBecause: null,
             holdingIds: [holding.id],
             ...place,

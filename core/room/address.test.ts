@@ -38,6 +38,7 @@ const held = (at: number, containerId: string, more: Partial<Holder> = {}): Hold
   lane: 1,
   order: `a${String(at).padStart(3, '0')}`,
   cell: null,
+  somewhere: null,
   apartBecause: null,
   holdingIds: ['x'],
   ...more,

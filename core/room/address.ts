@@ -1,8 +1,11 @@
 import type { Container, ContainerType } from '#core/catalog'
-import type { Placement } from './arrange'
+import { isLookedAt, type Placement, type Standing } from './arrange'
 
-/** What an address is written of; all a pattern needs to know of a place. */
-export type AddressedPlace = Pick<Placement, 'container' | 'position' | 'lane' | 'cell'>
+/** What an address is written of; all a pattern needs to know of a place. `position: null`: nobody has looked where in the container. */
+export type AddressedPlace = Pick<Placement, 'container' | 'lane' | 'cell'> & {
+  readonly position: number | null
+  readonly page?: number | null
+}
 /** The owner's patterns by type of container; where there is none, the usual one is taken. */
 export type AddressPatterns = Readonly<Partial<Record<ContainerType, string>>>
 
@@ -11,40 +14,51 @@ const USUAL_ROW = '{code}{lane}-{position}'
 const USUAL_CELL = '{code} {cells}-{page}{cell:2}{side}'
 const ROW_PATTERNS = [USUAL_ROW, '{code}{lane}-{position:2}', '{code}{lane} {position}', '{name}{lane}, {position}'] as const
 const CELL_PATTERNS = [USUAL_CELL, '{code}{page}-{cell:2}{side}', '{code} {page}.{cell}{side}', '{name}, {page}-{cell:2}{side}'] as const
+/** Pages of one cell are numbered slots, as in a rack of cases: the page alone names the place. */
+const SLOT_PATTERNS = ['{code} {page}{side}', '{code}-{page}{side}', '{name} {page}{side}'] as const
 const LANE_MARKS = ['L', 'R', 'T', 'Q'] as const
 
+/** Stands for what nobody has looked at yet. */
+const NOT_LOOKED = '?'
 /** One reading a token. */
 const TOKENS = {
   code: ({ container }: AddressedPlace) => container.code,
   name: ({ container }: AddressedPlace) => container.name,
   shelf: ({ container }: AddressedPlace) => String(container.shelf),
-  lane: ({ container, lane }: AddressedPlace) => (container.lanes > 1 ? (LANE_MARKS[lane - 1] ?? String(lane)) : ''),
-  position: ({ position }: AddressedPlace) => String(position),
+  lane: ({ container, lane, position }: AddressedPlace) =>
+    container.lanes > 1 && position !== null ? (LANE_MARKS[lane - 1] ?? String(lane)) : '',
+  position: ({ position }: AddressedPlace) => String(position ?? NOT_LOOKED),
   cells: ({ container }: AddressedPlace) => String(cellsPerPage(container)),
-  page: ({ cell }: AddressedPlace) => String(cell?.page ?? ''),
-  cell: ({ cell }: AddressedPlace) => String(cell?.cell ?? ''),
+  page: ({ cell, page, position }: AddressedPlace) => String(cell?.page ?? page ?? (position === null ? NOT_LOOKED : '')),
+  cell: ({ cell, position }: AddressedPlace) => String(cell?.cell ?? (position === null ? NOT_LOOKED : '')),
   side: ({ cell }: AddressedPlace) => (cell?.side === 'back' ? 'b' : ''),
 } as const
 export const ADDRESS_TOKENS = Object.keys(TOKENS) as readonly (keyof typeof TOKENS)[]
 const TOKEN = /\{([a-zA-Z]+)(?::(\d))?\}/g
 
 const isToken = (name: string): name is keyof typeof TOKENS => Object.hasOwn(TOKENS, name)
-const isOfCells = (pattern: string): boolean => /\{cell(:\d)?\}/.test(pattern)
+const isOfCells = (pattern: string): boolean => /\{(cell|page)(:\d)?\}/.test(pattern)
+const areSlots = ({ cells }: Pick<Container, 'cells'>): boolean => cells?.rows === 1 && cells.columns === 1
 
 /** The pattern that a container's addresses are written by: the owner's where it suits, else the usual one. */
 export function patternFor(container: Pick<Container, 'type' | 'cells'>, patterns: AddressPatterns): string {
   const own = patterns[container.type]
-  if (own && isOfCells(own) === (container.cells !== null)) return own
-  return container.cells ? USUAL_CELL : USUAL_ROW
+  const isOwnOf = own ? isOfCells(own) === (container.cells !== null) : false
+  // A pattern of page alone names a whole page, and that is a place only where it has one cell.
+  if (own && isOwnOf && (!container.cells || areSlots(container) || /\{cell(:\d)?\}/.test(own))) return own
+  return readyPatterns(container)[0] ?? USUAL_ROW
 }
 
 /** Ways to write the addresses of such a container, to choose from; the usual one comes first. */
-export const readyPatterns = ({ cells }: Pick<Container, 'cells'>): readonly string[] => (cells ? CELL_PATTERNS : ROW_PATTERNS)
+export const readyPatterns = (container: Pick<Container, 'cells'>): readonly string[] =>
+  !container.cells ? ROW_PATTERNS : areSlots(container) ? SLOT_PATTERNS : CELL_PATTERNS
+
+const padded = (text: string, width: number): string => (text === NOT_LOOKED ? text : text.padStart(width, '0'))
 
 export function writeByPattern(pattern: string, place: AddressedPlace): string {
   return pattern
     .replace(TOKEN, (whole, name: string, width: string | undefined) =>
-      isToken(name) ? TOKENS[name](place).padStart(Number(width ?? 0), '0') : whole,
+      isToken(name) ? padded(TOKENS[name](place), Number(width ?? 0)) : whole,
     )
     .trim()
 }
@@ -53,6 +67,7 @@ export function writeByPattern(pattern: string, place: AddressedPlace): string {
  * The short address written on labels and in the index, the owner's way or the usual one.
  * @example shortAddress(placement) //=> 'B4-11'
  * @example shortAddress(placement, { bin: 'CD {position}' }) //=> 'CD 11'
+ * @example shortAddress(somewhere) //=> 'B4-?'
  */
 export function shortAddress(place: AddressedPlace, patterns: AddressPatterns = {}): string {
   return writeByPattern(patternFor(place.container, patterns), place)
@@ -88,9 +103,11 @@ export function firstClash(
 ): { readonly address: string; readonly places: readonly [AddressedPlace, AddressedPlace] } | null {
   const seen = new Map<string, { readonly spot: string; readonly place: AddressedPlace }>()
   for (const place of places) {
+    // What stands somewhere in a container shares its address with whatever else does.
+    if (place.position === null) continue
     const pattern = patternFor(place.container, patterns)
     const address = writeByPattern(pattern, place)
-    const isWhole = !/\{position|\{cell(:\d)?\}/.test(pattern)
+    const isWhole = !/\{(position|cell|page)(:\d)?\}/.test(pattern)
     const spot = isWhole
       ? place.container.id
       : [place.container.id, place.lane, place.position, place.cell?.page, place.cell?.cell, place.cell?.side].join('/')
@@ -172,9 +189,13 @@ function writtenForms(place: AddressedPlace, patterns: AddressPatterns): readonl
     ]
   }
   const side = cell.side === 'back' ? SIDE_WORDS : ['', 'front', 'f']
+  const slots = areSlots(container)
+    ? side.flatMap(word => [container.code, container.name].map(name => `${name} ${cell.page} ${word}`))
+    : []
   return [
     own,
     shortAddress(place),
+    ...slots,
     ...side.flatMap(word =>
       [container.code, container.name].flatMap(name => [
         `${name} page ${cell.page} cell ${cell.cell} ${word}`,
@@ -191,7 +212,7 @@ export interface AddressBook {
 }
 
 /** Reads addresses back, in every form in which they are written. O(n) to make, O(length) to ask. */
-export function addressBook(placements: Iterable<Placement>, patterns: AddressPatterns = {}): AddressBook {
+export function addressBook(standing: Iterable<Standing>, patterns: AddressPatterns = {}): AddressBook {
   const own = new Map<string, Placement[]>()
   const other = new Map<string, Placement[]>()
   const note = (into: Map<string, Placement[]>, text: string, placement: Placement): void => {
@@ -200,12 +221,16 @@ export function addressBook(placements: Iterable<Placement>, patterns: AddressPa
     if (!there) into.set(key, [placement])
     else if (!there.includes(placement)) there.push(placement)
   }
-  for (const placement of placements) {
+  for (const placement of standing) {
+    if (!isLookedAt(placement)) continue
     const [first = '', ...more] = writtenForms(placement, patterns)
     note(own, first, placement)
     for (const form of more) note(other, form, placement)
   }
-  return { read: text => own.get(parts(text).join('|')) ?? other.get(parts(text).join('|')) ?? [] }
+  return {
+    // What says itself that nobody has looked names no place.
+    read: text => (text.includes(NOT_LOOKED) ? [] : (own.get(parts(text).join('|')) ?? other.get(parts(text).join('|')) ?? [])),
+  }
 }
 
 /** @example cellText(binderOfTwelve, 2, 3) //=> '12-203' */

@@ -13,6 +13,23 @@ export interface Placement {
   readonly cell: Cell | null
 }
 
+/**
+ * A holder somewhere in its container: nobody has looked where. It is in no row and beside nothing; `lane` is where it is counted,
+ * and what was looked at in that lane is taken to stand in front of it.
+ */
+export interface Somewhere {
+  readonly holder: Holder
+  readonly container: Container
+  readonly lane: number
+  readonly position: null
+  /** The page, where that is known. */
+  readonly page: number | null
+  readonly section: null
+  readonly cell: null
+}
+export type Standing = Placement | Somewhere
+export const isLookedAt = (standing: Standing): standing is Placement => standing.position !== null
+
 /** What stands in a lane, front to back: dividers and holders in one row. */
 export type RowEntry =
   | { readonly type: 'section'; readonly order: string; readonly section: Section }
@@ -23,7 +40,14 @@ export interface ContainerRow {
   /** One row a lane; for pages of cells a single row in page order. */
   readonly lanes: readonly (readonly RowEntry[])[]
   readonly placements: readonly Placement[]
+  /** What is in it and nobody has looked where, by page, in the order in which it was named. */
+  readonly somewhere: readonly Somewhere[]
 }
+/** All that a container holds, looked at or not: what counts and weighs. */
+export const allIn = (row: ContainerRow): readonly Standing[] =>
+  row.somewhere.length > 0 ? [...row.placements, ...row.somewhere] : row.placements
+/** How many sets are in a container. */
+export const setsIn = (row: ContainerRow): number => allIn(row).reduce((sum, { holder }) => sum + holder.holdingIds.length, 0)
 
 /** Order keys are plain strings in code-unit order: never compare them with a collator. */
 export function compareOrder(
@@ -45,7 +69,9 @@ function compareCells(a: Holder, b: Holder): number {
 
 type Loose = { readonly holder: Holder; readonly lane: number; readonly section: Section | null }
 
-function numberThem(container: Container, loose: readonly Loose[]): Placement[] {
+function numberThem(container: Container, loose: readonly Loose[], somewhere: readonly Somewhere[]): Placement[] {
+  // What stands somewhere in a lane is behind what was looked at there, and in front of the next lane.
+  const unseen = (lane: number): number => (somewhere.length > 0 ? somewhere.filter(each => each.lane < lane).length : 0)
   const counts = new Map<string, number>()
   const keyOf = (each: Loose): string => `${each.lane}/${each.section?.id ?? ''}`
   const inSection = loose.map(each => {
@@ -57,7 +83,7 @@ function numberThem(container: Container, loose: readonly Loose[]): Placement[] 
     ...each,
     container,
     cell: each.holder.cell,
-    position: index + 1,
+    position: index + 1 + unseen(each.lane),
     positionInSection: inSection[index] ?? 1,
     sectionCount: counts.get(keyOf(each)) ?? 1,
   }))
@@ -67,13 +93,21 @@ function numberThem(container: Container, loose: readonly Loose[]): Placement[] 
  * Puts the holders and dividers of one container in the order in which they stand. O(n log n).
  * A divider counts for what follows it in its lane; holders before the first divider have no section.
  */
-export function arrangeContainer(container: Container, holders: readonly Holder[], sections: readonly Section[]): ContainerRow {
+export function arrangeContainer(container: Container, all: readonly Holder[], sections: readonly Section[]): ContainerRow {
+  const somewhere = somewhereIn(container, all)
+  const holders = somewhere.length > 0 ? all.filter(holder => holder.somewhere === null) : all
   if (container.cells) {
     const placements = numberThem(
       container,
       [...holders].sort(compareCells).map(holder => ({ holder, lane: 1, section: null })),
+      [],
     )
-    return { container, placements, lanes: [placements.map(placement => ({ type: 'holder', order: placement.holder.order, placement }))] }
+    return {
+      container,
+      placements,
+      somewhere,
+      lanes: [placements.map(placement => ({ type: 'holder', order: placement.holder.order, placement }))],
+    }
   }
   const loose: Loose[] = []
   const laneItems: (readonly (Holder | Section)[])[] = []
@@ -88,7 +122,7 @@ export function arrangeContainer(container: Container, holders: readonly Holder[
     }
     laneItems.push(items)
   }
-  const placements = numberThem(container, loose)
+  const placements = numberThem(container, loose, somewhere)
   const byHolder = new Map(placements.map(placement => [placement.holder.id, placement]))
   const lanes = laneItems.map(items =>
     items.map((item): RowEntry => {
@@ -98,5 +132,23 @@ export function arrangeContainer(container: Container, holders: readonly Holder[
         : { type: 'holder', order: item.order, placement }
     }),
   )
-  return { container, placements, lanes }
+  return { container, placements, somewhere, lanes }
+}
+
+/** A page that nobody named comes behind all others. */
+const BEHIND = Number.MAX_SAFE_INTEGER
+
+function somewhereIn(container: Container, holders: readonly Holder[]): readonly Somewhere[] {
+  return holders
+    .flatMap(holder => (holder.somewhere ? [{ holder, page: holder.somewhere.page }] : []))
+    .sort((a, b) => (a.page ?? BEHIND) - (b.page ?? BEHIND) || compareOrder(a.holder, b.holder))
+    .map(({ holder, page }) => ({
+      holder,
+      container,
+      lane: Math.min(holder.lane, container.lanes),
+      position: null,
+      page,
+      section: null,
+      cell: null,
+    }))
 }

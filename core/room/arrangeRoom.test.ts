@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import type { Container, Holder, Section } from '#core/catalog'
-import { arrangeRoom, type Room } from './index'
+import { allIn, arrangeRoom, type Room } from './index'
 
 const CONTAINERS = ['a', 'b', 'c', 'd']
 const container = (id: string, lanes: number, isPages: boolean): Container => ({
@@ -27,6 +27,7 @@ const place = fc.record({
   page: fc.integer({ min: 1, max: 3 }),
   cell: fc.integer({ min: 1, max: 12 }),
   side: fc.constantFrom('front' as const, 'back' as const),
+  isLookedAt: fc.boolean(),
 })
 type Place = typeof place extends fc.Arbitrary<infer T> ? T : never
 
@@ -38,9 +39,10 @@ const holder = (id: string, at: Place, holdingIds: string[]): Holder => ({
   containerId: at.containerId,
   lane: isPages(at.containerId) ? 1 : at.lane,
   order: at.order,
+  somewhere: at.isLookedAt ? null : { page: isPages(at.containerId) ? at.page : null },
   apartBecause: null,
   holdingIds,
-  cell: isPages(at.containerId) ? { page: at.page, cell: at.cell, side: at.side } : null,
+  cell: isPages(at.containerId) && at.isLookedAt ? { page: at.page, cell: at.cell, side: at.side } : null,
 })
 const section = (id: string, at: Place): Section => ({
   id,
@@ -108,15 +110,19 @@ describe('the room, arranged', () => {
     )
   })
 
-  test('every holder stands once, counted through from 1; every divider heads what follows it up to the next (property)', () => {
+  test('every holder is there once; what was looked at is counted through; a divider heads what follows it (property)', () => {
     fc.assert(
       fc.property(rooms, start => {
         const { containers, holders, sections } = made(start)
         const { rows } = arrangeRoom({ containers, sections, holders: holders.values() })
-        const all = [...rows.values()].flatMap(row => row.placements)
+        const all = [...rows.values()].flatMap(allIn)
         expect(all.map(each => each.holder.id).sort()).toEqual([...holders.keys()].sort())
         for (const row of rows.values()) {
-          expect(row.placements.map(each => each.position)).toEqual(row.placements.map((_, at) => at + 1))
+          expect(row.placements.map(each => each.position)).toEqual(
+            row.placements.map(
+              ({ lane }, at) => at + 1 + (row.container.cells ? 0 : row.somewhere.filter(unseen => unseen.lane < lane).length),
+            ),
+          )
           expect(row.lanes.flatMap(lane => lane.flatMap(entry => (entry.type === 'holder' ? [entry.placement.holder.id] : [])))).toEqual(
             row.placements.map(each => each.holder.id),
           )

@@ -27,6 +27,7 @@ const held = (id: string, containerId: string, order: string): Holder => ({
   lane: 1,
   order,
   cell: null,
+  somewhere: null,
   apartBecause: null,
   holdingIds: [id],
 })

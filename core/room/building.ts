@@ -1,6 +1,6 @@
 import type { Container, Holder, ShelvesFrom } from '#core/catalog'
 import { type AddressedContainer, type AddressPatterns, containerClash } from './address'
-import { arrangeContainer, type ContainerRow } from './arrange'
+import { allIn, arrangeContainer, type ContainerRow } from './arrange'
 import { nextFreeCell } from './cells'
 import { keysBehind } from './order'
 
@@ -92,19 +92,29 @@ export type EmptyingPlan =
 /** Everything of one container at the end of another, in the order in which it stands: in its last lane, or cell after cell. */
 export function planEmptying(from: ContainerRow, into: ContainerRow): EmptyingPlan {
   const holders = from.placements.map(placement => placement.holder)
+  // What nobody has looked for is somewhere in the other from now on.
+  const somewhere = from.somewhere.map(({ holder }): Holder => ({
+    ...holder,
+    containerId: into.container.id,
+    lane: into.container.lanes,
+    somewhere: { page: null },
+  }))
   const { container } = into
   if (!container.cells) {
     const entries = into.lanes[container.lanes - 1] ?? []
     const keys = keysBehind(entries, entries.length - 1, holders.length)
     return {
       ok: true,
-      holders: holders.map((holder, at) => ({
-        ...holder,
-        containerId: container.id,
-        lane: container.lanes,
-        order: keys[at] ?? holder.order,
-        cell: null,
-      })),
+      holders: [
+        ...holders.map((holder, at) => ({
+          ...holder,
+          containerId: container.id,
+          lane: container.lanes,
+          order: keys[at] ?? holder.order,
+          cell: null,
+        })),
+        ...somewhere,
+      ],
     }
   }
   let filled = into
@@ -113,7 +123,7 @@ export function planEmptying(from: ContainerRow, into: ContainerRow): EmptyingPl
     const free = nextFreeCell(filled)
     if (!free) return { ok: false, code: 'cellsRunOut', free: moved.length, needed: holders.length }
     moved.push({ ...holder, containerId: container.id, lane: 1, cell: free })
-    filled = arrangeContainer(container, [...into.placements.map(placement => placement.holder), ...moved], [])
+    filled = arrangeContainer(container, [...allIn(into).map(({ holder }) => holder), ...moved], [])
   }
-  return { ok: true, holders: moved }
+  return { ok: true, holders: [...moved, ...somewhere] }
 }

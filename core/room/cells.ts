@@ -4,11 +4,13 @@ import type { ContainerRow } from './arrange'
 
 /**
  * Pages fill in order of arrival: the cell behind the last one taken. A cell that was freed is used again by the rule of
- * the pages: only when they are full, before anything else, or never.
+ * the pages: only when they are full, before anything else, or never. On a page where something stands that nobody has looked
+ * for, no cell is known to be free; where not even the page is known, none is anywhere.
  */
 export function nextFreeCell(row: ContainerRow): Cell | null {
   const grid = row.container.cells
-  if (!grid) return null
+  if (!grid || row.somewhere.some(each => each.page === null)) return null
+  const unseen = new Set(row.somewhere.map(each => each.page))
   const perPage = cellsPerPage(row.container)
   const sides = grid.isTwoSided ? (['front', 'back'] as const) : (['front'] as const)
   const taken = new Set(row.placements.map(({ cell }) => (cell ? `${cell.page}/${cell.cell}/${cell.side}` : '')))
@@ -19,7 +21,7 @@ export function nextFreeCell(row: ContainerRow): Cell | null {
     const at = (start + step) % total
     for (const side of sides) {
       const cell = { page: Math.floor(at / perPage) + 1, cell: (at % perPage) + 1, side }
-      if (!taken.has(`${cell.page}/${cell.cell}/${side}`)) return cell
+      if (!unseen.has(cell.page) && !taken.has(`${cell.page}/${cell.cell}/${side}`)) return cell
     }
   }
   return null

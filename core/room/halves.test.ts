@@ -27,6 +27,7 @@ const holder = (at: number, order: string, more: Partial<Holder> = {}): Holder =
   lane: 1,
   order,
   cell: null,
+  somewhere: null,
   apartBecause: null,
   holdingIds: [`s${at}`],
   ...more,

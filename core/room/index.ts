@@ -15,7 +15,18 @@ export {
   readyPatterns,
   shortAddress,
 } from './address'
-export { arrangeContainer, compareOrder, type ContainerRow, type Placement, type RowEntry } from './arrange'
+export {
+  allIn,
+  arrangeContainer,
+  compareOrder,
+  type ContainerRow,
+  isLookedAt,
+  type Placement,
+  type RowEntry,
+  setsIn,
+  type Somewhere,
+  type Standing,
+} from './arrange'
 export { CONTAINER_SHAPES, type ContainerShape, copyNames, namesAlong, shelfNumber, type EmptyingPlan, planEmptying } from './building'
 export { nextFreeCell } from './cells'
 export { besideFirstHalf } from './halves'

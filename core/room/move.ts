@@ -38,6 +38,7 @@ export function planMove(holders: readonly Holder[], target: MoveTarget, rows: R
         containerId: target.containerId,
         lane: target.lane,
         cell: null,
+        somewhere: null,
         order: keys[index] ?? holder.order,
       })),
       ...stayed.flatMap(({ entry, order }) => (entry.type === 'holder' ? [{ ...entry.placement.holder, order }] : [])),
@@ -70,5 +71,5 @@ function intoCell(holders: readonly Holder[], cell: Cell, row: ContainerRow): Mo
       other.holder.id !== holder.id && other.cell?.page === cell.page && other.cell.cell === cell.cell && other.cell.side === cell.side,
   )
   if (taken) return { ok: false, code: 'cellTaken' }
-  return { ok: true, holders: [{ ...holder, containerId: row.container.id, lane: 1, cell }], sections: [] }
+  return { ok: true, holders: [{ ...holder, containerId: row.container.id, lane: 1, cell, somewhere: null }], sections: [] }
 }

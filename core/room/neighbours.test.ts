@@ -32,6 +32,7 @@ test('neighbours are those in front and behind in the same lane: walking from on
         lane,
         order: keys[at] ?? '',
         cell: null,
+        somewhere: null,
         apartBecause: null,
         holdingIds: [],
       }))

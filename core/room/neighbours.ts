@@ -7,7 +7,9 @@ export interface Neighbours {
 
 /** The holders directly in front of and behind a placement, in the same lane (or run of pages). */
 export function neighboursOf(row: ContainerRow, placement: Placement): Neighbours {
-  const index = placement.position - 1
+  // Others may stand uncounted between two lanes: the place in the list is the position or before it.
+  let index = Math.min(placement.position, row.placements.length) - 1
+  while (index > 0 && row.placements[index]?.holder.id !== placement.holder.id) index -= 1
   const near = (at: number): Placement | null => {
     const other = row.placements[at]
     return other && other.lane === placement.lane ? other : null

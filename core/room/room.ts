@@ -1,12 +1,12 @@
 import type { Container, Holder, Section } from '#core/catalog'
-import { arrangeContainer, type ContainerRow, type Placement } from './arrange'
+import { allIn, arrangeContainer, type ContainerRow, type Standing } from './arrange'
 
 /** The whole room in order: each container's row, and for every set where it stands. */
 export interface Room {
   readonly rows: ReadonlyMap<string, ContainerRow>
-  readonly placements: ReadonlyMap<string, Placement>
+  readonly placements: ReadonlyMap<string, Standing>
   /** Of sets that were cut in two and stand in two holders: both places. */
-  readonly halves: ReadonlyMap<string, readonly [Placement, Placement]>
+  readonly halves: ReadonlyMap<string, readonly [Standing, Standing]>
 }
 
 interface RoomRecords {
@@ -36,9 +36,9 @@ function byContainer<R extends { readonly containerId: string }>(
 export function arrangeRoom(records: RoomRecords, before: Room | null = null, touched: ReadonlySet<string> | null = null): Room {
   const isTouched = (id: string): boolean => !touched || touched.has(id)
   const rows = new Map<string, ContainerRow>()
-  const placements = new Map<string, Placement>()
-  const halves = new Map<string, readonly [Placement, Placement]>()
-  const stands = (id: string, placement: Placement): void => {
+  const placements = new Map<string, Standing>()
+  const halves = new Map<string, readonly [Standing, Standing]>()
+  const stands = (id: string, placement: Standing): void => {
     const known = placements.get(id)
     if (!known || known.holder.id === placement.holder.id) return void placements.set(id, placement)
     // The first half is the one whose holder is older, whichever of them was arranged last.
@@ -57,7 +57,7 @@ export function arrangeRoom(records: RoomRecords, before: Room | null = null, to
     const row = kept ?? arrangeContainer(container, holders.get(container.id) ?? [], sections.get(container.id) ?? [])
     rows.set(container.id, row)
     if (kept) continue
-    for (const placement of row.placements) for (const id of placement.holder.holdingIds) stands(id, placement)
+    for (const placement of allIn(row)) for (const id of placement.holder.holdingIds) stands(id, placement)
   }
   return { rows, placements, halves }
 }

@@ -98,6 +98,7 @@ export const rooms = fc
       lane: 1,
       order: keys[at] ?? '',
       cell: null,
+      somewhere: null,
       apartBecause: each.isApart ? 'used daily' : null,
       holdingIds: [`h${at}`],
     }))

@@ -177,6 +177,14 @@ describe('what reads back and could not be worked with is refused', () => {
       'its cell is taken',
     ],
     [
+      'a holder in a cell for which nobody has looked',
+      data => {
+        const [one] = data.holders.filter(holder => holder.cell)
+        if (one) Object.assign(one, { somewhere: { page: 1 } })
+      },
+      'nobody has looked where',
+    ],
+    [
       'a set in two holders that was never cut',
       data => {
         const [one, other] = data.holders

@@ -82,7 +82,8 @@ function findIncoherence(data: CatalogueData): string | null {
   if (data.refilings.filter(each => each.state === 'open').length > 1) return 'refilings: two are open'
   const cells = new Set<string>()
   const holdersOf = new Map<string, number>()
-  for (const { id, containerId, cell, holdingIds } of data.holders) {
+  for (const { id, containerId, cell, somewhere, holdingIds } of data.holders) {
+    if (cell && somewhere) return `holders ${id}: it is in a cell, and nobody has looked where`
     const key = cell && `${containerId}/${cell.page}/${cell.cell}/${cell.side}`
     if (key && cells.has(key)) return `holders ${id}: its cell is taken`
     if (key) cells.add(key)

@@ -4,6 +4,7 @@ import { NuxtLink } from '#components'
 import { computed, onMounted, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Holding } from '#core/catalog'
+import { isLookedAt } from '#core/room'
 import KImpression from '~/kit/KImpression.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
@@ -31,7 +32,7 @@ const closeButton = useTemplateRef<HTMLButtonElement>('closeButton')
 onMounted(() => closeButton.value?.focus())
 
 const placement = computed(() => catalogue.room.placements.get(holding.id))
-const near = computed(() => (placement.value ? neighbours(placement.value) : { front: null, behind: null }))
+const near = computed(() => (placement.value && isLookedAt(placement.value) ? neighbours(placement.value) : null))
 const loan = computed(() =>
   [...(catalogue.tables?.loans.values() ?? [])].find(each => each.holdingId === holding.id && each.backAt === null),
 )
@@ -121,6 +122,7 @@ function showPlace(): void {
           <span class="figures">{{ addressOf(holding) ?? placeWords.none }}</span>
         </p>
         <p class="mt-1" data-place>{{ placeOf(holding) }}</p>
+        <p v-if="placement && holding.placeText" class="mt-1 text-quiet">{{ placeWords.listSays(holding.placeText) }}</p>
         <figure v-if="holding.packagingPictureHash" class="mt-2 w-20">
           <span class="block h-24 border border-line bg-paper p-1"><KImpression :hash="holding.packagingPictureHash" /></span>
           <figcaption class="hint">{{ takeInWords.packagingBack }}</figcaption>
@@ -129,7 +131,7 @@ function showPlace(): void {
       </div>
     </div>
     <div class="mt-3 min-h-0 flex-1 overflow-y-auto" tabindex="0" :aria-label="slipWords.more" role="region">
-      <dl v-if="placement" class="grid grid-cols-2 gap-3">
+      <dl v-if="near" class="grid grid-cols-2 gap-3">
         <SlipNeighbour :label="placeWords.front" :placement="near.front" :none="placeWords.firstInRow" @open="emit('open', $event)" />
         <SlipNeighbour :label="placeWords.behind" :placement="near.behind" :none="placeWords.lastInRow" @open="emit('open', $event)" />
       </dl>

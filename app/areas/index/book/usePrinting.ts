@@ -2,14 +2,18 @@ import { onScopeDispose, shallowRef } from 'vue'
 import type { IndexPartName } from '#core/printing'
 import { indexWords } from './words'
 import { partialDay } from '~/kit/grammar'
+import { useKept } from '~/kit/useKept'
 import { useCatalogue } from '~/data/useCatalogue'
 import { type Crew, hire, type Progress, withProgress, WorkStopped } from '~/data/call'
 import type { PrintApi, PrintSource } from './print.worker'
 import { useDescribe } from '~/data/useDescribe'
 
+/** What stands somewhere in a container comes behind what was looked at there. */
+const BEHIND_ALL = Number.MAX_SAFE_INTEGER
 /** The printed index, made in a worker that can be stopped. */
 export function usePrinting() {
   const catalogue = useCatalogue()
+  const isIndexMade = useKept('indexMade', false)
   const { addressOf, codeOf, lookUp, wayTo } = useDescribe()
   const progress = shallowRef<Progress | null>(null)
   const result = shallowRef<{ readonly url: string; readonly blob: Blob; readonly pages: number; readonly sets: number } | null>(null)
@@ -28,7 +32,7 @@ export function usePrinting() {
           ? {
               heading: wayTo(placement.container),
               containerRank: rankOf.get(placement.container.id) ?? 0,
-              position: placement.position,
+              position: placement.position ?? BEHIND_ALL,
             }
           : null,
         entry: {
@@ -78,6 +82,7 @@ export function usePrinting() {
         tell => hands.run(api => api.printIndex(order, tell)),
       )
       const blob = new Blob([pdf], { type: 'application/pdf' })
+      isIndexMade.value = true
       result.value = { url: URL.createObjectURL(blob), blob, pages, sets: all.length }
     } catch (reason) {
       stopped.value = reason instanceof WorkStopped ? reason.code : 'crashed'

@@ -13,7 +13,10 @@ const keyOf = (cell: Cell): string => `${cell.page}/${cell.cell}/${cell.side}`
 const taken = computed(
   () => new Map(row.placements.flatMap((placement): [string, Placement][] => (placement.cell ? [[keyOf(placement.cell), placement]] : []))),
 )
-const pages = computed(() =>
+/** Pages of one cell are numbered slots: they are drawn as one run. */
+const isSlots = computed(() => cellsPerPage(row.container) === 1)
+const pages = computed(() => (isSlots.value ? [{ page: 0, cells: allPages.value.flatMap(({ cells }) => cells) }] : allPages.value))
+const allPages = computed(() =>
   Array.from({ length: grid.value.pages }, (_, index) => ({
     page: index + 1,
     cells: Array.from({ length: cellsPerPage(row.container) }, (_each, at) =>
@@ -26,7 +29,7 @@ const at = shallowRef(0)
 const frame = useTemplateRef<HTMLElement>('frame')
 /** One stop for the tab key; arrows walk from cell to cell, Page up and down from page to page. */
 function walk(event: KeyboardEvent): void {
-  const { columns } = grid.value
+  const columns = isSlots.value ? inOneLine() : grid.value.columns
   const aPage = cellsPerPage(row.container) * sides.value.length
   const here = at.value % columns
   const to = {
@@ -43,13 +46,21 @@ function walk(event: KeyboardEvent): void {
   event.preventDefault()
   frame.value?.querySelectorAll<HTMLElement>('[data-cell]')[to]?.focus()
 }
+/** How many slots the screen has side by side. */
+function inOneLine(): number {
+  const all = [...(frame.value?.querySelectorAll<HTMLElement>('[data-cell]') ?? [])]
+  return Math.max(1, all.filter(cell => cell.offsetTop === all[0]?.offsetTop).length)
+}
 </script>
 
 <template>
-  <div ref="frame" class="grid content-start gap-6 lg:grid-cols-2" @keydown="walk">
+  <div ref="frame" class="grid content-start gap-6" :class="isSlots ? '' : 'lg:grid-cols-2'" @keydown="walk">
     <section v-for="({ page, cells }, ofPage) in pages" :key="page" class="border border-edge p-3">
-      <h3 class="mb-2 text-[1rem]">{{ storeroomWords.page(page) }}</h3>
-      <div class="grid gap-2" :style="{ gridTemplateColumns: `repeat(${grid.columns}, minmax(0, 1fr))` }">
+      <h3 v-if="!isSlots" class="mb-2 text-[1rem]">{{ storeroomWords.page(page) }}</h3>
+      <div
+        class="grid gap-2"
+        :style="{ gridTemplateColumns: isSlots ? 'repeat(auto-fill, minmax(8.5rem, 1fr))' : `repeat(${grid.columns}, minmax(0, 1fr))` }"
+      >
         <PageCell
           v-for="(cell, index) in cells"
           :key="keyOf(cell)"

@@ -3,7 +3,7 @@ import { Copy, PackageOpen, Pencil, Ruler } from 'lucide-vue-next'
 import { computed, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { countsOf } from '#core/capacity'
-import type { ContainerRow } from '#core/room'
+import { type ContainerRow, setsIn } from '#core/room'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
 import { useLength } from './useLength'
@@ -36,14 +36,14 @@ const problem = shallowRef('')
 const filledMm = useLength(filled)
 watch(dialog, () => {
   into.value = ''
-  removes.value = row.placements.length === 0
+  removes.value = sets.value === 0
   filled.value = ''
   problem.value = ''
   count.value = 1
   where.value = `${row.container.fixtureId} ${row.container.shelf}`
   lane.value = 1
 })
-const sets = computed(() => row.placements.reduce((sum, { holder }) => sum + holder.holdingIds.length, 0))
+const sets = computed(() => setsIn(row))
 const others = computed(() =>
   catalogue.containers.map(each => each.container).filter(each => each.id !== row.container.id && !each.isTable),
 )

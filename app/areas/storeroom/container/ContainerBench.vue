@@ -1,14 +1,18 @@
 <script setup lang="ts">
-import { ChevronLeft, Plus, SlidersHorizontal } from 'lucide-vue-next'
-import { computed, shallowRef } from 'vue'
+import { ChevronLeft, ListChecks, Plus, SlidersHorizontal } from 'lucide-vue-next'
+import { computed, shallowRef, useTemplateRef } from 'vue'
 import { useRoute } from 'vue-router'
 import { NuxtLink } from '#components'
 import { FILING_KEYS, type Section } from '#core/catalog'
 import { outOfOrder } from '#core/refiling'
+import { setsIn } from '#core/room'
 import ContainerActions from './ContainerActions.vue'
+import AlongPanel from '~/areas/storeroom/along/AlongPanel.vue'
+import { alongWords } from '~/areas/storeroom/along/words'
 import CarryBar from './CarryBar.vue'
 import CellPages from './CellPages.vue'
 import LaneRows from './LaneRows.vue'
+import SomewhereStrip from './SomewhereStrip.vue'
 import SlipBeside from '~/areas/find/slip/SlipBeside.vue'
 import { useSlip } from '~/areas/find/slip/useSlip'
 import OrderedList from '~/areas/storeroom/orders/OrderedList.vue'
@@ -49,14 +53,20 @@ const misplaced = computed(() =>
 const view = shallowRef('')
 const by = computed(() => FILING_KEYS.find(each => each === view.value) ?? null)
 const slip = useSlip()
+const isAlong = shallowRef(route.query.along !== undefined)
+const alongButton = useTemplateRef<HTMLButtonElement>('alongButton')
+function leaveAlong(): void {
+  isAlong.value = false
+  alongButton.value?.focus()
+}
 const isRuleOpen = shallowRef(false)
 const tab = shallowRef<{ lane: number; section: Section | null } | null>(null)
 const keys = computed(() => (zone.value ? placeWords.rule(zone.value.filingRule) : ''))
 /** Where it stands, what is in it, how full and how long it is. */
 const inShort = computed(() => {
-  const { container, placements } = row.value ?? { container: null, placements: [] }
-  if (!container) return ''
-  const facts = [storeroomWords.sets(placements.length), ...(fill.value ? [storeroomWords.full(Math.round(fill.value.share * 100))] : [])]
+  if (!row.value) return ''
+  const { container } = row.value
+  const facts = [storeroomWords.sets(setsIn(row.value)), ...(fill.value ? [storeroomWords.full(Math.round(fill.value.share * 100))] : [])]
   return `${wayTo(container, false)}. ${facts.join(', ')}${outlook.value ? ',' : '.'}`
 })
 function focusSet(id: string): void {
@@ -102,6 +112,10 @@ function focusSet(id: string): void {
             <Plus :size="18" aria-hidden="true" />
             {{ storeroomWords.addTab }}
           </button>
+          <button ref="alongButton" type="button" class="button px-3" :aria-expanded="isAlong" @click="isAlong = !isAlong">
+            <ListChecks :size="18" aria-hidden="true" />
+            {{ alongWords.begin }}
+          </button>
           <ContainerActions :row="row" />
         </div>
         <div class="mt-1">
@@ -110,6 +124,8 @@ function focusSet(id: string): void {
             <OrderedList :rows="[row]" :by="by" />
           </template>
           <CarryBar />
+          <AlongPanel v-if="isAlong" :key="row.container.id" :row="row" @done="leaveAlong" />
+          <SomewhereStrip v-else-if="row.somewhere.length > 0" :row="row" @open="slip.open" @along="isAlong = true" />
           <CellPages v-if="view === '' && row.container.cells" :key="row.container.id" :row="row" :focus-id="focusId" @open="slip.open" />
           <section
             v-for="(entries, index) in view !== '' || row.container.cells ? [] : row.lanes"

@@ -185,7 +185,7 @@ watch(
 <template>
   <div>
     <ApartDialog :holder="apart" @close="apart = null" />
-    <p v-if="entries.length === 0" class="py-6 text-quiet">{{ storeroomWords.emptyContainer }}</p>
+    <p v-if="entries.length === 0 && row.somewhere.length === 0" class="py-6 text-quiet">{{ storeroomWords.emptyContainer }}</p>
     <div
       v-else
       role="grid"

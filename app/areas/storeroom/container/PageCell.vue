@@ -29,6 +29,7 @@ const box = useTemplateRef<HTMLElement>('box')
 const isCarried = useHolderDrag(box, () => (placement ? carry.alongWith(placement.holder.id) : []))
 const isOver = useHolderDrop(box, () => ({ type: 'cell', containerId: container.id, cell }))
 const holding = computed(() => catalogue.tables?.holdings.get(placement?.holder.holdingIds[0] ?? ''))
+const others = computed(() => (placement?.holder.holdingIds.length ?? 1) - 1)
 const address = computed(() => addressAt({ container, lane: 1, position: placement?.position ?? 0, cell }))
 onMounted(() => {
   if (focusId && placement?.holder.holdingIds.includes(focusId)) box.value?.focus()
@@ -60,7 +61,11 @@ function keyed(event: KeyboardEvent): void {
     :data-address="address"
     :data-set="holding?.id"
     class="flex min-h-28 min-w-0 flex-col border p-1.5 text-left"
-    :aria-label="holding ? `${address} ${holding.number} ${holding.name}` : storeroomWords.freeCell(address)"
+    :aria-label="
+      holding
+        ? `${address} ${holding.number} ${holding.name}${others > 0 ? `, ${storeroomWords.andMore(others)}` : ''}`
+        : storeroomWords.freeCell(address)
+    "
     :class="[
       placement ? 'border-edge bg-sheet' : 'border-dashed border-edge bg-wash',
       isOver ? 'outline-3 outline-ember' : '',
@@ -77,6 +82,7 @@ function keyed(event: KeyboardEvent): void {
       <span class="hint figures">{{ address }}</span>
     </span>
     <span v-if="holding" class="mt-1 block h-14"><KImpression :hash="holding.pictureHash" /></span>
+    <span v-if="others > 0" class="hint mt-0.5">{{ storeroomWords.andMore(others) }}</span>
     <span v-if="holding" class="mt-0.5 line-clamp-2 text-[0.85rem] leading-tight">{{ holding.name }}</span>
   </button>
 </template>

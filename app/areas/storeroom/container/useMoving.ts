@@ -1,6 +1,6 @@
 import { until } from '@vueuse/core'
 import { targetInContainer } from '#core/filing'
-import { type MoveTarget, planMove } from '#core/room'
+import { allIn, type MoveTarget, planMove } from '#core/room'
 import type { Holder } from '#core/catalog'
 import { act } from '~/data/act'
 import { storeroomWords } from '~/areas/storeroom/words'
@@ -19,7 +19,7 @@ export function useMoving() {
 
   function ordered(ids: readonly string[]): Holder[] {
     const wanted = new Set(ids)
-    return catalogue.containers.flatMap(row => row.placements.map(placement => placement.holder)).filter(holder => wanted.has(holder.id))
+    return catalogue.containers.flatMap(row => allIn(row).map(({ holder }) => holder)).filter(holder => wanted.has(holder.id))
   }
 
   function targetIn(containerId: string, holders: readonly Holder[]): MoveTarget | null {

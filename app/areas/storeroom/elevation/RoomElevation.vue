@@ -3,6 +3,7 @@ import { PencilLine, Sun } from 'lucide-vue-next'
 import { computed } from 'vue'
 import type { Fixture } from '#core/catalog'
 import { layElevation } from '#core/drawing'
+import { setsIn } from '#core/room'
 import { NuxtLink } from '#components'
 import { useFills } from '~/areas/storeroom/fill/useFills'
 import { roomWords } from '~/areas/storeroom/roomWords'
@@ -84,7 +85,8 @@ const fixtures = computed(() =>
           />
           <NuxtLink
             v-for="{
-              row: { container, placements },
+              row,
+              row: { container },
               xMm,
               bottomMm,
               widthMm: width,
@@ -99,7 +101,7 @@ const fixtures = computed(() =>
             :title="container.name"
             class="group absolute overflow-hidden border border-edge bg-sheet leading-tight hover:z-10 hover:outline-2 hover:outline-edge"
             :style="{ left: px(xMm), bottom: px(bottomMm), width: px(width), height: px(height) }"
-            :aria-label="`${container.name}: ${storeroomWords.sets(placements.length)}, ${storeroomWords.full(full)}`"
+            :aria-label="`${container.name}: ${storeroomWords.sets(setsIn(row))}, ${storeroomWords.full(full)}`"
           >
             <span class="meter absolute inset-y-0 right-0 w-1.5 border-l border-edge bg-sheet" aria-hidden="true">
               <span
@@ -116,7 +118,7 @@ const fixtures = computed(() =>
               <span v-if="lines > 0" class="block whitespace-nowrap figures" :class="full > 100 ? 'font-semibold text-berry' : ''">
                 {{ full }} %
               </span>
-              <span v-if="lines > 1" class="block whitespace-nowrap figures">{{ storeroomWords.sets(placements.length) }}</span>
+              <span v-if="lines > 1" class="block whitespace-nowrap figures">{{ storeroomWords.sets(setsIn(row)) }}</span>
             </span>
             <span
               v-if="find.pins.get(container.id)"

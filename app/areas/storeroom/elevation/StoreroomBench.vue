@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import MovingLine from '~/areas/takeIn/moving/MovingLine.vue'
 import { Armchair, MapPinOff, Plus, Shuffle } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
@@ -34,6 +35,7 @@ function open(containerId: string): void {
 <template>
   <div class="px-4 pt-2 pb-6 sm:px-6">
     <StoreroomNav :title="storeroomWords.title" />
+    <MovingLine />
     <div class="mt-2 flex flex-wrap items-center justify-between gap-3">
       <AddressAsk />
       <div class="flex flex-wrap gap-2">

@@ -15,7 +15,7 @@ import {
   weightOf,
 } from '#core/capacity'
 import { zoneFor } from '#core/filing'
-import type { ContainerRow } from '#core/room'
+import { type ContainerRow, setsIn } from '#core/room'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useFills } from './useFills'
 
@@ -49,7 +49,6 @@ export function useOutlook() {
       thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, id => catalogue.tables?.kinds.get(id), catalogue.learnt).mm
     return arrivalsByZone(catalogue.tables?.holdings.values() ?? [], today, holding => zoneFor(holding, zones)?.id ?? null, mmOf)
   })
-  const setsIn = (row: ContainerRow): number => row.placements.reduce((sum, { holder }) => sum + holder.holdingIds.length, 0)
 
   const zones = computed((): readonly ZoneOutlook[] =>
     [...catalogue.facts.zones]

@@ -34,7 +34,7 @@ const lines = computed((): readonly Line[] =>
     ...(entry.missing
       ? [{ is: 'missing' as const, key: `missing ${entry.holding.id}`, text: roomWords.gaps(entry.missing.from, entry.missing.to) }]
       : []),
-    { is: 'set', key: `${entry.placement.holder.id} ${entry.holding.id}`, entry },
+    { is: 'set', key: `${entry.standing.holder.id} ${entry.holding.id}`, entry },
   ]),
 )
 const list = useTemplateRef<HTMLElement>('list')
@@ -79,12 +79,12 @@ const drawn = computed(() =>
       <span v-else-if="line.is === 'missing'" class="px-2 text-ochre figures">{{ line.text }}</span>
       <NuxtLink
         v-else
-        :to="`/storeroom/${line.entry.placement.container.id}?at=${line.entry.holding.id}`"
+        :to="`/storeroom/${line.entry.standing.container.id}?at=${line.entry.holding.id}`"
         class="flex h-full min-w-0 flex-1 items-center gap-3 hover:bg-wash"
       >
         <KTicket :code="codeOf(line.entry.holding)" size="small" />
         <span class="min-w-0 flex-1 truncate font-semibold">{{ line.entry.holding.name }}</span>
-        <span class="font-title font-semibold figures">{{ address(line.entry.placement) }}</span>
+        <span class="font-title font-semibold figures">{{ address(line.entry.standing) }}</span>
       </NuxtLink>
     </li>
   </ol>

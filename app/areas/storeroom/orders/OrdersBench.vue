@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { FILING_KEYS } from '#core/catalog'
-import { containersInOrder } from '#core/room'
+import { containersInOrder, setsIn } from '#core/room'
 import KField from '~/kit/KField.vue'
 import OrderedList from './OrderedList.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
@@ -19,9 +19,7 @@ const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - 
 const zoneId = computed(() => zones.value.find(zone => zone.id === route.query.zone)?.id ?? null)
 const by = computed(() => FILING_KEYS.find(each => each === route.query.by) ?? 'number')
 const rows = computed(() => containersInOrder(catalogue.facts, zoneId.value))
-const sets = computed(() =>
-  rows.value.reduce((sum, row) => sum + row.placements.reduce((all, placement) => all + placement.holder.holdingIds.length, 0), 0),
-)
+const sets = computed(() => rows.value.reduce((sum, row) => sum + setsIn(row), 0))
 function show(query: { readonly zone?: string; readonly by?: string }): void {
   void router.replace({ query: { ...route.query, ...query } })
 }

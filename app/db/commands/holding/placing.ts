@@ -1,7 +1,7 @@
 import { ulid } from 'ulid'
 import type { Holder, Holding, Section } from '#core/catalog'
 import { type Placing, placeOne, sharesOf, type SpreadFacts, spreadOverEmpty } from '#core/refiling'
-import { arrangeContainer, besideFirstHalf, type ContainerRow } from '#core/room'
+import { allIn, arrangeContainer, besideFirstHalf, type ContainerRow } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
 import { freePlaces } from './places'
@@ -17,7 +17,7 @@ export async function placeHolding(db: YondercrestDb, holdingId: string, place: 
     const own = await db.records('holders').where('holdingIds').equals(holdingId).first()
     if (!holding || !(await freePlaces(db, [place]))(place, own?.id ?? null)) return false
     await putInPlace(desk, holding, place)
-    if (holding.state !== 'filed') await desk.put('holdings', [{ ...holding, state: 'filed' }])
+    await areInPlace(desk, [holding])
     return true
   })
 }
@@ -39,12 +39,40 @@ export async function moveHolders(
     const holders = moved.flatMap((plan, index) => {
       const now = known[index]
       return now && isFree(plan, plan.id)
-        ? [{ ...now, containerId: plan.containerId, lane: plan.lane, order: plan.order, cell: plan.cell }]
+        ? [{ ...now, containerId: plan.containerId, lane: plan.lane, order: plan.order, cell: plan.cell, somewhere: plan.somewhere }]
         : []
     })
     await desk.put('holders', holders)
+    // Who was carried has been looked at: what an old list says of where it is is past.
+    const carried = holders.slice(0, count).flatMap(({ holdingIds }) => holdingIds)
+    const told = (await db.records('holdings').bulkGet(carried)).flatMap(holding => (holding?.placeText ? [holding] : []))
+    await desk.put(
+      'holdings',
+      told.map(holding => ({ ...holding, placeText: '' })),
+    )
     await keepKeys(desk, sections)
   })
+}
+
+/** Sets that stand in their place now: filed, back from wherever they were, and what an old list says of them is past. */
+export async function areInPlace(desk: Desk, holdings: readonly Holding[]): Promise<void> {
+  await desk.put(
+    'holdings',
+    holdings.flatMap(holding =>
+      holding.state === 'filed' && holding.placeText === '' ? [] : [{ ...holding, state: 'filed' as const, placeText: '' }],
+    ),
+  )
+  const ids = new Set(holdings.flatMap(holding => (holding.state === 'out' || holding.state === 'lent' ? [holding.id] : [])))
+  if (ids.size === 0) return
+  const open = await desk.db
+    .records('loans')
+    .filter(loan => loan.backAt === null && ids.has(loan.holdingId))
+    .toArray()
+  const backAt = new Date().toISOString()
+  await desk.put(
+    'loans',
+    open.map(loan => ({ ...loan, backAt })),
+  )
 }
 
 /** Dividers with the keys of a move plan, those that are still there. */
@@ -119,10 +147,7 @@ export async function placeMany(
       const holders = plan.holders.filter(holder => isFree(holder, null) && living.has(holder.holdingIds[0] ?? ''))
       const placed = [...new Set(holders.flatMap(holder => holder.holdingIds))].flatMap(id => living.get(id) ?? [])
       await desk.put('holders', holders)
-      await desk.put(
-        'holdings',
-        placed.map(holding => ({ ...holding, state: 'filed' as const })),
-      )
+      await areInPlace(desk, placed)
       return placed.length
     },
   )
@@ -170,7 +195,7 @@ export async function planPlaces(holdings: readonly Holding[], facts: SpreadFact
     const { container } = row
     const sections = row.lanes.flat().flatMap(entry => (entry.type === 'section' ? [entry.section] : []))
     const fresh = list.map(({ holding, containerId, lane, order, cell }) => newHolder(holding, { containerId, lane, order, cell }))
-    let inIt = [...row.placements.map(each => each.holder), ...fresh]
+    let inIt = [...allIn(row).map(each => each.holder), ...fresh]
     let arranged = arrangeContainer(container, inIt, sections)
     fresh.forEach((holder, at) => {
       const beside = list[at]?.holding.isCutInTwo ? besideFirstHalf(arranged, holder) : null

@@ -170,6 +170,7 @@ export function newHolder(holding: Pick<Holding, 'id' | 'sitsIn' | 'holderTypeId
     holderTypeId: holding.holderTypeId,
     type: place.cell ? 'celledPage' : (holding.sitsIn ?? 'pocket'),
     ...place,
+    somewhere: null,
     apartBecause: null,
     holdingIds: [holding.id],
   }
@@ -181,7 +182,7 @@ export function newHolder(holding: Pick<Holding, 'id' | 'sitsIn' | 'holderTypeId
  */
 export async function putInPlace(desk: Desk, holding: Holding, place: PlaceChoice): Promise<void> {
   const [first, second] = await desk.db.records('holders').where('holdingIds').equals(holding.id).toArray()
-  const front = first ? { ...first, ...place } : newHolder(holding, place)
+  const front = first ? { ...first, ...place, somewhere: null } : newHolder(holding, place)
   await desk.put('holders', [front])
   if (!holding.isCutInTwo) return
   const container = await desk.db.records('containers').get(place.containerId)
@@ -193,7 +194,8 @@ export async function putInPlace(desk: Desk, holding: Holding, place: PlaceChoic
     await desk.db.records('sections').where('containerId').equals(container.id).toArray(),
   )
   const beside = besideFirstHalf(row, front)
-  if (beside) await desk.put('holders', [{ ...(second ?? { ...front, id: ulid(), holdingIds: [holding.id] }), ...place, ...beside }])
+  if (beside)
+    await desk.put('holders', [{ ...(second ?? { ...front, id: ulid(), holdingIds: [holding.id] }), ...place, somewhere: null, ...beside }])
 }
 
 type Resolved = PlainFields & Pick<Holding, 'brandId' | 'kindId' | 'categoryId' | 'themeIds'>

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid'
-import { type Container, type Fixture, nextRank, PLAIN_FIXTURE } from '#core/catalog'
-import { type AddressPatterns, arrangeContainer, containerClash, type ContainerRow, namesAlong, planEmptying } from '#core/room'
+import { type Container, type Fixture, LIMITS, nextRank, PLAIN_FIXTURE } from '#core/catalog'
+import { type AddressPatterns, allIn, arrangeContainer, containerClash, type ContainerRow, namesAlong, planEmptying } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
 
@@ -77,10 +77,12 @@ export async function changeContainer(db: YondercrestDb, container: Container): 
     // Who stands in a cell that would be no more, or in a row that becomes pages, has to be moved first.
     const inIt = await db.records('holders').where('containerId').equals(container.id).toArray()
     const { cells } = container
-    const homeless = inIt.filter(({ cell }) =>
-      cells
-        ? !cell || cell.page > cells.pages || cell.cell > cells.rows * cells.columns || (cell.side === 'back' && !cells.isTwoSided)
-        : cell !== null,
+    const homeless = inIt.filter(({ cell, somewhere }) =>
+      somewhere
+        ? (somewhere.page ?? 1) > (cells?.pages ?? LIMITS.pages)
+        : cells
+          ? !cell || cell.page > cells.pages || cell.cell > cells.rows * cells.columns || (cell.side === 'back' && !cells.isTwoSided)
+          : cell !== null,
     )
     if (homeless.length > 0) return { ok: false, code: 'notEmpty', count: homeless.length }
     await desk.put('containers', [container])
@@ -143,7 +145,8 @@ export async function removeContainer(db: YondercrestDb, id: string): Promise<Ro
     const row = await rowOf(db, id)
     if (!row) return { ok: false, code: 'gone' }
     if (row.container.isTable) return { ok: false, code: 'inUse' }
-    if (row.placements.length > 0) return { ok: false, code: 'notEmpty', count: row.placements.length }
+    const inIt = allIn(row).length
+    if (inIt > 0) return { ok: false, code: 'notEmpty', count: inIt }
     await clearAway(desk, row)
     return { ok: true }
   })
@@ -161,10 +164,11 @@ export async function rowOf(db: YondercrestDb, id: string): Promise<ContainerRow
 }
 
 async function leavePlaceless(desk: Desk, row: ContainerRow): Promise<void> {
-  const ids = row.placements.flatMap(({ holder }) => holder.holdingIds)
+  const inIt = allIn(row).map(({ holder }) => holder)
+  const ids = inIt.flatMap(holder => holder.holdingIds)
   await desk.remove(
     'holders',
-    row.placements.map(({ holder }) => holder.id),
+    inIt.map(holder => holder.id),
   )
   const holdings = (await desk.db.records('holdings').bulkGet(ids)).flatMap(holding =>
     holding?.state === 'filed' ? [{ ...holding, state: 'toFile' as const }] : [],
@@ -177,10 +181,7 @@ export async function clearAway(desk: Desk, row: ContainerRow): Promise<void> {
   const { id } = row.container
   const [settings] = await desk.db.records('settings').toArray()
   if (settings?.forNowContainerId === id) await desk.put('settings', [{ ...settings, forNowContainerId: null }])
-  await desk.remove(
-    'sections',
-    row.lanes.flat().flatMap(entry => (entry.type === 'section' ? [entry.section.id] : [])),
-  )
+  await desk.remove('sections', await desk.db.records('sections').where('containerId').equals(id).primaryKeys())
   await desk.remove('measuredLengths', await desk.db.records('measuredLengths').where('containerId').equals(id).primaryKeys())
   await desk.remove('containers', [id])
 }

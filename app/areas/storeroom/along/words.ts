@@ -1,0 +1,36 @@
+import { counted, countedThat } from '~/kit/grammar'
+
+/** Walking along a container and saying what stands there. */
+export const alongWords = {
+  begin: 'Say what stands here',
+  title: (name: string) => `Along ${name}`,
+  lead: 'Begin at the front. Say what you see next: its number, or words of its name. Enter takes the first that is offered.',
+  leadPages: 'Begin at the first cell. Say what is in it: its number, or words of its name. Enter takes the first that is offered.',
+  from: (name: string) => `The next stands behind ${name}.`,
+  fromFront: 'The next is the first one.',
+  nextCell: (address: string, isBack: boolean) => `The next cell is ${address}${isBack ? ', at the back' : ''}.`,
+  noCell: 'No cell is left on these pages.',
+  lane: 'Row',
+  page: 'Go on at page',
+  field: 'What stands next?',
+  fieldCell: 'What is in it?',
+  elsewhere: (where: string) => `elsewhere: ${where}`,
+  put: (name: string) => `${name} stands next`,
+  tab: (text: string) => (text === '' ? 'A tab' : `A tab that says “${text}”`),
+  strange: (text: string) => (text === '' ? 'Something else' : `“${text}” is in no list`),
+  empty: 'This cell is empty',
+  left: (count: number) => `${countedThat(count, 'set', 'is', 'are')} left to be seen`,
+  noneLeft: 'All that was said to be in here is seen.',
+  said: (count: number) => `${counted(count, 'thing')} said so far`,
+  saidTab: (title: string) => `Tab ${title}`,
+  saidStrange: (name: string) => `${name}: to the pile`,
+  saidEmpty: 'Nothing in it',
+  takeBack: 'Take back the last',
+  keep: (count: number) => `Keep: ${countedThat(count, 'set', 'stands', 'stand')} so`,
+  keepNone: 'Keep it',
+  leave: 'Leave it',
+  kept: (count: number, name: string) =>
+    `${countedThat(count, 'set', 'has its place', 'have their place')} in ${name}. What was not seen stays somewhere in it.`,
+  note: (where: string) => `Stands in ${where}.`,
+  nothing: 'Nothing fits that. It may be in no list: press “is in no list”, and it goes to the pile with this place.',
+} as const

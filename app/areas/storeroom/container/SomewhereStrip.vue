@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { ContainerRow } from '#core/room'
+import KTicket from '~/kit/KTicket.vue'
+import { useDescribe } from '~/data/useDescribe'
+import { alongWords } from '~/areas/storeroom/along/words'
+import { storeroomWords } from '~/areas/storeroom/words'
+import { useCatalogue } from '~/data/useCatalogue'
+
+/** What a list says is in this container, and nobody has looked where. */
+const { row } = defineProps<{ row: ContainerRow }>()
+const emit = defineEmits<{ open: [holdingId: string]; along: [] }>()
+const catalogue = useCatalogue()
+const { codeOf } = useDescribe()
+const sets = computed(() =>
+  row.somewhere.flatMap(({ holder, page }) =>
+    holder.holdingIds.flatMap(id => {
+      const holding = catalogue.tables?.holdings.get(id)
+      return holding ? [{ holding, page }] : []
+    }),
+  ),
+)
+</script>
+
+<template>
+  <section class="mb-4 border border-edge bg-wash px-3 py-2" data-somewhere>
+    <div class="flex flex-wrap items-center gap-x-4">
+      <h2 class="text-[1rem] leading-tight">{{ storeroomWords.somewhere(sets.length) }}</h2>
+      <button type="button" class="button my-1 sm:hidden" @click="emit('along')">{{ alongWords.begin }}</button>
+    </div>
+    <p class="hint">{{ storeroomWords.somewhereHint }}</p>
+    <ul class="mt-1 flex max-h-60 flex-wrap gap-x-2 overflow-y-auto">
+      <li v-for="{ holding, page } in sets" :key="holding.id">
+        <button
+          type="button"
+          class="inline-flex min-h-11 items-center gap-2 px-1 text-left hover:underline"
+          @click="emit('open', holding.id)"
+        >
+          <KTicket :code="codeOf(holding)" size="small" />
+          <span>{{ holding.name }}</span>
+          <span v-if="page !== null" class="hint">{{ storeroomWords.page(page) }}</span>
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
