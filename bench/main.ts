@@ -13,6 +13,7 @@ import { packLarge, packRoom } from './collection'
 import { listMemory } from './listMemory'
 import { accuracy, photoTimes, troubles } from './measuring'
 import { brandJoins } from './movingIn'
+import { places } from './places'
 import { baselineMs, median, ms, percentile, report } from './measure'
 import { storeroom, storeroomScreen } from './storeroom'
 
@@ -346,6 +347,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   start: coldStart,
   list: importLong,
   brands: () => Promise.resolve(brandJoins()),
+  places,
   memory: () => Promise.resolve(listMemory(process.argv[1] ?? '')),
   index: printIndex,
   advice: () => Promise.resolve(advice()),

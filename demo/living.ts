@@ -43,7 +43,9 @@ export function bringToLife(
   askOpen(data.holdings)
   share(data, setOf)
   wait(data, setOf)
+  fromAnOldList(data, setOf)
   data.relations.push(...belong(data, newId))
+  nameAlike(data)
   return pile(data, newId)
 }
 
@@ -128,6 +130,22 @@ function wait(data: CatalogueData, setOf: ReadonlyMap<string, Holding>): void {
   }
 }
 
+/** Where the list of an earlier keeper says that sets are which wait for their place. */
+const LISTED: readonly string[] = ['Box 2', 'box 2', 'Box 3', 'CD 14', 'CD14', 'CD 19', 'upstairs']
+const UNSEEN = 7
+/** What an old list says and nobody has looked at: places of sets that wait, and the back of the last row. */
+function fromAnOldList(data: CatalogueData, setOf: ReadonlyMap<string, Holding>): void {
+  const standing = new Set(data.holders.flatMap(({ holdingIds }) => holdingIds))
+  const waiting = data.holdings.filter(({ id, state }) => !standing.has(id) && state !== 'out' && state !== 'lent')
+  LISTED.forEach((placeText, at) => Object.assign(waiting[at] ?? {}, { placeText }))
+  const row = lanesOf(data).findLast(lane => lane.length > 2 * UNSEEN)
+  for (const holder of row?.slice(-UNSEEN) ?? []) {
+    holder.somewhere = { page: null }
+    const name = data.containers.find(({ id }) => id === holder.containerId)?.name ?? ''
+    for (const id of holder.holdingIds) Object.assign(setOf.get(id) ?? {}, { placeText: name })
+  }
+}
+
 /** Alphabets of other styles, and frames that layer. */
 function belong(data: CatalogueData, newId: () => string): readonly Relation[] {
   const inCategory = (name: string): readonly Holding[] => {
@@ -143,6 +161,21 @@ function belong(data: CatalogueData, newId: () => string): readonly Relation[] {
     ...pairs(inCategory('Frames and tags'), 3, 'layersWith'),
     ...pairs(inCategory('Borders'), 2, 'sameCollection'),
   ]
+}
+
+const ALIKE = 4
+/** Dies that came with stamps of one name, and stamps that have a die which nobody has noted down. */
+function nameAlike(data: CatalogueData): void {
+  const familyOf = new Map(data.kinds.map(kind => [kind.id, kind.family]))
+  const taken = new Set(data.relations.flatMap(({ fromId, toId }) => [fromId, toId]))
+  const free = (family: string): readonly Holding[] =>
+    data.holdings.filter(({ id, kindId, brandId }) => familyOf.get(kindId ?? '') === family && brandId !== null && !taken.has(id))
+  const [dies, stamps] = [free('die').slice(-ALIKE), free('stamp')]
+  for (const [at, die] of dies.entries()) {
+    const stamp = stamps.find((each, index) => index >= at * 20 && each.brandId === die.brandId)
+    if (stamp) Object.assign(die, { name: `${stamp.name} Dies` })
+  }
+  for (const stamp of stamps.slice(-ALIKE)) stamp.hasMatchingDie = true
 }
 
 /** The donations of the week: some noted down, some only photographed. */

@@ -284,6 +284,7 @@ function fillContainers(
       lane,
       order: order(),
       cell: container.cells ? { page: Math.floor(cell / perPage) + 1, cell: (cell % perPage) + 1, side: 'front' } : null,
+      somewhere: null,
       apartBecause: null,
       holdingIds: [holding.id],
     })

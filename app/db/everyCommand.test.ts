@@ -5,6 +5,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { ulid } from 'ulid'
 import { type CatalogueData, TABLE_NAMES, TABLES } from '#core/catalog'
+import { allIn } from '#core/room'
 import { findDangling, packArchive, unpackArchive } from '#core/exchange'
 import { luckOf, roomOf } from '../../tests/support/cases'
 import { ACTIONS } from '../../tests/support/everyCommand'
@@ -35,11 +36,16 @@ async function whatIsWrong(db: YondercrestDb, tabs: 1 | 2 = 1): Promise<string |
   const dangling = findDangling(data, new Set())
   if (dangling) return dangling
   const { rows } = await roomOf(db)
-  const seen = [...rows.values()].flatMap(row => row.placements.map(each => each.holder.id))
+  const seen = [...rows.values()].flatMap(row => allIn(row).map(each => each.holder.id))
+  for (const { cell, somewhere, containerId } of data.holders)
+    if (!somewhere && (cell === null) !== (rows.get(containerId)?.container.cells === null)) return 'a holder is in no cell of its pages'
   if (seen.length !== data.holders.length || new Set(seen).size !== seen.length) return 'a holder stands nowhere, or twice'
   // Two tabs may set down in one gap at one moment; the two then stand there one behind the other, by their ids.
-  const places = data.holders.map(({ id, containerId, lane, order, cell }) =>
-    cell ? `${containerId} ${cell.page} ${cell.cell} ${cell.side}` : `${containerId} ${lane} ${order}${tabs === 2 ? id : ''}`,
+  // What nobody has looked at has a place in no row.
+  const places = data.holders.flatMap(({ id, containerId, lane, order, cell, somewhere }) =>
+    somewhere
+      ? []
+      : [cell ? `${containerId} ${cell.page} ${cell.cell} ${cell.side}` : `${containerId} ${lane} ${order}${tabs === 2 ? id : ''}`],
   )
   if (new Set(places).size !== places.length) return 'two holders in one place'
   for (const { id, isCutInTwo, number } of data.holdings) {

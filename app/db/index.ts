@@ -13,6 +13,8 @@ export { followJournal, readSnapshot, SCREEN_TABLES, type ScreenRecords, type Sc
 export { keepRoom } from './keptRoom'
 export { type SeenStep, type Touched, whatChanged } from './whatChanged'
 export type { Subject } from './commands/said'
+export type { Stood } from './commands/room/asTheyStand'
+export type { FromListOutcome } from './commands/room/fromList'
 export { type CommandName, STEPS } from './commands/steps'
 export type { Change, JournalEntry, JournalPart } from './journal'
 export { redo, type SwingProgress, transact, undo } from './transact'

@@ -4,6 +4,7 @@ import { shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import KField from '~/kit/KField.vue'
 import { welcomeWords } from './words'
+import { useMovingIn } from '~/areas/takeIn/moving/useMovingIn'
 import { useCopies } from '~/areas/copies/useCopies'
 import { useNotices } from './useNotices'
 
@@ -11,13 +12,16 @@ const copies = useCopies()
 const notices = useNotices()
 const router = useRouter()
 const roomName = shallowRef('')
+const { isBegun } = useMovingIn()
 
 async function empty(): Promise<void> {
   await copies.startEmpty(roomName.value.trim())
+  isBegun.value = true
   void router.push('/take-in')
 }
 async function bringList(): Promise<void> {
   await copies.startEmpty(roomName.value.trim())
+  isBegun.value = true
   void router.push('/take-in/list')
 }
 async function demo(): Promise<void> {

@@ -35,6 +35,9 @@ for (const scheme of ['light', 'dark'] as const) {
     for (const path of [
       '/take-in',
       '/take-in/placeless',
+      '/take-in/places',
+      '/take-in/moving',
+      '/take-in/partners',
       '/take-in/work',
       '/take-in/names?list=brands',
       '/take-in/numbers',

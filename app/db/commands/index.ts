@@ -9,6 +9,7 @@ export {
 } from './room/furniture'
 export { type BeginOutcome, beginRefiling, doRefilingStep, finishRefiling, leaveRefiling, type RefilingWish } from './refiling/refiling'
 export { addZone, changeZone, forgetLength, keepApart, measureLength, removeZone } from './room/zones'
+export { pairDies } from './belonging/partners'
 export { addRelation, keepPieces, removeRelation } from './belonging/belonging'
 export { addStartThemes, joinNames, type NameOutcome, orderNames, putName, setMark, sharePages, splitName } from './names/names'
 export {
@@ -24,6 +25,8 @@ export {
 export { highestNumber, nextNumbers } from './holding/numbers'
 export { addDrafts, dropDrafts, finishStage, keepDraft, readDrafts, type StageChange } from './pile/pile'
 export { moveHolders, placeHolding, placeMany, planPlaces, removeHolding } from './holding/placing'
+export { standAsSeen, type Stood } from './room/asTheyStand'
+export { buildFromList, type FromListOutcome } from './room/fromList'
 export { addContainers, type AddContainersOutcome, addSection, editSection, type NewContainers } from './room/room'
 export { putSeries, readCode, renewLabels, type SeriesOutcome } from './names/series'
 export { changeSettings, noteCopySaved, readLastCopy } from './whole/settings'

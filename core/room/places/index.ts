@@ -1,1 +1,26 @@
+export { cellsFrom, type Offered, offersFor } from './along'
+export {
+  type FamilyChoice,
+  type FamilyMeaning,
+  gridOf,
+  type MeaningBecause,
+  meaningOf,
+  MOST_OF_A_FAMILY,
+  namesPages,
+  proposeChoice,
+  shapesOfType,
+} from './choose'
+export { beyondPage, cellSpots, familiesOf, inSpots, type ListedPlace, marksOf, type PlaceFamily, type PlaceSpot } from './families'
+export {
+  type FamilyPlan,
+  type NewContainer,
+  type NewFixture,
+  type NewHolder,
+  type PlaceDoubt,
+  planFromList,
+  type RoomNow,
+  type RoomPlan,
+} from './plan'
 export { type Behind, type PlaceReading, readPlace } from './read'
+export { pageAndCell } from './settle'
+export { type PlaceNames } from './targets'

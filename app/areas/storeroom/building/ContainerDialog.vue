@@ -124,7 +124,10 @@ watch(
 const hasCells = computed(
   () =>
     form.type === 'binder' ||
-    (form.type === 'tray' && (container?.cells ?? CONTAINER_SHAPES.find(each => each.id === form.shape)?.cells ?? null) !== null),
+    // What has cells keeps them, as the numbered slots of a rack.
+    (container
+      ? container.cells !== null
+      : form.type === 'tray' && (CONTAINER_SHAPES.find(each => each.id === form.shape)?.cells ?? null) !== null),
 )
 const lengthMm = computed(() => {
   if (container && form.length === shown.length) return container.lengthMm

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
 import { NuxtLink } from '#components'
+import MovingLine from '~/areas/takeIn/moving/MovingLine.vue'
 import KPageHead from '~/kit/KPageHead.vue'
 import KFile from '~/kit/KFile.vue'
 import KProgress from '~/kit/KProgress.vue'
@@ -10,12 +11,15 @@ import KindsStep from './KindsStep.vue'
 import OpenStep from './OpenStep.vue'
 import QuestionsStep from './QuestionsStep.vue'
 import { useListImport } from './useListImport'
+import { listedWords } from '~/areas/takeIn/places/words'
+import { useCatalogue } from '~/data/useCatalogue'
 import { importWords } from './words'
 import { shellWords } from '~/shell/words'
 
 /** Bringing in the list somebody keeps: read, shown, asked, and only then taken. */
 const { fileName, view, problem, progress, taken, stopped, open, openSheet, paste, reopen, choose, take, startOver, cancel } =
   useListImport()
+const catalogue = useCatalogue()
 onMounted(reopen)
 const hasBrandJoins = computed(() =>
   view.value?.facts.brands.some(group => group.mayBe || group.spellings.length > 1 || group.spellings[0]?.text !== group.preferred),
@@ -68,9 +72,11 @@ const progressText = computed(() => {
       <div class="mt-5 flex flex-wrap gap-2">
         <NuxtLink to="/" class="button-main">{{ importWords.look }}</NuxtLink>
         <NuxtLink v-if="taken.withQuestion > 0" to="/take-in/questions" class="button">{{ importWords.answerThem }}</NuxtLink>
-        <NuxtLink to="/take-in/placeless" class="button">{{ importWords.placeThem }}</NuxtLink>
+        <NuxtLink v-if="catalogue.listed.length > 0" to="/take-in/places" class="button">{{ listedWords.toRoom }}</NuxtLink>
+        <NuxtLink v-else to="/take-in/placeless" class="button">{{ importWords.placeThem }}</NuxtLink>
         <button type="button" class="button" @click="startOver">{{ importWords.another }}</button>
       </div>
+      <MovingLine class="mt-3" />
       <OpenStep class="mt-6" :report="taken" />
     </section>
     <template v-else>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import MovingLine from '~/areas/takeIn/moving/MovingLine.vue'
 import { until } from '@vueuse/core'
 import { Check, CornerDownLeft, FileSpreadsheet, Ruler } from 'lucide-vue-next'
 import { ulid } from 'ulid'
@@ -184,6 +185,7 @@ useSettleKey(() => void save(true))
         {{ holderWords.measure }}
       </NuxtLink>
     </KPageHead>
+    <MovingLine v-if="!editing && !isBeginning" />
     <div v-if="!editing && isBeginning" class="mt-2 border-l-4 border-ridge-4 bg-wash px-4 py-2" data-beginning>
       <CollectionChoice />
       <p class="hint">{{ pileWords.howLead }}</p>

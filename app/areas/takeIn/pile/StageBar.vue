@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { CircleHelp, Clock, FileSpreadsheet, Hash, Settings2, SlidersHorizontal, Tags } from 'lucide-vue-next'
+import { CircleHelp, Clock, FileSpreadsheet, Hash, House, Link2, MapPinned, Settings2, SlidersHorizontal, Tags } from 'lucide-vue-next'
 import { shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
 import type { Stage } from '#core/pile'
 import KMenu from '~/kit/KMenu.vue'
+import { movingWords } from '~/areas/takeIn/moving/words'
+import { listedWords } from '~/areas/takeIn/places/words'
+import { partnerWords } from '~/areas/takeIn/partners/words'
 import { nameWords } from '~/areas/takeIn/names/words'
 import { numberWords } from '~/areas/takeIn/numbers/words'
 import { questionWords } from '~/areas/takeIn/questions/words'
@@ -28,6 +31,9 @@ const entries = [
   { word: pileWords.how, icon: Settings2, run: () => (isSetting.value = true) },
   { word: takeInWords.list, icon: FileSpreadsheet, to: '/take-in/list' },
   { word: questionWords.title, icon: CircleHelp, to: '/take-in/questions' },
+  { word: movingWords.title, icon: House, to: '/take-in/moving' },
+  { word: listedWords.menu, icon: MapPinned, to: '/take-in/places' },
+  { word: partnerWords.title, icon: Link2, to: '/take-in/partners' },
   { word: nameWords.button, icon: Tags, to: '/take-in/names' },
   { word: numberWords.button, icon: Hash, to: '/take-in/numbers' },
 ]

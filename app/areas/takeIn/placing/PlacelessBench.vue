@@ -4,6 +4,7 @@ import { computed, shallowRef } from 'vue'
 import type { Holding } from '#core/catalog'
 import { proposePlace } from '#core/filing'
 import KDialog from '~/kit/KDialog.vue'
+import MovingLine from '~/areas/takeIn/moving/MovingLine.vue'
 import KPageHead from '~/kit/KPageHead.vue'
 import KImpression from '~/kit/KImpression.vue'
 import KProgress from '~/kit/KProgress.vue'
@@ -16,6 +17,8 @@ import { type Progress, withProgress } from '~/data/call'
 import type { PlacesOutlook } from '~/data/room.worker'
 import { useRoomWorker } from '~/data/useRoomWorker'
 import { shellWords } from '~/shell/words'
+import { listedWords } from '~/areas/takeIn/places/words'
+import { NuxtLink } from '#components'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
 
@@ -73,6 +76,11 @@ async function placeAll(): Promise<void> {
         {{ takeInWords.placeAll }}
       </button>
     </KPageHead>
+    <MovingLine />
+    <p v-if="catalogue.listed.length > 0" class="mt-3 flex flex-wrap items-center gap-x-4 border-l-4 border-ochre bg-wash px-3 py-1">
+      {{ listedWords.told(catalogue.listed.length) }}
+      <NuxtLink to="/take-in/places" class="button">{{ listedWords.toRoom }}</NuxtLink>
+    </p>
     <KProgress
       v-if="busy"
       class="mt-4"

@@ -6,6 +6,7 @@ import { type Answered, type AnswerGround, groupQuestions, type QuestionGroup, r
 import { act } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
+import MovingLine from '~/areas/takeIn/moving/MovingLine.vue'
 import KPageHead from '~/kit/KPageHead.vue'
 import { useNotices } from '~/shell/useNotices'
 import AnswerField from './AnswerField.vue'
@@ -84,6 +85,7 @@ const ORDERS: readonly DateOrder[] = ['dayFirst', 'monthFirst']
         {{ questionWords.sum(catalogue.asked.length, groups.length) }}
       </p>
     </KPageHead>
+    <MovingLine />
     <div v-if="groups.length === 0" class="py-12 text-center">
       <p class="text-[1.2rem] font-semibold">{{ questionWords.none }}</p>
       <p class="hint mt-1">{{ questionWords.noneHint }}</p>

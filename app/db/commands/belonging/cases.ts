@@ -12,6 +12,11 @@ export const belongingCases: Cases = {
         toId: to.id,
       })
   },
+  async pairDies(db, luck) {
+    const holdings = await all(db, 'holdings')
+    const pairs = Array.from({ length: 3 }, () => ({ dieId: luck.pick(holdings)?.id ?? '', stampId: luck.pick(holdings)?.id ?? 'gone' }))
+    await commands.pairDies(db, [...pairs, ...pairs.slice(0, 1)])
+  },
   async unrelate(db, luck) {
     const relation = luck.pick(await all(db, 'relations'))
     if (relation) await commands.removeRelation(db, relation.id)

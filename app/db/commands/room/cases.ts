@@ -1,8 +1,49 @@
-import { keyBehind, planMove } from '#core/room'
+import { allIn, keyBehind, planMove } from '#core/room'
+import { familiesOf, planFromList, proposeChoice } from '#core/room/places'
 import { all, roomOf, type Cases } from '../../../../tests/support/cases'
 import { commands } from '~/db'
 
 export const roomCases: Cases = {
+  /** Some sets lose their place, a list says where they are, and the room of that list is built: in new containers and in those there. */
+  async fromList(db, luck) {
+    const [zone, holdings] = [luck.pick(await all(db, 'zones')), await all(db, 'holdings')]
+    const standing = new Set((await all(db, 'holders')).flatMap(({ holdingIds }) => holdingIds))
+    const texts = ['Bin 1', 'Chest 2', 'Chest 2 front', '4-103', '4-209', 'CD 7', 'cd 07', 'table', 'with Anna']
+    const families = familiesOf(
+      holdings.filter(({ id }) => !standing.has(id) || luck.below(4) === 0).map(({ id }) => ({ id, text: luck.pick(texts) ?? '' })),
+    )
+    const { rows, facts } = await roomOf(db)
+    const choices = new Map(
+      families.map(family => [family.key, proposeChoice(family, zone?.id ?? '', () => ({ name: 'Press', type: 'cabinet' }))]),
+    )
+    const plan = planFromList(
+      families,
+      choices,
+      { rows: [...rows.values()], fixtures: facts.fixtures },
+      {
+        pages: cells => ({ name: `Pages of ${cells}`, code: `P${cells}` }),
+      },
+    )
+    await commands.buildFromList(db, plan)
+  },
+  /** Along a container: some that are in it, one from elsewhere, a tab, something strange. */
+  async stand(db, luck) {
+    const { rows } = await roomOf(db)
+    const row = luck.pick([...rows.values()].filter(each => allIn(each).length > 0))
+    if (!row) return
+    const sets = [...allIn(row).flatMap(({ holder }) => holder.holdingIds), luck.pick(await all(db, 'holdings'))?.id ?? '', 'gone']
+    await commands.standAsSeen(db, row.container.id, 1 + luck.below(row.container.lanes), [
+      ...sets
+        .filter(() => luck.below(2) === 0)
+        .map((holdingId, at) => ({
+          as: 'set' as const,
+          holdingId,
+          cell: row.container.cells ? { page: 1 + (at >> 2), cell: 1 + (at % 4), side: 'front' as const } : null,
+        })),
+      { as: 'tab', title: 'Buoys' },
+      { as: 'strange', name: 'Odd one', note: 'In a bin.' },
+    ])
+  },
   async move(db, luck) {
     const [holders, containers] = [await all(db, 'holders'), await all(db, 'containers')]
     const [holder, container] = [luck.pick(holders), luck.pick(containers)]

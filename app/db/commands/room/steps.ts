@@ -1,4 +1,4 @@
-import { counted } from '~/kit/grammar'
+import { counted, countedThat } from '~/kit/grammar'
 import type { StepWords } from '../said'
 
 /** What each command of this folder did, in a few words. Their names are kept in the journal: stored names are promises. */
@@ -8,6 +8,8 @@ export const roomSteps = {
     (step.subject.count ?? 1) > 1
       ? `Added ${counted(step.subject.count ?? 1, 'container')}, from ${step.subject.name ?? ''} on`
       : `Added ${step.subject.name ?? 'a container'}`,
+  buildFromList: step => `Built the room from the list, with ${counted(step.subject.count ?? 0, 'set')}`,
+  standAsSeen: ({ subject }) => `Said how ${countedThat(subject.count ?? 0, 'set', 'stands', 'stand')} in ${subject.name ?? 'a container'}`,
   addSection: step => `Put in the tab ${step.subject.name ?? ''}`,
   editSection: step => `Changed the tab ${step.subject.name ?? ''}`,
   changeZone: step => `Changed the order of ${step.subject.name ?? 'a corner'}`,

@@ -1,0 +1,63 @@
+import { computed } from 'vue'
+import { useCatalogue } from '~/data/useCatalogue'
+import { useKept } from '~/kit/useKept'
+import { movingWords } from './words'
+
+const STEPS = ['size', 'list', 'room', 'doubts', 'places', 'index'] as const
+export type MovingStep = (typeof STEPS)[number]
+/** One bin stands in a room that was begun empty. */
+const START_CONTAINERS = 1
+
+/** The steps of moving in: which are done, which were left out, and what each has to say. They follow from the room as it is. */
+export function useMovingIn() {
+  const catalogue = useCatalogue()
+  /** Begun with a room of one's own; the demo room has long moved in. */
+  const isBegun = useKept('movingIn', false)
+  const isIndexMade = useKept('indexMade', false)
+  const leftOut = useKept<string>('movingInLeftOut', '')
+
+  const sets = computed(() => catalogue.tables?.holdings.size ?? 0)
+  const containers = computed(() => [...catalogue.room.rows.values()].filter(row => !row.container.isTable))
+  const unseenRows = computed(() => containers.value.filter(row => row.somewhere.length > 0))
+  const unseen = computed(() =>
+    unseenRows.value.reduce((sum, row) => sum + row.somewhere.reduce((all, each) => all + each.holder.holdingIds.length, 0), 0),
+  )
+  const placeless = computed(() => catalogue.placeless.filter(({ state }) => state !== 'out').length)
+  const isDone = computed((): Readonly<Record<MovingStep, boolean>> => ({
+    size: catalogue.settings.collection !== null,
+    list: sets.value > 0,
+    room: containers.value.length > START_CONTAINERS,
+    doubts: sets.value > 0 && catalogue.asked.length === 0,
+    places: sets.value > 0 && unseen.value + placeless.value === 0,
+    index: isIndexMade.value,
+  }))
+  const says = computed((): Readonly<Record<MovingStep, string>> => ({
+    size: movingWords.sizeSays,
+    list: movingWords.listSays(sets.value),
+    room: movingWords.roomSays(catalogue.listed.length, containers.value.length),
+    doubts: movingWords.doubtsSay(catalogue.asked.length),
+    places: movingWords.placesSay(unseen.value, placeless.value),
+    index: movingWords.indexSays,
+  }))
+  const ways = computed((): Readonly<Record<MovingStep, { readonly to: string; readonly word: string }>> => {
+    const steps = movingWords.steps
+    const [row] = unseenRows.value
+    return {
+      size: { to: '/take-in/moving', word: steps.size.go },
+      list: { to: '/take-in/list', word: steps.list.go },
+      room: catalogue.listed.length > 0 ? { to: '/take-in/places', word: movingWords.fromList } : { to: '/storeroom', word: steps.room.go },
+      doubts: { to: '/take-in/questions', word: steps.doubts.go },
+      places: row
+        ? { to: `/storeroom/${row.container.id}?along=`, word: movingWords.lookAt(row.container.name) }
+        : { to: '/take-in/placeless', word: steps.places.go },
+      index: { to: '/index', word: steps.index.go },
+    }
+  })
+  const isLeftOut = (step: MovingStep): boolean => leftOut.value.split(' ').includes(step)
+  function leaveOut(step: MovingStep, isOut: boolean): void {
+    const others = leftOut.value.split(' ').filter(each => each !== '' && each !== step)
+    leftOut.value = [...others, ...(isOut ? [step] : [])].join(' ')
+  }
+  const left = computed(() => STEPS.filter(step => !isDone.value[step] && !isLeftOut(step)))
+  return { STEPS, isBegun, isDone, isLeftOut, leaveOut, left, says, ways }
+}

@@ -1,0 +1,48 @@
+import { counted, countedThat } from '~/kit/grammar'
+
+/** Moving in: the way from a list and a room to places that are true. */
+export const movingWords = {
+  title: 'Moving in',
+  lead: 'From your list and your room to places that are true. Leave off anywhere.',
+  line: (left: number) => `Moving in: ${counted(left, 'step')} to go. Next:`,
+  all: 'All steps',
+  done: 'done',
+  leaveOut: 'Leave this out',
+  takeUp: 'Take it up again',
+  leftOut: 'left out',
+  finished: 'You have moved in.',
+  finishedHint: 'What comes from now on goes the usual way: take in, and it is shown where it goes.',
+  toFind: 'Look for a set',
+  steps: {
+    size: { title: 'How many sets there are', go: 'Say how many' },
+    list: { title: 'Your list', go: 'Bring in your list' },
+    room: { title: 'Your room', go: 'Build your room' },
+    doubts: { title: 'What the list leaves open', go: 'Answer the questions' },
+    places: { title: 'Where things are', go: 'Give them places' },
+    index: { title: 'The first index', go: 'Make the first index' },
+  },
+  sizeSays: 'It decides how much of the way from the pile to the shelf is walked. It can be changed at any time.',
+  listSays: (sets: number) =>
+    sets > 0
+      ? `${countedThat(sets, 'set', 'is', 'are')} in.`
+      : 'A spreadsheet, a text file or pasted cells. No list? Take in the sets one by one, or leave this out.',
+  roomSays: (listed: number, containers: number) =>
+    listed > 0
+      ? `Your list says where ${counted(listed, 'set')} ${listed === 1 ? 'is' : 'are'}: the room can be built from it in one step.`
+      : `${countedThat(containers, 'container', 'stands', 'stand')} in it. Put in your furniture with its bins, drawers and binders.`,
+  fromList: 'Build it from the list',
+  doubtsSay: (count: number) =>
+    count > 0
+      ? `${countedThat(count, 'set', 'carries', 'carry')} a question. One answer settles all that say the same.`
+      : 'No question is open.',
+  placesSay: (unseen: number, placeless: number) =>
+    [
+      ...(unseen > 0
+        ? [`Where ${countedThat(unseen, 'set', 'stands', 'stand')}, nobody has looked yet: walk along, one bin at a time.`]
+        : []),
+      ...(placeless > 0 ? [`${countedThat(placeless, 'set', 'has', 'have')} no place yet.`] : []),
+      ...(unseen + placeless === 0 ? ['Every set has its place.'] : []),
+    ].join(' '),
+  lookAt: (name: string) => `Walk along ${name}`,
+  indexSays: 'On paper, by theme and by number. It says what is known, and what nobody has looked at.',
+} as const

@@ -1,0 +1,125 @@
+import type { KindFamily, Relation } from '#core/catalog'
+import { plainLetters } from './normalise'
+
+/** A set, by what tells which other it goes with. */
+export interface PartnerSet {
+  readonly id: string
+  readonly name: string
+  readonly brandId: string | null
+  readonly family: KindFamily | null
+  readonly hasMatchingDie: boolean | null
+}
+export type PartnerBecause =
+  /** One brand, and one name but for the words for stamps and dies. */
+  | 'sameBrandAndName'
+  /** One name; of one of them nobody has said the brand. */
+  | 'sameName'
+  /** One brand, and all words of the one name are in the other. */
+  | 'nameWithin'
+/** A die and the stamp it may be for. */
+export interface PartnerPair {
+  readonly dieId: string
+  readonly stampId: string
+  readonly because: PartnerBecause
+  /** Another could be meant as well, or the list says that the stamp has no die: asked, never taken by itself. */
+  readonly doubt: 'others' | 'saidNone' | null
+}
+
+/** Words that say what a thing is, and not what is on it; plain, in the languages a list is read in. Common practice. */
+const SAY_WHAT = new Set(
+  (
+    'stamp stamps clear cling rubber set sets die dies cutting cut outline outlines coordinating matching companion ' +
+    'add on addon only for the and ' +
+    'stempel stempelset klarsichtstempel stanze stanzen stanzform passende zum zur und ' +
+    'tampon tampons die dies matrice matrices decoupe assorti assortie et ' +
+    'stempels stans stansen snijmal bijpassende en sello sellos troquel troqueles y timbro timbri fustella fustelle e ' +
+    'stampel stamplar stans stansar och stempler dies skaereskabelon og'
+  ).split(' '),
+)
+/** The words of a name that say what is on the set, in order of letters, each once. */
+function wordsOf(name: string): readonly string[] {
+  const words = plainLetters(name).match(/[\p{L}\p{N}]+/gu) ?? []
+  const telling = words.filter(word => !SAY_WHAT.has(word))
+  // "Die Cuts" has no other words: then they are its name.
+  return [...new Set(telling.length > 0 ? telling : words)].sort()
+}
+
+/** A name of one word is in too many others. */
+const LEAST_WITHIN = 2
+
+/**
+ * Which dies go with which stamps, the surest first; who goes with somebody already is left out. Each pair comes once, and of two
+ * that could be meant both are told. O(sets), and O(sets of a brand squared) for names within names.
+ * @example proposePartners([stamp('Harbour Lights'), die('Harbour Lights Dies')], []).length //=> 1
+ */
+export function proposePartners(
+  sets: readonly PartnerSet[],
+  relations: readonly Pick<Relation, 'fromId' | 'toId' | 'kind'>[],
+): readonly PartnerPair[] {
+  const paired = new Set(relations.filter(({ kind }) => kind === 'dieForStamp').flatMap(({ fromId, toId }) => [fromId, toId]))
+  const free = sets.filter(({ id, family }) => !paired.has(id) && (family === 'die' || family === 'stamp'))
+  const named = free.map(set => ({ set, words: wordsOf(set.name) }))
+  const byName = new Map<string, typeof named>()
+  for (const each of named) {
+    const key = each.words.join(' ')
+    if (key !== '') byName.set(key, [...(byName.get(key) ?? []), each])
+  }
+  const pairs: Omit<PartnerPair, 'doubt'>[] = []
+  for (const group of byName.values())
+    for (const die of group.filter(({ set }) => set.family === 'die'))
+      for (const stamp of group.filter(({ set }) => set.family === 'stamp')) {
+        const isOneBrand = die.set.brandId !== null && die.set.brandId === stamp.set.brandId
+        const isUnsaid = die.set.brandId === null || stamp.set.brandId === null
+        if (isOneBrand || isUnsaid)
+          pairs.push({ dieId: die.set.id, stampId: stamp.set.id, because: isOneBrand ? 'sameBrandAndName' : 'sameName' })
+      }
+  const met = new Set(pairs.flatMap(({ dieId, stampId }) => [dieId, stampId]))
+  pairs.push(...withinNames(named.filter(({ set }) => !met.has(set.id))))
+  return withDoubts(pairs, new Map(sets.map(set => [set.id, set])))
+}
+
+type Named = { readonly set: PartnerSet; readonly words: readonly string[] }
+function withinNames(named: readonly Named[]): readonly Omit<PartnerPair, 'doubt'>[] {
+  const byBrand = new Map<string, Named[]>()
+  for (const each of named) {
+    if (each.set.brandId === null || each.words.length < LEAST_WITHIN) continue
+    byBrand.set(each.set.brandId, [...(byBrand.get(each.set.brandId) ?? []), each])
+  }
+  return [...byBrand.values()].flatMap(group =>
+    group
+      .filter(({ set }) => set.family === 'die')
+      .flatMap(die =>
+        group
+          .filter(({ set }) => set.family === 'stamp')
+          .filter(stamp => isWithin(die.words, stamp.words) || isWithin(stamp.words, die.words))
+          .map(stamp => ({ dieId: die.set.id, stampId: stamp.set.id, because: 'nameWithin' as const })),
+      ),
+  )
+}
+const isWithin = (some: readonly string[], all: readonly string[]): boolean => some.every(word => all.includes(word))
+
+const SURENESS: readonly PartnerBecause[] = ['sameBrandAndName', 'sameName', 'nameWithin']
+function withDoubts(pairs: readonly Omit<PartnerPair, 'doubt'>[], sets: ReadonlyMap<string, PartnerSet>): readonly PartnerPair[] {
+  const count = new Map<string, number>()
+  for (const { dieId, stampId } of pairs) for (const id of [dieId, stampId]) count.set(id, (count.get(id) ?? 0) + 1)
+  return pairs
+    .map((pair): PartnerPair => {
+      const isOne = count.get(pair.dieId) === 1 && count.get(pair.stampId) === 1
+      const isSaidNone = sets.get(pair.stampId)?.hasMatchingDie === false
+      return { ...pair, doubt: !isOne ? 'others' : isSaidNone ? 'saidNone' : null }
+    })
+    .sort((a, b) => Number(a.doubt !== null) - Number(b.doubt !== null) || SURENESS.indexOf(a.because) - SURENESS.indexOf(b.because))
+}
+
+/** Stamps whose list says that they have a die, where none goes with them and none is proposed. O(sets). */
+export function withoutPartner(
+  sets: readonly PartnerSet[],
+  relations: readonly Pick<Relation, 'fromId' | 'toId' | 'kind'>[],
+  pairs: readonly PartnerPair[],
+): readonly PartnerSet[] {
+  const has = new Set([
+    ...relations.filter(({ kind }) => kind === 'dieForStamp').map(({ toId }) => toId),
+    ...pairs.map(({ stampId }) => stampId),
+  ])
+  return sets.filter(({ id, family, hasMatchingDie }) => hasMatchingDie === true && family !== 'die' && !has.has(id))
+}

@@ -1,0 +1,52 @@
+import type { Cell, Container } from '#core/catalog'
+import { plainLetters } from '#core/classing'
+
+/** A set that may stand next, by what is written on it. */
+export interface Offered {
+  readonly id: string
+  /** Its number as it is written: `12W`, `B1079`. */
+  readonly figure: string
+  readonly name: string
+}
+
+/**
+ * Which of some sets somebody means who types a number or words of a name: the very number first, then numbers that begin so, then
+ * names of which each typed word begins a word. Of equals the order stays. O(sets).
+ * @example offersFor('2', [{ id: 'a', figure: '21', name: 'Kelp' }, { id: 'b', figure: '2', name: 'Gull' }])[0].id //=> 'b'
+ */
+export function offersFor<O extends Offered>(text: string, among: readonly O[]): readonly O[] {
+  const typed = plainLetters(text.trim())
+  if (typed === '') return among
+  const words = typed.split(/\s+/)
+  const rankOf = ({ figure, name }: O): number => {
+    const own = plainLetters(figure)
+    if (own === typed) return 0
+    if (own.startsWith(typed)) return 1
+    const named = plainLetters(name).split(/[^\p{L}\p{N}]+/u)
+    return words.every(word => named.some(each => each.startsWith(word))) ? 2 : 3
+  }
+  return among
+    .map(each => ({ each, rank: rankOf(each) }))
+    .filter(({ rank }) => rank < 3)
+    .sort((a, b) => a.rank - b.rank)
+    .map(({ each }) => each)
+}
+
+type Grid = NonNullable<Container['cells']>
+/**
+ * The cells of pages as one walks along them: a page cell by cell, its back behind its front. `isTaken` are stepped over. The
+ * walk begins at a page and ends with the last.
+ * @example [...cellsFrom({ rows: 1, columns: 2, pages: 2, isTwoSided: false }, 2)].length //=> 2
+ */
+export function* cellsFrom(
+  { rows, columns, pages, isTwoSided }: Pick<Grid, 'rows' | 'columns' | 'pages' | 'isTwoSided'>,
+  fromPage: number,
+  isTaken: (cell: Cell) => boolean = () => false,
+): Generator<Cell> {
+  for (let page = fromPage; page <= pages; page += 1)
+    for (const side of isTwoSided ? (['front', 'back'] as const) : (['front'] as const))
+      for (let at = 1; at <= rows * columns; at += 1) {
+        const cell = { page, cell: at, side }
+        if (!isTaken(cell)) yield cell
+      }
+}

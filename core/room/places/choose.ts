@@ -1,0 +1,108 @@
+import { type CODE_READINGS, type ContainerType, type Fixture, LIMITS } from '#core/catalog'
+import { CONTAINER_SHAPES, type ContainerShape } from '../building'
+import { cellSpots, inSpots, marksOf, type PlaceFamily } from './families'
+
+/** What the figures of a family mean. */
+export type FamilyMeaning =
+  /** Each figure or letter is a container. */
+  | 'containers'
+  /** The figures are numbered slots of one container, as the cases of a rack. */
+  | 'slots'
+  /** Pages of cells, in one binder. */
+  | 'pages'
+  /** The sets are out of their place. */
+  | 'out'
+  /** No place: its sets have none yet. */
+  | 'none'
+
+/** Why a meaning is proposed. */
+export type MeaningBecause =
+  'caseWord' | 'containerWord' | 'letters' | 'manyFigures' | 'pageCode' | 'outWord' | 'notSaid' | 'ownNumber' | 'unread'
+
+/** What is settled of a family, by the proposal or by its owner. */
+export interface FamilyChoice {
+  readonly as: FamilyMeaning
+  readonly type: ContainerType
+  /** Of `CONTAINER_SHAPES`: the sizes to begin from. */
+  readonly shapeId: string
+  /** Of pages: rows and columns of cells. */
+  readonly grid: { readonly rows: number; readonly columns: number }
+  /** Codes such as 12-308: page 3, cell 08, or the 308th cell. */
+  readonly reading: (typeof CODE_READINGS)[number]
+  /** Furniture that is there, or new one by this name; two families that name it alike share it. */
+  readonly fixture: { readonly id: string } | Pick<Fixture, 'name' | 'type'>
+  readonly zoneId: string
+}
+
+/** More containers than this of one word are no containers. */
+export const MOST_OF_A_FAMILY = 400
+/** Letters that nobody knows as a container, with more figures than this, are numbers of sets. */
+const MOST_UNKNOWN = 60
+
+/** Rows and columns of pages by how many cells they have, as common practice has them; others as near to a square as they go. */
+export function gridOf(cells: number): { readonly rows: number; readonly columns: number } {
+  const most = LIMITS.cellsASide
+  const pairs = Array.from({ length: most }, (_, at) => at + 1).flatMap(columns =>
+    cells % columns === 0 && cells / columns <= most && cells / columns >= columns ? [{ rows: cells / columns, columns }] : [],
+  )
+  return pairs.at(-1) ?? { rows: most, columns: Math.min(most, Math.ceil(cells / most)) }
+}
+
+export const shapesOfType = (type: ContainerType): readonly ContainerShape[] => CONTAINER_SHAPES.filter(shape => shape.type === type)
+export const shapeFor = (type: ContainerType, shapeId: string): ContainerShape | undefined =>
+  CONTAINER_SHAPES.find(shape => shape.id === shapeId && shape.type === type) ?? shapesOfType(type)[0]
+
+/** How many cells a page of this family must have at the least, as far as the list says; null: it says nothing. */
+export function cellsNamed(family: PlaceFamily): number | null {
+  const code = cellSpots(family)[0]
+  if (code) return code.reading.cells
+  const cells = inSpots(family).flatMap(({ reading }) => reading.behind.cell ?? [])
+  return cells.length > 0 ? cells.reduce((most, cell) => Math.max(most, cell), 1) : null
+}
+export const namesPages = (family: PlaceFamily): boolean => inSpots(family).some(({ reading }) => reading.behind.page !== null)
+
+/** What a family most likely means, and why. */
+export function meaningOf(family: PlaceFamily): { readonly as: FamilyMeaning; readonly because: MeaningBecause } {
+  if (family.as === 'out') return { as: 'out', because: 'outWord' }
+  if (family.as === 'cell') return { as: 'pages', because: 'pageCode' }
+  if (family.as === 'unknown') return { as: 'none', because: 'notSaid' }
+  if (family.as === 'number') return { as: 'none', because: 'ownNumber' }
+  if (family.as === 'unread') return { as: 'none', because: 'unread' }
+  const marks = marksOf(family)
+  const isCounted = marks.some(mark => /^\d/.test(mark))
+  if (family.sort === 'caseRack' && isCounted) return { as: 'slots', because: 'caseWord' }
+  const most = family.sort === null ? MOST_UNKNOWN : MOST_OF_A_FAMILY
+  if (marks.length > most || marks.some(mark => Number(mark) > MOST_OF_A_FAMILY)) return { as: 'none', because: 'manyFigures' }
+  return { as: 'containers', because: family.sort === null ? 'letters' : 'containerWord' }
+}
+
+/** What is proposed of a family: a sensible beginning, all of it to be changed. `fixtureFor` names new furniture. */
+export function proposeChoice(
+  family: PlaceFamily,
+  zoneId: string,
+  fixtureFor: (type: ContainerType) => FamilyChoice['fixture'],
+): FamilyChoice {
+  const { as } = meaningOf(family)
+  const type: ContainerType =
+    as === 'pages' || namesPages(family)
+      ? 'binder'
+      : as === 'slots'
+        ? 'caseRack'
+        : family.sort === null || family.sort === 'shelf'
+          ? 'bin'
+          : family.sort
+  const cells = cellsNamed(family)
+  const pages = shapesOfType('binder').flatMap(shape =>
+    shape.cells ? [{ id: shape.id, count: shape.cells.rows * shape.cells.columns }] : [],
+  )
+  const page = pages.toSorted((a, b) => a.count - b.count).find(each => each.count >= (cells ?? 1))
+  return {
+    as,
+    type,
+    shapeId: (type === 'binder' ? page?.id : shapeFor(type, '')?.id) ?? '',
+    grid: gridOf(family.as === 'cell' ? (cells ?? 4) : (page?.count ?? 4)),
+    reading: 'cell',
+    fixture: fixtureFor(type),
+    zoneId,
+  }
+}

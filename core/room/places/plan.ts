@@ -1,0 +1,155 @@
+import { type Container, type Fixture, type Holder, LIMITS } from '#core/catalog'
+import type { ContainerRow } from '../arrange'
+import { type FamilyChoice, MOST_OF_A_FAMILY, namesPages } from './choose'
+import type { PlaceFamily, PlaceSpot } from './families'
+import { settle } from './settle'
+import { groupsOf, newContainer, type PlaceNames, recogniser, shelvesFor, ShortForms } from './targets'
+
+/** What could not be taken as it is written, and what became of it. */
+export type PlaceDoubt =
+  /** Its cell is beyond the page: it is put on the page, and its cell is not looked at. */
+  | 'cellBeyondPage'
+  /** The binder that is there has no such page: it is put in the binder. */
+  | 'pageBeyondBinder'
+  /** Something stands in that cell: it is put on the page. */
+  | 'cellTaken'
+  /** Positions with gaps, or beside others: their order is kept, and none is looked at. */
+  | 'positionsHaveGaps'
+  /** Two containers of the room are called so: it is left without a place. */
+  | 'twoAreCalledSo'
+  /** More containers, slots or pages than there may be: left without a place. */
+  | 'tooMany'
+
+export interface NewFixture extends Pick<Fixture, 'name' | 'type' | 'shelves'> {
+  readonly key: string
+}
+export interface NewContainer extends Omit<Container, 'id' | 'fixtureId' | 'rank' | 'isTable'> {
+  readonly key: string
+  /** A fixture that is there, or the key of a new one. */
+  readonly fixture: { readonly id: string } | { readonly key: string }
+}
+export interface NewHolder extends Pick<Holder, 'lane' | 'cell' | 'somewhere' | 'type' | 'holdingIds'> {
+  /** The id of a container that is there, or the key of a new one. */
+  readonly container: { readonly id: string } | { readonly key: string }
+}
+/** What becomes of one family: its counts add up to its sets. */
+export interface FamilyPlan {
+  readonly key: string
+  /** Of these the place is known. */
+  readonly placed: number
+  /** Of these the container is known, or the page, and no more. */
+  readonly somewhere: number
+  readonly out: number
+  readonly left: number
+  readonly made: readonly NewContainer[]
+  /** Containers of the room that were recognised. */
+  readonly found: readonly Container[]
+  readonly doubts: readonly { readonly code: PlaceDoubt; readonly sets: number; readonly texts: readonly string[] }[]
+}
+/** All that a list tells of the room, to be made in one step. */
+export interface RoomPlan {
+  readonly families: readonly FamilyPlan[]
+  readonly fixtures: readonly NewFixture[]
+  readonly containers: readonly NewContainer[]
+  /** In the order in which they go into their containers. */
+  readonly holders: readonly NewHolder[]
+  readonly out: readonly { readonly holdingId: string; readonly to: string }[]
+}
+export interface RoomNow {
+  readonly rows: readonly ContainerRow[]
+  readonly fixtures: ReadonlyMap<string, Fixture>
+}
+
+/**
+ * The room that a list tells of, by what is chosen for each family: furniture, containers, and where each set goes, in list
+ * order. Containers that are there are recognised by what they are called. O(sets + containers).
+ */
+export function planFromList(
+  families: readonly PlaceFamily[],
+  choices: ReadonlyMap<string, FamilyChoice>,
+  room: RoomNow,
+  names: PlaceNames,
+): RoomPlan {
+  const find = recogniser(room.rows)
+  const codes = new ShortForms(room.rows)
+  const fixtures = new Map<string, NewFixture>()
+  const holders: NewHolder[] = []
+  const plans = families.map(family => planFamily(family, choices.get(family.key)))
+  return {
+    families: plans,
+    fixtures: [...fixtures.values()],
+    containers: plans.flatMap(({ made }) => made),
+    holders,
+    out: families.flatMap(family =>
+      choices.get(family.key)?.as === 'out'
+        ? family.spots.flatMap(({ ids, texts }) => ids.map(holdingId => ({ holdingId, to: texts[0] ?? '' })))
+        : [],
+    ),
+  }
+
+  function planFamily(family: PlaceFamily, choice: FamilyChoice | undefined): FamilyPlan {
+    const nothing: FamilyPlan = { key: family.key, placed: 0, somewhere: 0, out: 0, left: 0, made: [], found: [], doubts: [] }
+    if (choice?.as === 'out') return { ...nothing, out: family.sets }
+    if (!choice || choice.as === 'none') return { ...nothing, left: family.sets }
+    const groups = groupsOf(family, choice).map(group => ({ ...group, there: find(family, choice, group.mark) }))
+    const isTooMany = groups.length > MOST_OF_A_FAMILY
+    const fresh = groups.filter(group => group.there.length === 0 && !isTooMany && group.pages <= LIMITS.pages)
+    const made = makeNew(family, choice, fresh)
+    const doubts = new Map<PlaceDoubt, PlaceSpot[]>()
+    const doubt = (code: PlaceDoubt, spots: readonly PlaceSpot[]): void => void doubts.set(code, [...(doubts.get(code) ?? []), ...spots])
+    const counts = { placed: 0, somewhere: 0, left: 0 }
+    for (const group of groups) {
+      const [row] = group.there
+      const own = made.get(group)
+      const target = group.there.length === 1 && row ? { ...row.container, row } : own ? { ...own, row: null } : null
+      if (!target) {
+        doubt(group.there.length > 1 ? 'twoAreCalledSo' : 'tooMany', group.spots)
+        counts.left += countOf(group.spots)
+        continue
+      }
+      for (const { spot, ...place } of settle(group.spots, target, choice.reading, doubt)) {
+        const container = 'id' in target ? { id: target.id } : { key: target.key }
+        const together = sharesHolder(spot, choice) ? [[...spot.ids]] : spot.ids.map(id => [id])
+        holders.push(...together.map(holdingIds => ({ ...place, container, type: holderTypeIn(target), holdingIds })))
+        counts[place.somewhere ? 'somewhere' : 'placed'] += spot.ids.length
+      }
+    }
+    return {
+      ...nothing,
+      ...counts,
+      made: [...made.values()],
+      found: groups.flatMap(({ there }) => (there.length === 1 ? there.map(({ container }) => container) : [])),
+      doubts: [...doubts].map(([code, spots]) => ({ code, sets: countOf(spots), texts: spots.flatMap(spot => spot.texts) })),
+    }
+  }
+
+  function makeNew<G extends ReturnType<typeof groupsOf>[number]>(
+    family: PlaceFamily,
+    choice: FamilyChoice,
+    groups: readonly G[],
+  ): ReadonlyMap<G, NewContainer> {
+    if (groups.length === 0) return new Map()
+    const { ref, shelfOf } = shelvesFor(choice, groups.length, room.fixtures, fixtures)
+    const marks = groups.map(({ mark }) => mark)
+    const pages = choice.as === 'pages' ? names.pages(choice.grid.rows * choice.grid.columns) : null
+    const short = codes.take(pages?.code ?? family.word, pages ? [/\d*$/.exec(pages.code)?.[0] ?? ''] : marks, pages ? 'pages' : family.key)
+    return new Map(
+      groups.map((group, at): [G, NewContainer] => {
+        const called = { name: pages?.name ?? `${family.word} ${group.mark}`.trim(), code: (short[at] ?? '').slice(0, MOST_LETTERS) }
+        const shape = newContainer(choice, group, called, namesPages(family) || choice.type === 'binder')
+        return [group, { ...shape, key: `${family.key} ${group.mark}`, fixture: ref, shelf: shelfOf(at) }]
+      }),
+    )
+  }
+}
+
+/** Sets of one slot, cell or position share what they sit in; those of one bin or page do not. */
+function sharesHolder({ reading }: PlaceSpot, { as }: FamilyChoice): boolean {
+  if (as === 'slots' || reading?.as === 'cell') return true
+  return reading?.as === 'in' && (reading.behind.slot !== null || reading.behind.cell !== null)
+}
+/** As long as a short form may be. */
+const MOST_LETTERS = 12
+const countOf = (spots: readonly PlaceSpot[]): number => spots.reduce((sum, { ids }) => sum + ids.length, 0)
+const holderTypeIn = ({ type, cells }: Pick<Container, 'type' | 'cells'>): Holder['type'] =>
+  type === 'caseRack' ? 'case' : !cells ? 'pocket' : type === 'binder' ? 'celledPage' : 'trayCell'

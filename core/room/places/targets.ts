@@ -1,0 +1,169 @@
+import { type Container, type Fixture, LIMITS } from '#core/catalog'
+import { plainLetters } from '#core/classing'
+import { cellsPerPage } from '../address'
+import type { ContainerRow } from '../arrange'
+import { type FamilyChoice, shapeFor } from './choose'
+import { cellSpots, inSpots, marksOf, type PlaceFamily, type PlaceSpot } from './families'
+import type { NewContainer, NewFixture } from './plan'
+import { readPlace } from './read'
+import { areSlots, pageAndCell } from './settle'
+
+/** The places of one container, and how many pages it needs at the least. */
+export interface Group {
+  readonly mark: string
+  readonly spots: readonly PlaceSpot[]
+  readonly pages: number
+  /** What it is called so far has two rows: left and right. */
+  readonly hasSides: boolean
+}
+const most = (figures: readonly number[]): number => figures.reduce((high, each) => Math.max(high, each), 1)
+
+/** The places of a family by container. */
+export function groupsOf(family: PlaceFamily, { as, reading }: FamilyChoice): readonly Group[] {
+  const named = inSpots(family)
+  if (as === 'pages')
+    return [
+      {
+        mark: '',
+        spots: family.spots,
+        pages: most(cellSpots(family).map(spot => pageAndCell(spot.reading, reading).page)),
+        hasSides: false,
+      },
+    ]
+  // A rack ends at a round figure.
+  if (as === 'slots')
+    return [
+      { mark: '', spots: named, pages: Math.ceil(most(named.map(spot => Number(spot.reading.mark) || 1)) / 10) * 10, hasSides: false },
+    ]
+  return marksOf(family).map(mark => {
+    const spots = named.filter(spot => spot.reading.mark === mark)
+    const sides = new Set(spots.map(spot => spot.reading.behind.side))
+    return { mark, spots, pages: most(spots.map(spot => spot.reading.behind.page ?? 1)), hasSides: sides.has('left') || sides.has('right') }
+  })
+}
+
+/** Containers of the room by what they are called, in whatever way that is written. */
+export function recogniser(
+  rows: readonly ContainerRow[],
+): (family: PlaceFamily, choice: FamilyChoice, mark: string) => readonly ContainerRow[] {
+  const standing = rows.filter(row => !row.container.isTable)
+  // A name goes before a short form: `BI1` may be short for Bin 1, where a container is called Bi 1.
+  const [byName, byCode] = [new Map<string, ContainerRow[]>(), new Map<string, ContainerRow[]>()]
+  for (const row of standing) {
+    for (const [called, text] of [[byName, row.container.name] as const, [byCode, row.container.code] as const]) {
+      const reading = readPlace(text)
+      const isAlone = reading?.as === 'in' && Object.values(reading.behind).every(each => each === null)
+      for (const key of [plainLetters(text), ...(isAlone ? [`in/${reading.family} ${reading.mark}`] : [])])
+        called.set(key, [...(called.get(key) ?? []).filter(other => other !== row), row])
+    }
+  }
+  const find = (key: string): readonly ContainerRow[] => byName.get(key) ?? byCode.get(key) ?? []
+  return (family, { as, grid }, mark) => {
+    if (as === 'containers') return find(`${family.key} ${mark}`)
+    if (as === 'slots') return find(plainLetters(family.word)).filter(row => areSlots(row.container.cells))
+    return standing.filter(
+      ({ container }) =>
+        container.cells &&
+        !areSlots(container.cells) &&
+        cellsPerPage(container) === grid.rows * grid.columns &&
+        container.type === 'binder',
+    )
+  }
+}
+
+/** What new containers are called where their list has no word for them. */
+export interface PlaceNames {
+  readonly pages: (cells: number) => Pick<Container, 'name' | 'code'>
+}
+
+const SHORT_WORD = 3
+/** Letters and figures behind each other: the letters that a code begins with tell containers apart, whatever figure follows. */
+const leadingLetters = (code: string): string => /^\p{L}*/u.exec(plainLetters(code))?.[0] ?? ''
+
+/** Short forms that no address of another family can be read as: no other begins with the same letters. */
+export class ShortForms {
+  /** Who has the letters: containers that count on from each other share them. */
+  private readonly owners = new Map<string, string>()
+  private readonly codes = new Set<string>()
+  constructor(rows: readonly ContainerRow[]) {
+    for (const { container } of rows) {
+      const reading = readPlace(container.name)
+      this.note(container.code, reading?.as === 'in' ? `in/${reading.family}` : '')
+    }
+  }
+  private note(code: string, owner: string): void {
+    const letters = leadingLetters(code)
+    this.owners.set(letters, (this.owners.get(letters) ?? owner) === owner ? owner : '')
+    this.codes.add(plainLetters(code))
+  }
+  /** The fewest first letters of a word that are free before each mark; of a short word all of it where nothing follows. */
+  take(word: string, marks: readonly string[], owner: string): readonly string[] {
+    const letters = word.toUpperCase().replace(/[^\p{L}]/gu, '') || 'C'
+    const isFree = (short: string): boolean =>
+      marks.every(mark => {
+        const code = short + mark
+        return (this.owners.get(leadingLetters(code)) ?? owner) === owner && !this.codes.has(plainLetters(code))
+      })
+    const least = marks.every(mark => mark === '') ? Math.min(SHORT_WORD, letters.length) : 1
+    let short = letters.slice(0, least)
+    for (let length = least; !isFree(short) && length < Math.min(5, letters.length); length += 1) short = letters.slice(0, length + 1)
+    // A word whose letters are all taken gets one more: `BINX`.
+    while (!isFree(short)) short += 'X'
+    for (const mark of marks) this.note(short + mark, owner)
+    return marks.map(mark => short + mark)
+  }
+}
+
+/** How many stand on a shelf where nobody has said. */
+const ON_A_SHELF: Readonly<Partial<Record<Container['type'], number>>> = { drawer: 1, binder: 8, board: 1 }
+const USUALLY = 4
+
+/** Where so many containers of a family go: on furniture that is there, or on shelves of new furniture behind those already spoken for. */
+export function shelvesFor(
+  { fixture, type }: FamilyChoice,
+  count: number,
+  known: ReadonlyMap<string, Fixture>,
+  planned: Map<string, NewFixture>,
+): { readonly ref: NewContainer['fixture']; readonly shelfOf: (at: number) => number } {
+  const there = 'id' in fixture ? known.get(fixture.id) : undefined
+  if (there) return { ref: { id: there.id }, shelfOf: at => 1 + Math.floor((at * there.shelves) / Math.max(count, there.shelves)) }
+  // What was chosen is gone: whoever builds the room says so.
+  if ('id' in fixture) return { ref: fixture, shelfOf: () => 1 }
+  const { name, type: furniture } = fixture
+  const key = `${furniture} ${plainLetters(name)}`
+  const before = planned.get(key)?.shelves ?? 0
+  const shelves = Math.min(LIMITS.shelves - before, Math.ceil(count / (ON_A_SHELF[type] ?? USUALLY)))
+  // Where there are no shelves left, all goes on the last.
+  if (shelves > 0) planned.set(key, { key, name, type: furniture, shelves: before + shelves })
+  return { ref: { key }, shelfOf: at => Math.min(LIMITS.shelves, before + 1 + Math.floor((at * Math.max(1, shelves)) / count)) }
+}
+
+/** A container to be made, of the shape that was chosen, with the pages that the list names; where it names none, the usual number. */
+export function newContainer(
+  { as, type, shapeId, grid, zoneId }: FamilyChoice,
+  group: Group,
+  names: Pick<Container, 'name' | 'code'>,
+  hasPages: boolean,
+): Omit<NewContainer, 'fixture' | 'shelf' | 'key'> {
+  const shape = shapeFor(type, shapeId)
+  const usual = { reuse: 'last', isTwoSided: true, cellSize: null } as const
+  const ofShape = shape?.cells && shape.cells.rows * shape.cells.columns === grid.rows * grid.columns ? shape.cells : null
+  const cells =
+    as === 'slots'
+      ? { ...usual, rows: 1, columns: 1, pages: group.pages, isTwoSided: false, reuse: 'first' as const }
+      : as === 'pages' || hasPages
+        ? { ...usual, ...grid, cellSize: ofShape?.cellSize ?? null, pages: group.pages > 1 ? group.pages : (shape?.cells?.pages ?? 1) }
+        : type === 'tray'
+          ? (shape?.cells ?? null)
+          : null
+  return {
+    ...names,
+    type,
+    lanes: cells ? 1 : group.hasSides ? Math.max(2, shape?.lanes ?? 1) : (shape?.lanes ?? 1),
+    lengthMm: shape?.lengthMm ?? 300,
+    inner: shape?.inner ?? null,
+    cells,
+    zoneId,
+    emptyWeightG: shape?.emptyWeightG ?? null,
+  }
+}
