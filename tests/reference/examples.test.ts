@@ -68,6 +68,8 @@ const CAST: Readonly<Record<string, unknown>> = {
   wideBin: (code: string) => ({ ...container, id: code, code, lanes: 2 }),
   binderOfTwelve: { cells: { rows: 4, columns: 3 } },
   placement: { container: { ...container, type: 'bin' }, lane: 1, position: 11, cell: null },
+  stamp: (name: string) => ({ id: `s ${name}`, name, brandId: 'b', family: 'stamp', hasMatchingDie: null }),
+  die: (name: string) => ({ id: `d ${name}`, name, brandId: 'b', family: 'die', hasMatchingDie: null }),
   somewhere: { container: { ...container, type: 'bin' }, lane: 1, position: null, cell: null },
   byTheme: { keys: [{ by: 'theme', order: 'alphabetical' }] },
   byBrand: { ...startSeries('main'), countsBy: 'brand' },

@@ -103,16 +103,20 @@ function headingsAt(grid: readonly (readonly string[])[]): number {
   return Math.max(0, filled)
 }
 
+/** Quotes that do not close under it speak against a delimiter, more than any number of columns speaks for it. */
+const BROKEN = 1e-3
 /** The delimiter that cuts the first lines into the most columns of equal count. */
 function likelyDelimiter(text: string): string {
   const scores = DELIMITERS.map(delimiter => {
     const even = evenLines(text.slice(0, LOOKED_AT), delimiter)
-    const rows = even.ok ? Papa.parse<string[]>(even.text, { delimiter, preview: 40, newline: '\n' }).data : []
+    const { data: rows, errors } = Papa.parse<string[]>(even.ok ? even.text : '', { delimiter, preview: 40, newline: '\n' })
+    // Where the text was cut off, a quote may be open under any of them.
+    const isBroken = text.length <= LOOKED_AT && errors.some(error => error.type === 'Quotes')
     const widths = new Map<number, number>()
     for (const { length } of rows) widths.set(length, (widths.get(length) ?? 0) + 1)
     // A title above the headings is one cell wide: the width that most lines have is the list's.
     const [width = 0, agreeing = 0] = [...widths].sort(([a, m], [b, n]) => n - m || b - a)[0] ?? []
-    return { delimiter, score: width < 2 ? 0 : width * (agreeing / rows.length) }
+    return { delimiter, score: width < 2 ? 0 : width * (agreeing / rows.length) * (isBroken ? BROKEN : 1) }
   })
   return scores.reduce((best, each) => (each.score > best.score ? each : best)).delimiter
 }
