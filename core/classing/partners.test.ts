@@ -36,6 +36,41 @@ describe('what goes with what', () => {
   })
 })
 
+test('pictures that show the same: told beside a name, a pair of their own without one, never across two makers', () => {
+  const [stamp, die, other] = [set('s', 'Kelp Study'), set('d', 'Kelp Study Die'), set('t', 'Night Ferry')]
+  const told = (sets: readonly PartnerSet[], alike: readonly [string, string][]) =>
+    proposePartners(
+      sets,
+      [],
+      alike.map(([dieId, stampId]) => ({ dieId, stampId })),
+    ).map(({ dieId, stampId, because, isPictured, doubt }) => [dieId, stampId, because, isPictured, doubt])
+  expect(told([stamp, die], [['d', 's']])).toEqual([['d', 's', 'sameBrandAndName', true, null]])
+  expect(told([other, die], [['d', 't']])).toEqual([['d', 't', 'samePicture', true, null]])
+  // The name says one, the picture another: both are asked.
+  expect(
+    told(
+      [stamp, other, die],
+      [
+        ['d', 't'],
+        ['d', 't'],
+      ],
+    ),
+  ).toEqual([
+    ['d', 's', 'sameBrandAndName', false, 'others'],
+    ['d', 't', 'samePicture', true, 'others'],
+  ])
+  expect(told([{ ...other, brandId: 'x' }, die], [['d', 't']])).toEqual([])
+  expect(
+    told(
+      [other, { ...die, brandId: null }],
+      [
+        ['d', 't'],
+        ['t', 'd'],
+      ],
+    ),
+  ).toEqual([['d', 't', 'samePicture', true, null]])
+})
+
 const some = fc.array(
   fc.record({
     name: fc.constantFrom('Kelp Study', 'Kelp Study at Dusk', 'Night Ferry', 'Gull', 'Tide Tables'),

@@ -16,11 +16,15 @@ export type PartnerBecause =
   | 'sameName'
   /** One brand, and all words of the one name are in the other. */
   | 'nameWithin'
+  /** Their pictures show the same; of one brand, or nobody has said the brand of one. */
+  | 'samePicture'
 /** A die and the stamp it may be for. */
 export interface PartnerPair {
   readonly dieId: string
   readonly stampId: string
   readonly because: PartnerBecause
+  /** Their pictures show the same thing too. */
+  readonly isPictured: boolean
   /** Another could be meant as well, or the list says that the stamp has no die: asked, never taken by itself. */
   readonly doubt: 'others' | 'saidNone' | null
 }
@@ -49,12 +53,14 @@ const LEAST_WITHIN = 2
 
 /**
  * Which dies go with which stamps, the surest first; who goes with somebody already is left out. Each pair comes once, and of two
- * that could be meant both are told. O(sets), and O(sets of a brand squared) for names within names.
+ * that could be meant both are told. `alike`: dies and stamps whose pictures show the same. O(sets), and O(sets of a brand squared)
+ * for names within names.
  * @example proposePartners([stamp('Harbour Lights'), die('Harbour Lights Dies')], []).length //=> 1
  */
 export function proposePartners(
   sets: readonly PartnerSet[],
   relations: readonly Pick<Relation, 'fromId' | 'toId' | 'kind'>[],
+  alike: readonly { readonly dieId: string; readonly stampId: string }[] = [],
 ): readonly PartnerPair[] {
   const paired = new Set(relations.filter(({ kind }) => kind === 'dieForStamp').flatMap(({ fromId, toId }) => [fromId, toId]))
   const free = sets.filter(({ id, family }) => !paired.has(id) && (family === 'die' || family === 'stamp'))
@@ -64,22 +70,36 @@ export function proposePartners(
     const key = each.words.join(' ')
     if (key !== '') byName.set(key, [...(byName.get(key) ?? []), each])
   }
-  const pairs: Omit<PartnerPair, 'doubt'>[] = []
+  const pairs: Found[] = []
   for (const group of byName.values())
     for (const die of group.filter(({ set }) => set.family === 'die'))
       for (const stamp of group.filter(({ set }) => set.family === 'stamp')) {
         const isOneBrand = die.set.brandId !== null && die.set.brandId === stamp.set.brandId
-        const isUnsaid = die.set.brandId === null || stamp.set.brandId === null
-        if (isOneBrand || isUnsaid)
+        if (mayBeOneBrand(die.set, stamp.set))
           pairs.push({ dieId: die.set.id, stampId: stamp.set.id, because: isOneBrand ? 'sameBrandAndName' : 'sameName' })
       }
   const met = new Set(pairs.flatMap(({ dieId, stampId }) => [dieId, stampId]))
   pairs.push(...withinNames(named.filter(({ set }) => !met.has(set.id))))
-  return withDoubts(pairs, new Map(sets.map(set => [set.id, set])))
+  const [open, pictured] = [new Map(free.map(set => [set.id, set])), new Set(alike.map(pairKey))]
+  const known = new Set(pairs.map(pairKey))
+  for (const pair of alike) {
+    const [die, stamp] = [open.get(pair.dieId), open.get(pair.stampId)]
+    if (die?.family !== 'die' || stamp?.family !== 'stamp' || known.has(pairKey(pair)) || !mayBeOneBrand(die, stamp)) continue
+    known.add(pairKey(pair))
+    pairs.push({ ...pair, because: 'samePicture' })
+  }
+  return withDoubts(
+    pairs.map(pair => ({ ...pair, isPictured: pictured.has(pairKey(pair)) })),
+    new Map(sets.map(set => [set.id, set])),
+  )
 }
+type Found = Pick<PartnerPair, 'dieId' | 'stampId' | 'because'>
+/** @example pairKey({ dieId: 'd', stampId: 's' }) //=> 'd s' */
+export const pairKey = ({ dieId, stampId }: Pick<PartnerPair, 'dieId' | 'stampId'>): string => `${dieId} ${stampId}`
+const mayBeOneBrand = (a: PartnerSet, b: PartnerSet): boolean => a.brandId === null || b.brandId === null || a.brandId === b.brandId
 
 type Named = { readonly set: PartnerSet; readonly words: readonly string[] }
-function withinNames(named: readonly Named[]): readonly Omit<PartnerPair, 'doubt'>[] {
+function withinNames(named: readonly Named[]): readonly Found[] {
   const byBrand = new Map<string, Named[]>()
   for (const each of named) {
     if (each.set.brandId === null || each.words.length < LEAST_WITHIN) continue
@@ -98,7 +118,7 @@ function withinNames(named: readonly Named[]): readonly Omit<PartnerPair, 'doubt
 }
 const isWithin = (some: readonly string[], all: readonly string[]): boolean => some.every(word => all.includes(word))
 
-const SURENESS: readonly PartnerBecause[] = ['sameBrandAndName', 'sameName', 'nameWithin']
+const SURENESS: readonly PartnerBecause[] = ['sameBrandAndName', 'sameName', 'nameWithin', 'samePicture']
 function withDoubts(pairs: readonly Omit<PartnerPair, 'doubt'>[], sets: ReadonlyMap<string, PartnerSet>): readonly PartnerPair[] {
   const count = new Map<string, number>()
   for (const { dieId, stampId } of pairs) for (const id of [dieId, stampId]) count.set(id, (count.get(id) ?? 0) + 1)

@@ -4,19 +4,27 @@ import { counted, countedThat } from '~/kit/grammar'
 /** Which dies go with which stamps, over the whole room. */
 export const partnerWords = {
   title: 'Stamps and their dies',
-  lead: 'What belongs together by its brand and name. Take what is right; what you leave is asked again another time.',
+  lead: 'What belongs together by its brand, name and photo. Take what is right, refuse what is wrong; what you leave is asked again.',
   none: 'No die is left that may belong to a stamp.',
   noneHint: 'Say of what kind your sets are, and of which brand: then stamps and dies of one name are found here.',
   group: {
     sameBrandAndName: 'One brand and one name',
     sameName: 'One name, and a brand that nobody has said',
     nameWithin: 'One brand, and the one name within the other',
+    samePicture: 'Their photos look alike',
     doubtful: 'Others may be meant',
   } satisfies Record<PartnerBecause | 'doubtful', string>,
   doubt: {
     others: 'another could be meant as well',
     saidNone: 'the list says that this stamp has no die',
   } satisfies Record<NonNullable<PartnerPair['doubt']>, string>,
+  pictured: 'their photos look alike',
+  looking: (done: number, all: number) => `Looking at the photos: ${done} of ${all}`,
+  refuse: (pairs: number) => (pairs === 1 ? 'The one pair does not' : `These ${pairs} pairs do not`),
+  refused: (pairs: number) => `${countedThat(pairs, 'pair', 'is', 'are')} not asked again in this browser.`,
+  refusedBefore: (pairs: number) =>
+    `You said of ${counted(pairs, 'pair')} that ${pairs === 1 ? 'it does' : 'they do'} not belong together.`,
+  askAgain: 'Ask again',
   count: (pairs: number) => counted(pairs, 'pair'),
   all: 'Tick all',
   noneTicked: 'Tick none',
