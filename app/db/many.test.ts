@@ -76,6 +76,53 @@ describe('many sets at once', () => {
     expect(two?.themeIds).toHaveLength(1)
   })
 
+  test('what they sit in: its own pocket follows, a shared one and a cell stay; a place that is taken is not given; one undo', async () => {
+    const { db, ids } = await roomWith({}, {}, {}, {})
+    const [one = '', two = '', three = '', four = ''] = ids
+    const [zone, fixture] = [(await all(db, 'zones'))[0], (await all(db, 'fixtures'))[0]]
+    const cells = { rows: 2, columns: 2, pages: 1, isTwoSided: false, cellSize: null, reuse: 'first' as const }
+    const made = await commands.addContainers(db, {
+      ...{ name: 'Pages', code: 'P1', type: 'binder', lanes: 1, lengthMm: 60, cells, inner: null, emptyWeightG: null },
+      ...{ fixture: { id: fixture?.id ?? '' }, zoneId: zone?.id ?? '', shelves: [1], countEach: 1 },
+    })
+    if (!made.ok) throw new Error(made.code)
+    const bin = (await all(db, 'containers')).find(({ cells: own }) => !own)?.id ?? ''
+    const pages = made.ids[0] ?? ''
+    const cell = { page: 1, cell: 1, side: 'front' as const }
+    await commands.placeHolding(db, one, { containerId: bin, lane: 1, order: 'a0', cell: null })
+    await commands.placeHolding(db, two, { containerId: bin, lane: 1, order: 'a1', cell: null })
+    await commands.placeHolding(db, four, { containerId: pages, lane: 1, order: 'a0', cell })
+    const shared = (await all(db, 'holders')).find(({ holdingIds }) => holdingIds.includes(two))
+    if (shared) await db.records('holders').put({ ...shared, holdingIds: [two, three] })
+    const before = [await byName(db), await all(db, 'holders')]
+    const box = (await all(db, 'holderTypes')).find(({ type }) => type === 'box')
+    const places = [
+      { holdingId: one, place: { containerId: pages, lane: 1, order: 'a0', cell } },
+      { holdingId: two, place: { containerId: pages, lane: 1, order: 'a0', cell: { ...cell, cell: 2 } } },
+    ]
+    expect(await commands.changeMany(db, [{ ids, holderTypeId: box?.id ?? '', places }])).toEqual({ changed: 4, left: 0 })
+    expect((await byName(db)).map(({ sitsIn, holderTypeId }) => [sitsIn, holderTypeId])).toEqual(Array(4).fill(['box', box?.id]))
+    const holderOf = new Map((await all(db, 'holders')).flatMap(holder => holder.holdingIds.map(id => [id, holder] as const)))
+    expect(holderOf.get(one)).toMatchObject({ type: 'box', holderTypeId: box?.id, containerId: bin })
+    // The two that share a pocket went together; what was in a cell stays in it.
+    expect(holderOf.get(two)).toMatchObject({ type: 'pocket', containerId: pages, cell: { cell: 2 }, holdingIds: [two, three] })
+    expect(holderOf.get(four)).toMatchObject({ type: 'celledPage', cell })
+    await undo(db)
+    expect([await byName(db), await all(db, 'holders')]).toEqual(before)
+  })
+
+  test('what is put into its place is back: its loan ends, and one undo has it out again', async () => {
+    const { db, ids } = await roomWith({ state: 'out' })
+    const [container] = await all(db, 'containers')
+    const loan = { id: ids[0] ?? '', holdingId: ids[0] ?? '', to: 'table', outAt: '2026-01-01T00:00:00.000Z', backAt: null }
+    await db.records('loans').put(loan)
+    await commands.placeHolding(db, ids[0] ?? '', { containerId: container?.id ?? '', lane: 1, order: 'a0', cell: null })
+    expect((await byName(db))[0]?.state).toBe('filed')
+    expect((await all(db, 'loans')).map(({ backAt }) => backAt === null)).toEqual([false])
+    await undo(db)
+    expect([(await byName(db))[0]?.state, await all(db, 'loans')]).toEqual(['out', [loan]])
+  })
+
   test('a set that is changed by hand answers its questions too', async () => {
     const { db, ids } = await roomWith({ questions: [{ code: 'sizeUnread', text: 'big' }] })
     const facts = factsOf('Set 1', { brandName: '', themeNames: [], size: { widthMm: 10, heightMm: 10 } })

@@ -75,7 +75,7 @@ export const stillOpen = (before: Holding, after: Holding): Holding['questions']
   after.questions.filter(({ code }) => !IS_SAID[code]?.(before, after))
 
 /** What would be said of many sets. `new`: a name that is not on its list yet. Absent fields stay as they are. */
-export interface Wish extends Partial<Pick<Holding, 'brandId' | 'categoryId' | 'kindId' | 'size'>> {
+export interface Wish extends Partial<Pick<Holding, 'brandId' | 'categoryId' | 'kindId' | 'holderTypeId' | 'size'>> {
   readonly themeIds?: readonly string[]
   readonly note?: string
 }

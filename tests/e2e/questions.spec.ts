@@ -1,3 +1,4 @@
+import type { Holder, Holding, Theme } from '#core/catalog'
 import { ask, databaseOf, expect, headline, openDemo, openEmpty, SAMPLE_LIST, test } from './helpers'
 
 interface Asked {
@@ -57,14 +58,17 @@ test('the questions of a list are answered in groups, by keyboard alone, and und
   expect(noted.filter(({ notes }) => notes.split('\n').includes('Size: big'))).toHaveLength(16)
 })
 
+interface Tables {
+  readonly holdings: readonly Holding[]
+  readonly holders: readonly Holder[]
+  readonly themes: readonly Theme[]
+}
+
 test('sets of an answer are changed together: shown before it is done, some left out, one undo', async ({ page }) => {
   await openDemo(page)
   await ask(page, 'harbour')
   await expect(headline(page)).toContainText('sets')
-  const before = (await databaseOf(page, ['holdings', 'themes', 'brands'])) as Record<
-    string,
-    { id: string; name: string; themeIds: string[] }[]
-  >
+  const before = (await databaseOf(page, ['holdings', 'themes', 'brands', 'holders'])) as unknown as Tables
   await page.locator('[data-many]').click()
   const dialog = page.getByRole('dialog')
   const count = Number(/(\d+) sets/.exec((await dialog.getByRole('heading').first().textContent()) ?? '')?.[1])
@@ -72,21 +76,29 @@ test('sets of an answer are changed together: shown before it is done, some left
   await expect(dialog.locator('[data-changes]')).toHaveText('Nothing is filled in yet.')
   await dialog.getByLabel('Themes').fill('Quayside')
   await dialog.getByLabel('Add to the notes').fill('for the May cards')
+  await dialog.getByLabel('What they sit in').selectOption({ label: 'box 6 x 8' })
+  await dialog.getByLabel('Corner they stand in').selectOption({ label: 'Wood blocks' })
   await dialog.getByRole('checkbox').first().uncheck()
   await expect(dialog.locator('[data-ticked]')).toHaveText(`${count - 1} of ${count} sets`)
   await expect(dialog.locator('[data-changes]')).toContainText(`Themes: ${count - 1} sets change.`)
+  await expect(dialog.locator('[data-corner]')).toContainText('Wood blocks:')
 
   // What was typed is not lost with the dialog.
   await dialog.getByRole('button', { name: 'Cancel' }).click()
   await page.locator('[data-many]').click()
   await expect(dialog.getByLabel('Add to the notes')).toHaveValue('for the May cards')
   await dialog.getByRole('checkbox').first().uncheck()
+  const moved = Number(/Wood blocks: (\d+) sets? gets? /.exec((await dialog.locator('[data-corner]').textContent()) ?? '')?.[1])
+  expect(moved).toBeGreaterThan(3)
   await dialog.getByRole('button', { name: `Change ${count - 1} sets`, exact: true }).click()
   await expect(page.getByRole('status').filter({ hasText: `Changed ${count - 1} sets.` })).toBeVisible()
-  const after = (await databaseOf(page, ['holdings', 'themes'])) as typeof before
-  const quayside = after.themes?.find(({ name }) => name === 'Quayside')?.id ?? ''
-  expect(after.holdings?.filter(({ themeIds }) => themeIds.includes(quayside))).toHaveLength(count - 1)
+  const after = (await databaseOf(page, ['holdings', 'themes', 'holders'])) as unknown as Tables
+  const quayside = after.themes.find(({ name }) => name === 'Quayside')?.id ?? ''
+  expect(after.holdings.filter(({ themeIds }) => themeIds.includes(quayside))).toHaveLength(count - 1)
+  const elsewhere = after.holders.filter(({ id, containerId }) => before.holders.find(each => each.id === id)?.containerId !== containerId)
+  expect(elsewhere).toHaveLength(moved)
+  expect(after.holdings.filter(({ sitsIn }) => sitsIn === 'box').length).toBeGreaterThanOrEqual(count - 1)
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await expect(page.getByRole('status').filter({ hasText: `Undone: changed ${count - 1} sets at once` })).toBeVisible()
-  expect(await databaseOf(page, ['holdings', 'themes', 'brands'])).toEqual(before)
+  expect(await databaseOf(page, ['holdings', 'themes', 'brands', 'holders'])).toEqual(before)
 })

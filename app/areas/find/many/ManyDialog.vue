@@ -4,6 +4,9 @@ import { LIMITS, type Holding } from '#core/catalog'
 import { whatChanges, type Wish } from '#core/questions'
 import { readSize } from '#core/units'
 import { act } from '~/data/act'
+import { plainly } from '~/data/call'
+import type { CornerPlan } from '~/data/room.worker'
+import { useRoomWorker } from '~/data/useRoomWorker'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import KCombo from '~/kit/KCombo.vue'
@@ -25,7 +28,7 @@ const { code } = useDescribe()
 /** So many sets are listed one by one; the rest is one tick. */
 const LISTED = 200
 
-const BLANK = { brand: '', category: '', kindId: '', size: '', note: '', themes: [] as string[], theme: '' }
+const BLANK = { brand: '', category: '', kindId: '', holderTypeId: '', zoneId: '', size: '', note: '', themes: [] as string[], theme: '' }
 const texts = reactive({ ...BLANK })
 const typed = useTyped(texts)
 /** Sets that are not to be changed, and whether those beyond the list are. */
@@ -67,11 +70,32 @@ const wish = computed((): Wish => ({
   ...(texts.brand.trim() ? { brandId: named('brands', texts.brand) } : {}),
   ...(texts.category.trim() ? { categoryId: named('categories', texts.category) } : {}),
   ...(texts.kindId ? { kindId: texts.kindId } : {}),
+  ...(texts.holderTypeId ? { holderTypeId: texts.holderTypeId } : {}),
   ...(size.value.ok ? { size: { ...size.value.size } } : {}),
   ...(themes.value.length > 0 ? { themeIds: themes.value.map(name => named('themes', name)) } : {}),
   ...(texts.note.trim() ? { note: texts.note.trim() } : {}),
 }))
 const changes = computed(() => whatChanges(chosen.value, wish.value))
+const holderTypes = computed(() =>
+  [...(catalogue.tables?.holderTypes.values() ?? [])].filter(each => !each.isRetired).sort((a, b) => a.rank - b.rank),
+)
+const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - b.rank))
+/** Where they would stand; null: no corner is chosen, or it is worked out. */
+const corner = shallowRef<CornerPlan | null>(null)
+const worker = useRoomWorker()
+watch([() => texts.zoneId, chosen, () => catalogue.room], async ([zoneId, sets]) => {
+  corner.value = null
+  if (!zoneId || !open) return
+  const plan = await worker.run(api =>
+    api.planCorner(
+      sets.map(({ id }) => id),
+      zoneId,
+    ),
+  )
+  if (zoneId === texts.zoneId && sets === chosen.value) corner.value = plan
+})
+const zoneName = computed(() => zones.value.find(({ id }) => id === texts.zoneId)?.name ?? '')
+const willChange = computed(() => changes.value.some(each => each.changes > 0) || (corner.value?.places.length ?? 0) > 0)
 const namesOf = (list: 'brands' | 'categories' | 'themes'): readonly string[] =>
   [...(catalogue.tables?.[list].values() ?? [])].map(each => each.name).sort()
 
@@ -85,6 +109,8 @@ async function change(): Promise<void> {
       ...(texts.category.trim() ? { categoryName: texts.category.trim() } : {}),
       addThemes: themes.value,
       addNote: texts.note.trim(),
+      holderTypeId: texts.holderTypeId,
+      places: plainly(corner.value?.places ?? []),
     },
   ])
   typed.forget()
@@ -113,6 +139,18 @@ async function change(): Promise<void> {
           <option v-for="{ id, name } in catalogue.tables?.kinds.values() ?? []" :key="id" :value="id">{{ name }}</option>
         </select>
       </KField>
+      <KField :label="manyWords.sitsIn" for="many-holder">
+        <select id="many-holder" v-model="texts.holderTypeId" class="field">
+          <option value="">{{ manyWords.stays }}</option>
+          <option v-for="{ id, name } in holderTypes" :key="id" :value="id">{{ name }}</option>
+        </select>
+      </KField>
+      <KField :label="manyWords.corner" for="many-corner">
+        <select id="many-corner" v-model="texts.zoneId" class="field">
+          <option value="">{{ manyWords.stays }}</option>
+          <option v-for="{ id, name } in zones" :key="id" :value="id">{{ name }}</option>
+        </select>
+      </KField>
       <KField :label="manyWords.size" for="many-size" :problem="isSizeWrong ? manyWords.sizeUnread : ''">
         <input id="many-size" v-model="texts.size" class="field" :placeholder="manyWords.sizeExample" maxlength="120" />
       </KField>
@@ -121,8 +159,12 @@ async function change(): Promise<void> {
       </KField>
     </div>
     <ul class="mt-3 border-l-4 border-strong bg-wash p-3" aria-live="polite" data-changes>
-      <li v-if="changes.length === 0" class="hint">{{ manyWords.nothing }}</li>
+      <li v-if="changes.length === 0 && !texts.zoneId" class="hint">{{ manyWords.nothing }}</li>
       <li v-for="each in changes" :key="each.field">{{ manyWords.change(each.field, each.changes, chosen.length) }}</li>
+      <li v-if="corner" data-corner>
+        {{ manyWords.toCorner(zoneName, corner.places.length, corner.there, corner.left) }}
+        <span v-if="corner.places.length > 0" class="hint block">{{ manyWords.carry }}</span>
+      </li>
     </ul>
     <fieldset class="mt-4">
       <legend class="flex w-full flex-wrap items-center gap-3">
@@ -156,7 +198,7 @@ async function change(): Promise<void> {
       <button
         type="button"
         class="button-main"
-        :disabled="isSizeWrong || chosen.length === 0 || changes.every(each => each.changes === 0)"
+        :disabled="isSizeWrong || chosen.length === 0 || !willChange || (texts.zoneId !== '' && corner === null)"
         @click="change"
       >
         {{ manyWords.go(chosen.length) }}

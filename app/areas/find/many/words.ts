@@ -5,6 +5,7 @@ const FIELDS: Readonly<Record<WishField, string>> = {
   brandId: 'Brand',
   categoryId: 'Category',
   kindId: 'Kind',
+  holderTypeId: 'What they sit in',
   size: 'Size',
   themeIds: 'Themes',
   note: 'Note',
@@ -26,6 +27,15 @@ export const manyWords = {
   size: 'Size',
   sizeExample: '4 x 6 in',
   sizeUnread: 'That size cannot be read.',
+  sitsIn: 'What they sit in',
+  corner: 'Corner they stand in',
+  toCorner: (corner: string, moved: number, there: number, left: number) =>
+    [
+      `${corner}: ${countedThat(moved, 'set', 'gets its', 'get their')} place there, by its order.`,
+      ...(there > 0 ? [`${countedThat(there, 'set', 'stands', 'stand')} there already.`] : []),
+      ...(left > 0 ? [`For ${counted(left, 'set')} there is no room.`] : []),
+    ].join(' '),
+  carry: 'Their addresses change with it: carry them over when it is done.',
   note: 'Add to the notes',
   stays: 'stays as it is',
   change: (field: WishField, changes: number, of: number) =>

@@ -54,12 +54,16 @@ export const holdingCases: Cases = {
   async many(db, luck) {
     const holdings = await all(db, 'holdings')
     const some = holdings.filter(() => luck.below(2) === 0).map(({ id }) => id)
+    const holding = luck.pick(holdings.filter(({ id }) => some.includes(id)))
+    const place = holding ? await placeFor(db, holding) : null
     await commands.changeMany(db, [
       {
         ids: [...some, 'gone'],
         addThemes: ['Weather', luck.pick(['Buoys', 'Kelp']) ?? ''],
         brandName: luck.pick(BRANDS) ?? '',
         addNote: 'seen',
+        holderTypeId: luck.pick(await all(db, 'holderTypes'))?.id ?? '',
+        places: place && holding ? [{ holdingId: holding.id, place }] : [],
       },
     ])
     const [question] = holdings.flatMap(({ questions }) => questions)

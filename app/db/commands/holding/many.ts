@@ -1,8 +1,11 @@
-import { type Holding, LIMITS, type OpenQuestion } from '#core/catalog'
+import { type HolderType, type Holding, LIMITS, type OpenQuestion } from '#core/catalog'
+import { stageOf } from '#core/pile'
 import { type Answered, isSameQuestion, stillOpen } from '#core/questions'
 import type { YondercrestDb } from '../../database'
-import { transact } from '../../transact'
-import { brandNamed, categoryNamed, themeNamed } from './takeIn'
+import { type Desk, transact } from '../../transact'
+import { freePlaces } from './places'
+import { areInPlace } from './placing'
+import { brandNamed, categoryNamed, holdersFollow, type PlaceChoice, putInPlace, themeNamed } from './takeIn'
 
 /** What is said of many sets at once; what is not in it stays as it is. */
 export interface SetsChange {
@@ -12,13 +15,18 @@ export interface SetsChange {
   readonly categoryName?: string
   readonly addThemes?: readonly string[]
   readonly addNote?: string
+  /** What they sit in from now on. */
+  readonly holderTypeId?: string
+  /** Where they stand from now on, as planned. */
+  readonly places?: readonly { readonly holdingId: string; readonly place: PlaceChoice }[]
   /** The question that this answers. */
   readonly answers?: OpenQuestion
 }
 
 /**
  * Changes many sets in one step, each as it is at that moment. A set that is gone, or that has no room for the note or the
- * themes, is left as it was, with its question; how many were changed, and how many were left.
+ * themes, is left as it was, with its question; how many were changed, and how many were left. A place that was taken meanwhile is not
+ * given.
  */
 export async function changeMany(
   db: YondercrestDb,
@@ -33,8 +41,10 @@ export async function changeMany(
       const changed = new Map<string, Holding>()
       const left = new Set<string>()
       for (const change of changes) {
-        const { ids, set, brandName, categoryName, addThemes = [], addNote = '', answers } = change
+        const { ids, set, brandName, categoryName, addThemes = [], addNote = '', holderTypeId = '', answers } = change
+        const holderType = await db.records('holderTypes').get(holderTypeId)
         const named = {
+          ...(holderType ? sitsInOf(holderType) : {}),
           ...(brandName === undefined ? {} : { brandId: await brandNamed(desk, brandName) }),
           ...(categoryName === undefined ? {} : { categoryId: await categoryNamed(desk, categoryName) }),
         }
@@ -52,7 +62,30 @@ export async function changeMany(
         })
       }
       await desk.put('holdings', [...changed.values()])
+      if (changes.some(({ holderTypeId }) => holderTypeId)) await holdersFollow(desk, [...changed.values()])
+      await givePlaces(
+        desk,
+        changes.flatMap(({ places = [] }) => places.flatMap(({ holdingId, place }) => ({ holding: changed.get(holdingId), place }))),
+      )
       return { changed: changed.size, left: left.size }
     },
   )
+}
+
+const sitsInOf = ({ id, type }: HolderType): Pick<Holding, 'holderTypeId' | 'sitsIn'> => ({ holderTypeId: id, sitsIn: type })
+
+/** Each to its place, in the order of the plan; those that share what they sit in go together. */
+async function givePlaces(
+  desk: Desk,
+  wanted: readonly { readonly holding: Holding | undefined; readonly place: PlaceChoice }[],
+): Promise<void> {
+  const isFree = await freePlaces(
+    desk.db,
+    wanted.map(({ place }) => place),
+  )
+  for (const { holding, place } of wanted) {
+    if (!holding || !isFree(place, null)) continue
+    await putInPlace(desk, holding, place)
+    if (stageOf(holding)) await areInPlace(desk, [holding])
+  }
 }

@@ -3,7 +3,7 @@ import { type Stage, stageOf, stateAfter } from '#core/pile'
 import type { YondercrestDb } from '../../database'
 import type { CommandName } from '../steps'
 import { type Desk, expectFaultless, transact } from '../../transact'
-import { type HoldingFacts, resolveNames } from '../holding/takeIn'
+import { type HoldingFacts, holdersFollow, resolveNames } from '../holding/takeIn'
 
 /** Puts strips on the pile. */
 export async function addDrafts(db: YondercrestDb, drafts: readonly Draft[]): Promise<void> {
@@ -67,10 +67,7 @@ export async function finishStage(db: YondercrestDb, id: string, change: StageCh
         state: stageOf(before) === change.stage ? stateAfter(change.stage, used) : before.state,
       }
       await desk.put('holdings', [after])
-      if (change.stage !== 'fit') return after
-      const holder = await db.records('holders').where('holdingIds').equals(id).first()
-      if (holder && !holder.cell && change.sitsIn && holder.holdingIds.length === 1)
-        await desk.put('holders', [{ ...holder, type: change.sitsIn, holderTypeId: after.holderTypeId }])
+      if (change.stage === 'fit') await holdersFollow(desk, [after])
       return after
     },
   )
