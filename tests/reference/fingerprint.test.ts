@@ -4,8 +4,8 @@ import { type GreyPicture, inkMapOf, PictureLikeness, PICTURES_ALIKE, SAME_PICTU
 import { makeLetterRoom } from '#demo/letterRoom'
 
 // The demo's own drawings, made into other photos of the same set by sharp (libvips), an independent image library.
-const PICTURES = 80
-const ASKED_EVERY = 4
+const PICTURES = 72
+const ASKED_EVERY = 6
 const drawings = [...makeLetterRoom().drawings].slice(0, PICTURES)
 
 async function grey(image: Sharp): Promise<GreyPicture> {

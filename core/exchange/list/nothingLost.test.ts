@@ -184,7 +184,7 @@ describe('any list whatever', () => {
           expect(kept.some(text => /\p{Surrogate}/u.test(text))).toBe(false)
         }
       }),
-      { numRuns: 400, endOnFailure: true },
+      { numRuns: 250, endOnFailure: true },
     )
   })
   test('a column is guessed for every heading, each field at most once but the notes (property)', () => {
@@ -235,6 +235,6 @@ test('what is written here is read back as it is, whatever the names hold (prope
       })
       expect(read).toEqual(lines)
     }),
-    { numRuns: 300 },
+    { numRuns: 200 },
   )
 })
