@@ -14,6 +14,7 @@ import { listMemory } from './listMemory'
 import { accuracy, photoTimes, troubles } from './measuring'
 import { brandJoins } from './movingIn'
 import { places } from './places'
+import { tidy } from './tidy'
 import { baselineMs, median, ms, percentile, report } from './measure'
 import { storeroom, storeroomScreen } from './storeroom'
 
@@ -317,7 +318,7 @@ async function geometry(browser: Browser): Promise<void> {
   const page = await freshPage(browser, true)
   await page.goto(BASE)
   await page.locator('[data-mat-item]').first().waitFor()
-  for (const { width, height, leastShare } of WINDOWS) {
+  for (const { width, height, leastShare } of WINDOWS.flat()) {
     await page.setViewportSize({ width, height })
     const found: (Geometry & { readonly path: string })[] = []
     for (const [path, first] of Object.entries(PAGES)) {
@@ -348,6 +349,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   list: importLong,
   brands: () => Promise.resolve(brandJoins()),
   places,
+  tidy: () => Promise.resolve(tidy()),
   memory: () => Promise.resolve(listMemory(process.argv[1] ?? '')),
   index: printIndex,
   advice: () => Promise.resolve(advice()),

@@ -1,8 +1,10 @@
 import { expose } from 'comlink'
-import type { FilingRule, LaneTarget, RecordOf, Refiling, Section, TableName } from '#core/catalog'
+import { ulid } from 'ulid'
+import type { FilingRule, Holder, Holding, LaneTarget, RecordOf, Refiling, Section, TableName } from '#core/catalog'
 import type { NameList, NameRecord } from '#core/classing'
 import { fillOf, learnThickness, roomIn } from '#core/capacity'
 import {
+  heapOf,
   holderLengthMm,
   type MovesPlan,
   outOfOrder,
@@ -112,6 +114,15 @@ export interface PlacesOutlook {
   readonly containers: readonly { readonly id: string; readonly sets: number; readonly before: number; readonly after: number }[]
 }
 
+/** Where some sets would stand in a corner. */
+export interface CornerPlan {
+  /** These stand there already. */
+  readonly there: number
+  /** For these there is no room. */
+  readonly left: number
+  readonly places: readonly { readonly holdingId: string; readonly place: Pick<Holder, 'containerId' | 'lane' | 'order' | 'cell'> }[]
+}
+
 async function waitingRoom(ids: readonly string[]) {
   const [{ facts, rows }, fixtures, zones] = [await readRoom(), await allOf('fixtures'), await database().records('zones').toArray()]
   const hasRoom = roomIn(
@@ -165,14 +176,41 @@ const api = {
       }),
     }
   },
+  /** Places in one corner for sets that stand elsewhere or nowhere, whatever kinds it takes. */
+  async planCorner(ids: readonly string[], zoneId: string): Promise<CornerPlan> {
+    const { waiting, facts } = await waitingRoom(ids)
+    const holders = await allOf('holders')
+    const standsIn = new Map([...holders.values()].flatMap(holder => holder.holdingIds.map(id => [id, holder] as const)))
+    const isThere = ({ id }: Holding): boolean => facts.rows.get(standsIn.get(id)?.containerId ?? '')?.container.zoneId === zoneId
+    // Those that share what they sit in go together: one of them is asked for.
+    const first = new Map(waiting.filter(each => !isThere(each)).map(each => [standsIn.get(each.id)?.id ?? each.id, each]))
+    const zones = facts.zones.filter(({ id }) => id === zoneId).map(zone => ({ ...zone, takesKindIds: [] }))
+    const plan = await commands.planPlaces([...first.values()], { ...facts, zones }, () => true)
+    const placed = new Map(plan.holders.toReversed().map(holder => [holder.holdingIds[0] ?? '', holder]))
+    return {
+      there: waiting.filter(isThere).length,
+      left: first.size - placed.size,
+      places: [...placed].map(([holdingId, { containerId, lane, order, cell }]) => ({
+        holdingId,
+        place: { containerId, lane, order, cell },
+      })),
+    }
+  },
   stopPlacing(): void {
     isStopped = true
   },
 
-  /** The aim of a re-filing and its moves. */
-  async propose(question: RefilingQuestion): Promise<RefilingProposal> {
+  /** The aim of a re-filing and its moves; `heapIds`: sets that stand nowhere and are filed with the rest. */
+  async propose(
+    question: Omit<RefilingQuestion, 'heap'>,
+    heapIds: readonly string[],
+  ): Promise<{ readonly proposal: RefilingProposal; readonly heap: readonly Holder[] }> {
     const { facts, rowsOf, titleOf } = await readRoom()
-    return proposeRefiling({ ...facts, rows: rowsOf(question.zone.id) }, question, titleOf)
+    const heap = heapOf(
+      heapIds.flatMap(id => facts.holdings.get(id) ?? []),
+      ulid,
+    )
+    return { proposal: proposeRefiling({ ...facts, rows: rowsOf(question.zone.id) }, { ...question, heap }, titleOf), heap }
   },
 
   /** What is left of a re-filing under way. */

@@ -1,9 +1,11 @@
+import { group } from 'd3-array'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { type RecordOf, type RoomSettings, START_SETTINGS } from '#core/catalog'
 import { learnThickness, roomIn, type ThicknessTable } from '#core/capacity'
 import type { Authority, RoomFacts } from '#core/filing'
 import { arrangeRoom, containersInOrder, type Room } from '#core/room'
+import { nowhereOf } from '#core/room/places'
 import {
   commands,
   database,
@@ -152,8 +154,16 @@ export const useCatalogue = defineStore('catalogue', () => {
   const containers = computed(() => containersInOrder(facts.value, null))
   const isEmpty = computed(() => (tables.value?.settings.size ?? 0) === 0)
   const placeless = computed(() => [...(tables.value?.holdings.values() ?? [])].filter(holding => !room.value.placements.has(holding.id)))
-  /** Of these a list says where they are. */
+  /** Of these a list says something of where they are. */
   const listed = computed(() => placeless.value.filter(({ placeText, state }) => placeText !== '' && state !== 'out'))
+  /** Of what is at hand and has no place: those of which nobody says where they are, and those whose list names a place. */
+  const atHand = computed(() => {
+    const found = placeless.value.filter(({ state }) => state !== 'out' && state !== 'lent' && state !== 'gone')
+    const ids = new Set(nowhereOf(found.map(({ id, placeText }) => ({ id, text: placeText }))))
+    return group(found, ({ id }) => ids.has(id))
+  })
+  const nowhere = computed(() => atHand.value.get(true) ?? [])
+  const namedPlace = computed(() => atHand.value.get(false) ?? [])
 
   /** Sets that carry a question. */
   const asked = computed(() => [...(tables.value?.holdings.values() ?? [])].filter(holding => holding.questions.length > 0))
@@ -170,6 +180,8 @@ export const useCatalogue = defineStore('catalogue', () => {
     containers,
     isEmpty,
     listed,
+    nowhere,
+    namedPlace,
     placeless,
     asked,
     open,

@@ -1,6 +1,7 @@
 import type { Brand } from './authority'
 import type { Draft } from './draft'
 import type { Holding } from './holding'
+import type { Holder } from './room'
 import { TABLE_NAMES } from './tableNames'
 import type { CatalogueData } from './tables'
 
@@ -36,6 +37,23 @@ export function blankHolding(identity: Pick<Holding, 'id' | 'number' | 'seriesId
     isSticky: false,
     packaging: null,
     packagingPictureHash: null,
+  }
+}
+
+/** What a set sits in, at a place: of the kind and type that were decided for it; in a cell it is that cell. */
+export function newHolder(
+  id: string,
+  holding: Pick<Holding, 'id' | 'sitsIn' | 'holderTypeId'>,
+  place: Pick<Holder, 'containerId' | 'lane' | 'order' | 'cell'>,
+): Holder {
+  return {
+    id,
+    holderTypeId: holding.holderTypeId,
+    type: place.cell ? 'celledPage' : (holding.sitsIn ?? 'pocket'),
+    ...place,
+    somewhere: null,
+    apartBecause: null,
+    holdingIds: [holding.id],
   }
 }
 

@@ -1,6 +1,16 @@
 export { Brand, Category, Kind, Theme } from './authority'
 export { CurrencyCode, Id, KindFamily, PartialDate, PictureHash, SizeMm } from './basics'
-export { blankBrand, blankDraft, blankHolding, emptyCatalogue, isBlank, PLAIN_FIELDS, type PlainFields, plainFieldsOf } from './blank'
+export {
+  blankBrand,
+  blankDraft,
+  blankHolding,
+  emptyCatalogue,
+  isBlank,
+  newHolder,
+  PLAIN_FIELDS,
+  type PlainFields,
+  plainFieldsOf,
+} from './blank'
 export { Draft, DraftTexts } from './draft'
 export { Alias, Holding, HOLDING_STATES, Loan, OpenQuestion, Piece, QUESTION_CODES, Relation, RELATION_KINDS } from './holding'
 export {

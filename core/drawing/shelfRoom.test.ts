@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { startCatalogue } from '#core/catalog'
-import { layElevation, shelfRoom } from './index'
+import { layElevation, shelfRoom, sideBySide } from './index'
 
 let made = 0
 const { fixtures, containers } = startCatalogue(() => `id${(made += 1)}`)
@@ -31,6 +31,15 @@ test('as many fit as stand side by side in the drawing, and no more (property)',
             front => front.bottomMm === layElevation({ ...fixture, shelves: 1, widthMm: 99_999 }, [all]).boardsMm[0],
           ),
         ).toBe(true)
+    }),
+  )
+})
+test('so many stand side by side on an empty shelf: as shelfRoom lets, and one at the least (property)', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 60, max: 900 }), fc.integer({ min: 100, max: 2000 }), (width, widthMm) => {
+      const shape = { ...bin, inner: { widthMm: width, heightMm: 190 } }
+      const empty = { ...fixture, type: 'bookcase' as const, widthMm }
+      expect(sideBySide(empty, shape)).toBe(Math.max(1, shelfRoom(empty, 1, [], shape, 99).fits ?? 0))
     }),
   )
 })

@@ -14,6 +14,21 @@ export interface ShelfRoom {
 /** Walls and a finger between one container and the next, beyond its inner width. Common practice. */
 const BESIDE_MM = 10
 
+/** Inner width of furniture that nobody measured, by what it is. Common practice: a board of 80 cm, one drawer across a cabinet. */
+const USUAL_WIDTH_MM: Readonly<Record<Fixture['type'], number>> = { bookcase: 800, cabinet: 400, cart: 400, table: 1200, wall: 1000 }
+const outerMm = (each: Pick<Container, 'type' | 'inner' | 'lengthMm'>): number => frontOf(each).widthMm + BESIDE_MM
+
+/**
+ * How many containers of one shape stand side by side on an empty shelf, one at the least; of furniture nobody measured, as is usual.
+ * @example sideBySide({ type: 'bookcase', widthMm: null }, { type: 'bin', inner: null, lengthMm: 300 }) //=> 4
+ */
+export function sideBySide(
+  { type, widthMm }: Pick<Fixture, 'type' | 'widthMm'>,
+  shape: Pick<Container, 'type' | 'inner' | 'lengthMm'>,
+): number {
+  return Math.max(1, Math.floor((widthMm ?? USUAL_WIDTH_MM[type]) / outerMm(shape)))
+}
+
 /**
  * Do so many more containers of one shape stand on a shelf, beside those that are there, and under the board above? The top
  * shelf has no board above. O(containers of the shelf).
@@ -26,7 +41,6 @@ export function shelfRoom(
   more: Pick<Container, 'type' | 'inner' | 'lengthMm'>,
   count: number,
 ): ShelfRoom {
-  const outerMm = (each: Pick<Container, 'type' | 'inner' | 'lengthMm'>): number => frontOf(each).widthMm + BESIDE_MM
   const usedMm = standing.reduce((sum, each) => sum + outerMm(each), 0)
   const { widthMm } = fixture
   const [own, above] = [fixture.shelfHeightsMm?.[shelf - 1], fixture.shelfHeightsMm?.[shelf - 2]]

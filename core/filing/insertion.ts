@@ -1,5 +1,5 @@
 import type { Cell, Container, FilingRule, Fixture, Holding, Section, Zone } from '#core/catalog'
-import { type ContainerRow, containersInOrder, keyBehind, nextFreeCell, type Placement, type RowEntry } from '#core/room'
+import { cellTakes, type ContainerRow, containersInOrder, keyBehind, nextFreeCell, type Placement, type RowEntry } from '#core/room'
 import { type Authority, compareFilingKeys, filingKeyOf, tabOf } from './keys'
 import { cutOfLeastDisorder, type ZoneRun, zoneRun } from './zoneRun'
 
@@ -181,17 +181,9 @@ function cellsThatTake(size: Holding['size'], rows: readonly ContainerRow[]): re
     const cell = row.container.cells?.cellSize
     return cell ? cell.widthMm * cell.heightMm : Infinity
   }
-  const takes = ({ container }: ContainerRow): boolean => {
-    const cell = container.cells?.cellSize
-    if (!cell || !size) return true
-    return (
-      Math.min(size.widthMm, size.heightMm) <= Math.min(cell.widthMm, cell.heightMm) &&
-      Math.max(size.widthMm, size.heightMm) <= Math.max(cell.widthMm, cell.heightMm)
-    )
-  }
   // With no size known the larger cells are no surer than the smaller: the walking order stays.
   return rows
-    .filter(takes)
+    .filter(({ container }) => cellTakes(container.cells, size))
     .map((row, at) => ({ row, at, area: size ? areaOf(row) : 0 }))
     .sort((a, b) => (a.area === b.area ? a.at - b.at : a.area - b.area))
     .map(({ row }) => row)

@@ -107,7 +107,7 @@ export function outerSize(type: Pick<HolderType, 'type' | 'inner' | 'filmMm'>, a
 /** Does the filled holder go into the container: its lane's width, and the height up to the shelf above? */
 export function fitContainer(
   type: HolderType,
-  answer: FitAnswer,
+  answer: Pick<FitAnswer, 'lies' | 'sticksOutMm'>,
   container: Pick<Container, 'type' | 'lanes' | 'inner' | 'cells'>,
 ): ContainerFit {
   if (type.standsIn.length > 0 && !type.standsIn.includes(container.type)) return { fits: false, code: 'wrongContainer' }

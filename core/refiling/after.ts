@@ -1,4 +1,4 @@
-import type { Step } from './planMoves'
+import type { Step, StepPart } from './planMoves'
 
 /** What stands in each lane, and on the table, front to back. */
 export type LanesNow = ReadonlyMap<string, readonly string[]>
@@ -19,4 +19,19 @@ export function afterStep(lanes: LanesNow, { from, to, parts }: Step, tableKey: 
   for (const { ids, behindId } of parts)
     target.splice(to === tableKey ? target.length : behindId === null ? 0 : target.indexOf(behindId) + 1, 0, ...ids)
   return new Map([...lanes, [from, left], [to, target]])
+}
+
+/**
+ * Where the parts of a step are set down, those that follow each other taken together: each has something else in front of it.
+ * @example setDowns({ from: 'a', to: 'b', lengthMm: 9, parts: [{ ids: ['x'], behindId: null }, { ids: ['y'], behindId: 'x' }] })
+ * //=> [{ ids: ['x', 'y'], behindId: null }]
+ */
+export function setDowns({ parts }: Step): readonly StepPart[] {
+  const joined: { ids: string[]; behindId: string | null }[] = []
+  for (const { ids, behindId } of parts) {
+    const before = joined.at(-1)
+    if (before && before.ids.at(-1) === behindId) before.ids.push(...ids)
+    else joined.push({ ids: [...ids], behindId })
+  }
+  return joined
 }

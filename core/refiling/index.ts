@@ -1,5 +1,6 @@
 export { adaptAim, laneTargets, orderHolders, type OrderedHolder, type OrderFacts, splitItems } from './aim'
-export { afterStep, type LanesNow } from './after'
+export { afterStep, type LanesNow, setDowns } from './after'
+export { heapOf } from './heap'
 export { minutesFor } from './minutes'
 export { longestIncreasing } from './lis'
 export {
@@ -11,6 +12,8 @@ export {
   type RefilingProposal,
   type RefilingQuestion,
   remainingRefiling,
+  type RunLane,
+  runLanes,
 } from './propose'
 export { outOfOrder } from './wouldMove'
 export { idsOf, type MoveLimits, type MovesPlan, planMoves, type Step, type StepPart } from './planMoves'

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { blankHolding, type Holder, type Holding, START_HABITS } from '#core/catalog'
 import { compareFilingKeys, filingKeyOf, proposePlace, type RoomFacts } from '#core/filing'
 import { keysBehind } from '#core/room'
-import { outOfOrder, proposeRefiling, type RefilingQuestion, remainingRefiling } from './index'
+import { heapOf, outOfOrder, proposeRefiling, type RefilingQuestion, remainingRefiling } from './index'
 import {
   authority,
   fixture,
@@ -46,6 +46,52 @@ describe('a re-filing from the question to the end', () => {
       }),
       { numRuns: 60 },
     )
+  })
+  test('from a heap, and from a heap beside what stands there, it ends in the order of the rule with every set in (property)', () => {
+    let begun = 0
+    fc.assert(
+      fc.property(rooms, fc.nat(30), (start, waiting) => {
+        const halved = start.holdings.map((each, at) => ({ ...each, isCutInTwo: at % 11 === 5 }))
+        const inHeap = halved.slice(0, waiting)
+        const there = start.holders.filter(({ holdingIds }) => !inHeap.some(({ id }) => holdingIds.includes(id)))
+        const bare: Made = { ...start, holdings: halved, holders: there }
+        let made = 0
+        const heap = heapOf(inHeap, () => `heap${(made += 1)}`)
+        expect(heap.flatMap(({ holdingIds }) => holdingIds).sort()).toEqual(
+          inHeap.flatMap(({ id, isCutInTwo }) => (isCutInTwo ? [id, id] : [id])).sort(),
+        )
+        const proposal = proposeRefiling(factsOf(bare), question(bare, { heap }), title)
+        if (!proposal.ok) return expect(['nothingToFile', 'tooLong']).toContain(proposal.problem.code)
+        begun += Number(heap.length > 0)
+        let now: Made = {
+          ...bare,
+          containers: [...start.containers, tableAt],
+          holders: [...there, ...heap.map(holder => ({ ...holder, containerId: 'table' }))],
+        }
+        for (let round = 0; round < 200; round += 1) {
+          const facts = factsOf(now)
+          const { moves } = remainingRefiling(facts, refilingOf(proposal), 'apart', facts.room.rows.get('table') ?? null)
+          if (!moves.ok) throw new Error(moves.code)
+          const [step] = moves.steps
+          if (!step) break
+          now = carry(now, step)
+        }
+        const after = factsOf(now)
+        expect(after.room.rows.get('table')?.placements).toEqual([])
+        expect(isOrdered(standing(after), BY_BRAND)).toBe(true)
+        expect(outOfOrder(after.rows, BY_BRAND, 'apart', after)).toBe(0)
+        // What was moved at all stands where the aim had it.
+        for (const { containerId, holderIds } of proposal.lanes.map(lane => lane.target))
+          expect(
+            after.room.rows
+              .get(containerId)
+              ?.placements.filter(({ holder }) => holder.apartBecause === null)
+              .map(({ holder }) => holder.id),
+          ).toEqual(holderIds)
+      }),
+      { numRuns: 60 },
+    )
+    expect(begun).toBeGreaterThan(20)
   })
   test('the tabs: one in front of the first of each group of a lane, and no other (property)', () => {
     fc.assert(

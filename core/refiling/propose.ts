@@ -25,6 +25,8 @@ export interface RefilingQuestion {
   readonly isEven: boolean
   readonly tableMm: number
   readonly armfulMm: number
+  /** What stands nowhere yet and is filed with the others, from a heap on the table; its holders stand in no row. */
+  readonly heap: readonly Holder[]
 }
 export interface LaneProposal {
   readonly target: LaneTarget
@@ -40,6 +42,8 @@ export type RefilingProposal =
       readonly breaks: readonly SplitBreak[]
       readonly moves: Extract<MovesPlan, { ok: true }>
       readonly sets: number
+      /** How long the heap is. */
+      readonly heapMm: number
       readonly usedLanes: number
     }
   | {
@@ -50,6 +54,8 @@ export type RefilingProposal =
         | { readonly ok: false; readonly code: 'nothingToFile' | 'noLane' }
     }
 
+/** The table before it is a place of the room. */
+const TABLE = 'table'
 export const laneKey = (containerId: string, lane: number): string => `${containerId}/${lane}`
 const isRow = ({ container }: ContainerRow): boolean => container.cells === null
 const isFiled = ({ holder }: Placement): boolean => holder.apartBecause === null
@@ -72,33 +78,35 @@ export function proposeRefiling(
   titleOf: (standsFor: NonNullable<Section['standsFor']>) => string,
   habit: TabHabit = START_TABS,
 ): RefilingProposal {
-  const { zone, rule, containerIds, reserve, aims } = question
+  const { zone, rule, containerIds, reserve, aims, heap } = question
   const rows = facts.rows.filter(isRow)
-  const lengthOf = lengthsOf(rows, facts)
-  const chosen = containerIds.flatMap(id => rows.find(row => row.container.id === id) ?? [])
-  const lanes = chosen.flatMap(row =>
-    row.lanes.map((_, at) => ({ row, containerId: row.container.id, lane: at + 1, othersMm: apartMm(row, at + 1, lengthOf) })),
+  const lengthOf = lengthsOf(rows, facts, heap)
+  const lanes = runLanes(
+    containerIds.flatMap(id => rows.find(row => row.container.id === id) ?? []),
+    lengthOf,
+    reserve,
   )
   if (lanes.length === 0) return { ok: false, problem: { ok: false, code: 'noLane' } }
-  const ordered = orderHolders(rows.flatMap(row => row.placements).filter(isFiled), rule, zone.habits.dies, facts)
+  const filed = rows.flatMap(row => row.placements).filter(isFiled)
+  const ordered = orderHolders([...filed, ...heap.map(holder => ({ holder }))], rule, zone.habits.dies, facts)
   if (ordered.length === 0) return { ok: false, problem: { ok: false, code: 'nothingToFile' } }
   const items = splitItems(ordered, rule, lengthOf)
   const bins = evenBins(
     items.map(item => item.lengthMm),
-    lanes.map(({ row, othersMm }): SplitBin => ({ capacityMm: Math.max(0, row.container.lengthMm * (1 - reserve) - othersMm) })),
+    lanes,
     question.isEven,
   )
   const split = splitRun(items, bins, aims)
   if (!split.ok) return { ok: false, problem: split }
   const targets = laneTargets(ordered, rule, lanes, split.starts, titleOf, habit)
   const moves = planMoves(
-    shelvesOf(rows, lengthOf),
+    [...shelvesOf(rows, lengthOf), { key: TABLE, capacityMm: question.tableMm, othersMm: 0, ids: heap.map(({ id }) => id) }],
     new Map(targets.map(target => [laneKey(target.containerId, target.lane), target.holderIds])),
     lengthOf,
-    { armfulMm: question.armfulMm, table: { key: 'table', capacityMm: question.tableMm } },
+    { armfulMm: question.armfulMm, table: { key: TABLE, capacityMm: question.tableMm } },
   )
   if (!moves.ok) return { ok: false, problem: moves }
-  const holders = new Map(rows.flatMap(row => row.placements).map(({ holder }) => [holder.id, holder]))
+  const holders = new Map([...filed.map(({ holder }) => holder), ...heap].map(holder => [holder.id, holder]))
   const proposals = targets.map((target, at): LaneProposal => {
     const row = lanes[at]?.row
     const standing = (row?.lanes[target.lane - 1] ?? []).flatMap(entry => (entry.type === 'section' ? [entry.section] : []))
@@ -129,6 +137,7 @@ export function proposeRefiling(
     breaks: explainBreaks(items, bins, split.starts),
     moves,
     sets: ordered.length,
+    heapMm: heap.reduce((sum, { id }) => sum + lengthOf(id), 0),
     usedLanes: targets.filter(target => target.holderIds.length > 0).length,
   }
 }
@@ -163,13 +172,33 @@ export function remainingRefiling(
   }
 }
 
-function lengthsOf(rows: readonly ContainerRow[], facts: RefilingFacts): (id: string) => number {
-  const lengths = new Map(rows.flatMap(allIn).map(({ holder }) => [holder.id, holderLengthMm(holder, facts)]))
+function lengthsOf(rows: readonly ContainerRow[], facts: RefilingFacts, heap: readonly Holder[] = []): (id: string) => number {
+  const all = [...rows.flatMap(allIn).map(({ holder }) => holder), ...heap]
+  const lengths = new Map(all.map(holder => [holder.id, holderLengthMm(holder, facts)]))
   return id => lengths.get(id) ?? 0
 }
 /** What is kept apart, and what nobody has looked at, stays where it is. */
 const apartMm = (row: ContainerRow, lane: number, lengthOf: (id: string) => number): number =>
   allIn(row).reduce((sum, each) => (each.lane === lane && !(isLookedAt(each) && isFiled(each)) ? sum + lengthOf(each.holder.id) : sum), 0)
+
+/** A lane that a run goes through, and how much of the run it may take. */
+export interface RunLane extends SplitBin {
+  readonly row: ContainerRow
+  readonly containerId: string
+  readonly lane: number
+  /** Taken by what the run does not move. */
+  readonly othersMm: number
+}
+/** The lanes of some rows, in their order, with a share of each kept free. O(holders). */
+export function runLanes(rows: readonly ContainerRow[], lengthOf: (holderId: string) => number, reserve: number): readonly RunLane[] {
+  return rows.flatMap(row =>
+    row.lanes.map((_, at): RunLane => {
+      const othersMm = apartMm(row, at + 1, lengthOf)
+      const capacityMm = Math.max(0, row.container.lengthMm * (1 - reserve) - othersMm)
+      return { row, containerId: row.container.id, lane: at + 1, othersMm, capacityMm }
+    }),
+  )
+}
 
 function shelvesOf(rows: readonly ContainerRow[], lengthOf: (id: string) => number): readonly Shelf[] {
   return rows.flatMap(row =>

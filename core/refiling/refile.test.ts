@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { afterStep, type Aim, idsOf, type LanesNow, longestIncreasing, type MovesPlan, planMoves, type Shelf } from './index'
+import { afterStep, type Aim, idsOf, type LanesNow, longestIncreasing, type MovesPlan, planMoves, setDowns, type Shelf } from './index'
 
 const TABLE = 'table'
 interface Puzzle {
@@ -151,6 +151,15 @@ describe('re-filing in the fewest moves', () => {
           ),
         ).toEqual(rows)
         for (const step of plan.steps) expect(step.lengthMm).toBeLessThanOrEqual(armfulMm)
+        // Told part by part where it is set down, it comes out the same; what follows each other is told once.
+        let lanes: LanesNow = new Map([[TABLE, []], ...each.shelves.map(shelf => [shelf.key, shelf.ids] as const)])
+        for (const step of plan.steps.filter(({ to }) => to !== TABLE)) {
+          lanes = new Map([...lanes, [step.from, [...new Set([...(lanes.get(step.from) ?? []), ...idsOf(step)])]]])
+          const told = setDowns(step)
+          expect(afterStep(lanes, { ...step, parts: told }, TABLE)).toEqual(afterStep(lanes, step, TABLE))
+          expect(told.every(({ behindId }, at) => at === 0 || behindId !== told[at - 1]?.ids.at(-1))).toBe(true)
+          lanes = afterStep(lanes, step, TABLE)
+        }
         expect(plan.lifts).toBeGreaterThanOrEqual(plan.move)
       }),
       { numRuns: 300 },

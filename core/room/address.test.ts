@@ -7,6 +7,7 @@ import {
   type AddressPatterns,
   arrangeContainer,
   containerClash,
+  containersCalled,
   firstClash,
   patternFault,
   type Placement,
@@ -192,4 +193,24 @@ describe('an address names one place only', () => {
       { numRuns: 500 },
     )
   })
+})
+
+test('a container is found by its short form before its name, however it is written, and by nothing else', () => {
+  const room = [
+    container('a', { name: 'Bin 4', code: 'B4' }),
+    container('b', { name: 'B 14', code: 'K2' }),
+    container('c', { name: 'K 2', code: 'X9' }),
+  ]
+  const ids = (text: string): readonly string[] => containersCalled(room, text).map(({ id }) => id)
+  expect(['b4', 'B-04', 'B4-?', 'bin 4', 'b14', 'K2', ' ', 'B', 'bin'].map(ids)).toEqual([
+    ['a'],
+    ['a'],
+    ['a'],
+    ['a'],
+    ['b'],
+    ['b'],
+    [],
+    [],
+    [],
+  ])
 })

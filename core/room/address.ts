@@ -241,3 +241,15 @@ export function cellText(container: Pick<Container, 'cells'>, page: number, cell
 export function cellsPerPage(container: Pick<Container, 'cells'>): number {
   return container.cells ? container.cells.rows * container.cells.columns : 0
 }
+
+/**
+ * Containers that are called so, by their short form or their name, in whatever way it is written. An address whose position nobody
+ * has looked at names its container. O(n).
+ * @example containersCalled([{ name: 'Bin 4', code: 'B4' }, { name: 'Bin 14', code: 'B14' }], 'b 4 - ?').length //=> 1
+ */
+export function containersCalled<C extends Pick<Container, 'name' | 'code'>>(containers: Iterable<C>, text: string): readonly C[] {
+  const asked = parts(text).join('|')
+  const all = asked === '' ? [] : [...containers]
+  const byCode = all.filter(({ code }) => parts(code).join('|') === asked)
+  return byCode.length > 0 ? byCode : all.filter(({ name }) => parts(name).join('|') === asked)
+}

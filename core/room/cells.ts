@@ -1,4 +1,5 @@
-import type { Cell } from '#core/catalog'
+import type { Cell, CellGrid } from '#core/catalog'
+import type { Size } from '#core/units'
 import { cellsPerPage } from './address'
 import type { ContainerRow } from './arrange'
 
@@ -25,4 +26,17 @@ export function nextFreeCell(row: ContainerRow): Cell | null {
     }
   }
   return null
+}
+
+/**
+ * Whether a cell takes something of a size, either way round. What was never measured is taken to fit.
+ * @example cellTakes({ cellSize: { widthMm: 60, heightMm: 80 } }, { widthMm: 75, heightMm: 50 }) //=> true
+ */
+export function cellTakes(cells: Pick<CellGrid, 'cellSize'> | null, size: Size | null): boolean {
+  const cell = cells?.cellSize
+  if (!cell || !size) return true
+  return (
+    Math.min(size.widthMm, size.heightMm) <= Math.min(cell.widthMm, cell.heightMm) &&
+    Math.max(size.widthMm, size.heightMm) <= Math.max(cell.widthMm, cell.heightMm)
+  )
 }

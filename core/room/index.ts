@@ -8,6 +8,7 @@ export {
   cellsPerPage,
   cellText,
   containerClash,
+  containersCalled,
   firstClash,
   type PatternFault,
   patternFault,
@@ -28,7 +29,7 @@ export {
   type Standing,
 } from './arrange'
 export { CONTAINER_SHAPES, type ContainerShape, copyNames, namesAlong, shelfNumber, type EmptyingPlan, planEmptying } from './building'
-export { nextFreeCell } from './cells'
+export { cellTakes, nextFreeCell } from './cells'
 export { besideFirstHalf } from './halves'
 export { type MovePlan, type MoveTarget, planMove } from './move'
 export { type Neighbours, neighboursOf } from './neighbours'

@@ -71,3 +71,16 @@ export async function databaseOf(page: Page, tables: readonly string[]): Promise
   }, tables)
 }
 export const SAMPLE_LIST = 'tests/fixtures/hand-kept-list.csv'
+
+/** A list from the file to the catalogue, as it is proposed. */
+export async function bringIn(
+  page: Page,
+  list: string | { readonly name: string; readonly mimeType: string; readonly buffer: Buffer },
+): Promise<void> {
+  await page.goto('/take-in/list')
+  await page.locator('input[type=file]').setInputFiles(list)
+  await expect(page.locator('[data-sums]')).toBeVisible()
+  await page.getByRole('button', { name: /^Take in \d+ sets?$/ }).click()
+  await expect(page.locator('[data-taken]')).toBeVisible()
+}
+export const csv = (lines: readonly string[]) => ({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\r\n')) })

@@ -1,18 +1,7 @@
 import type { Page } from '@playwright/test'
 import type { Container, Holder, Holding, Loan } from '#core/catalog'
-import { ask, databaseOf, expect, headline, openDemo, openEmpty, SAMPLE_LIST, test } from './helpers'
+import { ask, bringIn, csv, databaseOf, expect, headline, openDemo, openEmpty, SAMPLE_LIST, test } from './helpers'
 
-async function bringIn(
-  page: Page,
-  list: string | { readonly name: string; readonly mimeType: string; readonly buffer: Buffer },
-): Promise<void> {
-  await page.goto('/take-in/list')
-  await page.locator('input[type=file]').setInputFiles(list)
-  await expect(page.locator('[data-sums]')).toBeVisible()
-  await page.getByRole('button', { name: /^Take in \d+ sets?$/ }).click()
-  await expect(page.locator('[data-taken]')).toBeVisible()
-}
-const csv = (lines: readonly string[]) => ({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\r\n')) })
 const family = (page: Page, name: RegExp) => page.locator('[data-family]').filter({ has: page.getByRole('heading', { name }) })
 
 async function roomOf(page: Page) {
@@ -246,6 +235,15 @@ test('dies and their stamps: a group is taken, one is left, a die that is not in
   await expect(group.getByRole('checkbox', { name: /Night Ferry/ })).not.toBeChecked()
   await page.getByRole('button', { name: 'The one pair belongs together' }).click()
   await expect(page.getByRole('status').filter({ hasText: '1 pair is said to belong together.' })).toBeVisible()
+  await expect(group.getByRole('checkbox')).toHaveCount(1)
+  // What is refused is not asked again, until somebody wants it.
+  await group.getByRole('checkbox', { name: /Night Ferry/ }).check()
+  await page.getByRole('button', { name: 'The one pair does not' }).click()
+  await expect(group).toHaveCount(0)
+  await page.reload()
+  await expect(page.locator('[data-refused]')).toContainText('You said of 1 pair that it does not belong together.')
+  await expect(group).toHaveCount(0)
+  await page.getByRole('button', { name: 'Ask again' }).click()
   await expect(group.getByRole('checkbox')).toHaveCount(1)
 
   const lacking = page.locator('[data-lacking] li')

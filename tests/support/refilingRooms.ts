@@ -127,6 +127,7 @@ export const question = (made: Made, more: Partial<RefilingQuestion> = {}): Refi
   isEven: false,
   tableMm: 200,
   armfulMm: 9,
+  heap: [],
   ...more,
 })
 export const title = ({ id }: { readonly id: string }): string => authority.brands.get(id)?.name ?? authority.themes.get(id)?.name ?? ''

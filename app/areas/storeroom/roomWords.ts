@@ -33,7 +33,7 @@ export const roomWords = {
   ordersEmpty: 'Nothing stands here yet. What is filed into a container shows here.',
   noGroup: 'without',
   askAddress: 'What stands at',
-  askAddressHint: 'an address such as B4-11',
+  askAddressHint: 'an address such as B4-11, or a container',
   goAddress: 'Go there',
   noAddress: (text: string) => `There is nothing at ${text}.`,
   severalAddress: (text: string, count: number) => `${text} can mean ${count} places. Write it with the letters for the label.`,

@@ -1,6 +1,6 @@
 import { type CODE_READINGS, type ContainerType, type Fixture, LIMITS } from '#core/catalog'
 import { CONTAINER_SHAPES, type ContainerShape } from '../building'
-import { cellSpots, inSpots, marksOf, type PlaceFamily } from './families'
+import { cellSpots, familiesOf, inSpots, type ListedPlace, marksOf, type PlaceFamily } from './families'
 
 /** What the figures of a family mean. */
 export type FamilyMeaning =
@@ -49,8 +49,9 @@ export function gridOf(cells: number): { readonly rows: number; readonly columns
 }
 
 export const shapesOfType = (type: ContainerType): readonly ContainerShape[] => CONTAINER_SHAPES.filter(shape => shape.type === type)
-export const shapeFor = (type: ContainerType, shapeId: string): ContainerShape | undefined =>
-  CONTAINER_SHAPES.find(shape => shape.id === shapeId && shape.type === type) ?? shapesOfType(type)[0]
+/** The shape that was chosen, or the first of its type: every type has one. */
+export const shapeFor = (type: ContainerType, shapeId: string): ContainerShape =>
+  CONTAINER_SHAPES.find(shape => shape.id === shapeId && shape.type === type) ?? (shapesOfType(type)[0] as ContainerShape)
 
 /** How many cells a page of this family must have at the least, as far as the list says; null: it says nothing. */
 export function cellsNamed(family: PlaceFamily): number | null {
@@ -76,6 +77,16 @@ export function meaningOf(family: PlaceFamily): { readonly as: FamilyMeaning; re
   return { as: 'containers', because: family.sort === null ? 'letters' : 'containerWord' }
 }
 
+/**
+ * Of sets without a place those that stand nowhere in particular: no list says where they are, or what it says is no place. O(n).
+ * @example nowhereOf([{ id: 'a', text: 'Bin 4' }, { id: 'b', text: '??' }, { id: 'c', text: '' }]) //=> ['b', 'c']
+ */
+export function nowhereOf(placeless: readonly ListedPlace[]): readonly string[] {
+  const named = familiesOf(placeless.filter(({ text }) => text !== '')).filter(family => meaningOf(family).as !== 'none')
+  const somewhere = new Set(named.flatMap(({ spots }) => spots.flatMap(({ ids }) => ids)))
+  return placeless.map(({ id }) => id).filter(id => !somewhere.has(id))
+}
+
 /** What is proposed of a family: a sensible beginning, all of it to be changed. `fixtureFor` names new furniture. */
 export function proposeChoice(
   family: PlaceFamily,
@@ -99,7 +110,7 @@ export function proposeChoice(
   return {
     as,
     type,
-    shapeId: (type === 'binder' ? page?.id : shapeFor(type, '')?.id) ?? '',
+    shapeId: (type === 'binder' ? page?.id : shapeFor(type, '').id) ?? '',
     grid: gridOf(family.as === 'cell' ? (cells ?? 4) : (page?.count ?? 4)),
     reading: 'cell',
     fixture: fixtureFor(type),

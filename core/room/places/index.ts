@@ -7,6 +7,7 @@ export {
   meaningOf,
   MOST_OF_A_FAMILY,
   namesPages,
+  nowhereOf,
   proposeChoice,
   shapesOfType,
 } from './choose'
@@ -23,4 +24,4 @@ export {
 } from './plan'
 export { type Behind, type PlaceReading, readPlace } from './read'
 export { pageAndCell } from './settle'
-export { type PlaceNames } from './targets'
+export { type PlaceNames, shelvesFor } from './targets'

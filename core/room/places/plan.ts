@@ -1,6 +1,6 @@
 import { type Container, type Fixture, type Holder, LIMITS } from '#core/catalog'
 import type { ContainerRow } from '../arrange'
-import { type FamilyChoice, MOST_OF_A_FAMILY, namesPages } from './choose'
+import { type FamilyChoice, MOST_OF_A_FAMILY, namesPages, shapeFor } from './choose'
 import type { PlaceFamily, PlaceSpot } from './families'
 import { settle } from './settle'
 import { groupsOf, newContainer, type PlaceNames, recogniser, shelvesFor, ShortForms } from './targets'
@@ -129,7 +129,7 @@ export function planFromList(
     groups: readonly G[],
   ): ReadonlyMap<G, NewContainer> {
     if (groups.length === 0) return new Map()
-    const { ref, shelfOf } = shelvesFor(choice, groups.length, room.fixtures, fixtures)
+    const { ref, shelfOf } = shelvesFor(choice.fixture, shapeFor(choice.type, choice.shapeId), groups.length, room.fixtures, fixtures)
     const marks = groups.map(({ mark }) => mark)
     const pages = choice.as === 'pages' ? names.pages(choice.grid.rows * choice.grid.columns) : null
     const short = codes.take(pages?.code ?? family.word, pages ? [/\d*$/.exec(pages.code)?.[0] ?? ''] : marks, pages ? 'pages' : family.key)

@@ -1,5 +1,6 @@
 import { type Container, type Fixture, LIMITS } from '#core/catalog'
 import { plainLetters } from '#core/classing'
+import { sideBySide } from '#core/drawing'
 import { cellsPerPage } from '../address'
 import type { ContainerRow } from '../arrange'
 import { type FamilyChoice, shapeFor } from './choose'
@@ -114,13 +115,10 @@ export class ShortForms {
   }
 }
 
-/** How many stand on a shelf where nobody has said. */
-const ON_A_SHELF: Readonly<Partial<Record<Container['type'], number>>> = { drawer: 1, binder: 8, board: 1 }
-const USUALLY = 4
-
-/** Where so many containers of a family go: on furniture that is there, or on shelves of new furniture behind those already spoken for. */
+/** Where so many containers of one shape go: on furniture that is there, or on shelves of new furniture behind those already spoken for. */
 export function shelvesFor(
-  { fixture, type }: FamilyChoice,
+  fixture: FamilyChoice['fixture'],
+  shape: Pick<Container, 'type' | 'inner' | 'lengthMm'>,
   count: number,
   known: ReadonlyMap<string, Fixture>,
   planned: Map<string, NewFixture>,
@@ -132,7 +130,8 @@ export function shelvesFor(
   const { name, type: furniture } = fixture
   const key = `${furniture} ${plainLetters(name)}`
   const before = planned.get(key)?.shelves ?? 0
-  const shelves = Math.min(LIMITS.shelves - before, Math.ceil(count / (ON_A_SHELF[type] ?? USUALLY)))
+  const onEach = sideBySide({ type: furniture, widthMm: null }, shape)
+  const shelves = Math.min(LIMITS.shelves - before, Math.ceil(count / onEach))
   // Where there are no shelves left, all goes on the last.
   if (shelves > 0) planned.set(key, { key, name, type: furniture, shelves: before + shelves })
   return { ref: { key }, shelfOf: at => Math.min(LIMITS.shelves, before + 1 + Math.floor((at * Math.max(1, shelves)) / count)) }
@@ -147,23 +146,23 @@ export function newContainer(
 ): Omit<NewContainer, 'fixture' | 'shelf' | 'key'> {
   const shape = shapeFor(type, shapeId)
   const usual = { reuse: 'last', isTwoSided: true, cellSize: null } as const
-  const ofShape = shape?.cells && shape.cells.rows * shape.cells.columns === grid.rows * grid.columns ? shape.cells : null
+  const ofShape = shape.cells && shape.cells.rows * shape.cells.columns === grid.rows * grid.columns ? shape.cells : null
   const cells =
     as === 'slots'
       ? { ...usual, rows: 1, columns: 1, pages: group.pages, isTwoSided: false, reuse: 'first' as const }
       : as === 'pages' || hasPages
-        ? { ...usual, ...grid, cellSize: ofShape?.cellSize ?? null, pages: group.pages > 1 ? group.pages : (shape?.cells?.pages ?? 1) }
+        ? { ...usual, ...grid, cellSize: ofShape?.cellSize ?? null, pages: group.pages > 1 ? group.pages : (shape.cells?.pages ?? 1) }
         : type === 'tray'
-          ? (shape?.cells ?? null)
+          ? shape.cells
           : null
   return {
     ...names,
     type,
-    lanes: cells ? 1 : group.hasSides ? Math.max(2, shape?.lanes ?? 1) : (shape?.lanes ?? 1),
-    lengthMm: shape?.lengthMm ?? 300,
-    inner: shape?.inner ?? null,
+    lanes: cells ? 1 : group.hasSides ? Math.max(2, shape.lanes) : shape.lanes,
+    lengthMm: shape.lengthMm,
+    inner: shape.inner,
     cells,
     zoneId,
-    emptyWeightG: shape?.emptyWeightG ?? null,
+    emptyWeightG: shape.emptyWeightG,
   }
 }

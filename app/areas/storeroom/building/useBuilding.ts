@@ -26,9 +26,14 @@ export function useBuilding() {
   const { lengthText, lengthNeeded } = useDescribe()
   const containers = (): readonly Container[] => [...(catalogue.tables?.containers.values() ?? [])]
 
+  /** What the names of a sort count on from. */
+  const namesBefore = (type: ContainerType): Pick<Container, 'name' | 'code'> => ({
+    name: `${buildingWords.names[type]} 0`,
+    code: `${buildingWords.letters[type]}0`,
+  })
   /** The next name of its sort: bins count their own, and so do binders. */
   function namesFor(type: ContainerType): Pick<Container, 'name' | 'code'> {
-    const before = { name: `${buildingWords.names[type]} 0`, code: `${buildingWords.letters[type]}0` }
+    const before = namesBefore(type)
     const shape = { ...before, type, lanes: 1, cells: null }
     return namesAlong(shape, containers(), catalogue.settings.addressPatterns, 1)[0] ?? before
   }
@@ -87,5 +92,5 @@ export function useBuilding() {
       care,
     }
   }
-  return { namesFor, shelvesOf, preview }
+  return { namesBefore, namesFor, shelvesOf, preview }
 }

@@ -1,4 +1,4 @@
-import type { ContainerType } from '#core/catalog'
+import type { ContainerType, Fixture } from '#core/catalog'
 import { counted } from '~/kit/grammar'
 
 /** Making furniture and containers: what they are called, and what fits where. */
@@ -18,6 +18,13 @@ export const buildingWords = {
     ContainerType,
     string
   >,
+  /** What new furniture is called. */
+  furnitureNames: { bookcase: 'Bookcase', cabinet: 'Drawer cabinet', cart: 'Cart', table: 'Table', wall: 'Wall' } satisfies Record<
+    Fixture['type'],
+    string
+  >,
+  newFurniture: (name: string) => `${name}, new`,
+  standsOn: 'It stands on',
   shelf: (word: string, number: number, at: number, shelves: number) =>
     `${word} ${number}${shelves > 1 && at === 0 ? ', at the top' : shelves > 1 && at === shelves - 1 ? ', lowest' : ''}`,
   where: 'Where on it',

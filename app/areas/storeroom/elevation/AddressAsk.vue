@@ -2,7 +2,7 @@
 import { MapPin } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
-import { addressBook } from '#core/room'
+import { addressBook, containersCalled } from '#core/room'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 
@@ -19,6 +19,12 @@ function go(): void {
   const found = book.value.read(asked)
   const [first] = found
   const isOnePlace = new Set(found.map(place => place.container.id)).size === 1
+  // No place, and the name of a container: it is shown from its front.
+  const [called] = first ? [] : containersCalled(catalogue.tables?.containers.values() ?? [], asked)
+  if (called) {
+    problem.value = ''
+    return void router.push(`/storeroom/${called.id}`)
+  }
   problem.value = !first ? roomWords.noAddress(asked) : isOnePlace ? '' : roomWords.severalAddress(asked, found.length)
   if (first && isOnePlace) void router.push({ path: `/storeroom/${first.container.id}`, query: { at: first.holder.holdingIds[0] } })
 }

@@ -15,6 +15,7 @@ import {
   type SizedSet,
 } from '#core/holders'
 import { zoneFor } from '#core/filing'
+import { type Fittings, fittingsOf } from '#core/tidy'
 import { database } from '~/db'
 
 /** Every set with what goes into a holder, by the habits of its zone. */
@@ -42,6 +43,25 @@ const api = {
   /** Ids of the first `most` holders with room for one set more. */
   withRoom(own: Contents, holders: readonly FilledHolder[], most: number): readonly string[] {
     return holdersWithRoom(own, holders, most)
+  },
+
+  /** What each of many sets that stand nowhere could sit in as it is. Read from the database at each asking. */
+  async fittings(ids: readonly string[]): Promise<Fittings> {
+    const db = database()
+    const [holdings, kinds, zones, types, settings] = await Promise.all([
+      db.records('holdings').bulkGet([...ids]),
+      db.records('kinds').toArray(),
+      db.records('zones').toArray(),
+      db.records('holderTypes').orderBy('id').toArray(),
+      db.records('settings').get('room'),
+    ])
+    return fittingsOf(
+      holdings.flatMap(holding => holding ?? []),
+      types.sort((a, b) => a.rank - b.rank),
+      new Map(kinds.map(kind => [kind.id, kind])),
+      zones,
+      { fitOrder: settings?.fitOrder ?? [], fitNever: settings?.fitNever ?? [] },
+    )
   },
 
   /** One size for all, and what could take its place. Read from the database at each asking: it is asked rarely. */

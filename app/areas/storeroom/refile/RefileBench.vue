@@ -2,7 +2,9 @@
 import { Play } from 'lucide-vue-next'
 import { computed, nextTick, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
+import type { Holder } from '#core/catalog'
 import { readRule } from '#core/filing'
+import { MAX_LENGTH_MM } from '#core/units'
 import type { RefilingProposal, RefilingQuestion } from '#core/refiling'
 import RefilingForm from './RefilingForm.vue'
 import RefilingPreview from './RefilingPreview.vue'
@@ -11,6 +13,7 @@ import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useRefiling } from './useRefiling'
 import { act } from '~/data/act'
+import { plainly } from '~/data/call'
 import { refileWords } from './words'
 import { placeWords } from '~/data/words'
 import { shellWords } from '~/shell/words'
@@ -22,16 +25,18 @@ const notices = useNotices()
 const underWay = useRefiling()
 const { open, worker, laneText, minutesOf } = underWay
 const { lengthNeeded } = useDescribe()
-const asked = shallowRef<RefilingQuestion | null>(null)
+const asked = shallowRef<Omit<RefilingQuestion, 'heap'> | null>(null)
 const proposal = shallowRef<RefilingProposal | null>(null)
+const heap = shallowRef<readonly Holder[]>([])
 const isBusy = shallowRef(false)
 /** A rule that another page proposes: its keys in the address, such as `brand,name`. */
 const initialRule = computed(() => (typeof route.query.by === 'string' ? (readRule(route.query.by)?.keys ?? null) : null))
-async function ask(question: RefilingQuestion): Promise<void> {
+async function ask(question: Omit<RefilingQuestion, 'heap'>, heapIds: readonly string[]): Promise<void> {
   isBusy.value = true
-  const answer = await worker.run(api => api.propose(question)).finally(() => (isBusy.value = false))
+  const answer = await worker.run(api => api.propose(question, heapIds)).finally(() => (isBusy.value = false))
   asked.value = question
-  proposal.value = answer
+  proposal.value = answer?.proposal ?? null
+  heap.value = answer?.heap ?? []
   await nextTick()
   document.querySelector('[data-refiling-answer]')?.scrollIntoView({ block: 'start', behavior: 'smooth' })
 }
@@ -42,10 +47,12 @@ async function begin(): Promise<void> {
     zone: question.zone,
     rule: question.rule,
     lanes: answer.lanes.map(lane => lane.target),
-    tableMm: question.tableMm,
+    // A heap lies where there is room for it.
+    tableMm: Math.min(MAX_LENGTH_MM, Math.max(question.tableMm, answer.heapMm)),
     armfulMm: question.armfulMm,
-    tableName: refileWords.tableName,
+    tableName: heap.value.length > 0 ? refileWords.heapName : refileWords.tableName,
     name: refileWords.name(question.zone.name, placeWords.rule(question.rule)),
+    heap: plainly(heap.value),
   })
   if (!begun.ok) notices.tell(refileWords.notBegun[begun.code], 'care')
   proposal.value = null
@@ -71,6 +78,7 @@ const minutes = computed(() =>
         :is-busy="isBusy"
         :initial-rule="initialRule"
         :initial-zone="typeof route.query.zone === 'string' ? route.query.zone : null"
+        :is-from-heap="route.query.heap !== undefined"
         @ask="ask"
         @changed="proposal = null"
       />
@@ -80,7 +88,7 @@ const minutes = computed(() =>
       </p>
       <p v-else-if="problemText" class="mt-4 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert">{{ problemText }}</p>
       <div v-else-if="proposal?.ok" data-refiling-answer class="mt-6 border-t-2 border-ridge-5 pt-4">
-        <RefilingPreview :proposal="proposal" :lane-text="laneText" :minutes="minutes" />
+        <RefilingPreview :proposal="proposal" :heap="heap" :lane-text="laneText" :minutes="minutes" />
         <div class="mt-4 flex flex-wrap items-center gap-3">
           <button type="button" class="button-main" @click="begin">
             <Play :size="18" aria-hidden="true" />

@@ -2,7 +2,9 @@
 import { ArrowDown, ArrowUp, Calculator } from 'lucide-vue-next'
 import { computed, reactive, watch } from 'vue'
 import type { FilingKey, Zone } from '#core/catalog'
+import { zoneFor } from '#core/filing'
 import { type RefilingQuestion, START_AIMS } from '#core/refiling'
+import { NuxtLink } from '#components'
 import { plainly } from '~/data/call'
 import KField from '~/kit/KField.vue'
 import { useLength } from '~/areas/storeroom/container/useLength'
@@ -12,12 +14,18 @@ import { useCatalogue } from '~/data/useCatalogue'
 import RuleKeys from '~/areas/storeroom/zones/RuleKeys.vue'
 
 /** What is asked of a re-filing: zone, rule, containers in sequence, and what counts. */
-const { initialRule = null, initialZone = null } = defineProps<{
+const {
+  initialRule = null,
+  initialZone = null,
+  isFromHeap = false,
+} = defineProps<{
   initialRule?: readonly FilingKey[] | null
   initialZone?: string | null
   isBusy: boolean
+  /** Another page has said that what stands nowhere is filed too. */
+  isFromHeap?: boolean
 }>()
-const emit = defineEmits<{ ask: [question: RefilingQuestion]; changed: [] }>()
+const emit = defineEmits<{ ask: [question: Omit<RefilingQuestion, 'heap'>, heapIds: readonly string[]]; changed: [] }>()
 const catalogue = useCatalogue()
 /** A zone of cells only fills its pages in order of arrival: there is nothing to re-file. */
 const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - b.rank).filter(zone => rowsOf(zone.id).length > 0))
@@ -32,11 +40,18 @@ const form = reactive({
   containers: [] as { id: string; isUsed: boolean }[],
   reserve: 10,
   isEven: false,
+  withHeap: isFromHeap,
   aims: { ...START_AIMS },
   table: unit.value === 'in' ? '24 in' : '60 cm',
   armful: unit.value === 'in' ? '6 in' : '15 cm',
 })
 const zone = computed((): Zone | null => zones.value.find(each => each.id === form.zoneId) ?? null)
+/** Sets of this corner that stand nowhere yet. */
+const heapIds = computed(() =>
+  catalogue.nowhere.filter(holding => zoneFor(holding, catalogue.facts.zones)?.id === form.zoneId).map(({ id }) => id),
+)
+/** Where nobody has looked yet: what stands there stays where it is. */
+const unseen = computed(() => rowsOf(form.zoneId).filter(row => row.somewhere.length > 0))
 const tableMm = useLength(() => form.table)
 const armfulMm = useLength(() => form.armful)
 function begin(id: string): void {
@@ -66,7 +81,7 @@ const isReady = computed(() => zone.value !== null && tableMm.value !== null && 
 
 function ask(): void {
   if (!zone.value || tableMm.value === null || armfulMm.value === null) return
-  const question: RefilingQuestion = {
+  const question: Omit<RefilingQuestion, 'heap'> = {
     zone: zone.value,
     rule: { keys: [...form.keys] },
     containerIds: form.containers.filter(each => each.isUsed).map(each => each.id),
@@ -76,7 +91,7 @@ function ask(): void {
     tableMm: tableMm.value,
     armfulMm: armfulMm.value,
   }
-  emit('ask', plainly(question))
+  emit('ask', plainly(question), form.withHeap ? [...heapIds.value] : [])
 }
 </script>
 
@@ -91,6 +106,21 @@ function ask(): void {
       <p class="label">{{ refileWords.rule }}</p>
       <RuleKeys v-model="form.keys" />
     </div>
+    <label v-if="heapIds.length > 0" class="flex min-h-11 items-center gap-3 sm:col-span-2">
+      <input v-model="form.withHeap" type="checkbox" class="size-5" />
+      {{ refileWords.withHeap(heapIds.length) }}
+    </label>
+    <p v-if="unseen[0]" class="border-l-4 border-ochre bg-wash px-3 py-1 sm:col-span-2" data-unseen>
+      {{
+        refileWords.unseen(
+          unseen.reduce((sum, row) => sum + row.somewhere.length, 0),
+          unseen.length,
+        )
+      }}
+      <NuxtLink :to="`/storeroom/${unseen[0].container.id}?along=`" class="inline-flex min-h-11 items-center underline">
+        {{ refileWords.walkAlong(unseen[0].container.name) }}
+      </NuxtLink>
+    </p>
     <fieldset class="sm:col-span-2">
       <legend class="label">{{ refileWords.into }}</legend>
       <ol class="grid gap-x-6 sm:grid-cols-2">

@@ -1,17 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Holder } from '#core/catalog'
 import type { RefilingProposal } from '#core/refiling'
+import KTicket from '~/kit/KTicket.vue'
+import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { refileWords } from './words'
 import { useFills } from '~/areas/storeroom/fill/useFills'
 
 /** The aim, before and after; where the run is cut and why; the dividers; and what it takes. */
-const { proposal, laneText, minutes } = defineProps<{
+const { proposal, heap, laneText, minutes } = defineProps<{
   proposal: Extract<RefilingProposal, { ok: true }>
+  /** What stands nowhere yet and is filed with the rest. */
+  heap: readonly Holder[]
   laneText: (key: string) => string
   minutes: { readonly minutes: number; readonly isOwnPace: boolean }
 }>()
-const { lengthText, sizeText } = useDescribe()
+const catalogue = useCatalogue()
+const { codeOf, lengthText, sizeText } = useDescribe()
 const fills = useFills()
 const viaTable = computed(() => proposal.moves.lifts - proposal.moves.move)
 const lanes = computed(() =>
@@ -33,6 +39,16 @@ const changes = computed(() =>
     { add: 0, rewrite: 0, takeOut: 0, stay: 0 },
   ),
 )
+/** What comes out of the heap, in the order in which it will stand, with where that is. */
+const labels = computed(() => {
+  const holders = new Map(heap.map(holder => [holder.id, holder]))
+  return lanes.value.flatMap(({ key, target }) =>
+    target.holderIds.flatMap(id => {
+      const holding = catalogue.tables?.holdings.get(holders.get(id)?.holdingIds[0] ?? '')
+      return holding ? [{ id, code: codeOf(holding), name: holding.name, lane: laneText(key) }] : []
+    }),
+  )
+})
 const newTabs = computed(() =>
   lanes.value.flatMap(lane => [...lane.changes.add, ...lane.changes.rewrite.map(each => each.tab)].map(tab => ({ lane: lane.key, tab }))),
 )
@@ -85,6 +101,17 @@ const newTabs = computed(() =>
           {{ refileWords.why(cut, laneText(lanes[cut.bin]?.key ?? ''), lengthText) }}
         </li>
       </ul>
+    </details>
+    <details v-if="labels.length > 0" class="mt-1" data-labels>
+      <summary class="min-h-11 content-center font-semibold figures">{{ refileWords.labels(labels.length) }}</summary>
+      <p class="hint">{{ refileWords.labelsHint }}</p>
+      <ol class="max-h-96 overflow-y-auto" tabindex="0" :aria-label="refileWords.labels(labels.length)">
+        <li v-for="each in labels" :key="each.id" class="flex items-baseline gap-3 border-t border-line py-1">
+          <KTicket :code="each.code" size="small" />
+          <span class="min-w-0 flex-1">{{ each.name }}</span>
+          <span class="hint">{{ each.lane }}</span>
+        </li>
+      </ol>
     </details>
     <details class="mt-1">
       <summary class="min-h-11 content-center font-semibold">

@@ -2,7 +2,7 @@
 import { Check } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import type { Refiling } from '#core/catalog'
-import { idsOf, type Step } from '#core/refiling'
+import { idsOf, setDowns, type Step } from '#core/refiling'
 import { plainly } from '~/data/call'
 import KDialog from '~/kit/KDialog.vue'
 import type { UnderWay } from './useRefiling'
@@ -28,7 +28,7 @@ const isLeaving = shallowRef(false)
 const plan = computed(() => left.value?.moves ?? null)
 const steps = computed(() => (plan.value?.ok ? plan.value.steps : []))
 const tableKey = computed(() => `${refiling.tableContainerId}/1`)
-const isEmptyTable = computed(() => (catalogue.room.rows.get(refiling.tableContainerId)?.placements.length ?? 0) === 0)
+const onTable = computed(() => catalogue.room.rows.get(refiling.tableContainerId)?.placements.length ?? 0)
 /** The next steps, each with its lanes as they are when its turn comes. */
 const shown = computed(() => {
   const next = steps.value.slice(0, shownCount.value)
@@ -36,6 +36,9 @@ const shown = computed(() => {
   return next.map((step, at) => ({ step, from: lanes[at]?.get(step.from) ?? [], to: lanes[at]?.get(step.to) ?? [] }))
 })
 const isOntoTable = (step: Step): boolean => step.to.startsWith(refiling.tableContainerId)
+/** Out of a heap each is looked for by itself: all are named when their turn comes. */
+const isFromTable = (step: Step): boolean => step.from === tableKey.value
+const partsOf = (step: Step): Step['parts'] => (isFromTable(step) ? setDowns(step) : step.parts)
 const names = (ids: readonly string[]): string =>
   ids.length <= NAMES
     ? ids.map(holderText).join(', ')
@@ -45,8 +48,8 @@ async function finish(): Promise<void> {
   if (left.value && (await act.finishRefiling(refiling.id, plainly(left.value.lanes)))) notices.tell(refileWords.finished)
 }
 async function leave(keepsRule: boolean): Promise<void> {
-  const isLeft = await act.leaveRefiling(refiling.id, keepsRule)
-  notices.tell(isLeft ? refileWords.leftOff : refileWords.tableFirst, isLeft ? 'done' : 'care')
+  const isLeft = await act.leaveRefiling(refiling.id, keepsRule, onTable.value > 0 ? 'noPlace' : 'bare')
+  notices.tell(isLeft ? refileWords.leftOff : refileWords.notLeft, isLeft ? 'done' : 'care')
   isLeaving.value = false
 }
 </script>
@@ -94,15 +97,30 @@ async function leave(keepsRule: boolean): Promise<void> {
           <p class="font-semibold figures">
             {{ refileWords.step(laneText(step.from), laneText(step.to), idsOf(step).length, isOntoTable(step)) }}
           </p>
-          <ul class="text-[0.92rem]">
-            <li v-for="part in step.parts.slice(0, at === 0 ? step.parts.length : 2)" :key="part.ids[0]">
+          <template v-if="at === 0 && isFromTable(step)">
+            <p>{{ refileWords.fromHeap }}</p>
+            <ol class="mt-1 max-h-96 overflow-y-auto text-[0.95rem]" tabindex="0" data-from-heap>
+              <li v-for="part in partsOf(step)" :key="part.ids[0]" class="mt-1">
+                <span class="text-quiet">
+                  {{ part.behindId === null ? refileWords.front : refileWords.behind(holderText(part.behindId)) }}
+                </span>
+                <ol class="gap-x-6 sm:columns-2">
+                  <li v-for="id in part.ids" :key="id" class="break-inside-avoid border-b border-line py-0.5 text-night figures">
+                    {{ holderText(id) }}
+                  </li>
+                </ol>
+              </li>
+            </ol>
+          </template>
+          <ul v-else class="text-[0.92rem]">
+            <li v-for="part in partsOf(step).slice(0, at === 0 ? step.parts.length : 2)" :key="part.ids[0]">
               <span class="text-night">{{ isOntoTable(step) ? names(part.ids) : `${names(part.ids)}, ` }}</span>
               <span v-if="!isOntoTable(step)" class="text-quiet">
                 {{ part.behindId === null ? refileWords.front : refileWords.behind(holderText(part.behindId)) }}
               </span>
             </li>
           </ul>
-          <p v-if="at > 0 && step.parts.length > 2" class="hint">{{ refileWords.moreParts(step.parts.length - 2) }}</p>
+          <p v-if="at > 0 && partsOf(step).length > 2" class="hint">{{ refileWords.moreParts(partsOf(step).length - 2) }}</p>
         </div>
         <button
           v-if="at === 0"
@@ -124,20 +142,18 @@ async function leave(keepsRule: boolean): Promise<void> {
     </p>
     <p v-if="plan?.ok && steps.length === 0" class="mt-3 font-semibold text-moss">{{ refileWords.allDone }}</p>
     <div class="mt-4 flex flex-wrap gap-3">
-      <button v-if="plan?.ok && steps.length === 0 && isEmptyTable" type="button" class="button-main" @click="finish">
+      <button v-if="plan?.ok && steps.length === 0 && onTable === 0" type="button" class="button-main" @click="finish">
         <Check :size="18" aria-hidden="true" />
         {{ refileWords.finish }}
       </button>
       <button type="button" class="button" @click="isLeaving = true">{{ refileWords.leave }}</button>
     </div>
     <KDialog :open="isLeaving" :title="refileWords.leave" @close="isLeaving = false">
-      <p class="mt-2">{{ isEmptyTable ? refileWords.leaveLead : refileWords.tableFirst }}</p>
+      <p class="mt-2">{{ onTable === 0 ? refileWords.leaveLead : refileWords.onTable(onTable, laneText(tableKey)) }}</p>
       <template #actions>
         <button type="button" class="button" @click="isLeaving = false">{{ shellWords.cancel }}</button>
-        <template v-if="isEmptyTable">
-          <button type="button" class="button" @click="leave(false)">{{ refileWords.oldRule }}</button>
-          <button type="button" class="button-main" @click="leave(true)">{{ refileWords.keepRule }}</button>
-        </template>
+        <button type="button" class="button" @click="leave(false)">{{ refileWords.oldRule }}</button>
+        <button type="button" class="button-main" @click="leave(true)">{{ refileWords.keepRule }}</button>
       </template>
     </KDialog>
   </section>

@@ -1,5 +1,5 @@
 import type { RefilingProposal, SplitBreak } from '#core/refiling'
-import { counted, countedThat } from '~/kit/grammar'
+import { counted, countedThat, figure } from '~/kit/grammar'
 
 type Write = (mm: number) => string
 type Problem = Extract<RefilingProposal, { ok: false }>['problem']
@@ -80,6 +80,15 @@ export const refileWords = {
     gone: 'The corner or its bins are no longer there. Work it out again.',
   },
   tableName: 'The table',
+  heapName: 'The heap',
+  withHeap: (count: number) => `With ${countedThat(count, 'set', 'that stands', 'that stand')} nowhere yet, from a heap`,
+  unseen: (pockets: number, containers: number) =>
+    `Nobody has looked where ${countedThat(pockets, 'pocket', 'stands', 'stand')} in ${counted(containers, 'container')}: ` +
+    `${pockets === 1 ? 'it stays' : 'they stay'} as ${pockets === 1 ? 'it is' : 'they are'}. Walk along first, and they are filed too.`,
+  walkAlong: (name: string) => `Walk along ${name}`,
+  labels: (count: number) => `Labels, in this order: ${figure(count)}`,
+  labelsHint: 'Write them in this order, and each is at hand when its set is put in.',
+  fromHeap: 'Take these, and set them down in this order:',
   name: (zone: string, rule: string) => `${zone}, by ${rule}`,
   // Under way
   open: 'Under way',
@@ -105,7 +114,11 @@ export const refileWords = {
   leaveLead: 'Everything stays where it stands by now, and every address is true. In which order shall the corner stand from now on?',
   keepRule: 'in the new order',
   oldRule: 'in the order before',
-  tableFirst: 'Something lies on the table still. Put it away first.',
+  onTable: (count: number, table: string) =>
+    `${countedThat(count, 'pocket', 'lies', 'lie')} on ${table} still: ${count === 1 ? 'it has' : 'they have'} no place ` +
+    'from then on, until somebody puts them away. Everything else stays where it stands by now. ' +
+    'In which order shall the corner stand from now on?',
+  notLeft: 'Something has changed meanwhile. Look again.',
   leftOff: 'Left off. Everything stays where it stands.',
   caution: 'Lift with both hands, no more than you carry with ease; no climbing with a full one. Blocks fall on feet.',
   picture: (from: string, to: string) => `Picture: from ${from} to ${to}`,

@@ -5,6 +5,8 @@ import { movingWords } from './words'
 
 const STEPS = ['size', 'list', 'room', 'doubts', 'places', 'index'] as const
 export type MovingStep = (typeof STEPS)[number]
+/** More sets than this are filed from a heap. */
+const MOST_ONE_BY_ONE = 20
 /** One bin stands in a room that was begun empty. */
 const START_CONTAINERS = 1
 
@@ -22,21 +24,25 @@ export function useMovingIn() {
   const unseen = computed(() =>
     unseenRows.value.reduce((sum, row) => sum + row.somewhere.reduce((all, each) => all + each.holder.holdingIds.length, 0), 0),
   )
+  /** Things lie on the table, or a heap is filed. */
+  const isRefiling = computed(() => [...(catalogue.tables?.refilings.values() ?? [])].some(({ state }) => state === 'open'))
+  /** More than go in one by one. */
+  const isManyNowhere = computed(() => catalogue.nowhere.length > MOST_ONE_BY_ONE)
   const placeless = computed(() => catalogue.placeless.filter(({ state }) => state !== 'out').length)
   const isDone = computed((): Readonly<Record<MovingStep, boolean>> => ({
     size: catalogue.settings.collection !== null,
     list: sets.value > 0,
     room: containers.value.length > START_CONTAINERS,
     doubts: sets.value > 0 && catalogue.asked.length === 0,
-    places: sets.value > 0 && unseen.value + placeless.value === 0,
+    places: sets.value > 0 && unseen.value + placeless.value === 0 && !isRefiling.value,
     index: isIndexMade.value,
   }))
   const says = computed((): Readonly<Record<MovingStep, string>> => ({
     size: movingWords.sizeSays,
     list: movingWords.listSays(sets.value),
-    room: movingWords.roomSays(catalogue.listed.length, containers.value.length),
+    room: movingWords.roomSays(catalogue.namedPlace.length, catalogue.nowhere.length, containers.value.length),
     doubts: movingWords.doubtsSay(catalogue.asked.length),
-    places: movingWords.placesSay(unseen.value, placeless.value),
+    places: isRefiling.value ? movingWords.refilingSays : movingWords.placesSay(unseen.value, placeless.value),
     index: movingWords.indexSays,
   }))
   const ways = computed((): Readonly<Record<MovingStep, { readonly to: string; readonly word: string }>> => {
@@ -45,11 +51,18 @@ export function useMovingIn() {
     return {
       size: { to: '/take-in/moving', word: steps.size.go },
       list: { to: '/take-in/list', word: steps.list.go },
-      room: catalogue.listed.length > 0 ? { to: '/take-in/places', word: movingWords.fromList } : { to: '/storeroom', word: steps.room.go },
+      room:
+        catalogue.namedPlace.length > 0
+          ? { to: '/take-in/places', word: movingWords.fromList }
+          : catalogue.nowhere.length > 0
+            ? { to: '/take-in/tidy', word: movingWords.byNeed }
+            : { to: '/storeroom', word: steps.room.go },
       doubts: { to: '/take-in/questions', word: steps.doubts.go },
-      places: row
-        ? { to: `/storeroom/${row.container.id}?along=`, word: movingWords.lookAt(row.container.name) }
-        : { to: '/take-in/placeless', word: steps.places.go },
+      places: isRefiling.value
+        ? { to: '/storeroom/refile', word: movingWords.goOn }
+        : row
+          ? { to: `/storeroom/${row.container.id}?along=`, word: movingWords.lookAt(row.container.name) }
+          : { to: isManyNowhere.value ? '/take-in/tidy' : '/take-in/placeless', word: steps.places.go },
       index: { to: '/index', word: steps.index.go },
     }
   })

@@ -26,11 +26,17 @@ export const movingWords = {
     sets > 0
       ? `${countedThat(sets, 'set', 'is', 'are')} in.`
       : 'A spreadsheet, a text file or pasted cells. No list? Take in the sets one by one, or leave this out.',
-  roomSays: (listed: number, containers: number) =>
+  roomSays: (listed: number, nowhere: number, containers: number) =>
     listed > 0
       ? `Your list says where ${counted(listed, 'set')} ${listed === 1 ? 'is' : 'are'}: the room can be built from it in one step.`
-      : `${countedThat(containers, 'container', 'stands', 'stand')} in it. Put in your furniture with its bins, drawers and binders.`,
+      : nowhere > 0
+        ? `${countedThat(nowhere, 'set', 'stands', 'stand')} nowhere yet: see what room ${nowhere === 1 ? 'it needs' : 'they need'}, ` +
+          'or put in your own furniture with its bins, drawers and binders in the storeroom.'
+        : `${countedThat(containers, 'container', 'stands', 'stand')} in it. Put in your furniture with its bins, drawers and binders.`,
   fromList: 'Build it from the list',
+  byNeed: 'See what room they need',
+  goOn: 'Go on filing',
+  refilingSays: 'They are being filed: go on where you left off.',
   doubtsSay: (count: number) =>
     count > 0
       ? `${countedThat(count, 'set', 'carries', 'carry')} a question. One answer settles all that say the same.`

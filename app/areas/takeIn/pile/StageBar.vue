@@ -1,5 +1,17 @@
 <script setup lang="ts">
-import { CircleHelp, Clock, FileSpreadsheet, Hash, House, Link2, MapPinned, Settings2, SlidersHorizontal, Tags } from 'lucide-vue-next'
+import {
+  CircleHelp,
+  Clock,
+  FileSpreadsheet,
+  Hash,
+  House,
+  Link2,
+  MapPinned,
+  Settings2,
+  SlidersHorizontal,
+  Tags,
+  Layers,
+} from 'lucide-vue-next'
 import { shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
@@ -7,6 +19,7 @@ import type { Stage } from '#core/pile'
 import KMenu from '~/kit/KMenu.vue'
 import { movingWords } from '~/areas/takeIn/moving/words'
 import { listedWords } from '~/areas/takeIn/places/words'
+import { tidyWords } from '~/areas/takeIn/tidy/words'
 import { partnerWords } from '~/areas/takeIn/partners/words'
 import { nameWords } from '~/areas/takeIn/names/words'
 import { numberWords } from '~/areas/takeIn/numbers/words'
@@ -33,6 +46,7 @@ const entries = [
   { word: questionWords.title, icon: CircleHelp, to: '/take-in/questions' },
   { word: movingWords.title, icon: House, to: '/take-in/moving' },
   { word: listedWords.menu, icon: MapPinned, to: '/take-in/places' },
+  { word: tidyWords.menu, icon: Layers, to: '/take-in/tidy' },
   { word: partnerWords.title, icon: Link2, to: '/take-in/partners' },
   { word: nameWords.button, icon: Tags, to: '/take-in/names' },
   { word: numberWords.button, icon: Hash, to: '/take-in/numbers' },

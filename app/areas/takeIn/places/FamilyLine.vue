@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { CODE_READINGS, type Fixture, FIXTURE_TYPES, type Zone } from '#core/catalog'
+import { CODE_READINGS, type Zone } from '#core/catalog'
 import { CONTAINER_SHAPES } from '#core/room'
 import {
   cellSpots,
@@ -13,17 +13,16 @@ import {
   pageAndCell,
   type PlaceFamily,
 } from '#core/room/places'
+import FurnitureSelect from '~/areas/storeroom/building/FurnitureSelect.vue'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { listedWords } from './words'
 
 /** One family of places: how its texts look, what they mean, and what comes of it. */
-const { family, choice, plan, fixtures, zones, newFixture } = defineProps<{
+const { family, choice, plan, zones } = defineProps<{
   family: PlaceFamily
   choice: FamilyChoice
   plan: FamilyPlan
-  fixtures: readonly Fixture[]
   zones: readonly Zone[]
-  newFixture: (type: Fixture['type']) => Pick<Fixture, 'name' | 'type'>
 }>()
 const emit = defineEmits<{ choose: [change: Partial<FamilyChoice>] }>()
 const SHOWN = 4
@@ -44,13 +43,6 @@ function chooseShape(id: string): void {
   if (!shape) return
   const { rows, columns } = shape.cells ?? choice.grid
   emit('choose', { shapeId: id, type: shape.type, grid: { rows, columns } })
-}
-/** Furniture of the room, and new furniture of each type. */
-const NEW = 'new '
-const chosenFixture = computed(() => ('id' in choice.fixture ? choice.fixture.id : NEW + choice.fixture.type))
-function chooseFixture(value: string): void {
-  const type = FIXTURE_TYPES.find(each => NEW + each === value)
-  emit('choose', { fixture: type ? newFixture(type) : { id: value } })
 }
 /** A code that reads in two ways. */
 const twoWays = computed(() => {
@@ -85,15 +77,7 @@ const valueOf = (event: Event): string => (event.target as HTMLSelectElement).va
             <option v-for="{ id } in shapes" :key="id" :value="id">{{ roomWords.shapes[id] }}</option>
           </select>
         </label>
-        <label v-if="plan.made.length > 0" class="block max-w-full">
-          <span class="hint block">{{ listedWords.furniture }}</span>
-          <select class="field w-auto max-w-full" :value="chosenFixture" @change="chooseFixture(valueOf($event))">
-            <option v-for="each in fixtures" :key="each.id" :value="each.id">{{ each.name }}</option>
-            <option v-for="type in FIXTURE_TYPES" :key="type" :value="NEW + type">
-              {{ listedWords.newFurniture(newFixture(type).name) }}
-            </option>
-          </select>
-        </label>
+        <FurnitureSelect v-if="plan.made.length > 0" :chosen="choice.fixture" @choose="emit('choose', { fixture: $event })" />
         <label v-if="zones.length > 1 && plan.made.length > 0" class="block max-w-full">
           <span class="hint block">{{ listedWords.corner }}</span>
           <select class="field w-auto max-w-full" :value="choice.zoneId" @change="emit('choose', { zoneId: valueOf($event) })">

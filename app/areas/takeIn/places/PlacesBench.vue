@@ -15,7 +15,7 @@ import { listedWords } from './words'
 /** The places that a list names: what each word means, and the room that comes of it, built in one step. */
 const catalogue = useCatalogue()
 const notices = useNotices()
-const { lines, fixtures, zones, plan, choose, newFixture, typed } = useFromList()
+const { lines, zones, plan, choose, typed } = useFromList()
 
 const sets = computed(() => lines.value.reduce((sum, { family }) => sum + family.sets, 0))
 const given = computed(() => plan.value.families.reduce((sum, { placed, somewhere, out }) => sum + placed + somewhere + out, 0))
@@ -45,15 +45,7 @@ async function build(): Promise<void> {
     </div>
     <template v-else>
       <ul class="mt-2">
-        <FamilyLine
-          v-for="line in lines"
-          :key="line.family.key"
-          v-bind="line"
-          :fixtures="fixtures"
-          :zones="zones"
-          :new-fixture="newFixture"
-          @choose="choose(line.family.key, $event)"
-        />
+        <FamilyLine v-for="line in lines" :key="line.family.key" v-bind="line" :zones="zones" @choose="choose(line.family.key, $event)" />
       </ul>
       <div class="sticky bottom-0 mt-4 flex flex-wrap items-center gap-3 border-t border-edge bg-sheet py-3">
         <p class="min-w-0 flex-1 basis-80 leading-tight font-semibold figures" aria-live="polite" data-places-sum>

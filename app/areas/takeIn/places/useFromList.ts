@@ -1,16 +1,14 @@
 import { computed, reactive } from 'vue'
-import type { ContainerType, Fixture } from '#core/catalog'
 import { familiesOf, type FamilyChoice, planFromList, proposeChoice } from '#core/room/places'
+import { useFixtures } from '~/areas/storeroom/building/useFixtures'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useTyped } from '~/kit/useTyped'
 import { listedWords } from './words'
 
-/** What usually holds it. */
-const FURNITURE: Readonly<Partial<Record<ContainerType, Fixture['type']>>> = { drawer: 'cabinet', board: 'wall', ring: 'wall' }
-
 /** The room that the list tells of, as far as it is settled; what was chosen stays in this tab until it is built. */
 export function useFromList() {
   const catalogue = useCatalogue()
+  const { fixtures, newFixture, furnitureFor } = useFixtures()
   const kept = reactive<{ choices: Record<string, Partial<FamilyChoice>> }>({ choices: {} })
   const typed = useTyped(kept)
   typed.begin('places of the list', { choices: {} })
@@ -19,21 +17,12 @@ export function useFromList() {
   const families = computed(() =>
     familiesOf(catalogue.listed.toSorted((a, b) => a.number - b.number).map(({ id, placeText }) => ({ id, text: placeText }))),
   )
-  const fixtures = computed(() => [...(catalogue.tables?.fixtures.values() ?? [])].sort((a, b) => a.rank - b.rank))
   const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1)))
-  /** New furniture of this type, under a name that no other has. */
-  function newFixture(type: Fixture['type']): Pick<Fixture, 'name' | 'type'> {
-    const taken = new Set(fixtures.value.map(each => each.name.toLowerCase()))
-    const plain = listedWords.furnitureNames[type]
-    let name = plain
-    for (let count = 2; taken.has(name.toLowerCase()); count += 1) name = `${plain} ${count}`
-    return { name, type }
-  }
   const choices = computed(
     () =>
       new Map(
         families.value.map(family => {
-          const proposed = proposeChoice(family, zones.value[0]?.id ?? '', type => newFixture(FURNITURE[type] ?? 'bookcase'))
+          const proposed = proposeChoice(family, zones.value[0]?.id ?? '', type => newFixture(furnitureFor(type)))
           return [family.key, { ...proposed, ...kept.choices[family.key] }]
         }),
       ),
@@ -55,5 +44,5 @@ export function useFromList() {
   function choose(key: string, change: Partial<FamilyChoice>): void {
     kept.choices = { ...kept.choices, [key]: { ...kept.choices[key], ...change } }
   }
-  return { lines, fixtures, zones, plan, choose, newFixture, typed }
+  return { lines, zones, plan, choose, typed }
 }

@@ -1,6 +1,5 @@
-import type { Fixture } from '#core/catalog'
 import type { FamilyMeaning, FamilyPlan, MeaningBecause, PlaceDoubt, PlaceFamily } from '#core/room/places'
-import type { FromListOutcome } from '~/db'
+import type { FromListOutcome, NotBuilt } from '~/db'
 import { addressTaken } from '~/areas/storeroom/words'
 import { counted, countedThat, figure, listOf } from '~/kit/grammar'
 
@@ -72,12 +71,6 @@ export const listedWords = {
   } satisfies Record<FamilyMeaning, string>,
   because: BECAUSE,
   shape: 'Of this sort',
-  furniture: 'It stands on',
-  newFurniture: (name: string) => `${name}, new`,
-  furnitureNames: { bookcase: 'Bookcase', cabinet: 'Drawer cabinet', cart: 'Cart', table: 'Table', wall: 'Wall' } satisfies Record<
-    Fixture['type'],
-    string
-  >,
   corner: 'Corner of the room',
   reading: 'The figures are',
   readings: { cell: 'page and cell', serial: 'one running figure' },
@@ -111,7 +104,7 @@ export const listedWords = {
     `${containers > 0 ? `${countedThat(containers, 'container', 'stands', 'stand')} in the room. ` : ''}` +
     `${countedThat(placed, 'set', 'has its place', 'have their place')}${out > 0 ? `, ${counted(out, 'set')} out` : ''}. ` +
     'Undo takes it all back.',
-  problem: (outcome: Extract<FromListOutcome, { ok: false }>) =>
+  problem: (outcome: NotBuilt) =>
     outcome.code === 'gone'
       ? 'Something that was counted on is no longer in the room. Nothing was built; look again.'
       : `${outcome.name}: ${addressTaken(outcome.by, outcome.address)} Nothing was built.`,

@@ -13,10 +13,10 @@ import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
 import { takeInWords } from '~/areas/takeIn/words'
 import { placeWords } from '~/data/words'
-import { type Progress, withProgress } from '~/data/call'
 import type { PlacesOutlook } from '~/data/room.worker'
-import { useRoomWorker } from '~/data/useRoomWorker'
+import { usePlaceMany } from './usePlaceMany'
 import { shellWords } from '~/shell/words'
+import { tidyWords } from '~/areas/takeIn/tidy/words'
 import { listedWords } from '~/areas/takeIn/places/words'
 import { NuxtLink } from '#components'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -27,8 +27,7 @@ const SHOWN = 60
 const catalogue = useCatalogue()
 const notices = useNotices()
 const { codeOf, proposalText } = useDescribe()
-const busy = shallowRef<Progress | null>(null)
-const worker = useRoomWorker()
+const { worker, busy, placeMany, stop } = usePlaceMany()
 
 const waiting = computed(() => catalogue.placeless.toSorted((a, b) => a.number - b.number))
 const shown = computed(() => waiting.value.slice(0, SHOWN).map(holding => ({ holding, proposal: proposePlace(holding, catalogue.facts) })))
@@ -54,15 +53,7 @@ async function lookAhead(): Promise<void> {
 }
 async function placeAll(): Promise<void> {
   outlook.value = null
-
-  const ids = waiting.value.map(holding => holding.id)
-  busy.value = { stage: 'placing', done: 0, total: ids.length }
-  const done = await withProgress(
-    told => {
-      busy.value = told
-    },
-    tell => worker.run(api => api.placeMany(ids, tell)),
-  )
+  const done = await placeMany(waiting.value.map(holding => holding.id))
   if (done === null) notices.tell(shellWords.notKept, 'care')
   else notices.tell(takeInWords.placedMany(done))
 }
@@ -81,14 +72,11 @@ async function placeAll(): Promise<void> {
       {{ listedWords.told(catalogue.listed.length) }}
       <NuxtLink to="/take-in/places" class="button">{{ listedWords.toRoom }}</NuxtLink>
     </p>
-    <KProgress
-      v-if="busy"
-      class="mt-4"
-      :text="takeInWords.placedMany(busy.done)"
-      :done="busy.done"
-      :total="busy.total"
-      @cancel="worker.run(api => api.stopPlacing())"
-    />
+    <p v-if="catalogue.nowhere.length > 1" class="mt-3 flex flex-wrap items-center gap-x-4">
+      {{ tidyWords.offer(catalogue.nowhere.length) }}
+      <NuxtLink to="/take-in/tidy" class="button">{{ tidyWords.title }}</NuxtLink>
+    </p>
+    <KProgress v-if="busy" class="mt-4" :text="takeInWords.placedMany(busy.done)" :done="busy.done" :total="busy.total" @cancel="stop" />
     <KDialog :open="outlook !== null" :title="takeInWords.placeAllTitle" @close="outlook = null">
       <template v-if="outlook">
         <p class="mt-2">

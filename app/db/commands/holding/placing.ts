@@ -1,11 +1,11 @@
 import { ulid } from 'ulid'
-import type { Holder, Holding, Section } from '#core/catalog'
+import { type Holder, type Holding, newHolder, type Section } from '#core/catalog'
 import { type Placing, placeOne, sharesOf, type SpreadFacts, spreadOverEmpty } from '#core/refiling'
 import { allIn, arrangeContainer, besideFirstHalf, type ContainerRow } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
 import { freePlaces } from './places'
-import { newHolder, type PlaceChoice, putInPlace } from './takeIn'
+import { type PlaceChoice, putInPlace } from './takeIn'
 
 /** Word to stop is listened for this often while many sets are placed. */
 const BREATH_MS = 30
@@ -194,7 +194,7 @@ export async function planPlaces(holdings: readonly Holding[], facts: SpreadFact
     if (!row) return
     const { container } = row
     const sections = row.lanes.flat().flatMap(entry => (entry.type === 'section' ? [entry.section] : []))
-    const fresh = list.map(({ holding, containerId, lane, order, cell }) => newHolder(holding, { containerId, lane, order, cell }))
+    const fresh = list.map(({ holding, containerId, lane, order, cell }) => newHolder(ulid(), holding, { containerId, lane, order, cell }))
     let inIt = [...allIn(row).map(each => each.holder), ...fresh]
     let arranged = arrangeContainer(container, inIt, sections)
     fresh.forEach((holder, at) => {

@@ -5,6 +5,7 @@ import {
   type Holder,
   type Holding,
   newCategory,
+  newHolder,
   newTheme,
   type PlainFields,
   plainFieldsOf,
@@ -164,25 +165,13 @@ export async function editHolding(db: YondercrestDb, id: string, facts: HoldingF
   )
 }
 
-export function newHolder(holding: Pick<Holding, 'id' | 'sitsIn' | 'holderTypeId'>, place: PlaceChoice): Holder {
-  return {
-    id: ulid(),
-    holderTypeId: holding.holderTypeId,
-    type: place.cell ? 'celledPage' : (holding.sitsIn ?? 'pocket'),
-    ...place,
-    somewhere: null,
-    apartBecause: null,
-    holdingIds: [holding.id],
-  }
-}
-
 /**
  * Puts a set into its place. The holder it is in already moves, others that share it along with it; a set that was cut
  * in two stands in two, the second half beside the first.
  */
 export async function putInPlace(desk: Desk, holding: Holding, place: PlaceChoice): Promise<void> {
   const [first, second] = await desk.db.records('holders').where('holdingIds').equals(holding.id).toArray()
-  const front = first ? { ...first, ...place, somewhere: null } : newHolder(holding, place)
+  const front = first ? { ...first, ...place, somewhere: null } : newHolder(ulid(), holding, place)
   await desk.put('holders', [front])
   if (!holding.isCutInTwo) return
   const container = await desk.db.records('containers').get(place.containerId)
@@ -196,6 +185,24 @@ export async function putInPlace(desk: Desk, holding: Holding, place: PlaceChoic
   const beside = besideFirstHalf(row, front)
   if (beside)
     await desk.put('holders', [{ ...(second ?? { ...front, id: ulid(), holdingIds: [holding.id] }), ...place, somewhere: null, ...beside }])
+}
+
+/** What each of some sets was put into by itself is of the type that was decided for it; a cell stays a cell. */
+export async function holdersFollow(desk: Desk, holdings: readonly Holding[]): Promise<void> {
+  const sets = new Map(holdings.map(holding => [holding.id, holding]))
+  const holders = await desk.db
+    .records('holders')
+    .where('holdingIds')
+    .anyOf([...sets.keys()])
+    .toArray()
+  await desk.put(
+    'holders',
+    holders.flatMap(holder => {
+      const set = holder.holdingIds.length === 1 && !holder.cell ? sets.get(holder.holdingIds[0] ?? '') : undefined
+      const isOther = set?.sitsIn && (holder.type !== set.sitsIn || holder.holderTypeId !== set.holderTypeId)
+      return isOther ? [{ ...holder, type: set.sitsIn ?? holder.type, holderTypeId: set.holderTypeId }] : []
+    }),
+  )
 }
 
 type Resolved = PlainFields & Pick<Holding, 'brandId' | 'kindId' | 'categoryId' | 'themeIds'>

@@ -1,4 +1,5 @@
-import { proposeRefiling, remainingRefiling, START_AIMS, type RefilingFacts } from '#core/refiling'
+import { ulid } from 'ulid'
+import { heapOf, proposeRefiling, remainingRefiling, START_AIMS, type RefilingFacts } from '#core/refiling'
 import { containersInOrder } from '#core/room'
 import { all, mapOf, roomOf, type Cases } from '../../../../tests/support/cases'
 import { commands, type YondercrestDb } from '~/db'
@@ -31,10 +32,15 @@ export const refilingCases: Cases = {
     if (!zone) return
     const facts = await refilingFacts(db, zone.id)
     const rule = { keys: [{ by: luck.pick(['theme', 'brand', 'name'] as const) ?? 'name', order: 'alphabetical' as const }] }
+    const standing = new Set((await all(db, 'holders')).flatMap(({ holdingIds }) => holdingIds))
+    const heap = heapOf(
+      (await all(db, 'holdings')).filter(({ id }) => !standing.has(id) && luck.below(2) === 0),
+      ulid,
+    )
     const containerIds = facts.rows.filter(row => !row.container.isTable).map(row => row.container.id)
     const proposal = proposeRefiling(
       facts,
-      { zone, rule, containerIds, reserve: 0, aims: START_AIMS, isEven: luck.below(2) === 0, tableMm: 300, armfulMm: 40 },
+      { zone, rule, containerIds, reserve: 0, aims: START_AIMS, isEven: luck.below(2) === 0, tableMm: 300, armfulMm: 40, heap },
       ({ id }) => id.slice(-4),
     )
     if (proposal.ok)
@@ -46,6 +52,7 @@ export const refilingCases: Cases = {
         armfulMm: 40,
         tableName: 'The table',
         name: zone.name,
+        heap,
       })
   },
   async refileStep(db) {
@@ -62,6 +69,6 @@ export const refilingCases: Cases = {
   },
   async leaveRefiling(db, luck) {
     const left = await refilingLeft(db)
-    if (left) await commands.leaveRefiling(db, left.refiling.id, luck.below(2) === 0)
+    if (left) await commands.leaveRefiling(db, left.refiling.id, luck.below(2) === 0, luck.below(2) === 0 ? 'noPlace' : 'bare')
   },
 }

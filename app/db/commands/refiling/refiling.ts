@@ -1,11 +1,13 @@
 import { ulid } from 'ulid'
 import type { Container, Holder, LaneTarget, Refiling, Section, Zone } from '#core/catalog'
+import { stageOf } from '#core/pile'
 import { idsOf, type Step } from '#core/refiling'
-import { arrangeContainer, containerClash, keyBehind, planMove } from '#core/room'
+import { allIn, arrangeContainer, containerClash, keyBehind, planMove } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import type { CommandName } from '../steps'
 import { type Desk, transact } from '../../transact'
-import { addressPatterns, clearAway, rowOf } from '../room/furniture'
+import { areInPlace } from '../holding/placing'
+import { addressPatterns, clearAway, leavePlaceless, rowOf } from '../room/furniture'
 
 export interface RefilingWish {
   readonly zone: Zone
@@ -15,6 +17,8 @@ export interface RefilingWish {
   readonly armfulMm: number
   readonly tableName: string
   readonly name: string
+  /** What stands nowhere yet and lies on the table to begin with. */
+  readonly heap: readonly Holder[]
 }
 
 /** Longer pauses than this are no work on it. */
@@ -30,11 +34,11 @@ export type BeginOutcome =
 
 /**
  * Begins a re-filing: the zone files by the new rule from now on, and a patch of table becomes a place with an address,
- * as things will lie there. Nothing is moved yet.
+ * as things will lie there. Nothing is moved yet; a heap that is filed with the rest lies there to begin with.
  */
 export async function beginRefiling(
   db: YondercrestDb,
-  { zone, rule, lanes, tableMm, armfulMm, tableName, name }: RefilingWish,
+  { zone, rule, lanes, tableMm, armfulMm, tableName, name, heap }: RefilingWish,
 ): Promise<BeginOutcome> {
   return transact(db, 'beginRefiling', { name }, async (desk): Promise<BeginOutcome> => {
     if ((await openRefilings(db).count()) > 0) return { ok: false, code: 'underWay' }
@@ -61,6 +65,10 @@ export async function beginRefiling(
     const codes = ['T', ...Array.from({ length: 99 }, (_, at) => `T${at + 2}`), table.code]
     const code = codes.find(each => !containerClash({ ...table, code: each }, containers, patterns)) ?? table.code
     await desk.put('containers', [{ ...table, code }])
+    await desk.put(
+      'holders',
+      (await withoutPlace(db, heap)).map(holder => ({ ...holder, containerId: tableContainerId })),
+    )
     await desk.put('zones', [{ ...present, filingRule: rule }])
     await desk.put('refilings', [
       {
@@ -84,6 +92,14 @@ export async function beginRefiling(
     ])
     return { ok: true, id }
   })
+}
+
+/** Of a heap what is still there and still stands nowhere. */
+async function withoutPlace(db: YondercrestDb, heap: readonly Holder[]): Promise<readonly Holder[]> {
+  const ids = heap.flatMap(({ holdingIds }) => holdingIds)
+  const known = new Set(await db.records('holdings').where('id').anyOf(ids).primaryKeys())
+  const standing = new Set((await db.records('holders').where('holdingIds').anyOf(ids).toArray()).flatMap(({ holdingIds }) => holdingIds))
+  return heap.filter(({ holdingIds }) => holdingIds.every(id => known.has(id) && !standing.has(id)))
 }
 
 /** The one that is under way, if any. */
@@ -131,11 +147,21 @@ export async function doRefilingStep(db: YondercrestDb, refilingId: string, step
     }
     await desk.put('holders', [...setDown.values()])
     await desk.put('sections', [...rekeyed.values()])
+    if (!container.isTable) await outOfTheHeap(desk, holders)
     await desk.put('refilings', [
       { ...refiling, stepsDone: refiling.stepsDone + 1, liftsDone: refiling.liftsDone + ids.length, ...workedSince(refiling) },
     ])
     return true
   })
+}
+
+/** What stood nowhere before has its place now. */
+async function outOfTheHeap(desk: Desk, holders: readonly Holder[]): Promise<void> {
+  const holdings = await desk.db.records('holdings').bulkGet(holders.flatMap(({ holdingIds }) => holdingIds))
+  await areInPlace(
+    desk,
+    holdings.flatMap(holding => (holding && stageOf(holding) ? [holding] : [])),
+  )
 }
 
 function workedSince({ startedAt, lastStepAt, minutesWorked }: Refiling): Pick<Refiling, 'minutesWorked' | 'lastStepAt'> {
@@ -151,21 +177,39 @@ export async function finishRefiling(db: YondercrestDb, refilingId: string, lane
   })
 }
 
-/** Leaves off: everything stays where it stands by now. Not while something lies on the table, which has to go back first. */
-export async function leaveRefiling(db: YondercrestDb, refilingId: string, keepsRule: boolean): Promise<boolean> {
-  return endRefiling(db, 'leaveRefiling', refilingId, 'left', async (desk, { zoneId, ruleBefore }) => {
-    const zone = await db.records('zones').get(zoneId)
-    if (zone && !keepsRule) await desk.put('zones', [{ ...zone, filingRule: ruleBefore }])
-  })
+/**
+ * Leaves off: everything stays where it stands by now. What lies on the table has to go back first, or `table` says that it has
+ * no place from then on.
+ */
+export async function leaveRefiling(
+  db: YondercrestDb,
+  refilingId: string,
+  keepsRule: boolean,
+  table: 'bare' | 'noPlace' = 'bare',
+): Promise<boolean> {
+  return endRefiling(
+    db,
+    'leaveRefiling',
+    refilingId,
+    'left',
+    async (desk, { zoneId, ruleBefore, tableContainerId }) => {
+      const lying = await rowOf(db, tableContainerId)
+      if (lying && table === 'noPlace') await leavePlaceless(desk, lying)
+      const zone = await db.records('zones').get(zoneId)
+      if (zone && !keepsRule) await desk.put('zones', [{ ...zone, filingRule: ruleBefore }])
+    },
+    table === 'noPlace',
+  )
 }
 
-/** Ends one that is open and whose table is bare; false, and nothing changed, where it is not. */
+/** Ends one that is open; false, and nothing changed, where it is not, or where something lies on its table that `last` does not clear. */
 async function endRefiling(
   db: YondercrestDb,
   command: CommandName,
   id: string,
   state: 'done' | 'left',
   last: (desk: Desk, refiling: Refiling) => Promise<void>,
+  isTableCleared = false,
 ): Promise<boolean> {
   const ended = await transact(
     db,
@@ -174,7 +218,7 @@ async function endRefiling(
     async desk => {
       const refiling = await db.records('refilings').get(id)
       const table = refiling && (await rowOf(db, refiling.tableContainerId))
-      if (!refiling || refiling.state !== 'open' || (table && table.placements.length > 0)) return null
+      if (!refiling || refiling.state !== 'open' || (table && allIn(table).length > 0 && !isTableCleared)) return null
       await last(desk, refiling)
       if (table) await clearAway(desk, table)
       await desk.put('refilings', [{ ...refiling, state, endedAt: new Date().toISOString() }])

@@ -1,11 +1,20 @@
 import { ulid } from 'ulid'
-import { blankDraft, type Cell, type Container, type Draft, type Holder, type Holding, nextRank, type Section } from '#core/catalog'
+import {
+  blankDraft,
+  type Cell,
+  type Container,
+  type Draft,
+  type Holder,
+  type Holding,
+  newHolder,
+  nextRank,
+  type Section,
+} from '#core/catalog'
 import { keysBehind } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import { transact } from '../../transact'
 import { freePlaces } from '../holding/places'
 import { areInPlace } from '../holding/placing'
-import { newHolder } from '../holding/takeIn'
 import { rowOf } from './furniture'
 
 /** What somebody saw next, walking along a container. */
@@ -53,7 +62,7 @@ export async function standAsSeen(db: YondercrestDb, containerId: string, lane: 
           if (!holding || (container.cells !== null && !each.cell) || !isFree(place, own?.id ?? null)) continue
           // Who shares its holder was put down with it.
           if (own && holders.has(own.id)) continue
-          const holder = own ? { ...own, ...place, somewhere: null } : newHolder(holding, place)
+          const holder = own ? { ...own, ...place, somewhere: null } : newHolder(ulid(), holding, place)
           holders.set(holder.id, holder)
           stood.push(...holder.holdingIds.flatMap(id => holdings.get(id) ?? []))
         }

@@ -1,6 +1,7 @@
 import { allIn, keyBehind, planMove } from '#core/room'
 import { familiesOf, planFromList, proposeChoice } from '#core/room/places'
-import { all, roomOf, type Cases } from '../../../../tests/support/cases'
+import { fittingsOf, planTidy, shapesFor } from '#core/tidy'
+import { all, mapOf, roomOf, type Cases } from '../../../../tests/support/cases'
 import { commands } from '~/db'
 
 export const roomCases: Cases = {
@@ -25,6 +26,26 @@ export const roomCases: Cases = {
       },
     )
     await commands.buildFromList(db, plan)
+  },
+  /** The room that what stands nowhere needs. */
+  async tidy(db, luck) {
+    const [{ facts }, holdings, holderTypes] = [await roomOf(db), await all(db, 'holdings'), mapOf(await all(db, 'holderTypes'))]
+    const standing = new Set((await all(db, 'holders')).flatMap(({ holdingIds }) => holdingIds))
+    const waiting = holdings.filter(({ id }) => !standing.has(id))
+    const settings = await db.records('settings').get('room')
+    const fittings = fittingsOf(waiting, [...holderTypes.values()], facts.authority.kinds, facts.zones, {
+      fitOrder: settings?.fitOrder ?? [],
+      fitNever: [],
+    })
+    const tidy = { ...facts, learnt: new Map(), holderTypes, patterns: settings?.addressPatterns ?? {} }
+    const choices = new Map(
+      facts.zones.flatMap(zone => {
+        const shape = luck.pick(shapesFor(zone.id, tidy))
+        return shape ? [[zone.id, { shapeId: shape.id, lengthMm: 40, fixture: { name: 'Rack', type: 'bookcase' } as const }] as const] : []
+      }),
+    )
+    const plan = planTidy(waiting, fittings, choices, tidy, type => ({ name: `${type} 0`, code: `${type.slice(0, 2).toUpperCase()}0` }))
+    await commands.buildTidy(db, { ...plan, sits: plan.zones.flatMap(({ sits }) => sits) })
   },
   /** Along a container: some that are in it, one from elsewhere, a tab, something strange. */
   async stand(db, luck) {

@@ -7,12 +7,12 @@ import { type Desk, transact } from '../../transact'
 import { freePlaces } from '../holding/places'
 import { addressPatterns, rowOf } from './furniture'
 
-export type FromListOutcome =
-  | { readonly ok: true; readonly placed: number; readonly out: number; readonly containers: number }
+export type NotBuilt =
   /** One of its addresses would be read as one of another container. */
   | { readonly ok: false; readonly code: 'addressTaken'; readonly name: string; readonly by: string; readonly address: string }
   /** Furniture, a container or a corner that the plan counts on is no longer there. */
   | { readonly ok: false; readonly code: 'gone' }
+export type FromListOutcome = { readonly ok: true; readonly placed: number; readonly out: number; readonly containers: number } | NotBuilt
 
 /**
  * Builds the room that a list tells of, and gives its sets their places: one step, all or nothing. Sets that have a place by now,
@@ -42,7 +42,8 @@ export async function buildFromList(db: YondercrestDb, plan: RoomPlan): Promise<
   )
 }
 
-async function newFixtures(db: YondercrestDb, { fixtures }: RoomPlan): Promise<ReadonlyMap<string, Fixture>> {
+/** Furniture to be made, by its key, with an identity. */
+export async function newFixtures(db: YondercrestDb, { fixtures }: Pick<RoomPlan, 'fixtures'>): Promise<ReadonlyMap<string, Fixture>> {
   const rank = nextRank(await db.records('fixtures').toArray())
   return new Map(
     fixtures.map(({ key, name, type, shelves }, at) => [key, { ...PLAIN_FIXTURE, id: ulid(), name, type, shelves, rank: rank + at }]),
@@ -50,7 +51,7 @@ async function newFixtures(db: YondercrestDb, { fixtures }: RoomPlan): Promise<R
 }
 
 /** Those whose furniture and corner are there. */
-async function newContainers(
+export async function newContainers(
   db: YondercrestDb,
   wanted: readonly NewContainer[],
   fixtures: ReadonlyMap<string, Fixture>,
@@ -68,7 +69,8 @@ async function newContainers(
   )
 }
 
-async function firstClash(db: YondercrestDb, made: readonly Container[]) {
+/** The first of them whose addresses would be read as those of another container. */
+export async function firstClash(db: YondercrestDb, made: readonly Container[]) {
   const [all, patterns] = [[...(await db.records('containers').toArray()), ...made], await addressPatterns(db)]
   for (const container of made) {
     const clash = containerClash(container, all, patterns)

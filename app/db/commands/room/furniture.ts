@@ -125,7 +125,7 @@ export async function emptyContainer(db: YondercrestDb, id: string, intoId: stri
     const row = await rowOf(db, id)
     const into = intoId === null ? null : await rowOf(db, intoId)
     if (!row || (intoId !== null && !into)) return { ok: false, code: 'gone' }
-    if (isRemoved && row.container.isTable) return { ok: false, code: 'inUse' }
+    if ((isRemoved && row.container.isTable) || into?.container.isTable) return { ok: false, code: 'inUse' }
     if (into) {
       const plan = planEmptying(row, into)
       if (!plan.ok) return plan
@@ -163,7 +163,8 @@ export async function rowOf(db: YondercrestDb, id: string): Promise<ContainerRow
   return arrangeContainer(container, holders, sections)
 }
 
-async function leavePlaceless(desk: Desk, row: ContainerRow): Promise<void> {
+/** Sets of a container stand nowhere from now on. */
+export async function leavePlaceless(desk: Desk, row: ContainerRow): Promise<void> {
   const inIt = allIn(row).map(({ holder }) => holder)
   const ids = inIt.flatMap(holder => holder.holdingIds)
   await desk.remove(

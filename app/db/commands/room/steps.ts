@@ -9,6 +9,7 @@ export const roomSteps = {
       ? `Added ${counted(step.subject.count ?? 1, 'container')}, from ${step.subject.name ?? ''} on`
       : `Added ${step.subject.name ?? 'a container'}`,
   buildFromList: step => `Built the room from the list, with ${counted(step.subject.count ?? 0, 'set')}`,
+  buildTidy: ({ subject }) => `Built the room that sets need: ${counted(subject.count ?? 0, 'container')}`,
   standAsSeen: ({ subject }) => `Said how ${countedThat(subject.count ?? 0, 'set', 'stands', 'stand')} in ${subject.name ?? 'a container'}`,
   addSection: step => `Put in the tab ${step.subject.name ?? ''}`,
   editSection: step => `Changed the tab ${step.subject.name ?? ''}`,
