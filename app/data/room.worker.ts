@@ -118,6 +118,8 @@ export interface PlacesOutlook {
 export interface CornerPlan {
   /** These stand there already. */
   readonly there: number
+  /** These get a place there, with all that share what they sit in. */
+  readonly moved: number
   /** For these there is no room. */
   readonly left: number
   readonly places: readonly { readonly holdingId: string; readonly place: Pick<Holder, 'containerId' | 'lane' | 'order' | 'cell'> }[]
@@ -185,11 +187,13 @@ const api = {
     // Those that share what they sit in go together: one of them is asked for.
     const first = new Map(waiting.filter(each => !isThere(each)).map(each => [standsIn.get(each.id)?.id ?? each.id, each]))
     const zones = facts.zones.filter(({ id }) => id === zoneId).map(zone => ({ ...zone, takesKindIds: [] }))
+    const setsOf = (some: Iterable<string>): number => [...some].reduce((sum, id) => sum + (standsIn.get(id)?.holdingIds.length ?? 1), 0)
     const plan = await commands.planPlaces([...first.values()], { ...facts, zones }, () => true)
     const placed = new Map(plan.holders.toReversed().map(holder => [holder.holdingIds[0] ?? '', holder]))
     return {
       there: waiting.filter(isThere).length,
-      left: first.size - placed.size,
+      moved: setsOf(placed.keys()),
+      left: setsOf(first.values().map(({ id }) => id)) - setsOf(placed.keys()),
       places: [...placed].map(([holdingId, { containerId, lane, order, cell }]) => ({
         holdingId,
         place: { containerId, lane, order, cell },

@@ -1,133 +1,16 @@
 import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
-import { blankHolding, type Container, type Holder, type Holding, newTheme } from '#core/catalog'
+import { blankHolding, type Container, type Holder } from '#core/catalog'
 import { learnThickness } from '#core/capacity'
-import { heapOf, idsOf, proposeRefiling, type RefilingFacts, remainingRefiling } from '#core/refiling'
-import { arrangeRoom, containersInOrder, keysBehind, shortAddress } from '#core/room'
+import { idsOf } from '#core/refiling'
+import { arrangeRoom, keysBehind, shortAddress } from '#core/room'
 import { commands, undo, YondercrestDb } from './index'
 import { factsOf } from '../../tests/support/facts'
 
-const SERIES = ulid()
-let opened: YondercrestDb[] = []
-afterEach(async () => {
-  await Promise.all(opened.map(db => db.delete()))
-  opened = []
-})
-/** One bin with so many sets in the order of their numbers, whose themes are out of order. */
-async function filledRoom(count: number): Promise<YondercrestDb> {
-  const db = new YondercrestDb(`test-${ulid()}`)
-  opened.push(db)
-  await commands.startEmpty(db)
-  const [container] = await db.records('containers').toArray()
-  const themes = ['Ropes', 'Harbour', 'Kelp'].map(name => newTheme(ulid(), name, []))
-  await db.records('themes').bulkPut(themes)
-  const sets = Array.from({ length: count }, (_, at): Holding => ({
-    ...blankHolding({
-      id: ulid(),
-      number: at + 1,
-      seriesId: SERIES,
-      name: `Set ${String(at + 1).padStart(2, '0')}`,
-      createdAt: '2026-01-01T00:00:00.000Z',
-    }),
-    themeIds: [themes[at % 3]?.id ?? ''],
-    state: 'filed',
-  }))
-  const keys = keysBehind([], -1, count)
-  await db.records('holdings').bulkPut(sets)
-  await db.records('holders').bulkPut(
-    sets.map((set, at): Holder => ({
-      id: ulid(),
-      holderTypeId: null,
-      type: 'pocket',
-      containerId: container?.id ?? '',
-      lane: 1,
-      order: keys[at] ?? '',
-      cell: null,
-      somewhere: null,
-      apartBecause: null,
-      holdingIds: [set.id],
-    })),
-  )
-  return db
-}
-async function facts(db: YondercrestDb) {
-  const { rows } = arrangeRoom({
-    containers: await db.records('containers').toArray(),
-    sections: await db.records('sections').toArray(),
-    holders: await db.records('holders').toArray(),
-  })
-  const mapOf = <T extends { id: string }>(list: T[]) => new Map(list.map(each => [each.id, each]))
-  const [holdings, fixtures, themes, kinds] = [
-    mapOf(await db.records('holdings').toArray()),
-    mapOf(await db.records('fixtures').toArray()),
-    mapOf(await db.records('themes').toArray()),
-    mapOf(await db.records('kinds').toArray()),
-  ]
-  const [zone] = await db.records('zones').toArray()
-  if (!zone) throw new Error('a zone')
-  const found: RefilingFacts = {
-    rows: containersInOrder({ rows, fixtures }, zone.id),
-    holdings,
-    authority: { brands: new Map(), categories: new Map(), themes, kinds },
-    learnt: new Map(),
-    holderTypes: new Map(),
-  }
-  return {
-    zone,
-    rows,
-    found,
-    names: [...rows.values()].flatMap(row =>
-      row.placements.map(each => [shortAddress(each), holdings.get(each.holder.holdingIds[0] ?? '')?.name ?? '']),
-    ),
-  }
-}
-async function begin(db: YondercrestDb, heap: readonly Holder[] = [], meanwhile: () => Promise<unknown> = () => Promise.resolve()) {
-  const { zone, found } = await facts(db)
-  const rule = {
-    keys: [
-      { by: 'theme' as const, order: 'alphabetical' as const },
-      { by: 'name' as const, order: 'alphabetical' as const },
-    ],
-  }
-  const proposal = proposeRefiling(
-    found,
-    {
-      zone,
-      rule,
-      containerIds: found.rows.map(row => row.container.id),
-      reserve: 0,
-      aims: { group: 4, subgroup: 1, container: 2, even: 3 },
-      isEven: false,
-      tableMm: 300,
-      armfulMm: 12,
-      heap,
-    },
-    ({ id }) => found.authority.themes.get(id)?.name ?? '',
-  )
-  if (!proposal.ok) throw new Error(proposal.problem.code)
-  await meanwhile()
-  const begun = await commands.beginRefiling(db, {
-    zone,
-    rule,
-    lanes: proposal.lanes.map(lane => lane.target),
-    tableMm: 300,
-    armfulMm: 12,
-    heap,
-    tableName: 'The table',
-    name: 'Everything',
-  })
-  if (!begun.ok) throw new Error(begun.code)
-  return begun.id
-}
-async function left(db: YondercrestDb, id: string) {
-  const refiling = await db.records('refilings').get(id)
-  const { found, rows } = await facts(db)
-  if (!refiling) throw new Error('a re-filing')
-  const { moves, lanes } = remainingRefiling(found, refiling, 'apart', rows.get(refiling.tableContainerId) ?? null)
-  if (!moves.ok) throw new Error(moves.code)
-  return { steps: moves.steps, lanes }
-}
+import { begin, dropRooms, facts, filledRoom, left, SERIES } from '../../tests/support/filedRooms'
+
+afterEach(dropRooms)
 
 describe('re-filing', () => {
   test('step by step to the end, a set taken in meanwhile: in the order of the rule, tabs and all; each step undone alone', async () => {
@@ -320,94 +203,6 @@ describe('re-filing', () => {
     expect((await facts(db)).names).toEqual(names)
     expect((await facts(db)).zone.filingRule).toEqual(before)
     expect(idsOf(step ?? { from: '', to: '', parts: [], lengthMm: 0 }).length).toBeGreaterThan(0)
-  })
-})
-
-describe('a heap', () => {
-  /** A room whose sets from the fourth on stand nowhere, with what an old list says of them. */
-  async function heaped(): Promise<{ readonly db: YondercrestDb; readonly heap: readonly Holder[] }> {
-    const db = await filledRoom(9)
-    const waiting = (await db.records('holdings').toArray()).filter(({ number }) => number > 3)
-    const ids = waiting.map(({ id }) => id)
-    await db.records('holders').bulkDelete(await db.records('holders').where('holdingIds').anyOf(ids).primaryKeys())
-    await db.records('holdings').bulkPut(waiting.map(each => ({ ...each, state: 'toFile' as const, placeText: '??' })))
-    return { db, heap: heapOf(waiting, ulid) }
-  }
-  const told = async (db: YondercrestDb, state: Holding['state']) =>
-    (await db.records('holdings').toArray()).filter(each => each.state === state).length
-
-  test('what is set down has its place, and what an old list said of it is past; left off, the rest has none again', async () => {
-    const { db, heap } = await heaped()
-    const id = await begin(db, heap)
-    const table = (await db.records('refilings').get(id))?.tableContainerId ?? ''
-    expect(await db.records('holders').where('containerId').equals(table).count()).toBe(6)
-    const [step] = (await left(db, id)).steps
-    if (!step) throw new Error('a step')
-    expect(await commands.doRefilingStep(db, id, step)).toBe(true)
-    const down = idsOf(step).filter(each => heap.some(holder => holder.id === each)).length
-    expect(down).toBeGreaterThan(0)
-    expect([await told(db, 'filed'), await told(db, 'toFile')]).toEqual([3 + down, 6 - down])
-    expect((await db.records('holdings').toArray()).filter(({ placeText }) => placeText !== '')).toHaveLength(6 - down)
-    expect(await commands.leaveRefiling(db, id, true)).toBe(false)
-    expect(await commands.leaveRefiling(db, id, true, 'noPlace')).toBe(true)
-    expect(await db.records('holders').count()).toBe(3 + down)
-    expect(await db.records('containers').get(table)).toBeUndefined()
-    await undo(db)
-    expect(await db.records('holders').where('containerId').equals(table).count()).toBe(6 - down)
-  })
-  test('what another tab has put away or let go meanwhile is not on it', async () => {
-    const { db, heap } = await heaped()
-    const [one, two] = heap.map(({ holdingIds }) => holdingIds[0] ?? '')
-    const [container] = await db.records('containers').toArray()
-    const id = await begin(db, heap, async () => {
-      await commands.placeHolding(db, one ?? '', {
-        containerId: container?.id ?? '',
-        lane: 1,
-        order: keysBehind([], -1, 2)[1] ?? '',
-        cell: null,
-      })
-      await commands.removeHolding(db, two ?? '')
-    })
-    const table = (await db.records('refilings').get(id))?.tableContainerId ?? ''
-    expect(await db.records('holders').where('containerId').equals(table).count()).toBe(4)
-    expect(
-      await db
-        .records('holders')
-        .where('holdingIds')
-        .equals(one ?? '')
-        .count(),
-    ).toBe(1)
-  })
-  test('the room that sets need: built with what each sits in, where nobody has said that meanwhile; one undo', async () => {
-    const { db, heap } = await heaped()
-    const [one = '', two = ''] = heap.map(({ holdingIds }) => holdingIds[0] ?? '')
-    const [zone, types] = [(await db.records('zones').toArray())[0], await db.records('holderTypes').toArray()]
-    const [pocket, box] = [types.find(({ type }) => type === 'pocket'), types.find(({ type }) => type === 'box')]
-    await commands.changeMany(db, [{ ids: [two], holderTypeId: box?.id ?? '' }])
-    const before = await commands.readCatalogue(db)
-    const fixture = { key: 'f', name: 'Press', type: 'cabinet' as const, shelves: 2 }
-    const bin = { key: 'b', name: 'Bin 7', code: 'B7', type: 'bin' as const, lanes: 1, lengthMm: 200, inner: null, cells: null }
-    const wish = {
-      fixtures: [fixture],
-      containers: [{ ...bin, emptyWeightG: null, zoneId: zone?.id ?? '', fixture: { key: 'f' }, shelf: 2 }],
-      sits: [one, two, 'gone'].map(holdingId => ({ holdingId, holderTypeId: pocket?.id ?? '' })),
-    }
-    expect(await commands.buildTidy(db, wish)).toEqual({ ok: true, containers: 1 })
-    const built = await commands.readCatalogue(db)
-    const sitsIn = (id: string) => built.holdings.find(each => each.id === id)?.holderTypeId
-    expect([sitsIn(one), sitsIn(two)]).toEqual([pocket?.id, box?.id])
-    expect(built.containers.find(({ name }) => name === 'Bin 7')?.fixtureId).toBe(built.fixtures.find(({ name }) => name === 'Press')?.id)
-    await undo(db)
-    expect(await commands.readCatalogue(db)).toEqual(before)
-    // A short form that is taken, and a corner that is gone: nothing is built.
-    const [taken] = before.containers
-    const refused = [{ code: taken?.code ?? '' }, { zoneId: ulid() }].map(more => ({
-      ...wish,
-      containers: [{ ...wish.containers[0], ...more }],
-    }))
-    for (const [at, code] of ['addressTaken', 'gone'].entries())
-      expect(await commands.buildTidy(db, refused[at] as typeof wish)).toMatchObject({ ok: false, code })
-    expect(await commands.readCatalogue(db)).toEqual(before)
   })
 })
 

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { blankHolding, type Container, type Holder, type Holding, type Kind } from '#core/catalog'
 import { arrangeContainer, keysBehind } from '#core/room'
+import { containerOf } from '../../tests/support/containers'
 import { fillOf, overBy, thicknessIn, UNKNOWN_THICKNESS_MM } from './index'
 
 const KINDS: readonly Kind[] = [
@@ -31,23 +32,7 @@ const KINDS: readonly Kind[] = [
   },
 ]
 const kindOf = (id: string): Kind | undefined => KINDS.find(kind => kind.id === id)
-const bin = (more: Partial<Container> = {}): Container => ({
-  id: 'bin',
-  fixtureId: 'f',
-  shelf: 1,
-  rank: 0,
-  name: 'Bin 1',
-  code: 'B1',
-  type: 'bin',
-  lanes: 1,
-  lengthMm: 300,
-  inner: null,
-  cells: null,
-  zoneId: 'z',
-  emptyWeightG: null,
-  isTable: false,
-  ...more,
-})
+const bin = (more: Partial<Container> = {}): Container => containerOf('1', { id: 'bin', ...more })
 const set = (index: number, kindId: string | null, thicknessMm: number | null): Holding => ({
   ...blankHolding({ id: `set${index}`, number: index + 1, seriesId: 's', name: `Set ${index}`, createdAt: '2026-01-01T00:00:00.000Z' }),
   kindId,

@@ -2,6 +2,7 @@ import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { blankBrand, blankHolding, type Container, type Holder, type Holding, PLAIN_FIXTURE, type Zone } from '#core/catalog'
 import { arrangeRoom, keysBehind } from '#core/room'
+import { containerOf, holderOf } from '../../tests/support/containers'
 import { proposePlace, type RoomFacts } from './index'
 
 const BRANDS = ['Alder', 'Birch', 'Cedar', 'Dogwood', 'Elder', 'Fir'].map((name, at) => blankBrand(`b${at}`, name))
@@ -15,38 +16,14 @@ const zone: Zone = {
   capHoldings: null,
   habits: { insert: true, magnet: false, packaging: 'none', dies: 'apart' },
 }
-const bin = (at: number, cells: Container['cells'] = null): Container => ({
-  id: `c${at}`,
-  fixtureId: 'f',
-  shelf: 1,
-  rank: at,
-  name: `Bin ${at}`,
-  code: `B${at}`,
-  type: cells ? 'binder' : 'bin',
-  lanes: 1,
-  lengthMm: 300,
-  inner: null,
-  cells,
-  zoneId: 'z',
-  emptyWeightG: null,
-  isTable: false,
-})
+const bin = (at: number, cells: Container['cells'] = null): Container =>
+  containerOf(String(at), { id: `c${at}`, rank: at, type: cells ? 'binder' : 'bin', cells })
 const set = (id: string, brand: number): Holding => ({
   ...blankHolding({ id, number: 1, seriesId: 's', name: id, createdAt: '' }),
   brandId: `b${brand}`,
 })
-const held = (id: string, containerId: string, order: string, somewhere: Holder['somewhere']): Holder => ({
-  id: `h${id}`,
-  holderTypeId: null,
-  type: 'pocket',
-  containerId,
-  lane: 1,
-  order,
-  cell: null,
-  somewhere,
-  apartBecause: null,
-  holdingIds: [id],
-})
+const held = (id: string, containerId: string, order: string, somewhere: Holder['somewhere']): Holder =>
+  holderOf(`h${id}`, containerId, order, { somewhere, holdingIds: [id] })
 function factsOf(containers: readonly Container[], holders: readonly Holder[], holdings: readonly Holding[]): RoomFacts {
   return {
     fixtures: new Map([['f', { id: 'f', name: 'Bookcase', type: 'bookcase', shelves: 1, rank: 0, ...PLAIN_FIXTURE }]]),

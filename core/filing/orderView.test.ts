@@ -2,6 +2,7 @@ import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { blankBrand, blankHolding, type Container, FILING_KEYS, type Holder, type Holding } from '#core/catalog'
 import { arrangeRoom, keysBehind } from '#core/room'
+import { containerOf } from '../../tests/support/containers'
 import { type Authority, viewInOrder } from './index'
 
 const brands = ['Greywether', 'Copperlatch', 'Tidewrack Press'].map((name, at) => ({
@@ -14,22 +15,7 @@ const authority: Authority = {
   categories: new Map(),
   kinds: new Map(),
 }
-const box = (id: string): Container => ({
-  id,
-  fixtureId: 'f',
-  shelf: 1,
-  rank: 0,
-  name: id,
-  code: id,
-  type: 'bin',
-  lanes: 1,
-  lengthMm: 300,
-  inner: null,
-  cells: null,
-  zoneId: 'z',
-  emptyWeightG: null,
-  isTable: false,
-})
+const box = (id: string): Container => containerOf(id, { name: id, code: id })
 
 /** Sets with their numbers, by brand, dealt over two boxes and standing there in any order. */
 function roomOf(sets: readonly { readonly number: number; readonly brand: number; readonly box: number }[]) {

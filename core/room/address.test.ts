@@ -13,24 +13,8 @@ import {
   type Placement,
   shortAddress,
 } from './index'
+import { containerOf as container } from '../../tests/support/containers'
 
-const container = (id: string, more: Partial<Container>): Container => ({
-  id,
-  fixtureId: 'f',
-  shelf: 1,
-  rank: 0,
-  name: `Bin ${id}`,
-  code: `B${id}`,
-  type: 'bin',
-  lanes: 1,
-  lengthMm: 300,
-  inner: null,
-  cells: null,
-  zoneId: 'z',
-  emptyWeightG: null,
-  isTable: false,
-  ...more,
-})
 const held = (at: number, containerId: string, more: Partial<Holder> = {}): Holder => ({
   id: `${containerId}-${at}`,
   holderTypeId: null,

@@ -1,25 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import type { Container, Holder, Section } from '#core/catalog'
+import { containerOf } from '../../tests/support/containers'
 import { allIn, arrangeRoom, type Room } from './index'
 
 const CONTAINERS = ['a', 'b', 'c', 'd']
-const container = (id: string, lanes: number, isPages: boolean): Container => ({
-  id,
-  fixtureId: 'f',
-  shelf: 1,
-  rank: 0,
-  name: id,
-  code: id,
-  type: isPages ? 'binder' : 'bin',
-  lanes: isPages ? 1 : lanes,
-  lengthMm: 300,
-  inner: null,
-  cells: isPages ? { rows: 4, columns: 3, pages: 9, isTwoSided: true, cellSize: null, reuse: 'last' } : null,
-  zoneId: 'z',
-  emptyWeightG: null,
-  isTable: false,
-})
+const container = (id: string, lanes: number, isPages: boolean): Container =>
+  containerOf(
+    id,
+    isPages ? { type: 'binder', cells: { rows: 4, columns: 3, pages: 9, isTwoSided: true, cellSize: null, reuse: 'last' } } : { lanes },
+  )
 const place = fc.record({
   containerId: fc.constantFrom(...CONTAINERS),
   lane: fc.integer({ min: 1, max: 2 }),

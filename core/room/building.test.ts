@@ -1,40 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
-import { Container, type Holder } from '#core/catalog'
+import { Container } from '#core/catalog'
+import { containerOf as container, holderOf as holder } from '../../tests/support/containers'
 import { arrangeContainer, CONTAINER_SHAPES, copyNames, keysBehind, planEmptying } from './index'
 
-const container = (id: string, more: Partial<Container> = {}): Container => ({
-  id,
-  fixtureId: 'f',
-  shelf: 1,
-  rank: 0,
-  name: `Bin ${id}`,
-  code: `B${id}`,
-  type: 'bin',
-  lanes: 1,
-  lengthMm: 300,
-  inner: null,
-  cells: null,
-  zoneId: 'z',
-  emptyWeightG: null,
-  isTable: false,
-  ...more,
-})
-const held = (id: string, containerId: string, order: string): Holder => ({
-  id,
-  holderTypeId: null,
-  type: 'pocket',
-  containerId,
-  lane: 1,
-  order,
-  cell: null,
-  somewhere: null,
-  apartBecause: null,
-  holdingIds: [id],
-})
 const filled = (own: Container, count: number) =>
   arrangeContainer(
     own,
-    keysBehind([], -1, count).map((order, at) => held(`${own.id}${at}`, own.id, order)),
+    keysBehind([], -1, count).map((order, at) => holder(`${own.id}${at}`, own.id, order)),
     [],
   )
 

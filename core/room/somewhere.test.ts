@@ -13,23 +13,13 @@ import {
   setsIn,
   shortAddress,
 } from './index'
+import { containerOf } from '../../tests/support/containers'
 
-const container = (id: string, lanes: number, isPages: boolean): Container => ({
-  id,
-  fixtureId: 'f',
-  shelf: 1,
-  rank: 0,
-  name: `Bin ${id}`,
-  code: `B${id}`,
-  type: isPages ? 'binder' : 'bin',
-  lanes: isPages ? 1 : lanes,
-  lengthMm: 300,
-  inner: null,
-  cells: isPages ? { rows: 2, columns: 2, pages: 9, isTwoSided: false, cellSize: null, reuse: 'last' } : null,
-  zoneId: 'z',
-  emptyWeightG: null,
-  isTable: false,
-})
+const container = (id: string, lanes: number, isPages: boolean): Container =>
+  containerOf(
+    id,
+    isPages ? { type: 'binder', cells: { rows: 2, columns: 2, pages: 9, isTwoSided: false, cellSize: null, reuse: 'last' } } : { lanes },
+  )
 /** A container with some holders that were looked at, each at a place of its own, and some that were not. */
 const filled = fc
   .record({

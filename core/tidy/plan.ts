@@ -15,7 +15,7 @@ import {
   containersInOrder,
   namesAlong,
 } from '#core/room'
-import { type FamilyChoice, type NewContainer, type NewFixture, shelvesFor } from '#core/room/places'
+import { type FamilyChoice, MOST_OF_A_FAMILY, type NewContainer, type NewFixture, shelvesFor } from '#core/room/places'
 import type { Fitting, Fittings } from './fittings'
 
 /** The room as it is, and what there is to put sets into. */
@@ -56,9 +56,13 @@ export interface ZoneTidy {
   readonly tooLarge: readonly Holding[]
   /** How long their row is; null: they go into cells. */
   readonly runMm: number | null
+  /** Holders that its rule has filed already. */
+  readonly filed: number
   /** Containers that are there, and more that it takes. */
   readonly there: number
   readonly made: readonly NewContainer[]
+  /** So many more would be needed that it is no room: none is made. null: it is one. */
+  readonly tooMany: number | null
 }
 export interface TidyPlan {
   readonly zones: readonly ZoneTidy[]
@@ -130,7 +134,7 @@ export function planTidy(
       )
       const holders = shape.type === 'binder' && pages > 0 ? [{ typeId: type?.id ?? null, count: pages, toGet: lacking(pages, type) }] : []
       const rest = { sits: [], assumed: 0, unknown: own.filter(({ size }) => !size).length, fitsNone: [], tooLarge, runMm: null }
-      return { zone, waiting: own, holders, ...rest, there: rows.length, made: make(zone, shape, more, fixture) }
+      return { zone, waiting: own, holders, ...rest, filed: 0, there: rows.length, ...make(zone, shape, more, fixture) }
     }
     const sitting = holdersIn(own, fittings, shape, facts)
     const typeOf = (id: string): HolderType | undefined => facts.holderTypes.get(sitting.typeOf.get(id) ?? '')
@@ -159,13 +163,20 @@ export function planTidy(
       fitsNone: sitting.fitsNone,
       tooLarge: sitting.tooLarge,
       runMm: own.reduce((sum, each) => sum + inHand(each).length * lengthOfSet(each), 0),
+      filed: filed.length,
       there: rows.length,
-      made: make(zone, shape, Math.ceil(lanes / shape.lanes), fixture),
+      ...make(zone, shape, Math.ceil(lanes / shape.lanes), fixture),
     }
   }
 
-  function make(zone: Zone, { id: _id, ...shape }: ContainerShape, count: number, fixture: TidyChoice['fixture']): readonly NewContainer[] {
-    if (count === 0) return []
+  function make(
+    zone: Zone,
+    { id: _id, ...shape }: ContainerShape,
+    count: number,
+    fixture: TidyChoice['fixture'],
+  ): Pick<ZoneTidy, 'made' | 'tooMany'> {
+    if (count === 0) return { made: [], tooMany: null }
+    if (count > MOST_OF_A_FAMILY) return { made: [], tooMany: count }
     const { type, lanes, lengthMm, inner, cells, emptyWeightG } = shape
     const { ref, shelfOf } = shelvesFor(fixture, shape, count, facts.fixtures, fixtures)
     const standing = [...[...facts.rows.values()].map(({ container }) => container), ...containers.map(each => ({ ...each, id: '' }))]
@@ -184,7 +195,7 @@ export function planTidy(
       shelf: shelfOf(at),
     }))
     containers.push(...made)
-    return made
+    return { made, tooMany: null }
   }
 }
 

@@ -101,6 +101,7 @@ describe('the room that sets need', () => {
         const { zones, containers } = plan(waiting, facts, { shapeId: 'c0' })
         expect(zones[0]?.made).toEqual(containers)
         expect(zones[0]?.runMm).toBeCloseTo(3 * waiting.length)
+        expect(zones[0]?.filed).toBe(bare.holders.filter(({ apartBecause }) => apartBecause === null).length)
         built += Number(containers.length > 0)
         const withSome = (some: number) => {
           const added = containers.slice(0, some).map(({ name, code }, at) => ({ ...bin(50 + at, 9), name, code }))
@@ -227,6 +228,11 @@ describe('the room that sets need', () => {
       ),
       { numRuns: 60 },
     )
+  })
+  test('more than a room can hold is told, and nothing is made of it', () => {
+    const waiting = Array.from({ length: 500 }, (_, at) => set(`s${at}`, { size: inches(4, 6) }))
+    const { zones, containers, fixtures } = plan(waiting, tidyFacts(EMPTY), { shapeId: 'narrowBin', lengthMm: 1 })
+    expect([zones[0]?.tooMany, zones[0]?.made, containers, fixtures]).toEqual([500, [], [], []])
   })
   test('a zone goes on with what it has: its own bins first, rows beside rows, cells beside cells', () => {
     const own: Made = {

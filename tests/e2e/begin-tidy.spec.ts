@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import type { Brand, Container, Holder, Holding, Theme } from '#core/catalog'
-import { bringIn, csv, databaseOf, expect, openEmpty, test } from './helpers'
+import { bringIn, csv, databaseOf, expect, openDemo, openEmpty, test } from './helpers'
 
 const THEMES = ['Tides', 'Harbour', 'Kelp', 'Lights', 'Birds', 'Ropes', 'Weather']
 const BRANDS = ['Greywether', 'Copperlatch', 'Tidewrack Press']
@@ -69,6 +69,11 @@ test('two hundred sets from a heap: the room they need in one step, then filed i
   await expect(page.getByText('Write lengths like 30 cm or 12 in.')).toBeVisible()
   await page.getByLabel('Length inside').fill('80 cm')
   await expect(makes).toHaveText(/^It takes one more beside the one that is there: Bin 2, short B2\.$/)
+  await page.reload()
+  await expect(page.getByLabel('Length inside')).toHaveValue('80 cm')
+  await expect(makes).toHaveText(/^It takes one more/)
+  await page.getByLabel('Length inside').fill('1 mm')
+  await expect(makes).toContainText('Bin 2 to Bin 145')
   await page.getByLabel('Length inside').fill('')
   await page.getByLabel('It stands on').selectOption({ label: 'Cart, new' })
   await page.getByRole('button', { name: 'Build 3 containers' }).click()
@@ -137,4 +142,17 @@ test('begin tidy on a phone, in a corner of pages: as many binders as it takes, 
   await expect(page.getByRole('status').filter({ hasText: '69 sets have their cells' })).toBeVisible()
   const { holders, placeless } = await standing(page)
   expect([placeless, holders.every(({ cell }) => cell !== null)]).toEqual([1, true])
+})
+
+test('a corner that is filed already takes a few more one by one: nothing that stands there is moved', async ({ page }) => {
+  await openDemo(page)
+  const before = await standing(page)
+  await page.goto('/take-in/tidy')
+  await expect(page.getByRole('link', { name: 'File the whole corner anew with them' }).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Put 2 sets where they belong' }).click()
+  await expect(page.getByRole('status').filter({ hasText: '2 sets have a place now.' })).toBeVisible()
+  const after = await standing(page)
+  expect(after.placeless).toBe(before.placeless - 2)
+  const ids = new Set(before.sets.map(({ id }) => id))
+  expect(after.sets.filter(({ id }) => ids.has(id)).map(({ id }) => id)).toEqual(before.sets.map(({ id }) => id))
 })

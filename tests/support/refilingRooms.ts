@@ -16,6 +16,7 @@ import {
 } from '#core/catalog'
 import { compareFilingKeys, filingKeyOf } from '#core/filing'
 import { arrangeRoom, containersInOrder, keysBehind, planMove } from '#core/room'
+import { containerOf } from './containers'
 import { idsOf, proposeRefiling, type RefilingFacts, type RefilingQuestion, START_AIMS, type Step } from '#core/refiling'
 
 /** Rooms of a few bins whose sets stand in no order, for re-filing: made the same way wherever they are asked for. */
@@ -50,22 +51,7 @@ export const zone: Zone = {
   capHoldings: null,
   habits: START_HABITS,
 }
-export const bin = (at: number, lengthMm = 60): Container => ({
-  id: `c${at}`,
-  fixtureId: 'f',
-  shelf: 1,
-  rank: at,
-  name: `Bin ${at}`,
-  code: `B${at}`,
-  type: 'bin',
-  lanes: 1,
-  lengthMm,
-  inner: null,
-  cells: null,
-  zoneId: 'z',
-  emptyWeightG: null,
-  isTable: false,
-})
+export const bin = (at: number, lengthMm = 60): Container => containerOf(String(at), { id: `c${at}`, rank: at, lengthMm })
 
 export interface Made {
   readonly containers: readonly Container[]

@@ -4,6 +4,7 @@ import fc from 'fast-check'
 import type { Container } from '#core/catalog'
 import { readListFile } from '#core/exchange'
 import { arrangeContainer, containerClash, type ContainerRow } from '#core/room'
+import { containerOf } from '../../../tests/support/containers'
 import { placeByHand } from '../../../tests/support/placesByHand'
 import {
   familiesOf,
@@ -115,19 +116,6 @@ describe('families, against brute force', () => {
 })
 
 describe('the room that a list tells of', () => {
-  const shape: Omit<Container, 'id' | 'name' | 'code'> = {
-    fixtureId: 'f',
-    shelf: 1,
-    rank: 0,
-    type: 'bin',
-    lanes: 1,
-    lengthMm: 300,
-    inner: null,
-    cells: null,
-    zoneId: 'z',
-    emptyWeightG: null,
-    isTable: false,
-  }
   const standing = (container: Container, holders: Parameters<typeof arrangeContainer>[1] = []): ContainerRow =>
     arrangeContainer(container, holders, [])
 
@@ -191,7 +179,7 @@ describe('the room that a list tells of', () => {
   })
 
   test('each word has letters of its own, also beside what is there and counts on', () => {
-    const there = standing({ ...shape, id: 'x', name: 'Bin 1', code: 'B1' })
+    const there = standing(containerOf('x', { name: 'Bin 1', code: 'B1' }))
     const codes = (texts: readonly string[], rows: readonly ContainerRow[]) => plan(texts, rows).containers.map(({ code }) => code)
     expect(codes(['Bin 2', 'Bin 3', 'Box 4'], [there])).toEqual(['B2', 'B3', 'BO4'])
     expect(codes(['Box 4'], [there])).toEqual(['BO4'])
@@ -234,7 +222,7 @@ describe('the room that a list tells of', () => {
   })
 
   test('what is there is recognised by its name or short form; two that are called alike are told, and take nothing', () => {
-    const rows = [standing({ ...shape, id: 'x', name: 'Wide one', code: 'B4' }), standing({ ...shape, id: 'y', name: 'Bin 5', code: 'W5' })]
+    const rows = [standing(containerOf('x', { name: 'Wide one', code: 'B4' })), standing(containerOf('y', { name: 'Bin 5', code: 'W5' }))]
     const made = plan(['B4', 'B4-11', 'bin 5', 'Bin 6'], rows)
     expect([...placesIn(made, rows).values()].sort()).toEqual([
       'Bin 5 somewhere',
@@ -243,7 +231,7 @@ describe('the room that a list tells of', () => {
       'Wide one somewhere',
     ])
     expect(made.containers.map(({ name }) => name)).toEqual(['Bin 6'])
-    const two = plan(['Bin 5'], [...rows, standing({ ...shape, id: 'v', name: 'BIN 5', code: 'V' })])
+    const two = plan(['Bin 5'], [...rows, standing(containerOf('v', { name: 'BIN 5', code: 'V' }))])
     expect(two).toMatchObject({ holders: [], containers: [], families: [{ left: 1, doubts: [{ code: 'twoAreCalledSo' }] }] })
   })
 
@@ -261,7 +249,7 @@ describe('the room that a list tells of', () => {
       apartBecause: null,
       holdingIds: ['old'],
     }
-    const rows = [standing({ ...shape, id: 'x', name: 'Quay binder', code: 'Q', type: 'binder', cells }, [holder])]
+    const rows = [standing(containerOf('x', { name: 'Quay binder', code: 'Q', type: 'binder', cells }), [holder])]
     const made = plan(['4-203', '4-201', '4-901'], rows)
     expect([...placesIn(made, rows).values()]).toEqual(['Quay binder p2', 'Quay binder 2/1', 'Quay binder somewhere'])
     expect(made.families[0]?.doubts.map(({ code }) => code).sort()).toEqual(['cellTaken', 'pageBeyondBinder'])

@@ -83,7 +83,7 @@ const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - 
 /** Where they would stand; null: no corner is chosen, or it is worked out. */
 const corner = shallowRef<CornerPlan | null>(null)
 const worker = useRoomWorker()
-watch([() => texts.zoneId, chosen, () => catalogue.room], async ([zoneId, sets]) => {
+watch([() => texts.zoneId, chosen, () => catalogue.room, () => open], async ([zoneId, sets]) => {
   corner.value = null
   if (!zoneId || !open) return
   const plan = await worker.run(api =>
@@ -101,16 +101,18 @@ const namesOf = (list: 'brands' | 'categories' | 'themes'): readonly string[] =>
 
 async function change(): Promise<void> {
   const { kindId, size } = wish.value
+  // With nothing else to be said, those that stay are left alone.
+  const places = plainly(corner.value?.places ?? [])
   const { changed, left } = await act.changeMany([
     {
-      ids: chosen.value.map(({ id }) => id),
+      ids: changes.value.length > 0 ? chosen.value.map(({ id }) => id) : places.map(({ holdingId }) => holdingId),
       set: { ...(kindId ? { kindId } : {}), ...(size ? { size } : {}) },
       ...(texts.brand.trim() ? { brandName: texts.brand.trim() } : {}),
       ...(texts.category.trim() ? { categoryName: texts.category.trim() } : {}),
       addThemes: themes.value,
       addNote: texts.note.trim(),
       holderTypeId: texts.holderTypeId,
-      places: plainly(corner.value?.places ?? []),
+      places,
     },
   ])
   typed.forget()
@@ -162,7 +164,7 @@ async function change(): Promise<void> {
       <li v-if="changes.length === 0 && !texts.zoneId" class="hint">{{ manyWords.nothing }}</li>
       <li v-for="each in changes" :key="each.field">{{ manyWords.change(each.field, each.changes, chosen.length) }}</li>
       <li v-if="corner" data-corner>
-        {{ manyWords.toCorner(zoneName, corner.places.length, corner.there, corner.left) }}
+        {{ manyWords.toCorner(zoneName, corner.moved, corner.there, corner.left) }}
         <span v-if="corner.places.length > 0" class="hint block">{{ manyWords.carry }}</span>
       </li>
     </ul>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Check, Layers } from 'lucide-vue-next'
-import { computed, reactive, shallowRef } from 'vue'
+import { computed, shallowRef } from 'vue'
 import type { ZoneTidy } from '#core/tidy'
 import { act } from '~/data/act'
 import { plainly } from '~/data/call'
@@ -25,9 +25,7 @@ const catalogue = useCatalogue()
 const notices = useNotices()
 const { busy, placeMany, stop } = usePlaceMany()
 const { numberAndName } = useDescribe()
-const { waiting, plan, choices, choose, shapesOf, kept, typed } = useTidy()
-/** Lengths as they are typed; what is chosen of them is read. */
-const lengths = reactive<Record<string, string>>({})
+const { waiting, plan, lines, choose, kept, typed, settle } = useTidy()
 
 const sits = computed(() => plan.value?.zones.flatMap(each => each.sits) ?? [])
 const isUnderWay = computed(() => [...(catalogue.tables?.refilings.values() ?? [])].some(({ state }) => state === 'open'))
@@ -44,13 +42,15 @@ async function build(): Promise<void> {
     .finally(() => (isBusy.value = false))
   problem.value = outcome.ok ? '' : listedWords.problem(outcome)
   if (!outcome.ok) return
-  typed.forget()
+  settle()
   notices.tell(tidyWords.built(outcome.containers))
 }
-/** Into cells they go one after the other, in the order of their corner. */
-async function fillCells({ waiting: own }: ZoneTidy): Promise<void> {
+/** Into cells they go one after the other; and where most stand filed already, a heap would move those that stay better. */
+const goesOneByOne = ({ runMm, filed, waiting: own }: ZoneTidy): boolean => runMm === null || filed > own.length
+async function putAway({ waiting: own, runMm }: ZoneTidy): Promise<void> {
   const done = await placeMany(own.map(({ id }) => id))
-  notices.tell(done === null ? shellWords.notKept : tidyWords.toPagesDone(done), done === null ? 'care' : 'done')
+  if (done === null) notices.tell(shellWords.notKept, 'care')
+  else notices.tell(runMm === null ? tidyWords.toPagesDone(done) : takeInWords.placedMany(done))
 }
 </script>
 
@@ -67,17 +67,14 @@ async function fillCells({ waiting: own }: ZoneTidy): Promise<void> {
     <p v-else-if="!plan" class="mt-4 text-quiet" role="status">{{ tidyWords.working }}</p>
     <template v-else>
       <TidyZone
-        v-for="tidy in plan.zones"
+        v-for="{ tidy, ...line } in lines"
         :key="tidy.zone.id"
+        v-bind="line"
         class="mt-4"
         :tidy="tidy"
-        :choice="choices.get(tidy.zone.id) ?? { shapeId: '', lengthMm: null, fixture: { id: '' } }"
-        :shapes="shapesOf(tidy.zone.id)"
-        :length-typed="lengths[tidy.zone.id] ?? ''"
-        @update:length-typed="lengths[tidy.zone.id] = $event"
         @choose="choose(tidy.zone.id, $event)"
       >
-        <div v-if="tidy.made.length === 0" class="mt-3 flex flex-wrap items-center gap-3">
+        <div v-if="tidy.made.length === 0 && tidy.tooMany === null" class="mt-3 flex flex-wrap items-center gap-3">
           <KProgress
             v-if="busy"
             class="flex-1"
@@ -86,17 +83,24 @@ async function fillCells({ waiting: own }: ZoneTidy): Promise<void> {
             :total="busy.total"
             @cancel="stop"
           />
-          <button v-else-if="tidy.runMm === null" type="button" class="button-main" @click="fillCells(tidy)">
-            <Layers :size="18" aria-hidden="true" />
-            {{ tidyWords.toPages(tidy.waiting.length) }}
-          </button>
-          <NuxtLink v-else-if="!isUnderWay" :to="`/storeroom/refile?zone=${tidy.zone.id}&heap=`" class="button-main">
-            <Layers :size="18" aria-hidden="true" />
-            {{ tidyWords.file(tidy.waiting.length) }}
-          </NuxtLink>
           <template v-else>
-            <span>{{ tidyWords.underWay }}</span>
-            <NuxtLink to="/storeroom/refile" class="button">{{ tidyWords.toUnderWay }}</NuxtLink>
+            <button v-if="goesOneByOne(tidy)" type="button" class="button-main" @click="putAway(tidy)">
+              <Layers :size="18" aria-hidden="true" />
+              {{ tidy.runMm === null ? tidyWords.toPages(tidy.waiting.length) : tidyWords.putAway(tidy.waiting.length) }}
+            </button>
+            <template v-if="tidy.runMm !== null && isUnderWay">
+              <span>{{ tidyWords.underWay }}</span>
+              <NuxtLink to="/storeroom/refile" class="button">{{ tidyWords.toUnderWay }}</NuxtLink>
+            </template>
+            <NuxtLink
+              v-else-if="tidy.runMm !== null"
+              :to="`/storeroom/refile?zone=${tidy.zone.id}&heap=`"
+              :class="goesOneByOne(tidy) ? 'button' : 'button-main'"
+            >
+              <Layers v-if="!goesOneByOne(tidy)" :size="18" aria-hidden="true" />
+              {{ goesOneByOne(tidy) ? tidyWords.refileAll : tidyWords.file(tidy.waiting.length) }}
+            </NuxtLink>
+            <span v-if="tidy.runMm !== null && goesOneByOne(tidy)" class="hint w-full">{{ tidyWords.putAwayHint(tidy.filed) }}</span>
           </template>
         </div>
       </TidyZone>

@@ -1,22 +1,27 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed } from 'vue'
 import { isBlank } from '#core/catalog'
 import type { ContainerShape } from '#core/room'
 import type { TidyChoice, ZoneTidy } from '#core/tidy'
 import FurnitureSelect from '~/areas/storeroom/building/FurnitureSelect.vue'
-import { useLength } from '~/areas/storeroom/container/useLength'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { placeWords } from '~/data/words'
 import { shellWords } from '~/shell/words'
 import { NuxtLink } from '#components'
+import type { TidyTyped } from './useTidy'
 import { tidyWords } from './words'
 
 /** What the waiting sets of one corner need: holders by type, and the containers that their row or their cells take. */
-const { tidy, choice, shapes } = defineProps<{ tidy: ZoneTidy; choice: TidyChoice; shapes: readonly ContainerShape[] }>()
-const emit = defineEmits<{ choose: [change: Partial<TidyChoice>] }>()
-const lengthTyped = defineModel<string>('lengthTyped', { required: true })
+const { tidy, choice, length, shapes } = defineProps<{
+  tidy: ZoneTidy
+  choice: TidyChoice
+  /** As it is typed. */
+  length: string
+  shapes: readonly ContainerShape[]
+}>()
+const emit = defineEmits<{ choose: [change: TidyTyped] }>()
 const catalogue = useCatalogue()
 const { lengthText, numberAndName } = useDescribe()
 
@@ -24,12 +29,7 @@ const shape = computed(() => shapes.find(({ id }) => id === choice.shapeId))
 const typeOf = (id: string | null) => (id ? catalogue.tables?.holderTypes.get(id) : undefined)
 const shapeName = ({ id }: ContainerShape): string =>
   roomWords.shapes[id] ?? tidyWords.like(catalogue.tables?.containers.get(id)?.name ?? '')
-const lengthMm = useLength(lengthTyped)
-watch([lengthTyped, lengthMm], ([text, mm]) => {
-  if (isBlank(text)) emit('choose', { lengthMm: null })
-  else if (mm !== null) emit('choose', { lengthMm: mm })
-})
-const isLengthWrong = computed(() => !isBlank(lengthTyped.value) && lengthMm.value === null)
+const isLengthWrong = computed(() => !isBlank(length) && choice.lengthMm === null)
 const reserve = computed(() => shellWords.percent(tidy.zone.growthReserve))
 </script>
 
@@ -75,12 +75,13 @@ const reserve = computed(() => shellWords.percent(tidy.zone.growthReserve))
           <label v-if="tidy.runMm !== null" class="block max-w-full">
             <span class="hint block">{{ tidyWords.length }}</span>
             <input
-              v-model="lengthTyped"
               class="field w-36 figures"
               maxlength="20"
               autocomplete="off"
               :placeholder="lengthText(shape?.lengthMm ?? 0)"
+              :value="length"
               :aria-invalid="isLengthWrong"
+              @input="emit('choose', { length: ($event.target as HTMLInputElement).value })"
             />
           </label>
           <FurnitureSelect v-if="tidy.made.length > 0" :chosen="choice.fixture" @choose="emit('choose', { fixture: $event })" />

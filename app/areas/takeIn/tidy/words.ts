@@ -49,7 +49,9 @@ export const tidyWords = {
   run: (length: string, reserve: string) =>
     `One behind the other they are ${length} deep. Of each row, ${reserve} stays free for new ones.`,
   cells: (reserve: string) => `One to a cell. Of each page, ${reserve} stays free for new ones.`,
-  makes: ({ made, there }: ZoneTidy) => {
+  makes: ({ made, there, tooMany }: ZoneTidy) => {
+    if (tooMany !== null)
+      return `It would take ${figure(tooMany)} of them: more than a room can hold. Choose a larger sort, or a greater length.`
     const [first, last] = [made[0], made.at(-1)]
     if (!first || !last)
       return there === 1 ? 'What is there has room for all of them.' : `The ${there} that are there have room for all of them.`
@@ -69,6 +71,9 @@ export const tidyWords = {
       ? `${countedThat(containers, 'container', 'stands', 'stand')} in the room. Undo takes it all back.`
       : 'Noted. Undo takes it back.',
   file: (sets: number) => `File ${counted(sets, 'set')} from the heap`,
+  putAway: (sets: number) => `Put ${counted(sets, 'set')} where ${sets === 1 ? 'it belongs' : 'they belong'}`,
+  putAwayHint: (filed: number) => `Beside the ${figure(filed)} that stand there already, each in its order: none of those is moved.`,
+  refileAll: 'File the whole corner anew with them',
   toPages: (sets: number) => `Give ${counted(sets, 'set')} their cells`,
   toPagesDone: (sets: number) => `${countedThat(sets, 'set', 'has its cell', 'have their cells')}, in the order of the corner.`,
   underWay: 'A re-filing is under way. One at a time: finish it first.',

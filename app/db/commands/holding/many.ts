@@ -1,10 +1,9 @@
 import { type HolderType, type Holding, LIMITS, type OpenQuestion } from '#core/catalog'
-import { stageOf } from '#core/pile'
 import { type Answered, isSameQuestion, stillOpen } from '#core/questions'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
 import { freePlaces } from './places'
-import { areInPlace } from './placing'
+import { areInPlace, isAtHand } from './placing'
 import { brandNamed, categoryNamed, holdersFollow, type PlaceChoice, putInPlace, themeNamed } from './takeIn'
 
 /** What is said of many sets at once; what is not in it stays as it is. */
@@ -86,6 +85,6 @@ async function givePlaces(
   for (const { holding, place } of wanted) {
     if (!holding || !isFree(place, null)) continue
     await putInPlace(desk, holding, place)
-    if (stageOf(holding)) await areInPlace(desk, [holding])
+    if (isAtHand(holding)) await areInPlace(desk, [holding])
   }
 }

@@ -1,5 +1,6 @@
 import { ulid } from 'ulid'
 import { type Holder, type Holding, newHolder, type Section } from '#core/catalog'
+import { stageOf } from '#core/pile'
 import { type Placing, placeOne, sharesOf, type SpreadFacts, spreadOverEmpty } from '#core/refiling'
 import { allIn, arrangeContainer, besideFirstHalf, type ContainerRow } from '#core/room'
 import type { YondercrestDb } from '../../database'
@@ -53,6 +54,9 @@ export async function moveHolders(
     await keepKeys(desk, sections)
   })
 }
+
+/** It waits for its place, or is in one: whoever carries what it sits in has looked at it. */
+export const isAtHand = (holding: Pick<Holding, 'state'>): boolean => holding.state === 'filed' || stageOf(holding) !== null
 
 /** Sets that stand in their place now: filed, back from wherever they were, and what an old list says of them is past. */
 export async function areInPlace(desk: Desk, holdings: readonly Holding[]): Promise<void> {

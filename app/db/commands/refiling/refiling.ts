@@ -1,12 +1,11 @@
 import { ulid } from 'ulid'
 import type { Container, Holder, LaneTarget, Refiling, Section, Zone } from '#core/catalog'
-import { stageOf } from '#core/pile'
 import { idsOf, type Step } from '#core/refiling'
 import { allIn, arrangeContainer, containerClash, keyBehind, planMove } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import type { CommandName } from '../steps'
 import { type Desk, transact } from '../../transact'
-import { areInPlace } from '../holding/placing'
+import { areInPlace, isAtHand } from '../holding/placing'
 import { addressPatterns, clearAway, leavePlaceless, rowOf } from '../room/furniture'
 
 export interface RefilingWish {
@@ -147,7 +146,7 @@ export async function doRefilingStep(db: YondercrestDb, refilingId: string, step
     }
     await desk.put('holders', [...setDown.values()])
     await desk.put('sections', [...rekeyed.values()])
-    if (!container.isTable) await outOfTheHeap(desk, holders)
+    if (!container.isTable) await setDownInPlace(desk, holders)
     await desk.put('refilings', [
       { ...refiling, stepsDone: refiling.stepsDone + 1, liftsDone: refiling.liftsDone + ids.length, ...workedSince(refiling) },
     ])
@@ -155,12 +154,12 @@ export async function doRefilingStep(db: YondercrestDb, refilingId: string, step
   })
 }
 
-/** What stood nowhere before has its place now. */
-async function outOfTheHeap(desk: Desk, holders: readonly Holder[]): Promise<void> {
+/** What was carried has its place now, and what an old list said of it is past. */
+async function setDownInPlace(desk: Desk, holders: readonly Holder[]): Promise<void> {
   const holdings = await desk.db.records('holdings').bulkGet(holders.flatMap(({ holdingIds }) => holdingIds))
   await areInPlace(
     desk,
-    holdings.flatMap(holding => (holding && stageOf(holding) ? [holding] : [])),
+    holdings.flatMap(holding => (holding && isAtHand(holding) ? [holding] : [])),
   )
 }
 
