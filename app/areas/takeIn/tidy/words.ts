@@ -72,7 +72,8 @@ export const tidyWords = {
       : 'Noted. Undo takes it back.',
   file: (sets: number) => `File ${counted(sets, 'set')} from the heap`,
   putAway: (sets: number) => `Put ${counted(sets, 'set')} where ${sets === 1 ? 'it belongs' : 'they belong'}`,
-  putAwayHint: (filed: number) => `Beside the ${figure(filed)} that stand there already, each in its order: none of those is moved.`,
+  putAwayHint: (filed: number) =>
+    `${countedThat(filed, 'pocket', 'stands', 'stand')} there already. The new ones go between, each in its order; nothing else is moved.`,
   refileAll: 'File the whole corner anew with them',
   toPages: (sets: number) => `Give ${counted(sets, 'set')} their cells`,
   toPagesDone: (sets: number) => `${countedThat(sets, 'set', 'has its cell', 'have their cells')}, in the order of the corner.`,
