@@ -27,7 +27,12 @@ const text = computed(() => kept.text.trim())
 const seenSets = computed(() => kept.said.filter(each => each.as === 'set').length)
 function take(id: string): void {
   say({ as: 'set', holdingId: id })
-  field.value?.focus()
+}
+/** Who types goes on typing; who taps one after the other wants no keyboard to rise, and nothing to move under the thumb. */
+function tapped(event: MouseEvent, id: string): void {
+  const goesOnTyping = event.detail === 0 || text.value !== ''
+  take(id)
+  if (goesOnTyping) field.value?.focus({ preventScroll: true })
 }
 function entered(): void {
   const first = text.value === '' ? undefined : (offers.value[0] ?? others.value[0])
@@ -120,7 +125,7 @@ async function finish(): Promise<void> {
           :class="at === 0 && text !== '' ? 'border-strong' : 'border-line'"
           :aria-label="alongWords.put(`${each.figure} ${each.name}`)"
           data-offer
-          @click="take(each.id)"
+          @click="tapped($event, each.id)"
         >
           <KTicket :code="codeOf(each.holding)" size="small" />
           {{ each.name }}
@@ -132,7 +137,7 @@ async function finish(): Promise<void> {
           class="inline-flex min-h-11 items-center gap-2 border border-dashed border-line bg-sheet px-2 text-left"
           :aria-label="alongWords.put(`${each.figure} ${each.name}`)"
           data-offer-elsewhere
-          @click="take(each.id)"
+          @click="tapped($event, each.id)"
         >
           <KTicket :code="codeOf(each.holding)" size="small" />
           {{ each.name }}
