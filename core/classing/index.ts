@@ -24,3 +24,5 @@ export { groupSpellings, type JoinDoubt, type JoinReason, likeness, type Spellin
 export { type ClassFacts, type ClassField, SUGGESTED_FIELDS, SuggestIndex, type Suggestion } from './suggest'
 export { bestMatches } from './matches'
 export { isNotSaid } from './notSaid'
+export { singularsByRule, WordForms } from './wordForms'
+export { inTwoLetters, spelledWords, tokensOf } from './words'

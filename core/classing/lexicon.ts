@@ -1,3 +1,5 @@
+import { singularsByRule } from './wordForms'
+
 /** Search words that a word suggests: other words for it, what it is a kind of, and kinds of it. */
 export interface RelatedWords {
   readonly synonyms: readonly string[]
@@ -14,16 +16,15 @@ interface Sense {
 const SENSES = 2
 const MOST_NARROWER = 8
 const MOST_MEANINGS = 80
-// Plural endings and what stands in their place: the noun rules of WordNet's own morphology.
-const PLURALS: readonly (readonly [ending: RegExp, singular: string])[] = [
-  [/ses$/, 's'],
-  [/xes$/, 'x'],
-  [/zes$/, 'z'],
-  [/ches$/, 'ch'],
-  [/shes$/, 'sh'],
-  [/men$/, 'man'],
-  [/ies$/, 'y'],
-  [/s$/, ''],
+
+/** Endings of verbs and adjectives, by WordNet's own morphology (morphy(7WN)). */
+const VERB_ENDS: readonly (readonly [ending: RegExp, stem: string])[] = [
+  [/e[ds]$/, 'e'],
+  [/e[ds]$/, ''],
+  [/ing$/, 'e'],
+  [/ing$/, ''],
+  [/e(r|st)$/, ''],
+  [/e(r|st)$/, 'e'],
 ]
 
 /**
@@ -78,11 +79,7 @@ export class Lexicon {
   lemmaOf(word: string): string | null {
     const plain = word.toLowerCase().trim()
     if (this.senses.has(plain)) return plain
-    return (
-      PLURALS.filter(([ending]) => ending.test(plain))
-        .map(([ending, singular]) => plain.replace(ending, singular))
-        .find(each => each.length > 1 && this.senses.has(each)) ?? null
-    )
+    return singularsByRule(plain).find(each => this.senses.has(each)) ?? null
   }
 
   /** What the commonest meanings of the word suggest, the word itself left out. Empty lists for an unknown word. */
@@ -113,9 +110,7 @@ export class Lexicon {
   meaning(word: string): readonly string[] {
     const lemma = this.lemmaOf(word)
     if (lemma === null) return [word]
-    const forms = PLURALS.filter(([ending]) => ending.test(lemma))
-      .map(([ending, singular]) => lemma.replace(ending, singular))
-      .filter(each => this.senses.has(each))
+    const forms = singularsByRule(lemma).filter(each => this.senses.has(each))
     const senses = [lemma, ...forms]
       .flatMap(each => this.senses.get(each) ?? [])
       .filter(sense => sense.rank <= SENSES)
@@ -123,5 +118,23 @@ export class Lexicon {
     const below = senses.flatMap(each => this.downs.get(each) ?? [])
     const all = [...senses, ...senses.flatMap(each => this.ups[each] ?? []), ...below, ...below.flatMap(each => this.downs.get(each) ?? [])]
     return [...new Set([word, lemma, ...forms, ...all.slice(0, MOST_MEANINGS).flatMap(each => this.synsets[each] ?? [])])]
+  }
+
+  /**
+   * Other words for the word, and what its commonest meaning is a kind of: one step away, of which a search may make a link.
+   * @example new Lexicon(text).near('teapot') //=> ['pot']
+   */
+  near(word: string): readonly string[] {
+    const { synonyms, wider, narrower } = this.related(word)
+    return [...synonyms, ...wider, ...narrower]
+  }
+
+  /**
+   * Is it a word of plain English, also in the forms of its verbs and adjectives (`sheltering`, `taller`)?
+   * @example new Lexicon(text).isEnglish('edged') //=> true
+   */
+  isEnglish(word: string): boolean {
+    const isVerb = (): boolean => VERB_ENDS.some(([ending, stem]) => ending.test(word) && this.senses.has(word.replace(ending, stem)))
+    return this.lemmaOf(word) !== null || isVerb()
   }
 }

@@ -1,4 +1,4 @@
-import { tokensOf } from '#core/finding'
+import { tokensOf } from './words'
 
 /**
  * The names that what is typed may mean, the best first: the name itself, names that begin with it, names with a word that

@@ -33,12 +33,13 @@ const COMPANY_WORDS = new Set([
  */
 export const plainLetters = (text: string): string =>
   text
+    .normalize('NFKD')
+    .replace(/\p{Mn}/gu, '')
     .toLowerCase()
     .replaceAll('ß', 'ss')
     .replaceAll('ø', 'o')
     .replaceAll('æ', 'ae')
-    .normalize('NFKD')
-    .replace(/\p{Mn}/gu, '')
+    .replaceAll('œ', 'oe')
 
 /** Lower case, no accents, "and" for & and +, one space between words, small numbers as words. */
 export function plainWords(text: string): readonly string[] {

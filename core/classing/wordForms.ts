@@ -1,0 +1,90 @@
+/** Plural endings and what stands in their place: the noun rules of WordNet's own morphology (morphy(7WN)), and two more. */
+const PLURALS: readonly (readonly [ending: RegExp, singular: string])[] = [
+  [/ses$/, 's'],
+  [/xes$/, 'x'],
+  [/zes$/, 'z'],
+  [/ches$/, 'ch'],
+  [/shes$/, 'sh'],
+  [/men$/, 'man'],
+  [/ies$/, 'y'],
+  [/ves$/, 'f'],
+  [/oes$/, 'o'],
+  [/s$/, ''],
+]
+/** No plurals, though they end like one. */
+const NO_PLURALS = new Set('news yes his its this was has as us gas bus plus always across perhaps'.split(' '))
+
+/**
+ * What a word would be the plural of by its ending, whether there is such a word or not.
+ * @example singularsByRule('foxes') //=> ['fox', 'foxe']
+ */
+export function singularsByRule(word: string): readonly string[] {
+  if (NO_PLURALS.has(word) || word.endsWith('ss')) return []
+  return PLURALS.flatMap(([ending, singular]) => {
+    const found = ending.test(word) ? word.replace(ending, singular) : ''
+    return found.length > 1 ? [found] : []
+  })
+}
+
+/** British endings as American ones: neither is the right one, both are the same word. Common practice. */
+const SPELLINGS: readonly (readonly [from: RegExp, to: string])[] = [
+  [/^(?=.{5})(.*)our(?=$|s$|ed$|er|ful|ing|able|hood|ite|less|y$)/, '$1or'],
+  [/^(?=.{6})(.*)is(?=e$|es$|ed$|er|ing$|ation)/, '$1iz'],
+  [/([bt])re(?=s?$)/, '$1er'],
+  [/ogue(?=s?$)/, 'og'],
+  [/ll(?=ed$|ing$|er$|ers$|ery$)/, 'l'],
+]
+/** Pairs that follow no rule, British first. From memory. */
+const PAIRS = (
+  'grey:gray jewellery:jewelry mould:mold moulds:molds plough:plow pyjamas:pajamas moustache:mustache doughnut:donut doughnuts:donuts ' +
+  'aluminium:aluminum cosy:cozy programme:program programmes:programs licence:license yoghurt:yogurt axe:ax tyre:tire storey:story ' +
+  'aeroplane:airplane sulphur:sulfur woollen:woolen wagon:waggon'
+).split(' ')
+const FIGURES = (
+  'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen ' +
+  'eighteen nineteen twenty'
+).split(' ')
+const ORDINALS = (
+  'first second third fourth fifth sixth seventh eighth ninth tenth eleventh twelfth thirteenth fourteenth fifteenth sixteenth ' +
+  'seventeenth eighteenth nineteenth twentieth'
+).split(' ')
+const ordinalEnd = (figure: number): string => (figure > 3 && figure < 21 ? 'th' : (['th', 'st', 'nd', 'rd'][figure % 10] ?? 'th'))
+/** Each word, and the one that stands for it. */
+const STANDS_FOR: ReadonlyMap<string, string> = new Map([
+  ...PAIRS.map(pair => pair.split(':') as [string, string]),
+  ...FIGURES.map((word, at) => [word, String(at)] as const),
+  ...ORDINALS.map((word, at) => [word, `${at + 1}${ordinalEnd(at + 1)}`] as const),
+])
+/** Above it figures are numbers of things, and no words. */
+const LARGEST_FIGURE = 100
+
+/**
+ * Forms of words: two words are forms of one another where they share a key. Singular and plural, two spellings of one word,
+ * figures and their words. `plurals`: those that follow no rule, each with its singular.
+ * @example new WordForms(new Map([['mice', 'mouse']])).keysOf('mice') //=> ['mice', 'mouse']
+ */
+export class WordForms {
+  constructor(private readonly plurals: ReadonlyMap<string, string> = new Map()) {}
+
+  /** Reads the list that `scripts/lexicon.mjs` writes: a line a plural, behind it its singular. */
+  static read(text: string): WordForms {
+    const lines = text.split('\n').filter(line => line !== '' && !line.startsWith('#'))
+    return new WordForms(new Map(lines.map(line => line.split(' ') as [string, string])))
+  }
+
+  /** The keys of a word in plain letters, itself among them, or of nothing but figures. O(length). */
+  keysOf(word: string): readonly string[] {
+    if (/^\d/.test(word)) {
+      const bare = word.replace(/^0+(?=\d)/, '')
+      return bare === word && Number(word) > LARGEST_FIGURE ? [] : [bare]
+    }
+    const irregular = this.plurals.get(word)
+    const forms = [word, ...(irregular === undefined ? singularsByRule(word) : [irregular])]
+    return [...new Set(forms.flatMap(form => [form, spelling(form)]))]
+  }
+}
+
+function spelling(word: string): string {
+  const pair = STANDS_FOR.get(word)
+  return pair ?? SPELLINGS.reduce((spelt, [from, to]) => spelt.replace(from, to), word)
+}
