@@ -10,7 +10,7 @@ import { plainly } from '~/data/call'
 import { commands, redo, undo, YondercrestDb } from './index'
 
 /** Databases as earlier versions left them. Never written anew: whoever has one expects it to open. */
-const FROZEN = [1, 2, 3, 4] as const
+const FROZEN = [1, 2, 3, 4, 5] as const
 const read = (version: number): RawDatabase => JSON.parse(readFileSync(`tests/fixtures/database-v${version}.json`, 'utf8')) as RawDatabase
 
 /** A number that was given stays given, also where its set was undone. */
@@ -91,7 +91,10 @@ test('what was being typed in version 1 is the first strip of the pile', async (
 describe.each(FROZEN)('a copy of version %i, put together by hand', version => {
   const sha = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex')
   const PNG = Uint8Array.from([137, 80, 78, 71])
-  const NOT_YET: readonly string[] = version === 1 ? ['drafts', 'measuredLengths', 'refilings'] : []
+  const NOT_YET: readonly string[] = [
+    ...(version === 1 ? ['drafts', 'measuredLengths', 'refilings'] : []),
+    ...(version < 6 ? ['links'] : []),
+  ]
   /** The frozen database with its picture under its true name, as a copy has it. */
   const raw: RawDatabase = plainly(read(version), (_key, each) => (each === 'a'.repeat(64) ? sha(PNG) : each))
   function copyOf(tables: readonly string[], says: number = version): Uint8Array {

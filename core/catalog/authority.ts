@@ -47,3 +47,7 @@ export const Theme = z.object({
   sharesPage: z.boolean(),
 })
 export type Theme = z.infer<typeof Theme>
+
+/** Two words or phrases of which the owner says that one may be asked for the other; or, ruled out, that it never may. */
+export const WordLink = z.object({ id: Id, word: Name, goesWith: Name, isRuledOut: z.boolean() })
+export type WordLink = z.infer<typeof WordLink>

@@ -1,4 +1,4 @@
-export { Brand, Category, Kind, Theme } from './authority'
+export { Brand, Category, Kind, Theme, WordLink } from './authority'
 export { CurrencyCode, Id, KindFamily, PartialDate, PictureHash, SizeMm } from './basics'
 export {
   blankBrand,

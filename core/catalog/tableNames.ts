@@ -22,5 +22,6 @@ export const TABLE_NAMES = [
   'drafts',
   'measuredLengths',
   'refilings',
+  'links',
 ] as const
 export type TableName = (typeof TABLE_NAMES)[number]

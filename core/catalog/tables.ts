@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { Brand, Category, Kind, Theme } from './authority'
+import { Brand, Category, Kind, Theme, WordLink } from './authority'
 import { Draft } from './draft'
 import { Holding, Loan, Relation } from './holding'
 import { RegisterLine, RoomSettings, Series } from './numbers'
@@ -30,6 +30,7 @@ export const TABLES = {
   drafts: Draft,
   measuredLengths: MeasuredLength,
   refilings: Refiling,
+  links: WordLink,
 } as const satisfies Record<TableName, z.ZodType>
 
 export type RecordOf<T extends TableName> = z.infer<(typeof TABLES)[T]>

@@ -1,6 +1,7 @@
 import { belongingCases } from '../../app/db/commands/belonging/cases'
 import { holdersCases } from '../../app/db/commands/holders/cases'
 import { holdingCases } from '../../app/db/commands/holding/cases'
+import { linksCases } from '../../app/db/commands/links/cases'
 import { namesCases } from '../../app/db/commands/names/cases'
 import { pileCases } from '../../app/db/commands/pile/cases'
 import { refilingCases } from '../../app/db/commands/refiling/cases'
@@ -15,6 +16,7 @@ export const ACTIONS: Cases = {
   ...pileCases,
   ...namesCases,
   ...belongingCases,
+  ...linksCases,
   ...roomCases,
   ...holdersCases,
   ...refilingCases,

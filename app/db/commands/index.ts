@@ -11,6 +11,7 @@ export { type BeginOutcome, beginRefiling, doRefilingStep, finishRefiling, leave
 export { addZone, changeZone, forgetLength, keepApart, measureLength, removeZone } from './room/zones'
 export { pairDies } from './belonging/partners'
 export { addRelation, keepPieces, removeRelation } from './belonging/belonging'
+export { forgetLink, type LinkOutcome, linkWords } from './links/links'
 export { addStartThemes, joinNames, type NameOutcome, orderNames, putName, setMark, sharePages, splitName } from './names/names'
 export {
   addPages,

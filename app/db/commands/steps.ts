@@ -1,6 +1,7 @@
 import { belongingSteps } from './belonging/steps'
 import { holdersSteps } from './holders/steps'
 import { holdingSteps } from './holding/steps'
+import { linksSteps } from './links/steps'
 import { namesSteps } from './names/steps'
 import { pileSteps } from './pile/steps'
 import { refilingSteps } from './refiling/steps'
@@ -13,6 +14,7 @@ export const STEPS = {
   ...pileSteps,
   ...namesSteps,
   ...belongingSteps,
+  ...linksSteps,
   ...roomSteps,
   ...holdersSteps,
   ...refilingSteps,

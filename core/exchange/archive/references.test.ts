@@ -60,6 +60,7 @@ function everything(): CatalogueData {
     pictureHash: 'c'.repeat(64),
     texts: { ...draft.texts, name: 'Half a na' },
   })
+  data.links.push({ id: '3'.repeat(26), word: 'mum', goesWith: "Mother's Day", isRuledOut: false })
   data.refilings.push({
     id: id(7),
     name: 'By theme',
