@@ -42,13 +42,3 @@ export function documentOf(holding: Holding, authority: Authority, series: Reado
     place: holding.placeText,
   }
 }
-
-/** Lower case without accents, cut at everything that is neither letter nor figure. */
-export function tokensOf(text: string): string[] {
-  return text
-    .normalize('NFKD')
-    .replace(/\p{Mn}/gu, '')
-    .toLowerCase()
-    .split(/[^\p{L}\p{N}]+/u)
-    .filter(Boolean)
-}

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { tokensOf } from '#core/classing'
 import { layMat } from '#core/drawing'
-import { AskIndex, type AskDocument, tokensOf } from './index'
+import { AskIndex, type AskDocument } from './index'
 
 const WORDS = ['harbour', 'heron', 'herring', 'kelp', 'lantern', 'letter', 'Ærø', 'crème', 'two-lane', '35', '352', 'W'] as const
 const text = fc.array(fc.constantFrom(...WORDS), { maxLength: 4 }).map(words => words.join(' '))

@@ -253,3 +253,23 @@ export function containersCalled<C extends Pick<Container, 'name' | 'code'>>(con
   const byCode = all.filter(({ code }) => parts(code).join('|') === asked)
   return byCode.length > 0 ? byCode : all.filter(({ name }) => parts(name).join('|') === asked)
 }
+
+/**
+ * The rows of a room in which a written address may lie: those whose name or short form is in it, and those whose
+ * pattern has neither. O(containers); what such a row holds is small enough to be read address by address.
+ * @example rowsNamed([{ container: bin('B2') }, { container: bin('B20') }], 'b20-1', {}).length //=> 1
+ */
+export function rowsNamed<R extends { readonly container: Container }>(
+  rows: Iterable<R>,
+  text: string,
+  patterns: AddressPatterns,
+): readonly R[] {
+  const asked = parts(text)
+  const names = (name: string): boolean => {
+    const own = parts(name)
+    return own.length > 0 && asked.some((_, from) => own.every((part, at) => asked[from + at] === part))
+  }
+  return [...rows].filter(
+    ({ container }) => names(container.code) || names(container.name) || !/\{(code|name)\}/.test(patternFor(container, patterns)),
+  )
+}

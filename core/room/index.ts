@@ -14,6 +14,7 @@ export {
   patternFault,
   patternFor,
   readyPatterns,
+  rowsNamed,
   shortAddress,
 } from './address'
 export {

@@ -1,0 +1,76 @@
+import type { Holding } from '#core/catalog'
+import { roundMm } from '#core/units'
+
+/** Ways in which an answer parts, in the order in which they are shown. */
+export const FACETS = ['kind', 'theme', 'brand', 'category', 'size', 'place', 'used', 'die'] as const
+export type Facet = (typeof FACETS)[number]
+
+/** What is not said of a set: a value of its own, so that every set is under one. */
+export const NOT_SAID = 'none'
+
+/** What is known of a set beside its own record. */
+export interface NarrowFacts {
+  /** The container a set stands in; null: it has no place. */
+  readonly containerOf: (holdingId: string) => string | null
+  readonly hasDie: (holding: Holding) => boolean | null
+}
+
+/** Sides are grouped to the half inch: what is sold as one size is seldom cut to the same millimetre. Common practice. */
+const SIZE_STEP_MM = 12.7
+const inSteps = (mm: number): number => Math.max(1, Math.round(mm / SIZE_STEP_MM))
+const yesOrNo = (is: boolean | null): readonly string[] => [is === null ? NOT_SAID : is ? 'yes' : 'no']
+
+/** The values of a set under each way: one strategy a way. Themes are many. */
+const VALUES: Readonly<Record<Facet, (holding: Holding, facts: NarrowFacts) => readonly string[]>> = {
+  kind: ({ kindId }) => [kindId ?? NOT_SAID],
+  theme: ({ themeIds }) => (themeIds.length > 0 ? themeIds : [NOT_SAID]),
+  brand: ({ brandId }) => [brandId ?? NOT_SAID],
+  category: ({ categoryId }) => [categoryId ?? NOT_SAID],
+  size: ({ size }) => [size ? sizeClass(size.widthMm, size.heightMm) : NOT_SAID],
+  place: ({ id }, { containerOf }) => [containerOf(id) ?? NOT_SAID],
+  used: ({ isUsed, useCount }) => yesOrNo(isUsed ?? (useCount === null ? null : useCount > 0)),
+  die: (holding, { hasDie }) => yesOrNo(hasDie(holding)),
+}
+
+/** A size class: both sides in half inches, the shorter first, however the set lies. @example sizeClass(152.4, 101.6) //=> '8x12' */
+export function sizeClass(widthMm: number, heightMm: number): string {
+  return [inSteps(widthMm), inSteps(heightMm)].sort((a, b) => a - b).join('x')
+}
+/** The sides of a size class. @example sizeOfClass('8x12') //=> { widthMm: 101.6, heightMm: 152.4 } */
+export function sizeOfClass(value: string): { readonly widthMm: number; readonly heightMm: number } {
+  const [short = 1, long = 1] = value.split('x').map(Number)
+  return { widthMm: roundMm(short * SIZE_STEP_MM), heightMm: roundMm(long * SIZE_STEP_MM) }
+}
+
+/** What was chosen: of each way the values that will do, one of them each. */
+export type Narrowing = Readonly<Partial<Record<Facet, readonly string[]>>>
+
+/** The sets that have one of the chosen values under every way. O(sets x ways). */
+export function narrowed(sets: readonly Holding[], chosen: Narrowing, facts: NarrowFacts): readonly Holding[] {
+  const asked = FACETS.flatMap(facet => (chosen[facet]?.length ? [{ facet, wanted: new Set(chosen[facet]) }] : []))
+  if (asked.length === 0) return sets
+  return sets.filter(set => asked.every(({ facet, wanted }) => VALUES[facet](set, facts).some(value => wanted.has(value))))
+}
+
+/** One value and how many sets have it. */
+export interface FacetCount {
+  readonly value: string
+  readonly count: number
+}
+/**
+ * How an answer parts under each way: the values of its sets with their counts, the most frequent first. What was chosen under a
+ * way does not narrow that way itself, so that another value of it can be taken instead. O(sets x ways).
+ */
+export function partings(sets: readonly Holding[], chosen: Narrowing, facts: NarrowFacts): Readonly<Record<Facet, readonly FacetCount[]>> {
+  const all = narrowed(sets, chosen, facts)
+  return Object.fromEntries(
+    FACETS.map(facet => {
+      const counts = new Map<string, number>()
+      const { [facet]: own, ...others } = chosen
+      for (const set of own?.length ? narrowed(sets, others, facts) : all)
+        for (const value of VALUES[facet](set, facts)) counts.set(value, (counts.get(value) ?? 0) + 1)
+      const list = [...counts].map(([value, count]): FacetCount => ({ value, count }))
+      return [facet, list.sort((a, b) => b.count - a.count || (a.value < b.value ? -1 : 1))]
+    }),
+  ) as unknown as Record<Facet, readonly FacetCount[]>
+}

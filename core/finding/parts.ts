@@ -1,0 +1,199 @@
+import type { Holding, Kind, KindFamily } from '#core/catalog'
+import { tokensOf } from '#core/classing'
+import { readSize, type LengthUnit, type Size } from '#core/units'
+
+/** What an ask says of a set beside words, with the text it was read from: it can be taken back, and is words then. */
+export type Part = { readonly text: string; readonly isNot: boolean } & (
+  | { readonly as: 'family'; readonly family: KindFamily }
+  | { readonly as: 'kind'; readonly kindId: string }
+  /** `isAssumed`: the unit is the room's, as none was written. */
+  | { readonly as: 'size'; readonly size: Size; readonly isAssumed: boolean }
+  | { readonly as: 'used' }
+  | { readonly as: 'withDie' }
+  /** Came in from a day on, or before one; both may be a year or a month. */
+  | { readonly as: 'cameIn'; readonly from: string | null; readonly before: string | null }
+)
+
+export interface ReadAsk {
+  readonly parts: readonly Part[]
+  /** What is left is asked as words. */
+  readonly words: string
+  /** Words that no answer may have. */
+  readonly without: readonly string[]
+}
+export interface AskSense {
+  readonly kinds: Iterable<Pick<Kind, 'id' | 'name' | 'family'>>
+  /** The unit of a size that is written without one. */
+  readonly unit: LengthUnit
+  /** Texts that were taken back: they are words. */
+  readonly takenBack?: ReadonlySet<string>
+}
+
+const FAMILY_WORDS: ReadonlyMap<string, KindFamily> = new Map([
+  ['die', 'die'],
+  ['dies', 'die'],
+  ['stencil', 'stencil'],
+  ['stencils', 'stencil'],
+  ['folders', 'folder'],
+])
+const NOT = /^(?:not|no|without)\s+/i
+const NUMBER = String.raw`\d+(?:[.,]\d+)?(?:[\s-]\d+/\d+|/\d+)?`
+const UNIT = String.raw`(?:\s?(?:in|inch|inches|cm|mm)\b\.?|")?`
+const SIZE = new RegExp(String.raw`^${NUMBER}${UNIT}\s?(?:x|×|\*|by)\s?${NUMBER}${UNIT}(?![\p{L}\d])`, 'iu')
+const YEAR = String.raw`(?:19|20)\d\d(?:-(?:0[1-9]|1[0-2]))?`
+const CAME_IN = new RegExp(String.raw`^(?:(?:came|bought|new)\s+in|bought)\s+(${YEAR})(?![\p{L}\d-])`, 'iu')
+const SINCE = new RegExp(String.raw`^(since|before)\s+(${YEAR})(?![\p{L}\d-])`, 'iu')
+const USED = /^(unused|never used|not used|used)(?![\p{L}\d])/iu
+const WITH_DIE = /^(with|without|no|has|has no)\s+(?:a\s+|the\s+|its\s+)?(?:matching\s+)?dies?(?![\p{L}\d])/iu
+/** Both sides of a size agree this closely: what is trimmed off a sleeve is no other size. Common practice. */
+const SAME_SIZE_MM = 25.4 / 8
+
+/** What stands at the beginning of a text and how long it is; null where it is a word. */
+type Reader = (text: string, sense: AskSense) => { readonly part: Part; readonly length: number } | null
+
+const nextPeriod = (period: string): string => {
+  const [year = 0, month] = period.split('-').map(Number)
+  if (month === undefined) return String(year + 1)
+  return month === 12 ? `${year + 1}-01` : `${year}-${String(month + 1).padStart(2, '0')}`
+}
+
+/** Read one after the other, the first that reads something wins. */
+const READERS: readonly Reader[] = [
+  text => {
+    const [found = '', how = ''] = WITH_DIE.exec(text) ?? []
+    const isNot = /^(without|no|has no)$/i.test(how)
+    return found ? { part: { as: 'withDie', isNot, text: found }, length: found.length } : null
+  },
+  text => {
+    const [found = '', how = ''] = USED.exec(text) ?? []
+    return found ? { part: { as: 'used', isNot: !/^used$/i.test(how), text: found }, length: found.length } : null
+  },
+  text => {
+    const [found = '', period = ''] = CAME_IN.exec(text) ?? []
+    if (found) return { part: { as: 'cameIn', isNot: false, text: found, from: period, before: nextPeriod(period) }, length: found.length }
+    const [other = '', how = '', since = ''] = SINCE.exec(text) ?? []
+    const isSince = how.toLowerCase() === 'since'
+    return other
+      ? {
+          part: { as: 'cameIn', isNot: false, text: other, from: isSince ? since : null, before: isSince ? null : since },
+          length: other.length,
+        }
+      : null
+  },
+  (text, { unit }) => {
+    const [found = ''] = SIZE.exec(text) ?? []
+    const reading = found ? readSize(found, unit) : null
+    return reading?.ok
+      ? {
+          part: { as: 'size', isNot: false, text: found, size: reading.size, isAssumed: reading.unitFrom === 'assumed' },
+          length: found.length,
+        }
+      : null
+  },
+  (text, { kinds }) => {
+    const asked = wordsWithEnds(text)
+    const named = [...kinds]
+      .map(kind => ({ kind, words: tokensOf(kind.name) }))
+      // One word of a kind's name may be a word of anything (clear skies): a kind is meant where all of a longer name stands there.
+      .filter(({ words }) => words.length > 1 && words.every((word, at) => isSameWord(word, asked[at]?.word)))
+      .toSorted((a, b) => b.words.length - a.words.length)[0]
+    if (named) {
+      const length = asked[named.words.length - 1]?.end ?? 0
+      return { part: { as: 'kind', isNot: false, text: text.slice(0, length), kindId: named.kind.id }, length }
+    }
+    const family = FAMILY_WORDS.get(asked[0]?.word ?? '')
+    const length = asked[0]?.end ?? 0
+    return family ? { part: { as: 'family', isNot: false, text: text.slice(0, length), family }, length } : null
+  },
+]
+const isSameWord = (word: string, asked = ''): boolean => word === asked || `${word}s` === asked
+
+/** The words at the beginning of a text, each with where it ends. */
+function wordsWithEnds(text: string): readonly { readonly word: string; readonly end: number }[] {
+  return [...text.slice(0, 80).matchAll(/[\p{L}\p{Mn}\p{N}]+/gu)].map(match => ({
+    word: tokensOf(match[0])[0] ?? '',
+    end: match.index + match[0].length,
+  }))
+}
+
+/**
+ * Takes an ask apart: sizes, kinds, `unused`, `with die`, `came in 2024`, and each of them denied (`not dies`, `not 4x6`); the rest are
+ * words. O(length x kinds).
+ * @example readAsk('unused dies 4x6 kelp', { kinds: [], unit: 'in' }).words //=> 'kelp'
+ */
+export function readAsk(text: string, sense: AskSense): ReadAsk {
+  const [parts, words, without]: [Part[], string[], string[]] = [[], [], []]
+  let rest = text.slice(0, LONGEST_ASK)
+  const read = (from: string): ReturnType<Reader> => {
+    for (const reader of READERS) {
+      const found = reader(from, sense)
+      if (found) return found
+    }
+    return null
+  }
+  const isTakenBack = (part: string): boolean => sense.takenBack?.has(part) ?? false
+  while (rest !== '') {
+    const [blank = ''] = /^[\s,]+/.exec(rest) ?? []
+    if (blank) {
+      rest = rest.slice(blank.length)
+      words.push(blank)
+      continue
+    }
+    const own = read(rest)
+    const [not = ''] = own ? [] : (NOT.exec(rest) ?? [])
+    const denied = not ? read(rest.slice(not.length)) : null
+    const [word = ''] = /^[^\s,]+/.exec(rest.slice(not.length)) ?? []
+    if (own && !isTakenBack(own.part.text)) {
+      parts.push(own.part)
+      rest = rest.slice(own.length)
+    } else if (denied && !isTakenBack(rest.slice(0, not.length + denied.length))) {
+      const length = not.length + denied.length
+      parts.push({ ...denied.part, isNot: !denied.part.isNot, text: rest.slice(0, length) })
+      rest = rest.slice(length)
+    } else if (/^(?:not|without)\s/i.test(not) && word !== '' && !isTakenBack(rest.slice(0, not.length + word.length))) {
+      without.push(word)
+      rest = rest.slice(not.length + word.length)
+    } else {
+      const length = own ? own.length : (/^[^\s,]+/.exec(rest)?.[0].length ?? rest.length)
+      words.push(rest.slice(0, length))
+      rest = rest.slice(length)
+    }
+  }
+  const asked = words.join('')
+  return { parts, words: asked.trim() === '' ? '' : asked.trimStart(), without }
+}
+/** As long as the field of the ask. */
+export const LONGEST_ASK = 200
+
+/** What is known of a set beside its own record. */
+export interface PartFacts {
+  readonly kinds: ReadonlyMap<string, Pick<Kind, 'family'>>
+  /** Has it a die of its own; null: not known. */
+  readonly hasDie: (holding: Holding) => boolean | null
+}
+
+/** One strategy a part: does a set answer to it? null: the record does not say. */
+const ANSWERS: { readonly [A in Part['as']]: (part: Extract<Part, { as: A }>, holding: Holding, facts: PartFacts) => boolean | null } = {
+  family: ({ family }, { kindId }, { kinds }) => (kindId === null ? null : kinds.get(kindId)?.family === family),
+  kind: (part, { kindId }) => (kindId === null ? null : kindId === part.kindId),
+  size: (part, { size }) => (size === null ? null : isSameSize(part.size, size)),
+  used: (_part, { isUsed, useCount }) => isUsed ?? (useCount === null ? null : useCount > 0),
+  withDie: (_part, holding, { hasDie }) => hasDie(holding),
+  cameIn: ({ from, before }, { acquiredOn }) => {
+    const bounds = [from, before].filter(bound => bound !== null)
+    // Of a whole year nobody can tell whether it was before or after its March.
+    if (acquiredOn === null || bounds.some(bound => bound !== acquiredOn && bound.startsWith(acquiredOn))) return null
+    // A day sorts behind its month, and a month behind its year: text order is time order.
+    return (from === null || acquiredOn >= from) && (before === null || acquiredOn < before)
+  },
+}
+const close = (a: number, b: number): boolean => Math.abs(a - b) <= SAME_SIZE_MM
+/** Lying or standing. */
+const isSameSize = (a: Size, b: Size): boolean =>
+  (close(a.widthMm, b.widthMm) && close(a.heightMm, b.heightMm)) || (close(a.widthMm, b.heightMm) && close(a.heightMm, b.widthMm))
+
+/** Whether a set answers to a part; null where its record says nothing of it, which is neither yes nor no. */
+export function answersTo(part: Part, holding: Holding, facts: PartFacts): boolean | null {
+  const found = (ANSWERS[part.as] as (part: Part, holding: Holding, facts: PartFacts) => boolean | null)(part, holding, facts)
+  return found === null ? null : found !== part.isNot
+}
