@@ -10,6 +10,7 @@ import {
   START_SETTINGS,
   startCatalogue,
   startSeries,
+  type WordLink,
 } from '#core/catalog'
 import { givenToText } from '#core/exchange'
 import { adviseHolder, contentsOf } from '#core/holders'
@@ -24,6 +25,12 @@ import { fileRoom } from './room'
 const SEED = 20261123
 /** The brand that prints numbers of its own on its sets. */
 const OWN_NUMBERS = 'Bellrope Row'
+/** What the letter room calls things among itself. */
+const LINKS: readonly Omit<WordLink, 'id'>[] = [
+  { word: 'mum', goesWith: 'Letters home', isRuledOut: false },
+  { word: 'fish supper', goesWith: 'Friends', isRuledOut: false },
+  { word: 'light', goesWith: 'lightness', isRuledOut: true },
+]
 const MADE_AT = Date.UTC(2026, 10, 1)
 
 export interface LetterRoom {
@@ -88,7 +95,16 @@ export function makeLetterRoom(): LetterRoom {
     })),
   )
   const waiting = bringToLife(data, new Map(drawn.map(each => [each.holding.id, each.pieces])), newId)
+  data.links.push(...LINKS.map(link => ({ id: newId(), ...link })))
+  seeAlso(data, 'Letters home', 'Post and parcels')
   return { data, drawings: new Map([...drawn.map(each => [each.holding.id, each.svg] as const), ...waiting]) }
+}
+
+/** One theme says to look under another as well. */
+function seeAlso({ themes }: CatalogueData, name: string, other: string): void {
+  const [at, id] = [themes.findIndex(theme => theme.name === name), themes.find(theme => theme.name === other)?.id]
+  const theme = themes[at]
+  if (theme && id) themes[at] = { ...theme, seeAlsoIds: [id] }
 }
 
 /** Every set gets the holder that is proposed for it, where it stands in a row; blocks and boards go without. */

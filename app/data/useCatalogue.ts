@@ -183,6 +183,7 @@ export const useCatalogue = defineStore('catalogue', () => {
     nowhere,
     namedPlace,
     placeless,
+    stampOf,
     asked,
     open,
     onChange: (listener: Listener): void => void listeners.add(listener),

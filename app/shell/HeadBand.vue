@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useDebounceFn, useMediaQuery } from '@vueuse/core'
 import { Archive, CircleHelp, Ellipsis, Keyboard, MapPinOff, Moon, Ruler, Search, Sun, X } from 'lucide-vue-next'
-import { computed, onMounted, shallowRef, useTemplateRef } from 'vue'
+import { computed, onMounted, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
 import { act } from '~/data/act'
@@ -25,25 +25,25 @@ const route = useRoute()
 const router = useRouter()
 const lamp = useLamp()
 const field = useTemplateRef<HTMLInputElement>('field')
-const text = shallowRef('')
+const text = computed(() => find.ask)
 
 /**
  * The address keeps the ask, so that a reload or a link finds the same sets. Who goes on to another page meanwhile is let go, and
  * a slip that is just being opened is opened first.
  */
-let toKeep: string | null = null
+let toKeep = false
 let [isUnderWay, isDue] = [false, false]
 function keep(): void {
   isDue = isUnderWay
-  if (isUnderWay || toKeep === null) return
-  const query = { ...route.query, ask: toKeep || undefined }
-  toKeep = null
+  if (isUnderWay || !toKeep) return
+  const query = { ...route.query, ...find.toQuery() }
+  toKeep = false
   void router.replace({ query })
 }
 const keepInAddress = useDebounceFn(keep, 300)
 router.beforeEach(to => {
   isUnderWay = true
-  if (to.path !== '/') toKeep = null
+  if (to.path !== '/') toKeep = false
 })
 router.afterEach(() => {
   isUnderWay = false
@@ -51,12 +51,16 @@ router.afterEach(() => {
 })
 
 function type(value: string): void {
-  text.value = value
   void find.setAsk(value)
-  if (route.path !== '/') return void router.push({ path: '/', query: value ? { ask: value } : {} })
-  toKeep = value
+  if (route.path !== '/') return void router.push({ path: '/', query: find.toQuery() })
+  keepSoon()
+}
+function keepSoon(): void {
+  if (route.path !== '/') return
+  toKeep = true
   void keepInAddress()
 }
+watch([() => find.narrowing, () => find.takenBack], keepSoon)
 function clear(): void {
   type('')
   field.value?.focus()
@@ -66,10 +70,8 @@ function toMat(): void {
   document.querySelector<HTMLElement>('[data-mat-item]')?.focus()
 }
 onMounted(() => {
-  if (typeof route.query.ask === 'string') {
-    text.value = route.query.ask
-    void find.setAsk(route.query.ask)
-  }
+  if (route.path === '/') find.fromQuery(route.query)
+  if (typeof route.query.ask === 'string') void find.setAsk(route.query.ask)
 })
 
 /** On a phone the mark and the tools fold away as one scrolls on, and come back as one scrolls up. */

@@ -42,7 +42,12 @@ async function openRead(reading: Promise<Snapshot | null>): Promise<void> {
   await Promise.all([catalogue.open(snapshot), isFirst && copies.loadDemo(isDemo)])
   if (!isFirst && isEmpty() && catalogue.steps.length === 0) await copies.loadDemo(isDemo)
   isRead.value = true
-  await loadChecks()
+  // What checks every write is fetched once the first answer is there: nothing on the first screen waits for it.
+  watch(
+    () => find.isReady,
+    isReady => isReady && void loadChecks().catch(() => undefined),
+    { immediate: true },
+  )
 }
 
 /** What the bench shows: the room being opened, the welcome, or the work. */

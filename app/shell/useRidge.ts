@@ -20,7 +20,13 @@ export const useRidge = defineStore('ridge', () => {
   const proposed = shallowRef<string | null>(null)
   const byHand = shallowRef<boolean | null>(null)
 
-  const isAsked = computed(() => route.path === '/' && find.answer !== null)
+  /** It rises once the answer is painted: hundreds of blocks would hold it up. */
+  const isAsked = shallowRef(false)
+  watch(
+    () => route.path === '/' && (find.ask.trim() !== '' || find.isNarrowed),
+    is => requestAnimationFrame(() => setTimeout(() => (isAsked.value = is))),
+    { immediate: true },
+  )
   const hasOccasion = computed(
     () =>
       isAsked.value ||

@@ -18,8 +18,8 @@ export interface ReadAsk {
   readonly parts: readonly Part[]
   /** What is left is asked as words. */
   readonly words: string
-  /** Words that no answer may have. */
-  readonly without: readonly string[]
+  /** Words that no answer may have, each with the text it was read from. */
+  readonly without: readonly { readonly word: string; readonly text: string }[]
 }
 export interface AskSense {
   readonly kinds: Iterable<Pick<Kind, 'id' | 'name' | 'family'>>
@@ -122,7 +122,8 @@ function wordsWithEnds(text: string): readonly { readonly word: string; readonly
  * @example readAsk('unused dies 4x6 kelp', { kinds: [], unit: 'in' }).words //=> 'kelp'
  */
 export function readAsk(text: string, sense: AskSense): ReadAsk {
-  const [parts, words, without]: [Part[], string[], string[]] = [[], [], []]
+  const [parts, words]: [Part[], string[]] = [[], []]
+  const without: ReadAsk['without'][number][] = []
   let rest = text.slice(0, LONGEST_ASK)
   const read = (from: string): ReturnType<Reader> => {
     for (const reader of READERS) {
@@ -151,7 +152,7 @@ export function readAsk(text: string, sense: AskSense): ReadAsk {
       parts.push({ ...denied.part, isNot: !denied.part.isNot, text: rest.slice(0, length) })
       rest = rest.slice(length)
     } else if (/^(?:not|without)\s/i.test(not) && word !== '' && !isTakenBack(rest.slice(0, not.length + word.length))) {
-      without.push(word)
+      without.push({ word, text: rest.slice(0, not.length + word.length) })
       rest = rest.slice(not.length + word.length)
     } else {
       const length = own ? own.length : (/^[^\s,]+/.exec(rest)?.[0].length ?? rest.length)

@@ -103,7 +103,8 @@ test('numbers: another writing shows what becomes stale; two series never print 
   await expect(page.getByRole('status').filter({ hasText: 'Rope Ends is in.' })).toBeVisible()
   await expect(page.locator('.ticket').first()).toHaveText(/D-2/)
   await ask(page, 'D-1')
-  await expect(matItem(page, 'Rope Ends')).toBeVisible()
+  await expect(page.locator('[data-shelf]').first()).toContainText('The set with this number')
+  await expect(matItem(page, 'Rope Ends').first()).toBeVisible()
 })
 
 test('what goes with what, and pieces that live elsewhere: both slips say so', async ({ page }) => {
@@ -166,5 +167,6 @@ test('a number that stands on the thing already is taken over, or kept as anothe
   await expect(page.locator('[data-reports]')).toContainText('1 code with two readings')
   await expect(page.locator('[data-reports]')).toContainText('1 to 351')
   await ask(page, '352')
-  await expect(headline(page)).toHaveText('2 sets')
+  await expect(page.locator('[data-shelf] h2')).toHaveText('The set with this number')
+  await expect(headline(page)).toHaveText('The same as words: 2 sets')
 })

@@ -241,7 +241,8 @@ test('search words come from the lexicon, are kept apart, and say so when they f
   await page.getByLabel('Name', { exact: true }).press('Enter')
   await expect(page.getByRole('status').filter({ hasText: 'is in.' })).toBeVisible()
   await ask(page, 'pot')
-  await expect(matItem(page, 'Teapot Party')).toContainText(/search word/i)
+  await expect(page.locator('[data-linked]')).toContainText('a search word you took')
+  await expect(matItem(page, 'Teapot Party')).toBeVisible()
 })
 
 test('so many minutes: a pack that ends with every set placed', async ({ page }) => {

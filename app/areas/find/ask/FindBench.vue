@@ -1,19 +1,23 @@
 <script setup lang="ts">
 import { useDebounceFn, useMediaQuery } from '@vueuse/core'
-import { ListChecks } from 'lucide-vue-next'
 import { useKept } from '~/kit/useKept'
 import { computed, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
 import type { Holding } from '#core/catalog'
+import LinksDialog from '~/areas/find/links/LinksDialog.vue'
 import ManyDialog from '~/areas/find/many/ManyDialog.vue'
-import { manyWords } from '~/areas/find/many/words'
-import ScaleSlider from '~/areas/find/mat/ScaleSlider.vue'
+import PartingStrip from '~/areas/find/narrow/PartingStrip.vue'
 import SetMat from '~/areas/find/mat/SetMat.vue'
 import SlipBeside from '~/areas/find/slip/SlipBeside.vue'
 import { useSlip } from '~/areas/find/slip/useSlip'
 import { findWords } from '~/areas/find/words'
 import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
+import AskParts from './AskParts.vue'
+import FindTools from './FindTools.vue'
+import LinkedBand from './LinkedBand.vue'
+import NearestBand from './NearestBand.vue'
+import ShelfBand from './ShelfBand.vue'
 import { useFind } from './useFind'
 
 /** Find: what answers the ask lies on the mat; nothing asked, and everything lies there, by number. */
@@ -23,17 +27,23 @@ const isPhone = useMediaQuery('(max-width: 639px)')
 /** Pixels to a millimetre, to begin with: on a phone two sets stand side by side. */
 const scale = useKept('mat-scale', isPhone.value ? 0.55 : 1.15)
 const slip = useSlip()
+/** How an answer parts: shown until somebody folds it, and not beside an open slip, where there is too little room. */
+const partsAnswers = useKept('find-parts', !isPhone.value)
+const partsAll = shallowRef(false)
+const isParted = computed(() => slip.opened.value === null && (find.isAsked ? partsAnswers.value : partsAll.value))
+function swingParting(): void {
+  if (find.isAsked) partsAnswers.value = !partsAnswers.value
+  else partsAll.value = !partsAll.value
+}
 /** The sets of the answer are being changed together; an answer that changes meanwhile changes nothing of it. */
 const isChanging = shallowRef(false)
+const isLinking = shallowRef(false)
 const changed = shallowRef<readonly string[]>([])
 function changeThese(): void {
-  changed.value = find.answer?.ids ?? []
+  changed.value = find.hitIds
   isChanging.value = true
 }
 
-const everything = computed((): readonly Holding[] =>
-  [...(catalogue.tables?.holdings.values() ?? [])].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1)),
-)
 /** What fills the first screens is laid at once; the rest of a long answer as soon as typing rests. */
 const FIRST = 300
 const REST_AFTER_MS = 200
@@ -42,7 +52,7 @@ const layRest = useDebounceFn(() => {
   isWhole.value = true
 }, REST_AFTER_MS)
 watch(
-  () => find.answer,
+  () => find.ids,
   () => {
     isWhole.value = false
     void layRest()
@@ -50,38 +60,50 @@ watch(
   { immediate: true },
 )
 const firstOf = <T,>(all: readonly T[]): readonly T[] => (isWhole.value || all.length <= FIRST ? all : all.slice(0, FIRST))
-const count = computed(() => (find.answer ? find.answer.ids.length : everything.value.length))
+const count = computed(() => (find.ids ? find.ids.length : find.everything.length))
 const holdings = computed((): readonly Holding[] => {
   const all = catalogue.tables?.holdings
-  return find.answer ? firstOf(find.answer.ids).flatMap(id => all?.get(id) ?? []) : firstOf(everything.value)
+  return find.ids ? firstOf(find.ids).flatMap(id => all?.get(id) ?? []) : firstOf(find.everything)
 })
-const reasons = computed(
-  () =>
-    new Map(
-      find.answer?.because.map((because, index) => [
-        find.answer?.ids[index] ?? '',
-        because[0] ? findWords.because(because[0].field, because[0].word) : '',
-      ]),
-    ),
-)
+const reasons = computed(() => {
+  const words = find.answer?.words
+  return new Map(
+    words?.because.map((because, index) => [
+      words.ids[index] ?? '',
+      because[0] ? findWords.because(because[0].field, because[0].word) : '',
+    ]),
+  )
+})
 /** Asked before the index has read the room: its answer comes in a moment, and not after everything else. */
 const isReading = computed(() => find.ask.trim() !== '' && !find.isReady)
+/** What is named on a shelf is the answer; the same as words is shown below it where every word is met. */
+const isShelf = computed(() => find.shelf.length > 0)
+const named = computed(() => new Set(find.shelf.flatMap(each => ('ids' in each ? each.ids : []))))
+const isSame = computed(() => isShelf.value && count.value > 0 && (find.ids ?? []).every(id => named.value.has(id)))
+const hasWords = computed(
+  () => !isShelf.value || (count.value > 0 && !isSame.value && find.answer !== null && (find.answer.words?.mode ?? 'all') === 'all'),
+)
 const headline = computed(() => {
+  if (find.isNarrowed) return findWords.narrowedTo(count.value, find.total)
   const answer = find.answer
   if (!answer) return findWords.all(count.value)
-  return count.value === 0 ? findWords.none(answer.ask) : findWords.hits(count.value, find.isPinned ? find.pins.size : 0)
+  if (isShelf.value) return findWords.wordsBelow(count.value)
+  return count.value === 0 ? findWords.none(find.answered.trim()) : findWords.hits(count.value, find.isPinned ? find.pins.size : 0)
 })
 const note = computed(() => {
   const answer = find.answer
   if (!answer) return ''
-  const absent = answer.absent.length > 0 ? findWords.absent(answer.absent) : ''
-  const mode = answer.mode === 'some' ? findWords.some : answer.mode === 'near' ? findWords.near : ''
-  return [absent, mode, answer.mode === 'none' ? findWords.noneHint : ''].filter(Boolean).join(' ')
+  const { mode = 'all', absent = [] } = answer.words ?? {}
+  // Why an ask of several parts has no answer is told part by part.
+  const missing = absent.length > 0 && !find.absence ? findWords.absent(absent) : ''
+  const how = mode === 'some' ? findWords.some : mode === 'near' ? findWords.near : ''
+  const hint = mode === 'none' && !find.absence && find.linked.length === 0 ? findWords.noneHint : ''
+  return [missing, how, hint, answer.unsaid > 0 ? findWords.unsaid(answer.unsaid) : ''].filter(Boolean).join(' ')
 })
+const isNarrowedAway = computed(() => find.isNarrowed && count.value === 0 && find.total > 0)
 
 function focusSet(id: string): void {
-  const index = holdings.value.findIndex(holding => holding.id === id)
-  requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-index="${index}"]`)?.focus())
+  requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-set="${id}"]`)?.focus())
 }
 </script>
 
@@ -96,35 +118,37 @@ function focusSet(id: string): void {
     <div v-else class="flex items-start gap-4">
       <div class="min-w-0 flex-1">
         <p v-if="isReading" class="py-16 text-center text-quiet" role="status">{{ shellWords.loading }}</p>
-        <div v-else class="mb-1 flex flex-wrap items-center justify-between gap-x-6 gap-y-1">
-          <div aria-live="polite">
-            <h2 class="text-[1.25rem] figures" data-headline :data-ask="find.answered">{{ headline }}</h2>
-            <p v-if="note" class="text-quiet">{{ note }}</p>
+        <template v-else>
+          <ShelfBand :px-per-mm="scale" @open="slip.open($event)">
+            <FindTools v-model:scale="scale" :is-parted="isParted" @part="swingParting" @change="changeThese" />
+          </ShelfBand>
+          <div class="mb-1 flex flex-wrap items-start justify-between gap-x-6 gap-y-1">
+            <div class="min-w-0 flex-1 basis-72" aria-live="polite">
+              <h2 class="figures" :class="hasWords ? 'text-[1.25rem]' : 'hint'" data-headline :data-ask="find.answered">
+                {{ hasWords ? headline : isSame ? findWords.sameWords : findWords.noWords }}
+              </h2>
+              <p v-if="note && hasWords" class="text-quiet">{{ note }}</p>
+              <NearestBand v-if="hasWords" />
+              <p v-if="isNarrowedAway" class="mt-1">
+                {{ findWords.narrowedAway }}
+                <button type="button" class="min-h-11 underline" @click="find.widen">{{ findWords.widen }}</button>
+              </p>
+              <AskParts />
+            </div>
+            <FindTools v-if="!isShelf" v-model:scale="scale" :is-parted="isParted" @part="swingParting" @change="changeThese" />
           </div>
-          <div class="flex items-center gap-x-4">
-            <button
-              v-if="find.answer && count > 0"
-              type="button"
-              class="head-button"
-              :aria-label="manyWords.button"
-              :title="manyWords.button"
-              data-many
-              @click="changeThese"
-            >
-              <ListChecks :size="18" aria-hidden="true" />
-              <span class="hidden sm:inline">{{ manyWords.button }}</span>
-            </button>
-            <ScaleSlider v-model="scale" />
-          </div>
-        </div>
-        <SetMat
-          v-if="holdings.length && !isReading"
-          :holdings="holdings"
-          :px-per-mm="scale"
-          :reasons="reasons"
-          @open="slip.open($event.id)"
-        />
+          <PartingStrip v-if="isParted && hasWords && find.total > 1" @links="isLinking = true" />
+          <SetMat
+            v-if="holdings.length && hasWords"
+            :holdings="holdings"
+            :px-per-mm="scale"
+            :reasons="reasons"
+            @open="slip.open($event.id)"
+          />
+          <LinkedBand v-if="find.answer" :px-per-mm="scale" @open="slip.open($event)" @links="isLinking = true" />
+        </template>
       </div>
+      <LinksDialog :open="isLinking" @close="isLinking = false" />
       <ManyDialog :open="isChanging" :ids="changed" @close="isChanging = false" />
       <SlipBeside @closed="focusSet" />
     </div>

@@ -1,5 +1,6 @@
 import { expose } from 'comlink'
-import type { Answer } from '#core/finding'
+import { Lexicon, WordForms } from '#core/classing'
+import type { Answer, LinkedHit } from '#core/finding'
 import { database, keepRoom } from '~/db'
 import { RoomIndex } from './roomIndex'
 
@@ -7,6 +8,8 @@ import { RoomIndex } from './roomIndex'
 const REASONS_FOR = 200
 /** Nobody has asked for so long: index and room may be kept. */
 const QUIET_MS = 5000
+/** More that says the same otherwise is said in no words any more. */
+const MOST_LINKED = 200
 
 export interface AskResult {
   readonly ask: string
@@ -18,9 +21,21 @@ export interface AskResult {
   readonly indexed: number
 }
 
+const read = async (path: string): Promise<string> => {
+  const response = await fetch(path)
+  if (!response.ok) throw new Error(`${path} ${response.status}`)
+  return response.text()
+}
+/** Without its list of odd plurals the index still knows all that follow a rule. */
+const forms = read('/plurals.txt').then(
+  text => WordForms.read(text),
+  () => new WordForms(),
+)
+
 // The name of this file in a build tells what is in it: another build has another name.
-const index = new RoomIndex(database(), import.meta.url)
+const index = new RoomIndex(database(), import.meta.url, undefined, () => forms)
 let quiet: ReturnType<typeof setTimeout> | undefined
+let lexicon: Promise<void> | undefined
 
 /** What the next opening reads at once. What cannot be kept, for want of room say, is made anew then. */
 async function keep(): Promise<void> {
@@ -31,6 +46,10 @@ function keepWhenQuiet(): void {
   clearTimeout(quiet)
   if (!import.meta.env.DEV) quiet = setTimeout(() => void keep().catch(() => undefined), QUIET_MS)
 }
+/** What words mean; where it cannot be had, the other links still lead on. */
+async function learn(): Promise<void> {
+  index.know(new Lexicon(await read('/lexicon.txt')))
+}
 
 const api = {
   /** Reads the whole catalogue into the index, and later what was done since. */
@@ -40,8 +59,8 @@ const api = {
     return index.size
   },
 
-  ask(text: string): AskResult {
-    const { ask, mode, absent, hits } = index.ask(text)
+  ask(text: string, without: readonly string[]): AskResult {
+    const { ask, mode, absent, hits } = index.ask(text, without)
     keepWhenQuiet()
     return {
       ask,
@@ -51,6 +70,22 @@ const api = {
       because: hits.slice(0, REASONS_FOR).map(hit => hit.because),
       indexed: index.size,
     }
+  },
+
+  /** Sets that say the same otherwise: asked once typing rests. The first time it reads the lexicon, about a fifth of a second. */
+  async linked(text: string, without: readonly string[]): Promise<readonly LinkedHit[]> {
+    await (lexicon ??= learn().catch(() => undefined))
+    const { mode, hits } = index.ask(text, without)
+    const but = new Set(mode === 'all' ? hits.map(hit => hit.id) : [])
+    return index.linkedTo(text, but, without).slice(0, MOST_LINKED)
+  },
+
+  /** All sets that have each of the texts alone, id by id: asked where no set has them all. */
+  apart(texts: readonly string[]): readonly string[] {
+    return texts.map(text => {
+      const { mode, hits } = index.ask(`${text} `)
+      return mode === 'all' ? hits.map(hit => hit.id).join('\n') : ''
+    })
   },
 }
 

@@ -103,4 +103,24 @@ describe('the index of a room', () => {
     expect(await (await openingOf(db)).keep()).toBe(false)
     expect(await db.device.get('askIndex')).toBeUndefined()
   })
+
+  test('what is linked follows the owner and the themes, also where the index was kept', async () => {
+    const db = await room()
+    await ACTIONS.takeIn?.(db, luckOf(7))
+    const [set] = await all(db, 'holdings')
+    await db.records('holdings').update(set?.id ?? '', { name: 'Rowing Boat' })
+    const [index, linkedIn] = [
+      await openingOf(db),
+      (room: RoomIndex) => room.linkedTo('zeppelin', new Set(), []).map(({ through, by }) => [through, by]),
+    ]
+    expect(linkedIn(index)).toEqual([])
+    await commands.linkWords(db, { word: 'zeppelins', goesWith: 'boat', isRuledOut: false })
+    await index.catchUp()
+    expect(linkedIn(index)).toEqual([['boat', 'yours']])
+    await index.keep()
+    expect(linkedIn(await openingOf(db))).toEqual([['boat', 'yours']])
+    await undo(db)
+    await index.catchUp()
+    expect(linkedIn(index)).toEqual([])
+  })
 })

@@ -1,5 +1,6 @@
-import { type Answer, AskIndex, documentOf, type WrittenIndex } from '#core/finding'
 import type { Holding, RecordOf } from '#core/catalog'
+import { type Lexicon, WordForms } from '#core/classing'
+import { type Answer, AskIndex, documentOf, type LinkedHit, Links, type OwnLink, type WrittenIndex } from '#core/finding'
 import { type SeenStep, whatChanged, type YondercrestDb } from '~/db'
 
 /** The tables of the names that sets refer to. */
@@ -22,6 +23,7 @@ interface Kept {
 /** What one reading brought: `ids` are those to be read again, null where all were. */
 interface Read {
   readonly names: Names
+  readonly links: readonly OwnLink[]
   readonly journal: readonly SeenStep[]
   readonly ids: readonly string[] | null
   readonly holdings: readonly (Holding | undefined)[]
@@ -40,6 +42,10 @@ const byId = <R extends { readonly id: string }>(records: readonly R[]): Readonl
  */
 export class RoomIndex {
   private made: Made | null = null
+  private links: readonly OwnLink[] = []
+  private linked: Links | null = null
+  private known = new WordForms()
+  private lexicon: Lexicon | null = null
   private unkept = 0
   private queue: Promise<void> = Promise.resolve()
 
@@ -47,14 +53,41 @@ export class RoomIndex {
     private readonly db: YondercrestDb,
     private readonly format: string,
     private readonly from: { readonly sets: number; readonly changes: number } = KEPT_FROM,
+    /** Which words are one. Read once, before the room is. */
+    private readonly forms: () => Promise<WordForms> = () => Promise.resolve(new WordForms()),
   ) {}
 
   get size(): number {
     return this.made?.index.size ?? 0
   }
 
-  ask(text: string): Answer {
-    return (this.made?.index ?? new AskIndex()).ask(text)
+  ask(text: string, without: readonly string[] = []): Answer {
+    return (this.made?.index ?? new AskIndex()).ask(text, without)
+  }
+
+  /** Sets that say the same otherwise: by the owner's links, the craft's, the themes', and by meanings where a lexicon is known. */
+  linkedTo(text: string, but: ReadonlySet<string>, without: readonly string[]): readonly LinkedHit[] {
+    const { made, lexicon } = this
+    if (!made) return []
+    const nameOf = (id: string): string | readonly string[] => made.names.themes.get(id)?.name ?? []
+    this.linked ??= new Links(
+      this.links,
+      [...made.names.themes.values()].map(({ name, seeAlsoIds }) => ({ name, seeAlso: seeAlsoIds.flatMap(nameOf) })),
+      lexicon ? word => lexicon.near(word) : null,
+      this.known,
+    )
+    return made.index.linked(text, this.linked, but, without)
+  }
+
+  /** Meanings are links from now on, and what is English is no German compound. */
+  know(lexicon: Lexicon): void {
+    this.lexicon = lexicon
+    this.linked = null
+    this.teach(this.made?.index)
+  }
+  private teach(index: AskIndex | undefined): void {
+    const { lexicon } = this
+    if (lexicon) index?.knowEnglish(word => lexicon.isEnglish(word))
   }
 
   /** Takes in all that was done since. One after the other, however often it is called. */
@@ -82,33 +115,38 @@ export class RoomIndex {
     return true
   }
 
-  private async readKept(): Promise<Made | null> {
+  private async readKept(): Promise<Kept | null> {
     const fact = await this.db.device.get('askIndex')
-    if (!fact) return null
-    const kept = JSON.parse(fact.value) as Kept
-    return kept.format === this.format ? { index: AskIndex.read(kept.index), names: namesOf(kept.names), seen: kept.seen } : null
+    const kept = fact ? (JSON.parse(fact.value) as Kept) : null
+    return kept?.format === this.format ? kept : null
   }
 
   private async readOn(): Promise<void> {
     const { db } = this
-    const before = this.made ?? (await this.readKept())
-    const tables = [...NAMES.map(name => db.table(name)), db.table('holdings'), db.journal, db.journalParts]
+    const [forms, kept] = await Promise.all([this.forms(), this.made ? null : this.readKept()])
+    this.known = forms
+    const before = this.made ?? (kept && { index: AskIndex.read(kept.index, forms), names: namesOf(kept.names), seen: kept.seen })
+    const tables = [...[...NAMES, 'links', 'holdings'].map(name => db.table(name)), db.journal, db.journalParts]
     // One transaction: the sets are those after exactly these steps.
-    const { names, journal, ids, holdings }: Read = await db.transaction('r', tables, async () => {
+    const { names, links, journal, ids, holdings }: Read = await db.transaction('r', tables, async () => {
       const journal = await db.journal.toArray()
       const touched = before ? await whatChanged(db, before.seen, journal) : 'all'
       const isNamed = touched === 'all' || NAMES.some(name => touched?.has(name))
       const names = before && !isNamed ? before.names : await this.readNames()
+      const links = await db.records('links').toArray()
       // A name that was there before is in many sets, those of the step or not. One that is new is in those of the step alone.
       if (!before || touched === 'all' || haveChanged(before.names, names))
-        return { names, journal, ids: null, holdings: await db.records('holdings').toArray() }
+        return { names, links, journal, ids: null, holdings: await db.records('holdings').toArray() }
       const ids = [...(touched?.get('holdings') ?? [])]
-      return { names, journal, ids, holdings: ids.length > 0 ? await db.records('holdings').bulkGet(ids) : [] }
+      return { names, links, journal, ids, holdings: ids.length > 0 ? await db.records('holdings').bulkGet(ids) : [] }
     })
     const found = holdings.filter(holding => holding !== undefined)
-    const index = before && ids ? before.index : new AskIndex()
+    const index = before && ids ? before.index : new AskIndex(forms)
+    this.teach(index)
     index.remove((ids ?? []).filter((_, at) => !holdings[at]))
     for (let at = 0; at < found.length; at += ADD_AT_ONCE) put(index, found.slice(at, at + ADD_AT_ONCE), names)
+    this.links = links
+    this.linked = null
     this.unkept += ids ? ids.length : this.from.changes
     this.made = { index, names, seen: journal.map(({ seq, state, swings }) => ({ seq, state, swings })) }
   }

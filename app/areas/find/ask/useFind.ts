@@ -1,29 +1,74 @@
+import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
+import type { LocationQuery, LocationQueryRaw } from 'vue-router'
+import type { Holding } from '#core/catalog'
+import {
+  type Absence,
+  absenceOf,
+  answersTo,
+  type Atom,
+  FACETS,
+  type Facet,
+  type LinkedHit,
+  narrowed,
+  type NarrowFacts,
+  type Narrowing,
+  phraseOf,
+  phraseReader,
+  readAsk,
+  readShelf,
+  type ReadAsk,
+} from '#core/finding'
 import { hire } from '~/data/call'
-import type { AskResult, FindApi } from './find.worker'
 import { useCatalogue } from '~/data/useCatalogue'
+import { useDescribe } from '~/data/useDescribe'
+import type { AskResult, FindApi } from './find.worker'
 
-export type ShownAnswer = Omit<AskResult, 'ids'> & { readonly ids: readonly string[] }
+/** What the words of the ask brought, before its other parts and the narrowing. */
+export type WordAnswer = Omit<AskResult, 'ids'> & { readonly ids: readonly string[] }
+/** The answer that is shown: the sets that have the words and answer to every part. */
+export interface ShownAnswer {
+  readonly reading: ReadAsk
+  /** null: no words were asked, but other parts. */
+  readonly words: WordAnswer | null
+  readonly ids: readonly string[]
+  /** Sets of which the record does not say what a part asks for: neither in the answer nor denied. */
+  readonly unsaid: number
+}
 
 const PINNED_AT_ONCE = 600
+/** Typing rests when nothing was typed for so long. */
+const RESTS_MS = 160
 
 /** Hired as the code is loaded: the index is read while the screen is still being put up. */
 const crew = hire<FindApi>(new Worker(new URL('./find.worker.ts', import.meta.url), { type: 'module' }))
 /** The index reads the room, or what was done since. */
 export const readIndex = (): Promise<number> => crew.run(api => api.catchUp())
 
+const listIn = (value: LocationQuery[string] | undefined): readonly string[] =>
+  (Array.isArray(value) ? value : [value]).flatMap(text => (text ? text.split(',') : [])).filter(Boolean)
+
+const unwanted = ({ without }: ReadAsk): readonly string[] => without.map(({ word }) => word)
+
 /** The ask and its answer. The index lives in a worker and follows the catalogue. */
 export const useFind = defineStore('find', () => {
   const catalogue = useCatalogue()
+  const { codeOf } = useDescribe()
   const ask = shallowRef('')
+  /** By which values of which ways the answer is narrowed, and parts of the ask that are words after all. */
+  const narrowing = shallowRef<Narrowing>({})
+  const takenBack = shallowRef<ReadonlySet<string>>(new Set())
   const answer = shallowRef<ShownAnswer | null>(null)
+  const linked = shallowRef<readonly LinkedHit[]>([])
+  const absence = shallowRef<(Absence & { readonly atoms: readonly Atom[] }) | null>(null)
   /** The ask that the screen shows the answer to. */
   const answered = shallowRef('')
   /** The index has read the room, and what was asked meanwhile is answered. */
   const isReady = shallowRef(false)
   let asked = 0
   let isOpen = false
+  let hasLexicon = false
 
   catalogue.onChange(() => void catchUp())
 
@@ -37,8 +82,35 @@ export const useFind = defineStore('find', () => {
 
   async function setAsk(text: string): Promise<void> {
     ask.value = text
+    if (text.trim() === '') {
+      narrowing.value = {}
+      takenBack.value = new Set()
+    }
     await askAgain()
   }
+  /** A part is words after all, or a part again. */
+  async function takeBack(text: string): Promise<void> {
+    takenBack.value = new Set([...takenBack.value, text])
+    await askAgain()
+  }
+
+  const stampsWithDie = computed((): ReadonlySet<string> => new Set(catalogue.stampOf.values()))
+  const facts = computed((): NarrowFacts => ({
+    containerOf: id => catalogue.room.placements.get(id)?.container.id ?? null,
+    hasDie: ({ id, hasMatchingDie }) => (stampsWithDie.value.has(id) ? true : hasMatchingDie),
+  }))
+  const shelf = computed(() =>
+    readShelf(ask.value, {
+      rows: catalogue.room.rows,
+      patterns: catalogue.settings.addressPatterns,
+      holdings: catalogue.tables?.holdings ?? new Map(),
+      codeOf,
+    }),
+  )
+  const everything = computed((): readonly Holding[] =>
+    [...(catalogue.tables?.holdings.values() ?? [])].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1)),
+  )
+  const setsOf = (ids: readonly string[]): readonly Holding[] => ids.flatMap(id => catalogue.tables?.holdings.get(id) ?? [])
 
   /**
    * What is asked before the index has read the room waits for it. Answers may overtake each other; only the one to the
@@ -48,29 +120,142 @@ export const useFind = defineStore('find', () => {
     asked += 1
     const mine = asked
     if (!isOpen) return
-    if (ask.value.trim() === '') {
-      answer.value = null
-      answered.value = ''
-      return
-    }
-    const result = await crew.run(api => Promise.resolve(api.ask(ask.value)))
+    const text = ask.value
+    const reading = readAsk(text, {
+      kinds: catalogue.tables?.kinds.values() ?? [],
+      unit: catalogue.settings.unit,
+      takenBack: takenBack.value,
+    })
+    const hasWords = reading.words !== '' || reading.without.length > 0
+    const result = hasWords ? await crew.run(api => api.ask(reading.words, unwanted(reading))) : null
+    if (mine !== asked) return
+    const words = result && { ...result, ids: result.ids === '' ? [] : result.ids.split('\n') }
     // One letter is no ask yet: everything stays on the mat.
-    if (mine === asked)
-      answer.value = result.mode === 'tooShort' ? null : { ...result, ids: result.ids === '' ? [] : result.ids.split('\n') }
-    if (mine === asked) answered.value = result.ask
+    const isAsked = words ? words.mode !== 'tooShort' || reading.parts.length > 0 : reading.parts.length > 0
+    answer.value = isAsked ? answerOf(reading, words?.mode === 'tooShort' ? null : words) : null
+    // The same ask, answered anew after something was done: what was found beside it stays until it is found again.
+    if (answered.value !== text || !isAsked) {
+      linked.value = []
+      absence.value = null
+    }
+    answered.value = text.trim() === '' ? '' : text
+    if (isAsked) void whenResting(mine)
+  }
+
+  function answerOf(reading: ReadAsk, words: WordAnswer | null): ShownAnswer {
+    const { parts } = reading
+    if (parts.length === 0) return { reading, words, ids: words?.ids ?? [], unsaid: 0 }
+    const facts = partFacts.value
+    let unsaid = 0
+    const ids = (words ? setsOf(words.ids) : everything.value).flatMap(set => {
+      const says = parts.map(part => answersTo(part, set, facts))
+      if (says.includes(null) && !says.includes(false)) unsaid += 1
+      return says.every(Boolean) ? [set.id] : []
+    })
+    return { reading, words, ids, unsaid }
+  }
+  const partFacts = computed(() => ({ kinds: catalogue.authority.kinds, hasDie: facts.value.hasDie }))
+
+  /** What is looked for once typing rests: what says the same otherwise, and what is nearest where nothing has all of it. */
+  const whenResting = useDebounceFn(async (mine: number): Promise<void> => {
+    const now = answer.value
+    if (mine !== asked || !now) return
+    const { words } = now.reading
+    if (words !== '') {
+      const found = await crew.run(api => api.linked(words, unwanted(now.reading)))
+      if (mine !== asked) return
+      const answers = (id: string): boolean => {
+        const set = catalogue.tables?.holdings.get(id)
+        return set !== undefined && now.reading.parts.every(part => answersTo(part, set, partFacts.value))
+      }
+      linked.value = now.reading.parts.length > 0 ? found.filter(({ id }) => answers(id)) : found
+      // The ends of German compounds are found from now on.
+      if (!hasLexicon) {
+        hasLexicon = true
+        return askAgain()
+      }
+    }
+    if (now.ids.length === 0 || now.words?.mode === 'some') await lookNearby(mine, now)
+    else absence.value = null
+  }, RESTS_MS)
+
+  /** Of an ask of several parts that no set has all of: which none has, and what there is without one of them. */
+  async function lookNearby(mine: number, { reading }: ShownAnswer): Promise<void> {
+    const texts = phrasesIn.value(reading.words)
+    if (texts.length + reading.parts.length < 2) return void (absence.value = null)
+    const lists = await crew.run(api => api.apart(texts))
+    if (mine !== asked) return
+    const atoms: Atom[] = [
+      ...texts.map((text, at) => ({ text, ids: new Set((lists[at] ?? '').split('\n').filter(Boolean)) })),
+      ...reading.parts.map(part => ({
+        text: part.text,
+        ids: new Set(everything.value.filter(set => answersTo(part, set, partFacts.value)).map(({ id }) => id)),
+      })),
+    ]
+    absence.value = { ...absenceOf(atoms), atoms }
+  }
+  /** Names of makers, categories and themes are one part each, of however many words. */
+  const makers = computed(() => [...catalogue.authority.brands.values()].flatMap(({ name, variants }) => [name, ...variants]))
+  const makerPhrases = computed((): ReadonlySet<string> => new Set(makers.value.map(phraseOf)))
+  const isMaker = (text: string): boolean => makerPhrases.value.has(phraseOf(text))
+  const phrasesIn = computed(() => {
+    const { categories, themes } = catalogue.authority
+    return phraseReader([...makers.value, ...[...categories.values(), ...themes.values()].map(({ name }) => name)])
+  })
+
+  /** The same ask without one of its parts. */
+  function giveUp(text: string): Promise<void> {
+    const { atoms = [] } = absence.value ?? {}
+    const without = answer.value?.reading.without.map(each => each.text) ?? []
+    return setAsk([...atoms.filter(atom => atom.text !== text).map(atom => atom.text), ...without].join(' '))
+  }
+
+  const sets = computed(() => (answer.value ? setsOf(answer.value.ids) : everything.value))
+  const isAsked = computed(() => answer.value !== null || shelf.value.length > 0 || isNarrowed.value)
+  /** How many there are before the answer is narrowed. */
+  const total = computed(() => answer.value?.ids.length ?? everything.value.length)
+  const isNarrowed = computed(() => FACETS.some(facet => narrowing.value[facet]?.length))
+  /** What lies on the mat. */
+  const ids = computed((): readonly string[] | null => {
+    if (isNarrowed.value) return narrowed(sets.value, narrowing.value, facts.value).map(({ id }) => id)
+    return answer.value?.ids ?? null
+  })
+  function narrow(facet: Facet, value: string): void {
+    const now = narrowing.value[facet] ?? []
+    narrowing.value = { ...narrowing.value, [facet]: now.includes(value) ? now.filter(each => each !== value) : [...now, value] }
+  }
+  const chosen = computed(() => FACETS.flatMap(facet => (narrowing.value[facet] ?? []).map(value => ({ facet, value }))))
+  const widen = (): void => void (narrowing.value = {})
+
+  /** The ask and all that narrows it, as the address of a page has them; and read from there. */
+  function toQuery(): LocationQueryRaw {
+    const lists = FACETS.map(facet => [facet, narrowing.value[facet]?.join(',') || undefined])
+    return { ...Object.fromEntries(lists), ask: ask.value || undefined, word: [...takenBack.value] }
+  }
+  function fromQuery(query: LocationQuery): void {
+    narrowing.value = Object.fromEntries(FACETS.flatMap(facet => (query[facet] ? [[facet, listIn(query[facet])]] : [])))
+    takenBack.value = new Set([query.word].flat().filter(text => typeof text === 'string'))
   }
 
   /** Hits in each container: the pins on the ridge. Those of an answer of thousands are counted once it is painted. */
   const pins = shallowRef<ReadonlyMap<string, number>>(new Map())
   const isPinned = shallowRef(true)
+  /** What is pinned: the answer, narrowed, and what is named on a shelf; where there is neither, what says it in other words. */
+  const hitIds = computed((): readonly string[] => {
+    const named = shelf.value.flatMap(each => ('ids' in each ? each.ids : []))
+    if (named.length === 0 && ids.value?.length === 0) return linked.value.map(({ id }) => id)
+    return named.length > 0
+      ? [...new Set([...named, ...(answer.value?.words?.mode === 'all' ? (ids.value ?? []) : [])])]
+      : (ids.value ?? [])
+  })
   watch(
-    [answer, () => catalogue.room],
+    [hitIds, () => catalogue.room],
     ([now]) => {
-      isPinned.value = (now?.ids.length ?? 0) <= PINNED_AT_ONCE
+      isPinned.value = now.length <= PINNED_AT_ONCE
       if (isPinned.value) return pin()
       requestAnimationFrame(() =>
         setTimeout(() => {
-          if (!isPinned.value && now === answer.value) pin()
+          if (!isPinned.value && now === hitIds.value) pin()
         }),
       )
     },
@@ -78,14 +263,45 @@ export const useFind = defineStore('find', () => {
   )
   function pin(): void {
     const counts = new Map<string, number>()
-    for (const id of answer.value?.ids ?? []) {
+    for (const id of hitIds.value) {
       const container = catalogue.room.placements.get(id)?.container.id
       if (container) counts.set(container, (counts.get(container) ?? 0) + 1)
     }
     pins.value = counts
     isPinned.value = true
   }
-  const hits = computed((): ReadonlySet<string> => new Set(answer.value?.ids))
+  const hits = computed((): ReadonlySet<string> => new Set(hitIds.value))
 
-  return { ask, answer, answered, isReady, pins, isPinned, hits, catchUp, setAsk }
+  return {
+    absence,
+    answer,
+    answered,
+    ask,
+    catchUp,
+    chosen,
+    everything,
+    facts,
+    fromQuery,
+    giveUp,
+    hitIds,
+    hits,
+    ids,
+    isAsked,
+    isMaker,
+    isNarrowed,
+    isPinned,
+    isReady,
+    linked,
+    narrow,
+    narrowing,
+    pins,
+    setAsk,
+    sets,
+    shelf,
+    takeBack,
+    takenBack,
+    toQuery,
+    total,
+    widen,
+  }
 })

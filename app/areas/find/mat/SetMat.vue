@@ -120,6 +120,7 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
           type="button"
           data-mat-item
           :data-index="index"
+          :data-set="holding.id"
           class="group block h-full w-full text-left"
           :tabindex="index === marked ? 0 : -1"
           :aria-label="findWords.item(code(holding), holding.name, placeOf(holding))"
