@@ -76,6 +76,7 @@ test('an answer is parted by clicks and by typing; the address of the page has i
   await expect(headline(page)).toContainText(/^\d+ sets in/)
   const all = Number(/\d+/.exec(await headline(page).innerText())?.[0])
   const parting = page.locator('[data-parting]')
+  await page.getByRole('button', { name: /^Part these sets/ }).click()
   await parting.getByRole('button', { name: 'Brand', exact: true }).click()
   const block = parting.locator('[data-block-of-sets]').first()
   const count = Number(/(\d+) sets?$/.exec((await block.getAttribute('aria-label')) ?? '')?.[1])

@@ -27,8 +27,8 @@ const isPhone = useMediaQuery('(max-width: 639px)')
 /** Pixels to a millimetre, to begin with: on a phone two sets stand side by side. */
 const scale = useKept('mat-scale', isPhone.value ? 0.55 : 1.15)
 const slip = useSlip()
-/** How an answer parts: shown until somebody folds it, and not beside an open slip, where there is too little room. */
-const partsAnswers = useKept('find-parts', !isPhone.value)
+/** How an answer parts: shown when somebody wants it, from then on with every answer; not beside an open slip, where room is short. */
+const partsAnswers = useKept('find-parts', false)
 const partsAll = shallowRef(false)
 const isParted = computed(() => slip.opened.value === null && (find.isAsked ? partsAnswers.value : partsAll.value))
 function swingParting(): void {
