@@ -32,7 +32,7 @@ describe('an ask taken apart', () => {
     ['not dies', [['not family die'], '', []]],
     ['kelp not 4x6', [['not size 101.6 x 152.4 assumed'], 'kelp ', []]],
     ['kelp not heron', [[], 'kelp ', ['heron']]],
-    ['kelp not', [[], 'kelp not', []]],
+    ['kelp not', [[], 'kelp ', []]],
     ['unused', [['not used'], '', []]],
     ['never used kelp', [['not used'], 'kelp', []]],
     ['used', [['used'], '', []]],

@@ -37,6 +37,7 @@ const FAMILY_WORDS: ReadonlyMap<string, KindFamily> = new Map([
   ['folders', 'folder'],
 ])
 const NOT = /^(?:not|no|without)\s+/i
+const BEGUN_NOT = /(\S\s+)(?:not|without)\s*$/i
 const NUMBER = String.raw`\d+(?:[.,]\d+)?(?:[\s-]\d+/\d+|/\d+)?`
 const UNIT = String.raw`(?:\s?(?:in|inch|inches|cm|mm)\b\.?|")?`
 const SIZE = new RegExp(String.raw`^${NUMBER}${UNIT}\s?(?:x|×|\*|by)\s?${NUMBER}${UNIT}(?![\p{L}\d])`, 'iu')
@@ -160,7 +161,8 @@ export function readAsk(text: string, sense: AskSense): ReadAsk {
       rest = rest.slice(length)
     }
   }
-  const asked = words.join('')
+  // `kelp not`: what is not wanted is still being typed.
+  const asked = words.join('').replace(BEGUN_NOT, '$1')
   return { parts, words: asked.trim() === '' ? '' : asked.trimStart(), without }
 }
 /** As long as the field of the ask. */

@@ -77,6 +77,8 @@ describe('what is written on the shelf', () => {
     ['binder A p5', ['page A']],
     ['binder A p7', ['noPlace']],
     ['Z9-3', ['noPlace']],
+    ['B9L-1', ['noPlace']],
+    ['B1L-4', ['noPlace']],
     ['number 25', [`number ${held[24]}`]],
     ['#25', [`number ${held[24]}`]],
     ['no 25', [`number ${held[24]}`]],
@@ -90,6 +92,10 @@ describe('what is written on the shelf', () => {
     ['number 999', ['noNumber']],
   ])('%s', (text, expected) => {
     expect(told(text)).toEqual(expected)
+  })
+  test('a letter that the set does not have is told', () => {
+    expect(read('25 D')).toMatchObject([{ as: 'number', isOtherLetter: true }])
+    expect(read('25 W')).toMatchObject([{ as: 'number', isOtherLetter: false }])
   })
   test('a place that a number could be: written just so, the number goes first', () => {
     const byDrawer = (set: { readonly number: number }) => ({ figure: `D-${set.number}`, suffix: '' })

@@ -12,7 +12,8 @@ export type ShelfAnswer =
   | { readonly as: 'place'; readonly container: Container; readonly ids: readonly string[] }
   /** There is such a container, and nothing stands at that place of it; `count`: sets it holds. */
   | { readonly as: 'emptyPlace'; readonly container: Container; readonly count: number }
-  | { readonly as: 'number'; readonly ids: readonly string[] }
+  /** `isOtherLetter`: the set has this number, and another letter behind it than was asked. */
+  | { readonly as: 'number'; readonly ids: readonly string[]; readonly isOtherLetter: boolean }
   | { readonly as: 'noNumber' | 'noPlace'; readonly text: string }
 
 export interface ShelfFacts {
@@ -49,7 +50,10 @@ export function readShelf(text: string, facts: ShelfFacts): readonly ShelfAnswer
   if (places.length > 0) return isWritten ? [...numbers, ...places] : [...places, ...numbers]
   if (numbers.length > 0 && numbers.every(({ as }) => as === 'number')) return numbers
   const reading = readPlace(asked)
-  return [...(reading ? inRows(asked, reading, rows) : []), ...numbers]
+  const found = reading ? inRows(asked, reading, rows) : []
+  // What is written like an address (`B20L-1`) and is none of this room is no words either.
+  const isNone = found.length + numbers.length === 0 && LIKE_AN_ADDRESS.test(asked)
+  return isNone ? [{ as: 'noPlace', text: asked }] : [...found, ...numbers]
 }
 
 /** Addresses and names that stand in the room. */
@@ -95,7 +99,7 @@ function inRows(asked: string, reading: PlaceReading, rows: readonly ContainerRo
       return own?.as === 'in' && own.family === family && own.mark === mark
     }),
   )
-  const isPlace = sort !== null ? mark !== '' && sort !== 'shelf' : LIKE_AN_ADDRESS.test(asked)
+  const isPlace = sort !== null && mark !== '' && sort !== 'shelf'
   if (found.length === 0) return isPlace ? [{ as: 'noPlace', text: asked }] : []
   if (mark === '') return []
   const { page, cell, slot, side } = behind
@@ -150,6 +154,6 @@ function numbersIn(asked: string, { holdings, codeOf }: ShelfFacts): readonly Sh
   if (ids.length === 0 && likely.length > 0)
     for (const holding of holdings.values()) isSuffix ||= codeOf(holding).suffix.toLowerCase() === letters.toLowerCase()
   if (isSuffix) ids.push(...likely)
-  if (ids.length > 0) return [{ as: 'number', ids }]
+  if (ids.length > 0) return [{ as: 'number', ids, isOtherLetter: isSuffix }]
   return isSaid ? [{ as: 'noNumber', text: bare.trim() }] : []
 }

@@ -79,6 +79,7 @@ export const findWords = {
       case 'emptyPlace':
         return `Nothing stands there. ${name} holds ${counted(answer.count, 'set')}`
       case 'number':
+        if (answer.isOtherLetter) return 'No set is written so. This one has the number, with another letter or none'
         return answer.ids.length === 1 ? 'The set with this number' : `${counted(answer.ids.length, 'set')} with this number`
       case 'noNumber':
         return `There is no number ${answer.text} in this room`
