@@ -97,6 +97,8 @@ export interface DrawnHolding {
   readonly svg: string
   /** What is on its sheet, as large as it is drawn. */
   readonly pieces: readonly SheetPiece[]
+  /** How often it was used, and when last. */
+  readonly used: { readonly times: number; readonly lastOn: string | null }
 }
 
 interface Stock {
@@ -140,34 +142,32 @@ export function makeCollection(stock: Stock, chance: Chance): readonly DrawnHold
       name: nameFor(theme, category, names, chance),
       createdAt: `${day}T09:00:00.000Z`,
     })
-    const useCount = chance.unit() < 0.25 ? 0 : chance.whole(1, 40)
+    const times = chance.unit() < 0.25 ? 0 : chance.whole(1, 40)
+    const said = {
+      size,
+      brandId: chance.pick(stock.brands).id,
+      kindId: kind?.id ?? null,
+      categoryId: stock.categoryIds.get(category) ?? null,
+      themeIds: [
+        theme,
+        ...chance.some(
+          THEMES.filter(each => each !== theme),
+          chance.pick([0, 0, 1, 1, 2]),
+        ),
+      ]
+        .map(each => stock.themes.get(each.name)?.id ?? '')
+        .filter(Boolean),
+      words: [...sheet.words, ...pictured],
+      acquiredOn: chance.unit() < 0.2 ? day.slice(0, 7) : day,
+      price: chance.unit() < 0.6 ? { minor: chance.whole(12, 90) * 50, currency: 'EUR' } : null,
+    }
+    const lastOn = times > 0 ? dayBetween(Math.max(2019, Number(day.slice(0, 4))), 2026, chance) : null
+    const notes = chance.unit() < 0.12 ? chance.pick(NOTES) : ''
     return {
       svg: sheet.svg,
       pieces: sheet.pieces,
-      holding: {
-        ...blank,
-        size,
-        brandId: chance.pick(stock.brands).id,
-        kindId: kind?.id ?? null,
-        categoryId: stock.categoryIds.get(category) ?? null,
-        themeIds: [
-          theme,
-          ...chance.some(
-            THEMES.filter(each => each !== theme),
-            chance.pick([0, 0, 1, 1, 2]),
-          ),
-        ]
-          .map(each => stock.themes.get(each.name)?.id ?? '')
-          .filter(Boolean),
-        words: [...sheet.words, ...pictured],
-        acquiredOn: chance.unit() < 0.2 ? day.slice(0, 7) : day,
-        price: chance.unit() < 0.6 ? { minor: chance.whole(12, 90) * 50, currency: 'EUR' } : null,
-        isUsed: useCount > 0,
-        useCount,
-        lastUsedOn: useCount > 0 ? dayBetween(Math.max(2019, Number(day.slice(0, 4))), 2026, chance) : null,
-        notes: chance.unit() < 0.12 ? chance.pick(NOTES) : '',
-        packaging: PACKAGING[number % PACKAGING.length] ?? null,
-      },
+      used: { times, lastOn },
+      holding: { ...blank, ...said, notes, packaging: PACKAGING[number % PACKAGING.length] ?? null },
     }
   })
 }

@@ -1,7 +1,17 @@
-import { blankDraft, type CatalogueData, type Draft, type Holder, type Holding, type OpenQuestion, type Relation } from '#core/catalog'
+import {
+  blankDraft,
+  type CatalogueData,
+  type Draft,
+  type Holder,
+  type Holding,
+  type OpenQuestion,
+  type Relation,
+  type Use,
+} from '#core/catalog'
 import { contentsOf, shareHolder } from '#core/holders'
 import { sizeFrom } from '#core/units'
 import { THEMES } from './names'
+import type { DrawnHolding } from './collection'
 import { chance } from './random'
 import { drawSheet, type SheetPiece } from './sheets'
 
@@ -9,6 +19,7 @@ import { drawSheet, type SheetPiece } from './sheets'
 const SEED = 20261126
 const TODAY = Date.UTC(2026, 9, 31)
 const DAY_MS = 86_400_000
+type Used = DrawnHolding['used']
 /** Kinds whose pieces somebody has measured, on seven of ten sets. */
 const MEASURED_KINDS: readonly string[] = ['Clear', 'Cling', 'Rubber, unmounted', 'Thin die']
 /** A set on the pile that is only a photo so far is of this size. */
@@ -21,6 +32,7 @@ export const STRIP_MM = sizeFrom(4, 6, 'in')
 export function bringToLife(
   data: CatalogueData,
   pieces: ReadonlyMap<string, readonly SheetPiece[]>,
+  used: Map<string, Used>,
   newId: () => string,
 ): ReadonlyMap<string, string> {
   const luck = chance(SEED)
@@ -39,8 +51,8 @@ export function bringToLife(
   }
   const [hidden] = data.holdings.filter(holding => holding.pieces.length > 3)
   if (hidden?.pieces[1]) hidden.pieces[1].isMissing = true
-  useInTheYear(data.holdings, luck.unit)
-  askOpen(data.holdings)
+  useInTheYear(data.holdings, used, luck.unit)
+  askOpen(data.holdings, used)
   share(data, setOf)
   wait(data, setOf)
   fromAnOldList(data, setOf)
@@ -50,11 +62,31 @@ export function bringToLife(
 }
 
 /** Every third set was used in the last twelve months, some of them often. */
-function useInTheYear(holdings: readonly Holding[], unit: () => number): void {
-  holdings.forEach((holding, at) => {
-    if (at % 3 !== 0 || !holding.isUsed) return
-    const usedOn = new Date(TODAY - Math.floor(unit() * 365) * DAY_MS).toISOString().slice(0, 10)
-    if (usedOn > (holding.acquiredOn ?? '')) holding.lastUsedOn = usedOn
+function useInTheYear(holdings: readonly Holding[], used: Map<string, Used>, unit: () => number): void {
+  holdings.forEach(({ id, acquiredOn }, at) => {
+    const { times = 0 } = used.get(id) ?? {}
+    if (at % 3 !== 0 || times === 0) return
+    const lastOn = new Date(TODAY - Math.floor(unit() * 365) * DAY_MS).toISOString().slice(0, 10)
+    if (lastOn > (acquiredOn ?? '')) used.set(id, { times, lastOn })
+  })
+}
+
+/**
+ * The log of use: of each set what was said of all the years, and since the log is kept some days one by one, the last of them the
+ * last day of use.
+ */
+export function logOf(holdings: readonly Holding[], used: ReadonlyMap<string, Used>, newId: () => string): Use[] {
+  const luck = chance(SEED)
+  return holdings.flatMap(({ id, acquiredOn }): Use[] => {
+    const { times, lastOn = null } = used.get(id) ?? {}
+    if (times === undefined) return []
+    const line = (on: string | null, count: number, from: Use['from']): Use => ({ id: newId(), holdingId: id, on, times: count, from })
+    if (lastOn === null || times === 0) return [line(null, times, 'said')]
+    const days = Array.from({ length: Math.min(times, luck.whole(1, 4)) }, (_, at) =>
+      new Date(Date.parse(lastOn) - at * luck.whole(9, 40) * DAY_MS).toISOString().slice(0, 10),
+    ).filter((day, at) => at === 0 || day > (acquiredOn ?? ''))
+    const before = times - days.length
+    return [...(before > 0 ? [line(null, before, 'said')] : []), ...days.map((day, at) => line(day, 1, at % 3 === 2 ? 'noted' : 'fetched'))]
   })
 }
 
@@ -62,13 +94,15 @@ function useInTheYear(holdings: readonly Holding[], unit: () => number): void {
 const QUESTIONS: readonly { readonly question: OpenQuestion; readonly unknown: Partial<Holding> }[] = [
   { question: { code: 'dateOrderUnknown', text: '04/05/2019' }, unknown: { acquiredOn: null } },
   { question: { code: 'priceUnread', text: 'three for ten' }, unknown: { price: null } },
-  { question: { code: 'usedUnread', text: '~' }, unknown: { isUsed: null, useCount: null, lastUsedOn: null } },
+  { question: { code: 'usedUnread', text: '~' }, unknown: {} },
   { question: { code: 'dieUnread', text: 'x' }, unknown: { hasMatchingDie: null } },
 ]
-function askOpen(holdings: readonly Holding[]): void {
+function askOpen(holdings: readonly Holding[], used: Map<string, Used>): void {
   QUESTIONS.forEach(({ question, unknown }, at) => {
     const holding = holdings[60 + at * 70]
-    if (holding) Object.assign(holding, unknown, { questions: [question] })
+    if (!holding) return
+    Object.assign(holding, unknown, { questions: [question] })
+    if (question.code === 'usedUnread') used.delete(holding.id)
   })
 }
 

@@ -33,6 +33,10 @@ type CatalogueTables = { [T in TableName]: EntityTable<RecordOf<T> & { id: strin
 
 /** Records and what undo would bring back, as the new version has them. */
 async function upgradeTo(version: Version, transaction: Transaction): Promise<void> {
+  for (const [table, { to, make }] of Object.entries(version.gives ?? {})) {
+    const records = (await transaction.table(table).toArray()) as Old[]
+    await transaction.table(to).bulkPut(records.flatMap(record => make(record) ?? []))
+  }
   for (const [table, upgrade] of Object.entries(version.upgrade)) {
     await transaction
       .table(table)
@@ -47,11 +51,23 @@ async function upgradeTo(version: Version, transaction: Transaction): Promise<vo
     .modify((part, row) => {
       row.value = {
         ...part,
-        changes: part.changes.map(change => {
-          const upgrade = version.upgrade[change.table]
-          return upgrade && change.other ? { ...change, other: upgrade({ ...change.other }) as Change['other'] } : change
+        changes: part.changes.flatMap((change): Change[] => {
+          const [upgrade, gives] = [version.upgrade[change.table], version.gives?.[change.table]]
+          const now = upgrade && change.other ? { ...change, other: upgrade({ ...change.other }) as Change['other'] } : change
+          // What the record gave goes back and forth with it.
+          return gives
+            ? [now, { table: gives.to, id: change.id, other: change.other && (gives.make({ ...change.other }) as Change['other']) }]
+            : [now]
         }),
       }
+    })
+  const giving = new Map(Object.entries(version.gives ?? {}).map(([table, { to }]) => [table, to]))
+  await transaction
+    .table<JournalEntry>('journal')
+    .toCollection()
+    .modify((entry, row) => {
+      const more = entry.tables.flatMap(table => giving.get(table) ?? [])
+      if (more.length > 0) row.value = { ...entry, tables: [...new Set([...entry.tables, ...more])] }
     })
 }
 

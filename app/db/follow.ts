@@ -5,9 +5,12 @@ import { LARGE_TABLES, type LargeTable, readKeptRoom } from './keptRoom'
 import type { JournalEntry } from './journal'
 import { type Touched, whatChanged } from './whatChanged'
 
-/** The tables a screen keeps in memory: all but the register, which only commands read, and the pile, which is watched. */
+/**
+ * The tables a screen keeps in memory: all but the register, which only commands read, the pile, which is watched, and the log of
+ * use, which grows for ever.
+ */
 export const SCREEN_TABLES = TABLE_NAMES.filter(
-  (name): name is Exclude<TableName, 'register' | 'drafts'> => name !== 'register' && name !== 'drafts',
+  (name): name is Exclude<TableName, 'register' | 'drafts' | 'uses'> => name !== 'register' && name !== 'drafts' && name !== 'uses',
 )
 export type ScreenTable = (typeof SCREEN_TABLES)[number]
 export type ScreenRecords = { [T in ScreenTable]: RecordOf<T>[] }

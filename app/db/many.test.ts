@@ -114,7 +114,14 @@ describe('many sets at once', () => {
   test('what is put into its place is back: its loan ends, and one undo has it out again', async () => {
     const { db, ids } = await roomWith({ state: 'out' })
     const [container] = await all(db, 'containers')
-    const loan = { id: ids[0] ?? '', holdingId: ids[0] ?? '', to: 'table', outAt: '2026-01-01T00:00:00.000Z', backAt: null }
+    const loan = {
+      id: ids[0] ?? '',
+      holdingId: ids[0] ?? '',
+      to: 'table',
+      outAt: '2026-01-01T00:00:00.000Z',
+      backAt: null,
+      isForUse: false,
+    }
     await db.records('loans').put(loan)
     await commands.placeHolding(db, ids[0] ?? '', { containerId: container?.id ?? '', lane: 1, order: 'a0', cell: null })
     expect((await byName(db))[0]?.state).toBe('filed')

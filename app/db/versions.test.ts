@@ -3,14 +3,14 @@ import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { strToU8, zipSync } from 'fflate'
-import { type CatalogueData, LATEST_VERSION, TABLE_NAMES, TABLES } from '#core/catalog'
+import { type CatalogueData, LATEST_VERSION, recordsGiven, TABLE_NAMES, TABLES } from '#core/catalog'
 import { unpackArchive } from '#core/exchange'
 import { makeRaw, type RawDatabase } from '../../tests/support/rawDatabase'
 import { plainly } from '~/data/call'
 import { commands, redo, undo, YondercrestDb } from './index'
 
 /** Databases as earlier versions left them. Never written anew: whoever has one expects it to open. */
-const FROZEN = [1, 2, 3, 4, 5] as const
+const FROZEN = [1, 2, 3, 4, 5, 6] as const
 const read = (version: number): RawDatabase => JSON.parse(readFileSync(`tests/fixtures/database-v${version}.json`, 'utf8')) as RawDatabase
 
 /** A number that was given stays given, also where its set was undone. */
@@ -28,7 +28,9 @@ describe.each(FROZEN)('a database of version %i', version => {
     db = new YondercrestDb('old')
     const data = await commands.readCatalogue(db)
     for (const table of TABLE_NAMES) {
-      expect(data[table]).toHaveLength(raw.stores[table]?.rows.length ?? 0)
+      // What sets said of their use is a log of its own since version 7.
+      const made = table === 'uses' && version === 6 ? 3 : 0
+      expect(data[table]).toHaveLength(raw.stores[table]?.rows.length ?? made)
       for (const record of data[table]) expect(TABLES[table].safeParse(record)).toMatchObject({ success: true })
     }
     expect(data.holdings.map(holding => holding.name).sort()).toEqual(['Kelp Study', 'Limpets', 'Night Ferry'])
@@ -88,12 +90,52 @@ test('what was being typed in version 1 is the first strip of the pile', async (
   expect(await db.device.count()).toBe(0)
 })
 
+test('what the sets of version 6 said of their use is a log now, also for undo', async () => {
+  await makeRaw('old', read(6))
+  db = new YondercrestDb('old')
+  const uses = async (): Promise<unknown[]> => {
+    const [holdings, log] = [(await db?.records('holdings').toArray()) ?? [], (await db?.records('uses').toArray()) ?? []]
+    // None is left of a set that is not there.
+    expect(log.every(use => holdings.some(({ id }) => id === use.holdingId))).toBe(true)
+    return holdings.map(({ id, name }) => [
+      name,
+      ...log.filter(use => use.holdingId === id).map(({ on, times, from }) => [on, times, from]),
+    ])
+  }
+  const asItWas = [
+    ['Kelp Study', ['2025-05', 3, 'said']],
+    ['Limpets', [null, 0, 'said']],
+    ['Night Ferry', [null, null, 'said']],
+  ]
+  expect(await uses()).toEqual(asItWas)
+  expect((await db.records('loans').toArray()).map(loan => loan.isForUse)).toEqual([false])
+  // A set that undo takes away takes its use along, and brings it back.
+  await undo(db)
+  await undo(db)
+  expect(await uses()).toEqual(asItWas.slice(0, 2))
+  await redo(db)
+  await redo(db)
+  expect(await uses()).toEqual(asItWas)
+})
+
+test.each([
+  [{ isUsed: false, useCount: null, lastUsedOn: null }, [null, 0]],
+  [{ isUsed: null, useCount: 0, lastUsedOn: null }, [null, 0]],
+  [{ isUsed: null, useCount: null, lastUsedOn: '2024' }, ['2024', null]],
+  [{ isUsed: true, useCount: 5, lastUsedOn: '2024-03-01' }, ['2024-03-01', 5]],
+  [{ isUsed: null, useCount: null, lastUsedOn: null }, null],
+])('a set of version 6 that says %j gives a line of the log: %j', (said, line) => {
+  const [given] = recordsGiven('holdings', { id: 's', ...said }, 6)
+  expect(given ? [given.record.on, given.record.times] : null).toEqual(line)
+})
+
 describe.each(FROZEN)('a copy of version %i, put together by hand', version => {
   const sha = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex')
   const PNG = Uint8Array.from([137, 80, 78, 71])
   const NOT_YET: readonly string[] = [
     ...(version === 1 ? ['drafts', 'measuredLengths', 'refilings'] : []),
     ...(version < 6 ? ['links'] : []),
+    ...(version < 7 ? ['pullLists', 'uses'] : []),
   ]
   /** The frozen database with its picture under its true name, as a copy has it. */
   const raw: RawDatabase = plainly(read(version), (_key, each) => (each === 'a'.repeat(64) ? sha(PNG) : each))

@@ -16,7 +16,10 @@ export const LIMITS = {
   lanes: 4,
   cellsASide: 12,
   pages: 500,
+  pullLines: 400,
 } as const
+/** Who says that a set was used: its being fetched and returned, somebody by hand, or an older list as a whole. */
+export const USE_SOURCES = ['fetched', 'noted', 'said'] as const
 /** How many sets somebody has or expects. */
 export const COLLECTIONS = ['few', 'some', 'many'] as const
 /** Stages of taking in that an owner may leave out. */

@@ -64,9 +64,6 @@ export const Holding = z.object({
   acquiredOn: PartialDate.nullable(),
   price: z.object({ minor: MoneyMinor, currency: CurrencyCode }).nullable(),
   /** null: not known. */
-  isUsed: z.boolean().nullable(),
-  useCount: z.number().int().nonnegative().nullable(),
-  lastUsedOn: PartialDate.nullable(),
   hasMatchingDie: z.boolean().nullable(),
   pictureHash: PictureHash.nullable(),
   pieces: z.array(Piece).max(400),
@@ -104,5 +101,13 @@ export const Relation = z.object({ id: Id, fromId: Id, toId: Id, kind: z.enum(RE
 export type Relation = z.infer<typeof Relation>
 
 /** Away from its place: on the table, lent, in a seasonal basket. `to` names a place, never a person. */
-export const Loan = z.object({ id: Id, holdingId: Id, to: Name, outAt: Moment, backAt: Moment.nullable() })
+export const Loan = z.object({
+  id: Id,
+  holdingId: Id,
+  to: Name,
+  outAt: Moment,
+  backAt: Moment.nullable(),
+  /** It was fetched to be used: once it is back, it was used. What moves to a basket for the season was not. */
+  isForUse: z.boolean(),
+})
 export type Loan = z.infer<typeof Loan>

@@ -42,6 +42,7 @@ export {
   SHELVES_FROM,
   type ShelvesFrom,
   START_MARKS,
+  USE_SOURCES,
   type Way,
   WAYS,
 } from './choices'
@@ -65,6 +66,7 @@ export {
 export { START_HOLDER_TYPES } from './startHolders'
 export { START_THEMES, THEME_SCHOOLS, type ThemeSchool } from './startThemes'
 export { newCategory, newKind, newTheme, nextRank, PLAIN_FIXTURE, START_HABITS, START_SETTINGS, startCatalogue, startSeries } from './start'
-export { LATEST_VERSION, type Old, type Version, upgradeRecord, VERSIONS, versionThatBrought } from './versions'
+export { LATEST_VERSION, type Old, recordsGiven, type Version, upgradeRecord, VERSIONS, versionThatBrought } from './versions'
+export { PullLine, PullList, Use } from './using'
 export { TABLE_NAMES, type TableName } from './tableNames'
 export { type CatalogueData, type RecordOf, TABLES } from './tables'

@@ -23,5 +23,7 @@ export const TABLE_NAMES = [
   'measuredLengths',
   'refilings',
   'links',
+  'pullLists',
+  'uses',
 ] as const
 export type TableName = (typeof TABLE_NAMES)[number]

@@ -4,6 +4,7 @@ import { Draft } from './draft'
 import { Holding, Loan, Relation } from './holding'
 import { RegisterLine, RoomSettings, Series } from './numbers'
 import { Container, Fixture, Holder, HolderType, MeasuredLength, Refiling, Section, Zone } from './room'
+import { PullList, Use } from './using'
 import type { TableName } from './tableNames'
 
 /**
@@ -31,6 +32,8 @@ export const TABLES = {
   measuredLengths: MeasuredLength,
   refilings: Refiling,
   links: WordLink,
+  pullLists: PullList,
+  uses: Use,
 } as const satisfies Record<TableName, z.ZodType>
 
 export type RecordOf<T extends TableName> = z.infer<(typeof TABLES)[T]>

@@ -13,6 +13,8 @@ export interface NarrowFacts {
   /** The container a set stands in; null: it has no place. */
   readonly containerOf: (holdingId: string) => string | null
   readonly hasDie: (holding: Holding) => boolean | null
+  /** null: nobody has noted whether it was used. */
+  readonly wasUsed: (holdingId: string) => boolean | null
 }
 
 /** Sides are grouped to the half inch: what is sold as one size is seldom cut to the same millimetre. Common practice. */
@@ -28,7 +30,7 @@ const VALUES: Readonly<Record<Facet, (holding: Holding, facts: NarrowFacts) => r
   category: ({ categoryId }) => [categoryId ?? NOT_SAID],
   size: ({ size }) => [size ? sizeClass(size.widthMm, size.heightMm) : NOT_SAID],
   place: ({ id }, { containerOf }) => [containerOf(id) ?? NOT_SAID],
-  used: ({ isUsed, useCount }) => yesOrNo(isUsed ?? (useCount === null ? null : useCount > 0)),
+  used: ({ id }, { wasUsed }) => yesOrNo(wasUsed(id)),
   die: (holding, { hasDie }) => yesOrNo(hasDie(holding)),
 }
 

@@ -31,7 +31,10 @@ export function groupQuestions(holdings: Iterable<Pick<Holding, 'id' | 'question
 }
 
 /** What an answer says of a set. */
-export type Answered = Partial<Pick<Holding, 'size' | 'acquiredOn' | 'price' | 'isUsed' | 'hasMatchingDie' | 'kindId' | 'categoryId'>>
+export type Answered = Partial<Pick<Holding, 'size' | 'acquiredOn' | 'price' | 'hasMatchingDie' | 'kindId' | 'categoryId'>> & {
+  /** It goes into the log of use. */
+  readonly isUsed?: boolean
+}
 
 /** How an answer is read: what a bare figure is in, how dates are written, and whose money it is. */
 export interface AnswerGround {

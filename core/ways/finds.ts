@@ -25,13 +25,18 @@ export function chances(seed: number): () => number {
  * Finds to try a rule with: sets drawn by how often they were used (each once more, as even a new set is looked for), each
  * with what is known of it by the habits. Of several themes any comes to mind. O(count log n).
  */
-export function drawFinds(holdings: readonly Holding[], habits: FindHabits, count: number, seed: number): readonly Find[] {
+export function drawFinds(
+  sets: readonly { readonly holding: Holding; readonly timesUsed: number }[],
+  habits: FindHabits,
+  count: number,
+  seed: number,
+): readonly Find[] {
   const luck = chances(seed)
   const sums: number[] = []
-  holdings.reduce((sum, holding, at) => (sums[at] = sum + 1 + (holding.useCount ?? 0)), 0)
+  sets.reduce((sum, { timesUsed }, at) => (sums[at] = sum + 1 + timesUsed), 0)
   const total = sums.at(-1) ?? 0
   const all = KNOWN.reduce((sum, known) => sum + Math.max(0, habits[known]), 0) || 1
-  return Array.from({ length: holdings.length > 0 ? count : 0 }, (): Find => {
+  return Array.from({ length: sets.length > 0 ? count : 0 }, (): Find => {
     const aim = luck() * total
     let [low, high] = [0, sums.length - 1]
     while (low < high) {
@@ -39,7 +44,7 @@ export function drawFinds(holdings: readonly Holding[], habits: FindHabits, coun
       if ((sums[middle] ?? 0) > aim) high = middle
       else low = middle + 1
     }
-    const holding = holdings[low] as Holding
+    const { holding } = sets[low] as { readonly holding: Holding }
     let share = luck() * all
     const known = KNOWN.find(each => (share -= Math.max(0, habits[each])) < 0) ?? 'itself'
     const theme = holding.themeIds[Math.floor(luck() * holding.themeIds.length)]

@@ -6,6 +6,8 @@ import type { Find } from './finds'
 /** One holder of the collection, and where it stands now. */
 export interface SimulatedHolder {
   readonly holding: Holding
+  /** By the log of use. */
+  readonly timesUsed: number
   readonly lengthMm: number
   /** Its lane now, and its place there. */
   readonly lane: number

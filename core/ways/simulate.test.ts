@@ -26,8 +26,8 @@ const room = (list: readonly { theme: number; other: number | null; brand: numbe
       ...blankHolding({ id: `h${at}`, number: at + 1, seriesId: 's', name: `Set ${at}`, createdAt: '2026-01-01T00:00:00.000Z' }),
       brandId: `b${each.brand}`,
       themeIds: [`t${each.theme}`, ...(each.other === null || each.other === each.theme ? [] : [`t${each.other}`])],
-      useCount: each.used,
     },
+    timesUsed: each.used,
     lengthMm: 5,
     lane: Math.floor(at / 10),
     position: at % 10,
@@ -112,12 +112,7 @@ describe('which way of filing suits', () => {
     // Copperlatch: Harbour, Kelp; Greywether: Harbour, Kelp.
     const list = [0, 1, 0, 1].map((theme, at) => ({ theme, other: null, brand: Math.floor(at / 2), used: 1 }))
     const assumptions = { ...START_ASSUMPTIONS, habits: { theme: 1, brand: 0, itself: 0 }, draws: 50 }
-    const finds = drawFinds(
-      room(list).holders.map(each => each.holding),
-      assumptions.habits,
-      50,
-      assumptions.seed,
-    )
+    const finds = drawFinds(room(list).holders, assumptions.habits, 50, assumptions.seed)
     // In the first brand: one tab and the set; in the second: two tabs, the set of the first, and the set.
     const flipped = finds.reduce((sum, find) => sum + (find.at < 2 ? 2 : 4), 0) / 50
     const [byBrandTheme] = COMPARED_RULES.filter(rule => rule.keys.map(key => key.by).join() === 'brand,theme,name')
@@ -127,7 +122,7 @@ describe('which way of filing suits', () => {
     const holdings = room([
       { theme: 0, other: null, brand: 0, used: 9 },
       { theme: 1, other: null, brand: 1, used: 0 },
-    ]).holders.map(each => each.holding)
+    ]).holders
     const finds = drawFinds(holdings, { theme: 1, brand: 1, itself: 0 }, 4000, 5)
     expect(finds.filter(find => find.at === 0).length / 4000).toBeCloseTo(10 / 11, 1)
     expect(finds.filter(find => find.known === 'theme').length / 4000).toBeCloseTo(0.5, 1)

@@ -63,12 +63,7 @@ function ruleOf(...by: readonly FilingKey['by'][]): FilingRule {
  */
 export function simulateRule(room: SimulatedRoom, rule: FilingRule, assumptions: Assumptions): RuleResult {
   const layout = layOut(room, rule)
-  const finds = drawFinds(
-    room.holders.map(each => each.holding),
-    assumptions.habits,
-    assumptions.draws,
-    assumptions.seed,
-  )
+  const finds = drawFinds(room.holders, assumptions.habits, assumptions.draws, assumptions.seed)
   const [withIndex, withoutIndex] = [mean(finds.map(find => layout.byIndex(find))), mean(finds.map(find => layout.byLooking(find)))]
   const movesPerHundred = movesForNew(room, rule, assumptions.seed)
   const making = (assumptions.newPerYear / 100) * movesPerHundred * assumptions.secondsToMove

@@ -8,6 +8,7 @@ import { SCREEN_TABLES, watch } from '~/db'
 import { act } from '~/data/act'
 import { copyWords } from './words'
 import { useDescribe } from '~/data/useDescribe'
+import { useUses } from '~/data/useUses'
 import { type Crew, hire, plainly, type Progress, withProgress, WorkStopped } from '~/data/call'
 import type { ExchangeApi, RestoreOutcome } from '~/data/exchange.worker'
 import { offerFile } from '~/kit/offerFile'
@@ -21,6 +22,7 @@ export const hireExchange = (): Crew<ExchangeApi> =>
 export const useCopies = defineStore('copies', () => {
   const catalogue = useCatalogue()
   const describe = useDescribe()
+  const uses = useUses()
   const progress = shallowRef<Progress | null>(null)
   const lastCopy = shallowRef<Awaited<ReturnType<typeof act.readLastCopy>>>(null)
   let crew: Crew<ExchangeApi> | null = null
@@ -114,6 +116,7 @@ export const useCopies = defineStore('copies', () => {
   const startEmpty = (roomName?: string): Promise<void> => act.startEmpty({ ...locale, ...(roomName ? { roomName } : {}) })
 
   async function saveList(): Promise<void> {
+    await uses.ready()
     const csv = await work(hands => hands.run(api => Promise.resolve(api.saveList(listLines()))))
     // A byte-order mark, so that spreadsheets read the letters right.
     offerFile(
@@ -133,6 +136,7 @@ export const useCopies = defineStore('copies', () => {
         category: named('categories', holding.categoryId),
         themes: holding.themeIds.map(id => named('themes', id)).filter(Boolean),
         address: describe.addressOf(holding),
+        used: uses.tallies.get(holding.id),
       }),
     )
   }

@@ -15,4 +15,9 @@ export interface Version {
   readonly brings: readonly TableName[]
   /** A record of the version before, as this version has it. Pure. */
   readonly upgrade: Readonly<Partial<Record<TableName, (record: Old) => Old>>>
+  /**
+   * What a record of the version before gives to a table of this one, as this version has it, under the id of the record; null:
+   * nothing. Pure.
+   */
+  readonly gives?: Readonly<Partial<Record<TableName, { readonly to: TableName; readonly make: (record: Old) => Old | null }>>>
 }

@@ -52,7 +52,14 @@ function everything(): CatalogueData {
     at: first.createdAt,
     stood: [{ kindId: first.kindId, holder: 'pocket', count: 3 }],
   })
-  data.loans.push({ id: id(4), holdingId: third.id, to: 'the table', outAt: first.createdAt, backAt: null })
+  data.loans.push({ id: id(4), holdingId: third.id, to: 'the table', outAt: first.createdAt, backAt: null, isForUse: true })
+  data.uses.push({ id: '4'.repeat(26), holdingId: third.id, on: '2026-05', times: 1, from: 'noted' })
+  data.pullLists.push({
+    id: '5'.repeat(26),
+    name: 'card for Saturday',
+    createdAt: first.createdAt,
+    lines: [{ holdingId: second.id, alongWithId: first.id, takenFromIds: [holder.id] }],
+  })
   data.relations.push({ id: id(5), fromId: first.id, toId: second.id, kind: 'layersWith' })
   const draft = blankDraft({ id: id(6), rank: 0, createdAt: first.createdAt })
   data.drafts.push({
@@ -85,9 +92,15 @@ function everything(): CatalogueData {
 /**
  * What outlives what it names, on purpose: a divider whose theme was joined away keeps its title; a lane measured with a kind
  * that is gone still says how deep the others are; a habit (where things stand for
- * now) is no step, and stays when the container it names is undone.
+ * now) is no step, and stays when the container it names is undone; a set that was taken out of a pocket was taken, also once the
+ * pocket is gone.
  */
-const MAY_DANGLE = ['sections.standsFor.id', 'measuredLengths.stood.[].kindId', 'settings.forNowContainerId']
+const MAY_DANGLE = [
+  'sections.standsFor.id',
+  'measuredLengths.stood.[].kindId',
+  'settings.forNowContainerId',
+  'pullLists.lines.[].takenFromIds.[]',
+]
 
 describe('references of a catalogue', () => {
   let data: CatalogueData

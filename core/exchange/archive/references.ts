@@ -44,6 +44,12 @@ function* referencesOf(data: CatalogueData): Generator<Reference> {
     yield [`refilings ${refiling.name}`, 'zones', refiling.zoneId]
     yield [`refilings ${refiling.name}`, 'containers', refiling.tableContainerId]
   }
+  for (const use of data.uses) yield [`uses ${use.id}`, 'holdings', use.holdingId]
+  for (const list of data.pullLists)
+    for (const { holdingId, alongWithId } of list.lines) {
+      yield [`pullLists ${list.name || list.id}`, 'holdings', holdingId]
+      yield [`pullLists ${list.name || list.id}`, 'holdings', alongWithId]
+    }
   for (const loan of data.loans) yield [`loans ${loan.id}`, 'holdings', loan.holdingId]
 }
 

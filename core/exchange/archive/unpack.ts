@@ -1,5 +1,14 @@
 import { unzipSync } from 'fflate'
-import { type CatalogueData, emptyCatalogue, type Old, TABLE_NAMES, TABLES, upgradeRecord, versionThatBrought } from '#core/catalog'
+import {
+  type CatalogueData,
+  emptyCatalogue,
+  type Old,
+  TABLE_NAMES,
+  TABLES,
+  recordsGiven,
+  upgradeRecord,
+  versionThatBrought,
+} from '#core/catalog'
 import {
   ARCHIVE_FORMAT,
   ARCHIVE_LIMITS,
@@ -167,11 +176,17 @@ function readTables(files: ReadonlyMap<string, Uint8Array>, version: number): Ca
   for (const table of TABLE_NAMES) {
     const name = `catalogue/${table}.json`
     const bytes = files.get(name)
-    if (!bytes && versionThatBrought(table) > version) continue
-    if (!bytes) return refuse('fileMissing', name)
-    const records = parseJson(bytes)
+    const isNew = versionThatBrought(table) > version
+    if (!bytes && !isNew) return refuse('fileMissing', name)
+    const records = bytes ? parseJson(bytes) : []
     if (!Array.isArray(records)) return refuse('damaged', name)
-    const upgraded = records.map((record: unknown) => (isObject(record) ? upgradeRecord(table, record, version) : record))
+    for (const { to, record } of records.flatMap((each: unknown) => (isObject(each) ? recordsGiven(table, each, version) : [])))
+      data[to]?.push(record)
+    const upgraded = [
+      ...records.map((record: unknown) => (isObject(record) ? upgradeRecord(table, record, version) : record)),
+      // What older records gave to a table that their version did not have.
+      ...(data[table] ?? []),
+    ]
     const parsed = TABLES[table].array().safeParse(upgraded)
     if (!parsed.success) return refuse('badRecord', `${name}: ${parsed.error.issues[0]?.path.join('.') ?? ''}`)
     data[table] = parsed.data

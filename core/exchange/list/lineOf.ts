@@ -1,4 +1,5 @@
 import type { Holding } from '#core/catalog'
+import { type UseTally, wasUsed } from '#core/fetching'
 import { writePrice } from './cells'
 import type { ListLine } from './writeList'
 
@@ -11,10 +12,12 @@ export interface Said {
   readonly themes: readonly string[]
   /** Where it is, where it has a place. */
   readonly address: string | null
+  /** What the log says of its use. */
+  readonly used: UseTally | undefined
 }
 
 /** A set as a line of the list. Sizes in millimetres, as they are kept. */
-export function lineOf(holding: Holding, { address, ...said }: Said): ListLine {
+export function lineOf(holding: Holding, { address, used, ...said }: Said): ListLine {
   return {
     ...said,
     number: holding.number,
@@ -25,7 +28,7 @@ export function lineOf(holding: Holding, { address, ...said }: Said): ListLine {
     notes: holding.notes,
     acquiredOn: holding.acquiredOn ?? '',
     price: holding.price ? writePrice(holding.price) : '',
-    used: holding.useCount !== null ? `${holding.useCount}x` : yesOrNo(holding.isUsed),
+    used: used?.isCounted ? `${used.times}x` : yesOrNo(wasUsed(used)),
     matchingDie: yesOrNo(holding.hasMatchingDie),
     place: address ?? holding.placeText,
     packaging: holding.packaging ?? '',

@@ -120,7 +120,14 @@ function textsOf(holding: Holding, { brands, kinds, categories, themes }: NewRec
 const SAYS_ITS_KIND: Readonly<Record<string, string>> = { clear: 'clear', 'clear photopolymer': 'clear', background: 'backgrounds' }
 
 /** Whether what a cell says is in the set: as text, or as the value that the text was read as. */
-function isKept(text: string, field: ListField, holding: Holding, texts: readonly string[], unit: LengthUnit | null): boolean {
+function isKept(
+  text: string,
+  field: ListField,
+  holding: Holding,
+  texts: readonly string[],
+  unit: LengthUnit | null,
+  uses: NewRecords['uses'],
+): boolean {
   const has = (piece: string): boolean => texts.some(each => each.includes(piece))
   if (has(tidy(text)) || pieces(text).every(piece => has(piece) || isNotSaid(piece))) return true
   if (field === 'size') {
@@ -133,7 +140,7 @@ function isKept(text: string, field: ListField, holding: Holding, texts: readonl
       return reading.ok && reading.date === holding.acquiredOn
     })
   if (field === 'price') return JSON.stringify(readPrice(text, 'EUR')) === JSON.stringify(holding.price) && holding.price !== null
-  if (field === 'used') return holding.isUsed !== null
+  if (field === 'used') return uses.some(use => use.holdingId === holding.id)
   if (field === 'matchingDie') return holding.hasMatchingDie !== null
   return field === 'kind' && has(SAYS_ITS_KIND[tidy(text)] ?? '\0')
 }
@@ -166,7 +173,7 @@ describe('any list whatever', () => {
           const texts = textsOf(holding, records)
           const lost = columns.flatMap((field, column) => {
             const text = rows[row - 1]?.[column] ?? ''
-            return text.trim() === '' || text.length > 20_000 || isKept(text, field, holding, texts, choices.sizeUnit)
+            return text.trim() === '' || text.length > 20_000 || isKept(text, field, holding, texts, choices.sizeUnit, records.uses)
               ? []
               : [`${field}: ${text.slice(0, 60)}`]
           })

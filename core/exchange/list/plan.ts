@@ -34,19 +34,11 @@ export interface ImportChoices {
 /** A row as it would be taken in; names are not yet records. */
 export type DraftHolding = Pick<
   Holding,
-  | 'name'
-  | 'size'
-  | 'words'
-  | 'searchWords'
-  | 'notes'
-  | 'acquiredOn'
-  | 'price'
-  | 'isUsed'
-  | 'useCount'
-  | 'hasMatchingDie'
-  | 'placeText'
-  | 'packaging'
+  'name' | 'size' | 'words' | 'searchWords' | 'notes' | 'acquiredOn' | 'price' | 'hasMatchingDie' | 'placeText' | 'packaging'
 > & {
+  /** What the list says of its use; null: nothing. */
+  readonly isUsed: boolean | null
+  readonly useCount: number | null
   readonly brandText: string
   readonly kind: KindReading | null
   readonly categoryText: string
@@ -220,7 +212,7 @@ function priceFrom(text: string, currency: string, ask: Ask): Holding['price'] {
   return price ? { ...price } : ask('priceUnread', text.trim())
 }
 
-function useFrom(text: string, { ticks }: ImportChoices, ask: Ask): Pick<Holding, 'isUsed' | 'useCount'> {
+function useFrom(text: string, { ticks }: ImportChoices, ask: Ask): Pick<DraftHolding, 'isUsed' | 'useCount'> {
   if (TICK.test(text.trim()) && ticks.used !== null) return { isUsed: ticks.used, useCount: ticks.used ? null : 0 }
   const use = text.trim() === '' ? null : (readUse(text) ?? (isNotSaid(text) ? null : ask('usedUnread', text.trim())))
   return { isUsed: use?.isUsed ?? null, useCount: use?.useCount ?? null }

@@ -10,7 +10,9 @@ import {
   newTheme,
   type RegisterLine,
   type Theme,
+  type Use,
 } from '#core/catalog'
+import { saidUse } from '#core/fetching'
 import { type GivenNumber, giveNumbers, registerId } from '#core/numbering'
 import type { SpellingGroup } from '#core/classing'
 import { nameOf } from './cells'
@@ -36,6 +38,8 @@ export interface NewRecords {
   readonly themes: readonly Theme[]
   readonly holdings: readonly Holding[]
   readonly register: readonly RegisterLine[]
+  /** What the list says of their use. */
+  readonly uses: readonly Use[]
 }
 
 /** How a set is named in the register: a number may come back only to the same thing. */
@@ -129,12 +133,24 @@ export function makeRecords(
     how: given.how,
     at: now,
   }))
-  return { brands: [...widened, ...brands.made], kinds: kinds.made, categories: categories.made, themes: themes.made, holdings, register }
+  const uses = drafts.flatMap(({ id, draft }): Use[] => {
+    const said = saidUse(draft)
+    return said ? [{ id: newId(), holdingId: id, ...said }] : []
+  })
+  return {
+    brands: [...widened, ...brands.made],
+    kinds: kinds.made,
+    categories: categories.made,
+    themes: themes.made,
+    holdings,
+    register,
+    uses,
+  }
 }
 
 function plainFields(draft: DraftHolding): Partial<Holding> {
-  const { size, words, searchWords, notes, acquiredOn, price, packaging, isUsed, useCount, hasMatchingDie, placeText } = draft
-  const said = { size, notes, acquiredOn, price, packaging, isUsed, useCount, hasMatchingDie, placeText }
+  const { size, words, searchWords, notes, acquiredOn, price, packaging, hasMatchingDie, placeText } = draft
+  const said = { size, notes, acquiredOn, price, packaging, hasMatchingDie, placeText }
   return { ...said, words: [...words], searchWords: [...searchWords] }
 }
 

@@ -3,6 +3,7 @@ import { LIST_FIELDS, type ListField, type PlannedRow } from '#core/exchange'
 import { useDescribe } from '~/data/useDescribe'
 import { takeInWords } from '~/areas/takeIn/words'
 import { importWords } from './words'
+import { saidUse } from '#core/fetching'
 import { slipWords } from '~/areas/find/slip/words'
 import { partialDay } from '~/kit/grammar'
 import type { ListView } from '~/data/exchange.worker'
@@ -36,7 +37,7 @@ const READ: Readonly<Record<ListField, (draft: Draft) => string>> = {
   notes: draft => draft.notes,
   acquiredOn: draft => (draft.acquiredOn ? partialDay(draft.acquiredOn) : ''),
   price: draft => (draft.price ? slipWords.money(draft.price.minor, draft.price.currency) : ''),
-  used: draft => slipWords.useText(draft.isUsed, draft.useCount),
+  used: draft => slipWords.saidUse(saidUse(draft)),
   matchingDie: draft => (draft.hasMatchingDie === null ? '' : draft.hasMatchingDie ? importWords.yes : importWords.no),
   place: draft => draft.placeText,
   packaging: draft => (draft.packaging ? takeInWords.packagings[draft.packaging] : ''),

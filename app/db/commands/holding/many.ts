@@ -1,4 +1,6 @@
-import { type HolderType, type Holding, LIMITS, type OpenQuestion } from '#core/catalog'
+import { ulid } from 'ulid'
+import { type HolderType, type Holding, LIMITS, type OpenQuestion, type Use } from '#core/catalog'
+import { saidUse } from '#core/fetching'
 import { type Answered, isSameQuestion, stillOpen } from '#core/questions'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
@@ -39,8 +41,18 @@ export async function changeMany(
     async desk => {
       const changed = new Map<string, Holding>()
       const left = new Set<string>()
+      const uses: Use[] = []
       for (const change of changes) {
-        const { ids, set, brandName, categoryName, addThemes = [], addNote = '', holderTypeId = '', answers } = change
+        const {
+          ids,
+          set: { isUsed, ...set } = {},
+          brandName,
+          categoryName,
+          addThemes = [],
+          addNote = '',
+          holderTypeId = '',
+          answers,
+        } = change
         const holderType = await db.records('holderTypes').get(holderTypeId)
         const named = {
           ...(holderType ? sitsInOf(holderType) : {}),
@@ -57,10 +69,13 @@ export async function changeMany(
           if (!before || notes === undefined || notes.length > LIMITS.text || themes.length > LIMITS.themes) return left.add(ids[at] ?? '')
           const questions = before.questions.filter(question => !answers || !isSameQuestion(question, answers))
           const after: Holding = { ...before, ...set, ...named, themeIds: themes, notes, questions }
+          const said = isUsed === undefined ? null : saidUse({ isUsed, useCount: null })
+          if (said) uses.push({ id: ulid(), holdingId: before.id, ...said })
           return changed.set(before.id, { ...after, questions: stillOpen(before, after) })
         })
       }
       await desk.put('holdings', [...changed.values()])
+      await desk.put('uses', uses)
       if (changes.some(({ holderTypeId }) => holderTypeId)) await holdersFollow(desk, [...changed.values()])
       await givePlaces(
         desk,

@@ -5,6 +5,7 @@ import type { NewContainer, NewHolder, RoomPlan } from '#core/room/places'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
 import { freePlaces } from '../holding/places'
+import { isAtHand } from '../holding/placing'
 import { addressPatterns, rowOf } from './furniture'
 
 export type NotBuilt =
@@ -124,7 +125,8 @@ async function giveHolders(
   const placed = holders.flatMap(({ holdingIds }) => holdingIds.flatMap(id => holdings.get(id) ?? []))
   await desk.put(
     'holdings',
-    placed.map(holding => (holding.state === 'lent' || holding.state === 'gone' ? holding : { ...holding, state: 'filed' as const })),
+    // What is away has a place to come back to; it is not back.
+    placed.map(holding => (isAtHand(holding) ? { ...holding, state: 'filed' as const } : holding)),
   )
   return placed.length
 }
@@ -163,6 +165,7 @@ async function takeOut(desk: Desk, wanted: RoomPlan['out']): Promise<number> {
       to: (toOf.get(id) ?? '').trim().slice(0, LIMITS.name),
       outAt: now,
       backAt: null,
+      isForUse: false,
     })),
   )
   await desk.put(

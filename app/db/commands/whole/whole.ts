@@ -109,6 +109,7 @@ export async function importList(
         await desk.put('holdings', records.holdings.slice(at, at + CHUNK))
         onProgress(Math.min(at + CHUNK, records.holdings.length), records.holdings.length)
       }
+      await desk.put('uses', records.uses)
       await desk.register(records.register)
       return records.holdings.length
     },

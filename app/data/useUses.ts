@@ -1,0 +1,66 @@
+import { defineStore } from 'pinia'
+import { onScopeDispose, type ShallowRef, shallowRef, watch as watchRef } from 'vue'
+import type { Use } from '#core/catalog'
+import type { UseTally } from '#core/fetching'
+import { database, watch } from '~/db'
+import { type Crew, hire } from './call'
+import { useCatalogue } from './useCatalogue'
+import type { UsesApi } from './uses.worker'
+
+function read(text: string): ReadonlyMap<string, UseTally> {
+  return new Map(
+    text
+      .split('\n')
+      .filter(Boolean)
+      .map(line => {
+        const [id = '', times = '0', isCounted, lastOn = ''] = line.split(' ')
+        return [id, { times: Number(times), isCounted: isCounted === '1', lastOn: lastOn || null }]
+      }),
+  )
+}
+
+/**
+ * How often each set was used, counted from the log in a worker: the log itself grows for ever, and is not held here. Counted the
+ * first time somebody asks, and after every change of it.
+ */
+export const useUses = defineStore('uses', () => {
+  const catalogue = useCatalogue()
+  const tallies = shallowRef<ReadonlyMap<string, UseTally>>(new Map())
+  let crew: Crew<UsesApi> | null = null
+  let counted: Promise<void> | null = null
+
+  async function count(): Promise<void> {
+    crew ??= hire<UsesApi>(new Worker(new URL('./uses.worker.ts', import.meta.url), { type: 'module' }))
+    tallies.value = read(await crew.run(api => api.tally()))
+  }
+  /** The log is counted, as it is now. */
+  function ready(): Promise<void> {
+    return (counted ??= count())
+  }
+  catalogue.onChange((_, changed) => {
+    if (counted && changed.includes('uses')) counted = count()
+  })
+  return { tallies, ready }
+})
+
+/** The log of one set, the last day first, as it is at any moment; null: it has not been read yet. */
+export function useLogOf(holdingId: () => string): Readonly<ShallowRef<readonly Use[] | null>> {
+  const log = shallowRef<readonly Use[] | null>(null)
+  let stop: () => void = () => undefined
+  watchRef(
+    holdingId,
+    id => {
+      stop()
+      log.value = null
+      stop = watch(
+        () => database().records('uses').where('holdingId').equals(id).toArray(),
+        found => {
+          log.value = found.sort((a, b) => ((a.on ?? '') < (b.on ?? '') || ((a.on ?? '') === (b.on ?? '') && a.id < b.id) ? 1 : -1))
+        },
+      )
+    },
+    { immediate: true },
+  )
+  onScopeDispose(() => stop())
+  return log
+}

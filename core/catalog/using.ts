@@ -1,0 +1,38 @@
+import { z } from 'zod'
+import { Id, Moment, PartialDate } from './basics'
+import { LIMITS, USE_SOURCES } from './choices'
+
+/**
+ * A day on which a set was used; or what an older list, or somebody, says of its use as a whole. How often and when last are
+ * counted from these, and kept nowhere beside them.
+ */
+export const Use = z.object({
+  id: Id,
+  holdingId: Id,
+  /** null: nobody knows when. */
+  on: PartialDate.nullable(),
+  /** How often; 0: not once until it was said; null: used, and nobody knows how often. */
+  times: z.number().int().nonnegative().nullable(),
+  from: z.enum(USE_SOURCES),
+})
+export type Use = z.infer<typeof Use>
+
+/** One set on a pull list. */
+export const PullLine = z.object({
+  holdingId: Id,
+  /** The set it goes along with; null: it was asked for itself. */
+  alongWithId: Id.nullable(),
+  /** What it was taken out of: its holders, two where it was cut in two; itself where it stands in none. */
+  takenFromIds: z.array(Id).max(2),
+})
+export type PullLine = z.infer<typeof PullLine>
+
+/** Sets to fetch, as one walk through the room. */
+export const PullList = z.object({
+  id: Id,
+  /** Empty: it has none. */
+  name: z.string().max(LIMITS.name),
+  createdAt: Moment,
+  lines: z.array(PullLine).max(LIMITS.pullLines),
+})
+export type PullList = z.infer<typeof PullList>
