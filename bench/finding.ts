@@ -54,7 +54,7 @@ export function finding(): void {
   report(`${COUNT} sets: what is linked, once typing rests`, told(linked), 'none given')
 
   const holdings = mapOf(data.holdings)
-  const facts = { containerOf: (id: string) => id.slice(-2), hasDie: () => null }
+  const facts = { containerOf: (id: string) => id.slice(-2), hasDie: () => null, wasUsed: () => null }
   const parted = (ask: string): number => {
     const sets = index.ask(ask).hits.flatMap(hit => holdings.get(hit.id) ?? [])
     const start = performance.now()

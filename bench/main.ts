@@ -12,6 +12,7 @@ import { type Geometry, geometryOf, PAGES, WINDOWS } from '../tests/support/geom
 import { packLarge, packRoom } from './collection'
 import { listMemory } from './listMemory'
 import { accuracy, photoTimes, troubles } from './measuring'
+import { fetching } from './fetching'
 import { finding } from './finding'
 import { brandJoins } from './movingIn'
 import { places } from './places'
@@ -381,6 +382,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   accuracy: () => accuracy(),
   troubles: () => troubles(),
   finding: () => Promise.resolve(finding()),
+  fetching: () => Promise.resolve(fetching()),
   asking: async browser => {
     await largeRoom(browser, 5_000, 60)
     await largeRoom(browser, 20_000, 120)

@@ -96,7 +96,9 @@ export function storeroom(): void {
     lanesMm: run.map(() => (total / run.length) * 1.2),
     holders: placements.flatMap(({ holder, container, position }) => {
       const holding = holdings.get(holder.holdingIds[0] ?? '')
-      return holding ? [{ holding, lengthMm: lengthOf(holder.id), lane: laneOf.get(container.id) ?? 0, position }] : []
+      return holding
+        ? [{ holding, timesUsed: holding.number % 7, lengthMm: lengthOf(holder.id), lane: laneOf.get(container.id) ?? 0, position }]
+        : []
     }),
   }
   report(

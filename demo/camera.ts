@@ -1,4 +1,5 @@
 import { brightnessAt, type GreyPicture, inverse, mapPoint, type Matrix3, perspective, type Point, type Quad } from '#core/measuring'
+import encodeQR from 'qr'
 import { chance } from './random'
 
 /** A set as it lies flat: its drawing, and the truth about it. */
@@ -16,6 +17,28 @@ export const CAMERA_REFERENCES = {
   A4: { widthMm: 210, heightMm: 297, isSheet: true }, // ISO 216
 } as const
 export type CameraReference = keyof typeof CAMERA_REFERENCES
+/** A label as it lies flat: its number as a square code with the quiet zone that ISO/IEC 18004 asks for, and room beside it. */
+export function labelOf(text: string): FlatSet {
+  const modules = encodeQR(text, 'raw', { border: QUIET_MODULES })
+  const sidePx = modules.length * LABEL_PX_A_MODULE
+  const widthPx = sidePx * 2
+  const pixels = new Uint8Array(widthPx * sidePx).fill(255)
+  modules.forEach((row, y) =>
+    row.forEach((isDark, x) => {
+      if (!isDark) return
+      for (let at = 0; at < LABEL_PX_A_MODULE ** 2; at += 1)
+        pixels[(y * LABEL_PX_A_MODULE + Math.floor(at / LABEL_PX_A_MODULE)) * widthPx + x * LABEL_PX_A_MODULE + (at % LABEL_PX_A_MODULE)] =
+          0
+    }),
+  )
+  const pxPerMm = LABEL_PX_A_MODULE / MODULE_MM
+  return { picture: { widthPx, heightPx: sidePx, pixels }, pxPerMm, widthMm: widthPx / pxPerMm, heightMm: sidePx / pxPerMm, pieces: [] }
+}
+const LABEL_PX_A_MODULE = 8
+/** A code of an 18 mm tape. Common practice. */
+const MODULE_MM = 0.62
+const QUIET_MODULES = 4
+
 /** What is wrong with a photo. A hard shadow lies across the set; a set at the edge lies half off the sheet, or half out of the photo. */
 export const CAMERA_TROUBLES = ['none', 'cutOff', 'blurred', 'bent', 'hardShadow', 'twoSets', 'atEdge', 'pale'] as const
 export type CameraTrouble = (typeof CAMERA_TROUBLES)[number]
@@ -28,6 +51,8 @@ export interface Shot {
   readonly maxTiltDeg: number
   readonly leastTiltDeg?: number
   readonly trouble: CameraTrouble
+  /** A label with this text is photographed in place of a set. */
+  readonly label?: string
 }
 export interface Photo {
   readonly picture: GreyPicture

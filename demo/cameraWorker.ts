@@ -2,7 +2,7 @@ import { workerData } from 'node:worker_threads'
 import { decode, encode } from 'fast-png'
 import { strFromU8, unzipSync } from 'fflate'
 import { z } from 'zod'
-import { type FlatSet, type Shot, takePhoto } from './camera'
+import { type FlatSet, labelOf, type Shot, takePhoto } from './camera'
 
 /** The stand-in camera in a thread of its own: a photo of 12 megapixels takes some seconds, and the server goes on answering. */
 const Truth = z.array(z.object({ file: z.string(), pxPerMm: z.number(), widthMm: z.number(), heightMm: z.number() }))
@@ -24,7 +24,7 @@ const sets = Truth.parse(JSON.parse(strFromU8(files['sets.json'] ?? new Uint8Arr
 
 /** A photo as a grey PNG. null: the camera has no sets. */
 export default function photograph(shot: Shot): Uint8Array | null {
-  const set = sets[shot.seed % sets.length]
+  const set = shot.label ? labelOf(shot.label) : sets[shot.seed % sets.length]
   if (!set) return null
   const { picture } = takePhoto(set, shot)
   return encode({ width: picture.widthPx, height: picture.heightPx, data: picture.pixels, channels: 1, depth: 8 })

@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import { TABLE_NAMES, TABLES } from '#core/catalog'
 import { arrangeRoom, isLookedAt, shortAddress } from '#core/room'
+import { tallyUses, wasUsed } from '#core/fetching'
 import { type LetterRoom, makeLetterRoom } from './letterRoom'
 import { MOTIFS } from './motifs'
 import { FACE_NAMES } from './type'
@@ -38,7 +39,11 @@ describe('the letter room', () => {
     expect(loans.map(loan => holdings.find(holding => holding.id === loan.holdingId)?.state).sort()).toEqual(['lent', 'lent', 'out', 'out'])
     expect(holdings.filter(holding => holding.questions.length > 0)).toHaveLength(4)
     expect(new Set(relations.map(relation => relation.kind)).size).toBeGreaterThanOrEqual(4)
-    expect(holdings.filter(holding => holding.lastUsedOn && holding.lastUsedOn > '2025-10-31').length).toBeGreaterThan(80)
+    const tallies = tallyUses(room.data.uses)
+    expect(tallies.size).toBe(holdings.length - 1)
+    expect([...tallies.values()].filter(({ lastOn }) => lastOn !== null && lastOn > '2025-10-31').length).toBeGreaterThan(80)
+    expect(holdings.filter(({ id }) => wasUsed(tallies.get(id)) === false).length).toBeGreaterThan(50)
+    expect(room.data.pullLists.map(({ lines }) => lines.length)).toEqual([expect.any(Number), expect.any(Number)])
   })
   test('has measured pieces on at least 120 sets, each no larger than its sheet', () => {
     const measured = room.data.holdings.filter(holding => holding.pieces.length > 0)

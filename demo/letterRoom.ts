@@ -13,9 +13,10 @@ import {
   type WordLink,
 } from '#core/catalog'
 import { givenToText } from '#core/exchange'
+import { withSets } from '#core/fetching'
 import { adviseHolder, contentsOf } from '#core/holders'
 import { registerId } from '#core/numbering'
-import { bringToLife } from './living'
+import { bringToLife, logOf } from './living'
 import { makeCollection } from './collection'
 import { BRANDS, THEMES } from './names'
 import { chance } from './random'
@@ -94,9 +95,12 @@ export function makeLetterRoom(): LetterRoom {
       at: holding.createdAt,
     })),
   )
-  const waiting = bringToLife(data, new Map(drawn.map(each => [each.holding.id, each.pieces])), newId)
+  const used = new Map(drawn.map(each => [each.holding.id, each.used]))
+  const waiting = bringToLife(data, new Map(drawn.map(each => [each.holding.id, each.pieces])), used, newId)
   data.links.push(...LINKS.map(link => ({ id: newId(), ...link })))
   seeAlso(data, 'Letters home', 'Post and parcels')
+  data.uses.push(...logOf(data.holdings, used, newId))
+  pull(data, newId)
   return { data, drawings: new Map([...drawn.map(each => [each.holding.id, each.svg] as const), ...waiting]) }
 }
 
@@ -105,6 +109,27 @@ function seeAlso({ themes }: CatalogueData, name: string, other: string): void {
   const [at, id] = [themes.findIndex(theme => theme.name === name), themes.find(theme => theme.name === other)?.id]
   const theme = themes[at]
   if (theme && id) themes[at] = { ...theme, seeAlsoIds: [id] }
+}
+
+/** Two pull lists: one for a card of some greetings with their dies, half of it on the table, and one that is only begun. */
+function pull(data: CatalogueData, newId: () => string): void {
+  const facts = { holdings: new Map(data.holdings.map(each => [each.id, each])), relations: data.relations }
+  const placed = new Set(data.holders.flatMap(holder => holder.holdingIds))
+  const theme = (name: string): string => data.themes.find(each => each.name === name)?.id ?? ''
+  const of = (name: string, count: number): readonly string[] =>
+    data.holdings
+      .filter(({ id, state, themeIds }) => state === 'filed' && placed.has(id) && themeIds[0] === theme(name))
+      .map(({ id }) => id)
+      .slice(0, count)
+  data.pullLists.push(
+    {
+      id: newId(),
+      name: 'Card for the harbour fair',
+      createdAt: '2026-10-31T15:00:00.000Z',
+      lines: [...withSets([], [...of('Harbour', 4), ...of('Tide pools', 2), ...of('Birthdays', 2)], facts)],
+    },
+    { id: newId(), name: 'Winter lights', createdAt: '2026-11-01T08:30:00.000Z', lines: [...withSets([], of('Winter lights', 3), facts)] },
+  )
 }
 
 /** Every set gets the holder that is proposed for it, where it stands in a row; blocks and boards go without. */
@@ -132,7 +157,14 @@ function lendSome(data: CatalogueData, newId: () => string): void {
   places.forEach((to, index) => {
     const holding = data.holdings[(index * 67 + 31) % data.holdings.length]
     if (!holding) return
-    const loan: Loan = { id: newId(), holdingId: holding.id, to, outAt: `2026-10-${10 + index * 3}T16:30:00.000Z`, backAt: null }
+    const loan: Loan = {
+      id: newId(),
+      holdingId: holding.id,
+      to,
+      outAt: `2026-10-${10 + index * 3}T16:30:00.000Z`,
+      backAt: null,
+      isForUse: to !== 'Night desk',
+    }
     data.loans.push(loan)
     holding.state = to === 'Night desk' ? 'lent' : 'out'
   })

@@ -1,3 +1,4 @@
+export { type Inside, layInside, type PageMark, type RowMark } from './inside'
 export { type Elevation, type Front, layElevation } from './elevation'
 export { shelfRoom, type ShelfRoom, sideBySide } from './shelfRoom'
 export { layMat, type MatItem, type MatLayout, type MatSpot, UNKNOWN_SIZE } from './mat'

@@ -84,12 +84,24 @@ const holding = (id: string, more: Partial<Holding>): Holding => ({
   ...blankHolding({ id, number: 1, seriesId: 's', name: id, createdAt: '2026-01-01T00:00:00.000Z' }),
   ...more,
 })
-const facts = { kinds: new Map(KINDS.map(kind => [kind.id as string, kind])), hasDie: (set: Holding) => set.hasMatchingDie }
+const pieceOf = (side: number): Holding['pieces'][number] => ({
+  id: 'p',
+  words: [],
+  size: { widthMm: side, heightMm: side },
+  pictureHash: null,
+  isMissing: false,
+  livesWithId: null,
+})
+const facts = {
+  kinds: new Map(KINDS.map(kind => [kind.id as string, kind])),
+  hasDie: (set: Holding) => set.hasMatchingDie,
+  wasUsed: (id: string) => (id.startsWith('used') ? true : id.startsWith('new') ? false : null),
+}
 
 describe('does a set answer to a part', () => {
   const answer = (text: string, more: Partial<Holding>): boolean | null => {
     const [part] = readAsk(text, { kinds: KINDS, unit: 'in' }).parts
-    return part ? answersTo(part, holding('a', more), facts) : null
+    return part ? answersTo(part, holding(more.id ?? 'a', more), facts) : null
   }
   test.each<[string, Partial<Holding>, boolean | null]>([
     ['dies', { kindId: 'thin' }, true],
@@ -102,9 +114,15 @@ describe('does a set answer to a part', () => {
     ['4x6', { size: { widthMm: 153, heightMm: 100 } }, true],
     ['4x6', { size: { widthMm: 101.6, heightMm: 160 } }, false],
     ['4x6', { size: null }, null],
-    ['unused', { isUsed: false }, true],
-    ['unused', { isUsed: null, useCount: 2 }, false],
-    ['used', { isUsed: null, useCount: null }, null],
+    ['up to 5 in', { size: { widthMm: 127, heightMm: 20 } }, true],
+    ['up to 5 in', { size: { widthMm: 152.4, heightMm: 20 } }, false],
+    ['not up to 5 in', { size: { widthMm: 152.4, heightMm: 20 } }, true],
+    ['at most 6 cm', { size: { widthMm: 100, heightMm: 100 }, pieces: [pieceOf(40), pieceOf(90)] }, true],
+    ['at most 3 cm', { size: { widthMm: 20, heightMm: 20 }, pieces: [pieceOf(40)] }, false],
+    ['up to 5', { size: null }, null],
+    ['unused', { id: 'new' }, true],
+    ['unused', { id: 'used' }, false],
+    ['used', {}, null],
     ['with die', { hasMatchingDie: true }, true],
     ['without die', { hasMatchingDie: true }, false],
     ['with die', { hasMatchingDie: null }, null],
@@ -128,13 +146,13 @@ const sets = fc
       brandId: fc.option(ID),
       themeIds: fc.uniqueArray(ID, { maxLength: 3 }),
       size: fc.option(fc.record({ widthMm: fc.constantFrom(50, 100, 150), heightMm: fc.constantFrom(50, 100) })),
-      isUsed: fc.option(fc.boolean()),
+      id: fc.constantFrom('used', 'new', 's'),
       hasMatchingDie: fc.option(fc.boolean()),
     }),
     { maxLength: 25 },
   )
-  .map(list => list.map((each, at) => holding(`s${at}`, each)))
-const narrowFacts = { containerOf: (id: string) => (id.endsWith('1') ? 'a' : null), hasDie: facts.hasDie }
+  .map(list => list.map((each, at) => holding('', { ...each, id: `${each.id}${at}` })))
+const narrowFacts = { containerOf: (id: string) => (id.endsWith('1') ? 'a' : null), hasDie: facts.hasDie, wasUsed: facts.wasUsed }
 
 test('an answer parts so: every count is what choosing that value leaves (property)', () => {
   const choice = fc.dictionary(

@@ -1,6 +1,6 @@
 import type { Holding, Kind, KindFamily } from '#core/catalog'
 import { tokensOf } from '#core/classing'
-import { readSize, type LengthUnit, type Size } from '#core/units'
+import { type LengthUnit, readLength, readSize, type Size } from '#core/units'
 
 /** What an ask says of a set beside words, with the text it was read from: it can be taken back, and is words then. */
 export type Part = { readonly text: string; readonly isNot: boolean } & (
@@ -8,6 +8,8 @@ export type Part = { readonly text: string; readonly isNot: boolean } & (
   | { readonly as: 'kind'; readonly kindId: string }
   /** `isAssumed`: the unit is the room's, as none was written. */
   | { readonly as: 'size'; readonly size: Size; readonly isAssumed: boolean }
+  /** No longer and no wider than that; `isAssumed` as of a size. */
+  | { readonly as: 'upTo'; readonly mm: number; readonly isAssumed: boolean }
   | { readonly as: 'used' }
   | { readonly as: 'withDie' }
   /** Came in from a day on, or before one; both may be a year or a month. */
@@ -41,6 +43,7 @@ const BEGUN_NOT = /(\S\s+)(?:not|without)\s*$/i
 const NUMBER = String.raw`\d+(?:[.,]\d+)?(?:[\s-]\d+/\d+|/\d+)?`
 const UNIT = String.raw`(?:\s?(?:in|inch|inches|cm|mm)\b\.?|")?`
 const SIZE = new RegExp(String.raw`^${NUMBER}${UNIT}\s?(?:x|×|\*|by)\s?${NUMBER}${UNIT}(?![\p{L}\d])`, 'iu')
+const UP_TO = new RegExp(String.raw`^(?:up to|at most|no (?:longer|wider|larger) than)\s+(${NUMBER}${UNIT})(?![\p{L}\d])`, 'iu')
 const YEAR = String.raw`(?:19|20)\d\d(?:-(?:0[1-9]|1[0-2]))?`
 const CAME_IN = new RegExp(String.raw`^(?:(?:came|bought|new)\s+in|bought)\s+(${YEAR})(?![\p{L}\d-])`, 'iu')
 const SINCE = new RegExp(String.raw`^(since|before)\s+(${YEAR})(?![\p{L}\d-])`, 'iu')
@@ -89,6 +92,13 @@ const READERS: readonly Reader[] = [
           part: { as: 'size', isNot: false, text: found, size: reading.size, isAssumed: reading.unitFrom === 'assumed' },
           length: found.length,
         }
+      : null
+  },
+  (text, { unit }) => {
+    const [found = '', length = ''] = UP_TO.exec(text) ?? []
+    const [own, assumed] = [readLength(length), readLength(length, unit)]
+    return found && assumed.ok
+      ? { part: { as: 'upTo', isNot: false, text: found, mm: assumed.mm, isAssumed: !own.ok }, length: found.length }
       : null
   },
   (text, { kinds }) => {
@@ -173,6 +183,8 @@ export interface PartFacts {
   readonly kinds: ReadonlyMap<string, Pick<Kind, 'family'>>
   /** Has it a die of its own; null: not known. */
   readonly hasDie: (holding: Holding) => boolean | null
+  /** null: nobody has noted it. */
+  readonly wasUsed: (holdingId: string) => boolean | null
 }
 
 /** One strategy a part: does a set answer to it? null: the record does not say. */
@@ -180,7 +192,13 @@ const ANSWERS: { readonly [A in Part['as']]: (part: Extract<Part, { as: A }>, ho
   family: ({ family }, { kindId }, { kinds }) => (kindId === null ? null : kinds.get(kindId)?.family === family),
   kind: (part, { kindId }) => (kindId === null ? null : kindId === part.kindId),
   size: (part, { size }) => (size === null ? null : isSameSize(part.size, size)),
-  used: (_part, { isUsed, useCount }) => isUsed ?? (useCount === null ? null : useCount > 0),
+  // Something on it that is no larger; of what nobody has measured piece by piece, all of it.
+  upTo: ({ mm }, { size, pieces }) => {
+    const measured = pieces.flatMap(piece => piece.size ?? [])
+    const sizes = measured.length > 0 ? measured : size ? [size] : []
+    return sizes.length === 0 ? null : sizes.some(each => Math.max(each.widthMm, each.heightMm) <= mm + SAME_SIZE_MM)
+  },
+  used: (_part, { id }, { wasUsed }) => wasUsed(id),
   withDie: (_part, holding, { hasDie }) => hasDie(holding),
   cameIn: ({ from, before }, { acquiredOn }) => {
     const bounds = [from, before].filter(bound => bound !== null)

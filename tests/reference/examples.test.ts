@@ -73,6 +73,7 @@ const CAST: Readonly<Record<string, unknown>> = {
   somewhere: { container: { ...container, type: 'bin' }, lane: 1, position: null, cell: null },
   byTheme: { keys: [{ by: 'theme', order: 'alphabetical' }] },
   byBrand: { ...startSeries('main'), countsBy: 'brand' },
+  aLine: { rankOf: Number, alongMm: Number },
   newId: () => 'id',
   rows: [
     arrangeContainer(

@@ -1,0 +1,75 @@
+import type { Holding, Loan, PullLine, Relation } from '#core/catalog'
+import type { Room, Standing } from '#core/room'
+
+/** What goes along with what, as far as the room knows. */
+export interface BelongFacts {
+  readonly holdings: ReadonlyMap<string, Holding>
+  readonly relations: Iterable<Relation>
+}
+
+/**
+ * What is fetched along with each set, at an address of its own: its dies, the stamp of a die, and the sets that its pieces live
+ * with. O(relations + pieces).
+ */
+export function goesAlong(ids: readonly string[], { holdings, relations }: BelongFacts): ReadonlyMap<string, readonly string[]> {
+  const along = new Map<string, Set<string>>(ids.map(id => [id, new Set()]))
+  for (const { kind, fromId, toId } of relations) {
+    if (kind !== 'dieForStamp') continue
+    along.get(fromId)?.add(toId)
+    along.get(toId)?.add(fromId)
+  }
+  for (const [id, others] of along)
+    for (const { livesWithId } of holdings.get(id)?.pieces ?? []) if (livesWithId !== null && livesWithId !== id) others.add(livesWithId)
+  return new Map([...along].map(([id, others]) => [id, [...others].filter(other => holdings.has(other)).sort()]))
+}
+
+/**
+ * A pull list with more sets on it, and with what goes along with each. What is on it already stays as it is; what came along and
+ * is now asked for itself stands for itself.
+ */
+export function withSets(lines: readonly PullLine[], ids: readonly string[], facts: BelongFacts): readonly PullLine[] {
+  const asked = ids.filter(id => facts.holdings.has(id))
+  const [wanted, along, known] = [new Set(asked), goesAlong(asked, facts), new Set(lines.map(line => line.holdingId))]
+  const fresh: PullLine[] = []
+  const add = (holdingId: string, alongWithId: string | null): void => {
+    if (known.has(holdingId)) return
+    known.add(holdingId)
+    fresh.push({ holdingId, alongWithId, takenFromIds: [] })
+  }
+  for (const id of wanted) add(id, null)
+  for (const id of wanted) for (const other of along.get(id) ?? []) add(other, id)
+  return [...lines.map(line => (wanted.has(line.holdingId) && line.alongWithId !== null ? { ...line, alongWithId: null } : line)), ...fresh]
+}
+
+/** A pull list without some sets, and without what came along with them alone. */
+export function withoutSets(lines: readonly PullLine[], ids: readonly string[]): readonly PullLine[] {
+  const gone = new Set(ids)
+  return lines.filter(({ holdingId, alongWithId }) => !gone.has(holdingId) && !gone.has(alongWithId ?? ''))
+}
+
+/** The places a set is taken out of: two where it was cut in two; none where it has no place. */
+export function standingsOf(holdingId: string, { placements, halves }: Pick<Room, 'placements' | 'halves'>): readonly Standing[] {
+  const only = placements.get(holdingId)
+  return halves.get(holdingId) ?? (only ? [only] : [])
+}
+/** What a line is ticked by: the holders of its set, or the set itself where it stands in none. */
+export function placeIdsOf(holdingId: string, room: Pick<Room, 'placements' | 'halves'>): readonly string[] {
+  const ids = standingsOf(holdingId, room).map(({ holder }) => holder.id)
+  return ids.length > 0 ? ids : [holdingId]
+}
+
+/** How far a line is: still to be fetched, out of its place (by this list or not), or fetched and back again. */
+export type LineState =
+  { readonly as: 'toFetch'; readonly placeIds: readonly string[] } | { readonly as: 'out'; readonly loan: Loan } | { readonly as: 'back' }
+
+export function lineState(
+  { holdingId, takenFromIds }: PullLine,
+  room: Pick<Room, 'placements' | 'halves'>,
+  loanOf: (holdingId: string) => Loan | undefined,
+): LineState {
+  const loan = loanOf(holdingId)
+  if (loan) return { as: 'out', loan }
+  const left = placeIdsOf(holdingId, room).filter(id => !takenFromIds.includes(id))
+  // What was set down elsewhere meanwhile was taken all the same.
+  return left.length === 0 || takenFromIds.length >= placeIdsOf(holdingId, room).length ? { as: 'back' } : { as: 'toFetch', placeIds: left }
+}
