@@ -1,16 +1,18 @@
-import { commands, database, redo, type SwingProgress, undo, type YondercrestDb } from '~/db'
+import { type commands, database, loadCommands, redo, type SwingProgress, undo, type YondercrestDb } from '~/db'
 
 type Commands = typeof commands
 type OverDatabase<F> = F extends (db: YondercrestDb, ...rest: infer A) => infer R ? (...rest: A) => R : never
 type Acts = { readonly [K in keyof Commands]: OverDatabase<Commands[K]> }
 
 /** Every command on the database of this browser: the one way in which a screen changes or asks something of it. */
-export const act = Object.fromEntries(
-  Object.entries(commands).map(([name, command]) => [
-    name,
-    (...rest: unknown[]) => (command as (db: YondercrestDb, ...rest: unknown[]) => unknown)(database(), ...rest),
-  ]),
-) as unknown as Acts
+export const act = new Proxy({} as Acts, {
+  get:
+    (_, name: keyof Commands) =>
+    async (...rest: unknown[]): Promise<unknown> => {
+      const command = (await loadCommands())[name] as (db: YondercrestDb, ...rest: unknown[]) => unknown
+      return command(database(), ...rest)
+    },
+})
 
 export const undoStep = (onProgress: SwingProgress) => undo(database(), onProgress)
 export const redoStep = (onProgress: SwingProgress) => redo(database(), onProgress)

@@ -1,6 +1,7 @@
 import { expose } from 'comlink'
 import { ulid } from 'ulid'
 import type { FilingRule, Holder, Holding, LaneTarget, RecordOf, Refiling, Section, TableName } from '#core/catalog'
+import { type Candidate, type CardChoice, chooseForCard, tallyUses } from '#core/fetching'
 import type { NameList, NameRecord } from '#core/classing'
 import { fillOf, learnThickness, roomIn } from '#core/capacity'
 import {
@@ -89,6 +90,7 @@ async function simulatedRoom(zoneId: string): Promise<SimulatedRoom> {
   const rows = rowsOf(zoneId).filter(row => row.container.cells === null)
   const lanes = rows.flatMap(row => row.lanes.map((_, at) => ({ row, lane: at + 1 })))
   const zone = await database().records('zones').get(zoneId)
+  const tallies = tallyUses(await database().records('uses').toArray())
   return {
     facts,
     reserve: zone?.growthReserve ?? 0,
@@ -98,7 +100,9 @@ async function simulatedRoom(zoneId: string): Promise<SimulatedRoom> {
         .filter(placement => placement.lane === lane && placement.holder.apartBecause === null)
         .flatMap(({ holder, position }): SimulatedHolder[] => {
           const holding = facts.holdings.get(holder.holdingIds[0] ?? '')
-          return holding ? [{ holding, lengthMm: holderLengthMm(holder, facts), lane: at, position }] : []
+          return holding
+            ? [{ holding, timesUsed: tallies.get(holding.id)?.times ?? 0, lengthMm: holderLengthMm(holder, facts), lane: at, position }]
+            : []
         }),
     ),
   }
@@ -138,6 +142,11 @@ async function waitingRoom(ids: readonly string[]) {
 let isStopped = false
 
 const api = {
+  /** Of each need of a card one candidate. `along` are the containers in the order of the walk, each with how far along it stands. */
+  chooseForCard(needs: readonly (readonly Candidate[])[], along: readonly (readonly [id: string, mm: number])[]): CardChoice {
+    const [ranks, mm] = [new Map(along.map(([id], at) => [id, at])), new Map(along)]
+    return chooseForCard(needs, { rankOf: id => ranks.get(id) ?? Infinity, alongMm: id => mm.get(id) ?? 0 })
+  },
   /**
    * Places all sets without a place, one after the other, as one step. Stopped, what is placed by then stays. How many
    * were placed.

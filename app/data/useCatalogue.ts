@@ -1,16 +1,16 @@
 import { group } from 'd3-array'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { type RecordOf, type RoomSettings, START_SETTINGS } from '#core/catalog'
+import { type RecordOf, type RoomSettings, START_SETTINGS, TABLE_NAMES, type TableName } from '#core/catalog'
 import { learnThickness, roomIn, type ThicknessTable } from '#core/capacity'
 import type { Authority, RoomFacts } from '#core/filing'
 import { arrangeRoom, containersInOrder, type Room } from '#core/room'
 import { nowhereOf } from '#core/room/places'
 import {
-  commands,
   database,
   followJournal,
   type JournalEntry,
+  nextNumbers as nextNumbersOf,
   readSnapshot,
   SCREEN_TABLES,
   type ScreenRecords,
@@ -32,7 +32,7 @@ function mapsOf(records: ScreenRecords): Tables {
 export const readRoom = (): Promise<Snapshot> => readSnapshot(database())
 
 /** Called after every change that came from the database: which holdings, and which tables. */
-type Listener = (holdingIds: readonly string[] | 'all', tables: readonly ScreenTable[]) => void
+type Listener = (holdingIds: readonly string[] | 'all', tables: readonly TableName[]) => void
 
 /**
  * The catalogue in memory, for the screen: plain maps, replaced when they change, never deeply reactive. It follows
@@ -61,7 +61,7 @@ export const useCatalogue = defineStore('catalogue', () => {
       },
     )
     watch(
-      () => commands.nextNumbers(db),
+      () => nextNumbersOf(db),
       numbers => {
         nextNumbers.value = numbers
       },
@@ -90,7 +90,7 @@ export const useCatalogue = defineStore('catalogue', () => {
   async function follow(touched: Touched, journal: readonly JournalEntry[]): Promise<void> {
     if (touched === 'all' || !tables.value) {
       take(mapsOf((await readRoom()).records), null)
-      listeners.forEach(tell => tell('all', SCREEN_TABLES))
+      listeners.forEach(tell => tell('all', TABLE_NAMES))
     } else if (touched.size > 0) {
       await patch(tables.value, touched)
       // Two tabs at once: between the journal and the records another step was done. What cannot follow reads anew.
@@ -102,8 +102,7 @@ export const useCatalogue = defineStore('catalogue', () => {
   async function patch(before: Tables, touched: Exclude<Touched, 'all'>): Promise<void> {
     const fresh: Record<string, ReadonlyMap<string, unknown>> = { ...before }
     const containers = new Set<string>()
-    const changed = SCREEN_TABLES.filter(name => touched.has(name))
-    for (const name of changed) {
+    for (const name of SCREEN_TABLES.filter(each => touched.has(each))) {
       const ids = [...(touched.get(name) ?? [])]
       const now = await database().anyRecords(name).bulkGet(ids)
       const map = new Map<string, { id: string }>(before[name])
@@ -116,6 +115,7 @@ export const useCatalogue = defineStore('catalogue', () => {
       fresh[name] = map
     }
     take(fresh as unknown as Tables, containers)
+    const changed = TABLE_NAMES.filter(name => touched.has(name))
     listeners.forEach(tell => tell([...(touched.get('holdings') ?? [])], changed))
   }
 
@@ -133,6 +133,11 @@ export const useCatalogue = defineStore('catalogue', () => {
           each.kind === 'dieForStamp' ? [[each.fromId, each.toId] as const] : [],
         ),
       ),
+  )
+  /** The open loan of each set that is out of its place. */
+  const loanOf = computed(
+    (): ReadonlyMap<string, RecordOf<'loans'>> =>
+      new Map([...(tables.value?.loans.values() ?? [])].flatMap(loan => (loan.backAt === null ? [[loan.holdingId, loan] as const] : []))),
   )
   /** How deep a filled holder is, by what was measured of lanes. */
   const learnt = computed((): ThicknessTable =>
@@ -180,6 +185,7 @@ export const useCatalogue = defineStore('catalogue', () => {
     containers,
     isEmpty,
     listed,
+    loanOf,
     nowhere,
     namedPlace,
     placeless,

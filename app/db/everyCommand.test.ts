@@ -53,6 +53,12 @@ async function whatIsWrong(db: YondercrestDb, tabs: 1 | 2 = 1): Promise<string |
     if (count > (isCutInTwo ? 2 : 1)) return `set ${number} is in ${count} holders`
     if (!data.register.some(line => line.number === number)) return `set ${number} is not in the register`
   }
+  for (const { id, state, number } of data.holdings) {
+    const open = data.loans.filter(loan => loan.holdingId === id && loan.backAt === null).length
+    if (open !== (state === 'out' || state === 'lent' ? 1 : 0)) return `set ${number} is ${state}, with ${open} open loans`
+  }
+  for (const { lines } of data.pullLists)
+    if (new Set(lines.map(line => line.holdingId)).size !== lines.length) return 'a set is twice on a pull list'
   const codes = data.containers.map(container => container.code.toLowerCase())
   if (new Set(codes).size !== codes.length) return 'two containers with one code'
   const open = data.refilings.filter(each => each.state === 'open')

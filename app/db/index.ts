@@ -19,5 +19,8 @@ export { type CommandName, STEPS } from './commands/steps'
 export type { Change, JournalEntry, JournalPart } from './journal'
 export { redo, type SwingProgress, transact, undo } from './transact'
 export * as commands from './commands'
-/** Loads what records are checked by, before the first command has to wait for it. */
-export const loadChecks = async (): Promise<void> => void (await import('./checked'))
+export { nextNumbers } from './commands/holding/numbers'
+/** Every command, in a part of its own: a screen is up before anybody changes something. */
+export const loadCommands = () => import('./commands')
+/** Loads what changes records and what they are checked by, before the first command has to wait for it. */
+export const loadToChange = async (): Promise<void> => void (await Promise.all([loadCommands(), import('./checked')]))

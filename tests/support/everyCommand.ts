@@ -1,4 +1,5 @@
 import { belongingCases } from '../../app/db/commands/belonging/cases'
+import { fetchingCases } from '../../app/db/commands/fetching/cases'
 import { holdersCases } from '../../app/db/commands/holders/cases'
 import { holdingCases } from '../../app/db/commands/holding/cases'
 import { linksCases } from '../../app/db/commands/links/cases'
@@ -17,6 +18,7 @@ export const ACTIONS: Cases = {
   ...namesCases,
   ...belongingCases,
   ...linksCases,
+  ...fetchingCases,
   ...roomCases,
   ...holdersCases,
   ...refilingCases,

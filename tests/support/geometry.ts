@@ -23,6 +23,9 @@ export const settled = (page: Page): Promise<void> =>
 export const PAGES: Readonly<Record<string, string>> = {
   '/': '[data-mat-item]',
   '/?ask=harbour': '[data-mat-item]',
+  '/find/pull': '[data-stop]',
+  '/find/out': '[data-stop]',
+  '/find/card': 'main ol input',
   '/take-in': '#take-name',
   '/take-in/placeless': 'main h1',
   '/take-in/work?stage=class': '[data-work], main h2',

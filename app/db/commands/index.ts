@@ -11,6 +11,9 @@ export { type BeginOutcome, beginRefiling, doRefilingStep, finishRefiling, leave
 export { addZone, changeZone, forgetLength, keepApart, measureLength, removeZone } from './room/zones'
 export { pairDies } from './belonging/partners'
 export { addRelation, keepPieces, removeRelation } from './belonging/belonging'
+export { bringBack, type Return, type ReturnOutcome, type Taken, takeOut, takeSets } from './fetching/away'
+export { dropPullList, fetchAgain, leaveOut, namePullList, type PullOutcome, pullSets } from './fetching/pull'
+export { dateUse, forgetUse, noteUse } from './fetching/uses'
 export { forgetLink, type LinkOutcome, linkWords } from './links/links'
 export { addStartThemes, joinNames, type NameOutcome, orderNames, putName, setMark, sharePages, splitName } from './names/names'
 export {

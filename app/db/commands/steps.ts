@@ -1,4 +1,5 @@
 import { belongingSteps } from './belonging/steps'
+import { fetchingSteps } from './fetching/steps'
 import { holdersSteps } from './holders/steps'
 import { holdingSteps } from './holding/steps'
 import { linksSteps } from './links/steps'
@@ -15,6 +16,7 @@ export const STEPS = {
   ...namesSteps,
   ...belongingSteps,
   ...linksSteps,
+  ...fetchingSteps,
   ...roomSteps,
   ...holdersSteps,
   ...refilingSteps,

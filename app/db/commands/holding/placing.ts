@@ -1,5 +1,6 @@
 import { ulid } from 'ulid'
 import { type Holder, type Holding, newHolder, type Section } from '#core/catalog'
+import { withoutSets } from '#core/fetching'
 import { stageOf } from '#core/pile'
 import { type Placing, placeOne, sharesOf, type SpreadFacts, spreadOverEmpty } from '#core/refiling'
 import { allIn, arrangeContainer, besideFirstHalf, type ContainerRow } from '#core/room'
@@ -109,6 +110,15 @@ export async function removeHolding(db: YondercrestDb, holdingId: string): Promi
       .primaryKeys()
     await desk.remove('relations', relations)
     await desk.remove('loans', await db.records('loans').where('holdingId').equals(holdingId).primaryKeys())
+    await desk.remove('uses', await db.records('uses').where('holdingId').equals(holdingId).primaryKeys())
+    const pulled = await db
+      .records('pullLists')
+      .filter(({ lines }) => lines.some(line => line.holdingId === holdingId || line.alongWithId === holdingId))
+      .toArray()
+    await desk.put(
+      'pullLists',
+      pulled.map(list => ({ ...list, lines: [...withoutSets(list.lines, [holdingId])] })),
+    )
     const hosts = await db
       .records('holdings')
       .filter(other => other.pieces.some(piece => piece.livesWithId === holdingId))
