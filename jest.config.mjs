@@ -12,6 +12,7 @@ const esmOnly = [
   '@cantoo/fontkit',
   'fast-check',
   'pure-rand',
+  'qr',
 ]
 
 export default {

@@ -5,6 +5,7 @@ import HeadBand from '~/shell/HeadBand.vue'
 import KeysDialog from '~/shell/KeysDialog.vue'
 import NoticeLine from '~/shell/NoticeLine.vue'
 import RidgeBand from '~/shell/RidgeBand.vue'
+import ScanHost from '~/shell/ScanHost.vue'
 import WelcomeBench from '~/shell/WelcomeBench.vue'
 import { useCopies } from '~/areas/copies/useCopies'
 import { useKeys } from '~/shell/useKeys'
@@ -55,6 +56,7 @@ const isOpenToAll = computed(() => route.path === '/copies')
     </div>
     <NuxtRouteAnnouncer />
     <NoticeLine />
+    <ScanHost v-if="state === 'open'" />
     <KeysDialog v-model:open="keys.isOpen.value" v-model:are-on="keys.areOn.value" />
   </div>
 </template>

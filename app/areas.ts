@@ -8,6 +8,11 @@ export const AREAS = [
   { id: 'index', path: '/index', icon: BookOpenText, word: 'Index' },
 ] as const
 
-/** The area that a page belongs to; undefined: none, as Copies. @example areaOf('/storeroom/fill')?.id //=> 'storeroom' */
+/**
+ * The area that a page belongs to; undefined: none, as Copies. Find is the first page, its others lie under /find.
+ * @example areaOf('/storeroom/fill')?.id //=> 'storeroom'
+ */
 export const areaOf = (path: string) =>
-  AREAS.find(area => (area.path === '/' ? path === '/' : path === area.path || path.startsWith(`${area.path}/`)))
+  AREAS.find(area =>
+    area.path === '/' ? path === '/' || path.startsWith('/find/') : path === area.path || path.startsWith(`${area.path}/`),
+  )

@@ -31,7 +31,7 @@ const open = computed(() => areaOf(route.path)?.id)
       :key="id"
       :to="path"
       :aria-current="open === id ? 'page' : undefined"
-      class="divider-tab flex min-h-11 whitespace-nowrap items-center justify-center gap-1.5 px-5 font-title"
+      class="divider-tab flex min-h-11 whitespace-nowrap items-center justify-center gap-1.5 px-4 font-title 2xl:px-5"
       :class="open === id ? 'h-13 bg-sheet font-bold' : 'bg-ridge-1 text-night hover:bg-ridge-2'"
       :style="open === id ? {} : { height: `${3.05 - at * 0.1}rem` }"
     >

@@ -1,6 +1,20 @@
 <script setup lang="ts">
 import { useDebounceFn, useMediaQuery } from '@vueuse/core'
-import { Archive, CircleHelp, Ellipsis, Keyboard, MapPinOff, Moon, Ruler, Search, Sun, X } from 'lucide-vue-next'
+import {
+  Archive,
+  CircleHelp,
+  ClipboardList,
+  Ellipsis,
+  Hand,
+  Keyboard,
+  MapPinOff,
+  Moon,
+  Ruler,
+  ScanLine,
+  Search,
+  Sun,
+  X,
+} from 'lucide-vue-next'
 import { computed, onMounted, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
@@ -11,6 +25,10 @@ import { shellWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useCopies } from '~/areas/copies/useCopies'
 import { useFind } from '~/areas/find/ask/useFind'
+import { useFetch } from '~/areas/find/fetch/useFetch'
+import { useScan } from '~/areas/find/scan/useScan'
+import { scanWords } from '~/areas/find/scan/words'
+import { fetchWords } from '~/areas/find/fetch/words'
 import KMenu from '~/kit/KMenu.vue'
 import BenchTabs from './BenchTabs.vue'
 import RidgeMark from './RidgeMark.vue'
@@ -21,6 +39,8 @@ const emit = defineEmits<{ keys: [] }>()
 const catalogue = useCatalogue()
 const copies = useCopies()
 const find = useFind()
+const fetch = useFetch()
+const scan = useScan()
 const route = useRoute()
 const router = useRouter()
 const lamp = useLamp()
@@ -76,6 +96,8 @@ onMounted(() => {
 
 /** On a phone the mark and the tools fold away as one scrolls on, and come back as one scrolls up. */
 const isPhone = useMediaQuery('(max-width: 639px)')
+/** Below this width the areas leave the band, and what is fetched goes into the menu. */
+const isNarrow = useMediaQuery('(max-width: 1023px)')
 const sheet = useSheet()
 const isRolledUp = computed(() => isPhone.value && sheet.isScrolledOn.value)
 /** So many steps since the last copy are worth a word. */
@@ -84,10 +106,15 @@ const unit = computed(() => catalogue.settings.unit)
 const switchUnit = (): void => void act.changeSettings({ unit: unit.value === 'in' ? 'cm' : 'in' })
 const more = computed(() => [
   // A phone has no room for them in the band.
+  ...(isNarrow.value
+    ? [{ word: fetch.toFetch > 0 ? shellWords.toFetch(fetch.toFetch) : fetchWords.title, icon: ClipboardList, to: '/find/pull' }]
+    : []),
+  ...(isNarrow.value && fetch.out.length > 0 ? [{ word: shellWords.out(fetch.out.length), icon: Hand, to: '/find/out' }] : []),
   ...(isPhone.value && catalogue.asked.length > 0
     ? [{ word: shellWords.asked(catalogue.asked.length), icon: CircleHelp, to: '/take-in/questions' }]
     : []),
   ...(isPhone.value ? [{ word: shellWords.unitSwitch(unit.value), icon: Ruler, run: switchUnit }] : []),
+  { word: scanWords.title, icon: ScanLine, run: () => void (scan.isOpen = true) },
   { word: lamp.isNight.value ? shellWords.lampDay : shellWords.lampNight, icon: lamp.isNight.value ? Sun : Moon, run: lamp.toggle },
   { word: shellWords.shortcuts, icon: Keyboard, run: () => emit('keys') },
 ])
@@ -139,6 +166,28 @@ const copyLine = computed(() =>
       </button>
     </form>
     <div v-show="!isRolledUp" class="order-3 ml-auto flex items-center gap-0.5 sm:order-4 lg:mb-2">
+      <NuxtLink
+        v-if="!isNarrow"
+        to="/find/pull"
+        class="head-button"
+        :title="fetch.toFetch > 0 ? shellWords.toFetch(fetch.toFetch) : fetchWords.title"
+        data-to-fetch
+      >
+        <ClipboardList :size="18" aria-hidden="true" />
+        <span v-if="fetch.toFetch > 0" class="figures" aria-hidden="true">{{ fetch.toFetch }}</span>
+        <span class="sr-only">{{ fetch.toFetch > 0 ? shellWords.toFetch(fetch.toFetch) : fetchWords.title }}</span>
+      </NuxtLink>
+      <NuxtLink
+        v-if="!isNarrow && fetch.out.length > 0"
+        to="/find/out"
+        class="head-button"
+        :title="shellWords.out(fetch.out.length)"
+        data-out
+      >
+        <Hand :size="18" aria-hidden="true" />
+        <span class="figures" aria-hidden="true">{{ fetch.out.length }}</span>
+        <span class="sr-only">{{ shellWords.out(fetch.out.length) }}</span>
+      </NuxtLink>
       <NuxtLink
         v-if="catalogue.placeless.length > 0"
         to="/take-in/placeless"

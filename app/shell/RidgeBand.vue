@@ -33,15 +33,14 @@ const size = computed(() => (!ridge.isUp ? REST : isSmall.value ? UP_SMALL : UP)
 const height = computed(() => size.value.band - size.value.floor - size.value.pin)
 const marked = shallowRef(0)
 /** Pins rise once the answer is painted: hundreds of blocks would hold it up. */
-const pins = shallowRef(find.pins)
-watch(
-  () => find.pins,
-  () =>
-    requestAnimationFrame(() =>
-      setTimeout(() => {
-        pins.value = find.pins
-      }),
-    ),
+const wanted = computed(() => ridge.stops ?? find.pins)
+const pins = shallowRef(wanted.value)
+watch(wanted, () =>
+  requestAnimationFrame(() =>
+    setTimeout(() => {
+      pins.value = wanted.value
+    }),
+  ),
 )
 
 /** Lower shelves stand nearer to the eye, and so darker. */
@@ -80,7 +79,8 @@ function label(id: string): string {
     lookUp('fixtures', row.container.fixtureId)?.name ?? '',
     setsIn(row),
     Math.round((fills.value.get(id)?.share ?? 0) * 100),
-    pins.value.get(id) ?? 0,
+    ridge.stops ? 0 : (pins.value.get(id) ?? 0),
+    ridge.stops?.get(id) ?? 0,
   )
 }
 function open(id: string): void {

@@ -21,8 +21,8 @@ const SHOWN = 30
       @click="undo"
     >
       <Undo2 :size="18" aria-hidden="true" />
-      <span class="hidden lg:inline">{{ shellWords.undo }}</span>
-      <span class="sr-only lg:hidden">{{ shellWords.undo }}</span>
+      <span class="hidden 2xl:inline">{{ shellWords.undo }}</span>
+      <span class="sr-only 2xl:hidden">{{ shellWords.undo }}</span>
     </button>
     <Popover v-slot="{ close }">
       <PopoverButton class="grid h-11 w-11 place-items-center rounded-[3px] hover:bg-wash" :aria-label="shellWords.steps">

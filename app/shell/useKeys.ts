@@ -2,6 +2,8 @@ import { useEventListener } from '@vueuse/core'
 import { shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { AREAS } from '~/areas'
+import { useFetch } from '~/areas/find/fetch/useFetch'
+import { useCatalogue } from '~/data/useCatalogue'
 import { useKept } from '~/kit/useKept'
 import { useSteps } from './useSteps'
 
@@ -17,6 +19,7 @@ function isTyping(target: EventTarget | null): boolean {
 export function useKeys() {
   const router = useRouter()
   const steps = useSteps()
+  const [catalogue, fetch] = [useCatalogue(), useFetch()]
   const isOpen = shallowRef(false)
   const areOn = useKept('single-keys', true)
 
@@ -43,6 +46,8 @@ export function useKeys() {
     const actions: Readonly<Record<string, () => void>> = {
       '/': () => document.getElementById('ask')?.focus(),
       n: () => void router.push('/take-in'),
+      p: pull,
+      b: () => void router.push('/find/out'),
       u: () => void steps.undo(),
       U: () => void steps.redo(),
       '?': () => {
@@ -50,6 +55,14 @@ export function useKeys() {
       },
     }
     return actions[key]
+  }
+  /** The set that is marked on the mat, or whose slip is open, goes on the pull list; where there is none the list opens. */
+  function pull(): void {
+    const marked = document.activeElement instanceof HTMLElement ? document.activeElement.closest<HTMLElement>('[data-set]') : null
+    const { set } = router.currentRoute.value.query
+    const id = marked?.dataset.set ?? (typeof set === 'string' ? set : '')
+    if (catalogue.tables?.holdings.has(id)) void fetch.pull([id])
+    else void router.push('/find/pull')
   }
   return { isOpen, areOn }
 }

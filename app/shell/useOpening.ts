@@ -1,5 +1,5 @@
 import { computed, shallowRef, watch } from 'vue'
-import { databaseExists, type DatabaseTrouble, loadChecks, onTrouble, type Snapshot } from '~/db'
+import { databaseExists, type DatabaseTrouble, loadToChange, onTrouble, type Snapshot } from '~/db'
 import { readRoom, useCatalogue } from '~/data/useCatalogue'
 import { useCopies } from '~/areas/copies/useCopies'
 import { readIndex, useFind } from '~/areas/find/ask/useFind'
@@ -45,7 +45,7 @@ async function openRead(reading: Promise<Snapshot | null>): Promise<void> {
   // What checks every write is fetched once the first answer is there: nothing on the first screen waits for it.
   watch(
     () => find.isReady,
-    isReady => isReady && void loadChecks().catch(() => undefined),
+    isReady => isReady && void loadToChange().catch(() => undefined),
     { immediate: true },
   )
 }

@@ -19,6 +19,8 @@ export const useRidge = defineStore('ridge', () => {
   /** The container proposed for what is at hand. */
   const proposed = shallowRef<string | null>(null)
   const byHand = shallowRef<boolean | null>(null)
+  /** The stops of the walk that is shown, each with its figure; null: none is. */
+  const stops = shallowRef<ReadonlyMap<string, number> | null>(null)
 
   /** It rises once the answer is painted: hundreds of blocks would hold it up. */
   const isAsked = shallowRef(false)
@@ -33,6 +35,7 @@ export const useRidge = defineStore('ridge', () => {
       carry.isCarrying ||
       carry.isDragged ||
       proposed.value !== null ||
+      (stops.value?.size ?? 0) > 0 ||
       (isHigh.value && areaOf(route.path)?.id === 'storeroom'),
   )
   watch(hasOccasion, () => {
@@ -43,5 +46,5 @@ export const useRidge = defineStore('ridge', () => {
   function swing(): void {
     byHand.value = !isUp.value
   }
-  return { proposed, isUp, swing }
+  return { proposed, stops, isUp, swing }
 })

@@ -71,9 +71,12 @@ export const shellWords = {
   ridgeRaise: 'Raise the ridge: every container of the room',
   ridgeLower: 'Lower the ridge',
   ridgeEmpty: 'Your containers will stand here, each as wide as its filing length and as high as it is full.',
-  ridgeBlock: (name: string, fixture: string, sets: number, percent: number, hits: number) =>
-    `${name}, ${fixture}: ${counted(sets, 'set')}, ${percent} % full${hits > 0 ? `, ${counted(hits, 'answer')}` : ''}`,
+  ridgeBlock: (name: string, fixture: string, sets: number, percent: number, hits: number, stop: number) =>
+    `${name}, ${fixture}: ${counted(sets, 'set')}, ${percent} % full` +
+    `${hits > 0 ? `, ${counted(hits, 'answer')}` : ''}${stop > 0 ? `, stop ${figure(stop)} of the walk` : ''}`,
   loading: 'Opening the room',
+  toFetch: (count: number) => `Pull list: ${figure(count)} to fetch`,
+  out: (count: number) => `${countedThat(count, 'set', 'is', 'are')} out`,
   placeless: (count: number) => `${figure(count)} without a place`,
   asked: (count: number) => `${countedThat(count, 'set', 'carries', 'carry')} a question`,
   skip: 'Skip to the bench',
@@ -83,6 +86,8 @@ export const shellWords = {
 export const shortcutWords: readonly (readonly [keys: string, what: string])[] = [
   ['/', 'Ask'],
   ['n', 'Take in a new set'],
+  ['p', 'Put the marked or opened set on the pull list; else open the list'],
+  ['b', 'What is out: put it back'],
   ['u', 'Undo the last step'],
   ['shift u', 'Do it again'],
   [`1 to ${AREAS.length}`, AREAS.map(area => area.word).join(', ')],

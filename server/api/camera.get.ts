@@ -14,6 +14,8 @@ const Query = z.object({
   megapixels: z.coerce.number().min(0.5).max(12).default(3),
   tilt: z.coerce.number().min(0).max(60).default(20),
   trouble: z.enum(CAMERA_TROUBLES).default('none'),
+  /** A label with this text as a square code, in place of a set. */
+  label: z.string().min(1).max(40).optional(),
 })
 /** Photos that may wait for the one that is being taken. */
 const MAX_WAITING = 8

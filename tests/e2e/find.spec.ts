@@ -1,4 +1,5 @@
-import type { Holding, Kind } from '../../core/catalog'
+import type { Holding, Kind, Use } from '../../core/catalog'
+import { tallyUses, wasUsed } from '../../core/fetching'
 import { ask, databaseOf, expect, headline, matItem, openDemo, openEmpty, test } from './helpers'
 
 const shelf = '[data-shelf] h2'
@@ -43,13 +44,18 @@ test('singular and plural, and what is asked beside words: kinds, sizes, use; ea
   await expect(headline(page)).toHaveAttribute('data-ask', 'harbours')
   await expect(headline(page)).toHaveText(one)
 
-  const { holdings, kinds } = (await databaseOf(page, ['holdings', 'kinds'])) as { holdings: Holding[]; kinds: Kind[] }
+  const { holdings, kinds, uses } = (await databaseOf(page, ['holdings', 'kinds', 'uses'])) as {
+    holdings: Holding[]
+    kinds: Kind[]
+    uses: Use[]
+  }
+  const tallies = tallyUses(uses)
   const dies = new Set(kinds.filter(({ family }) => family === 'die').map(({ id }) => id))
   const isFour = ({ size }: Holding): boolean =>
     size !== null &&
     Math.abs(Math.min(size.widthMm, size.heightMm) - 101.6) < 3 &&
     Math.abs(Math.max(size.widthMm, size.heightMm) - 152.4) < 3
-  const unused = holdings.filter(set => set.isUsed === false && isFour(set))
+  const unused = holdings.filter(set => wasUsed(tallies.get(set.id)) === false && isFour(set))
   const count = unused.filter(({ kindId }) => dies.has(kindId ?? '')).length
   await ask(page, 'unused dies 4x6')
   await expect(headline(page)).toContainText(new RegExp(`^${count} sets in`))

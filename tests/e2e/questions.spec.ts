@@ -69,7 +69,7 @@ test('sets of an answer are changed together: shown before it is done, some left
   await ask(page, 'harbour')
   await expect(headline(page)).toContainText('sets')
   const before = (await databaseOf(page, ['holdings', 'themes', 'brands', 'holders'])) as unknown as Tables
-  await page.locator('[data-many]').click()
+  await page.locator('[data-tool="many"]').click()
   const dialog = page.getByRole('dialog')
   const count = Number(/(\d+) sets/.exec((await dialog.getByRole('heading').first().textContent()) ?? '')?.[1])
   expect(count).toBeGreaterThan(3)
@@ -85,7 +85,7 @@ test('sets of an answer are changed together: shown before it is done, some left
 
   // What was typed is not lost with the dialog.
   await dialog.getByRole('button', { name: 'Cancel' }).click()
-  await page.locator('[data-many]').click()
+  await page.locator('[data-tool="many"]').click()
   await expect(dialog.getByLabel('Add to the notes')).toHaveValue('for the May cards')
   await dialog.getByRole('checkbox').first().uncheck()
   const moved = Number(/Wood blocks: (\d+) sets? gets? /.exec((await dialog.locator('[data-corner]').textContent()) ?? '')?.[1])

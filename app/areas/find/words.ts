@@ -51,12 +51,16 @@ export const findWords = {
   mat: 'The mat: sets at one common scale',
   item: (code: string, name: string, place: string) => `${code} ${name}. ${place}`,
   sizeUnknown: 'size not known',
+  withThese: 'With these sets',
+  isOut: (to: string) => `out: ${to}`,
 
   /** What an ask says beside its words. */
   parts: 'Read from what you ask',
   family: { stamp: 'stamps', die: 'dies', stencil: 'stencils', folder: 'embossing folders', other: 'other things' },
   isFamily: (what: string, isNot: boolean) => (isNot ? `no ${what}` : `only ${what}`),
   isSize: (size: string, isNot: boolean, isAssumed: boolean) => `${isNot ? 'not ' : ''}${size}${isAssumed ? ' (no unit was written)' : ''}`,
+  isUpTo: (length: string, isNot: boolean, isAssumed: boolean) =>
+    `${isNot ? 'more than' : 'up to'} ${length}${isAssumed ? ' (no unit was written)' : ''}`,
   isUsed: (isNot: boolean) => (isNot ? 'never used' : 'used'),
   isWithDie: (isNot: boolean) => (isNot ? 'without a die' : 'with a die'),
   cameIn: (from: string | null, before: string | null, isYear: boolean) =>

@@ -80,6 +80,14 @@ export const roomWords = {
   copies: 'How many',
   copied: (name: string, count: number) => `${counted(count, 'container')} like ${name} ${count === 1 ? 'stands' : 'stand'} in the room.`,
   emptyOut: 'Empty or remove',
+  allOut: 'Take all of it out',
+  allBack: 'All of it is back',
+  allOutTitle: (name: string) => `Take all of ${name} out`,
+  allOutWhere: 'Where it is meanwhile',
+  allOutHint: 'For a season, say: a basket, a cupboard, another room. Every place here stays kept, and it counts as no use.',
+  seasonOut: (count: number, to: string) => `${countedThat(count, 'set', 'is', 'are')} out: ${to}. One undo takes it back.`,
+  seasonNothing: 'Nothing of it could be taken out: what is in here has not been put away yet.',
+  seasonBack: (count: number) => `${counted(count, 'set')} back in place.`,
   emptyTitle: (name: string) => `Empty ${name}`,
   emptyLead: (sets: number) =>
     sets === 0

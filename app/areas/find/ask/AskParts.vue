@@ -9,13 +9,14 @@ import { useFind } from './useFind'
 
 /** What was read from the ask beside its words, and what narrows the answer: each a slip that can be taken back. */
 const find = useFind()
-const { lookUp, sizeText } = useDescribe()
+const { lengthText, lookUp, sizeText } = useDescribe()
 const { facetName, valueName } = useFacetWords()
 
 const WRITTEN: { readonly [A in Part['as']]: (part: Extract<Part, { as: A }>) => string } = {
   family: ({ family, isNot }) => findWords.isFamily(findWords.family[family], isNot),
   kind: ({ kindId, isNot }) => findWords.isFamily(lookUp('kinds', kindId)?.name ?? '', isNot),
   size: ({ size, isNot, isAssumed }) => findWords.isSize(sizeText(size), isNot, isAssumed),
+  upTo: ({ mm, isNot, isAssumed }) => findWords.isUpTo(lengthText(mm), isNot, isAssumed),
   used: ({ isNot }) => findWords.isUsed(isNot),
   withDie: ({ isNot }) => findWords.isWithDie(isNot),
   cameIn: ({ from, before }) => findWords.cameIn(from, before, from?.length === 4 && before === String(Number(from) + 1)),

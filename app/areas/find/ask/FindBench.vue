@@ -1,12 +1,9 @@
 <script setup lang="ts">
 import { useDebounceFn, useMediaQuery } from '@vueuse/core'
 import { useKept } from '~/kit/useKept'
-import { computed, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
 import type { Holding } from '#core/catalog'
-import LinksDialog from '~/areas/find/links/LinksDialog.vue'
-import ManyDialog from '~/areas/find/many/ManyDialog.vue'
-import PartingStrip from '~/areas/find/narrow/PartingStrip.vue'
 import SetMat from '~/areas/find/mat/SetMat.vue'
 import SlipBeside from '~/areas/find/slip/SlipBeside.vue'
 import { useSlip } from '~/areas/find/slip/useSlip'
@@ -19,6 +16,11 @@ import LinkedBand from './LinkedBand.vue'
 import NearestBand from './NearestBand.vue'
 import ShelfBand from './ShelfBand.vue'
 import { useFind } from './useFind'
+
+// What is not there at first is loaded when it is wanted.
+const LinksDialog = defineAsyncComponent(() => import('~/areas/find/links/LinksDialog.vue'))
+const ManyDialog = defineAsyncComponent(() => import('~/areas/find/many/ManyDialog.vue'))
+const PartingStrip = defineAsyncComponent(() => import('~/areas/find/narrow/PartingStrip.vue'))
 
 /** Find: what answers the ask lies on the mat; nothing asked, and everything lies there, by number. */
 const catalogue = useCatalogue()
@@ -148,8 +150,8 @@ function focusSet(id: string): void {
           <LinkedBand v-if="find.answer" :px-per-mm="scale" @open="slip.open($event)" @links="isLinking = true" />
         </template>
       </div>
-      <LinksDialog :open="isLinking" @close="isLinking = false" />
-      <ManyDialog :open="isChanging" :ids="changed" @close="isChanging = false" />
+      <LinksDialog v-if="isLinking" open @close="isLinking = false" />
+      <ManyDialog v-if="isChanging" open :ids="changed" @close="isChanging = false" />
       <SlipBeside @closed="focusSet" />
     </div>
   </div>

@@ -1,15 +1,31 @@
 <script setup lang="ts">
-import { ListChecks, Split } from 'lucide-vue-next'
+import { useMediaQuery } from '@vueuse/core'
+import { ClipboardList, Ellipsis, ListChecks, Split } from 'lucide-vue-next'
 import { manyWords } from '~/areas/find/many/words'
 import ScaleSlider from '~/areas/find/mat/ScaleSlider.vue'
 import { narrowWords } from '~/areas/find/narrow/words'
+import { useFetch } from '~/areas/find/fetch/useFetch'
+import { fetchWords } from '~/areas/find/fetch/words'
+import { findWords } from '~/areas/find/words'
+import KMenu from '~/kit/KMenu.vue'
 import { useFind } from './useFind'
 
 /** What can be done with an answer: part it, change all of it, and the scale of the mat. */
 defineProps<{ isParted: boolean }>()
 const emit = defineEmits<{ part: []; change: [] }>()
 const scale = defineModel<number>('scale', { required: true })
-const find = useFind()
+const [find, fetch] = [useFind(), useFetch()]
+const isPhone = useMediaQuery('(max-width: 639px)')
+const entries = [
+  {
+    id: 'pull',
+    word: fetchWords.pullThese,
+    hint: fetchWords.pullTheseHint,
+    icon: ClipboardList,
+    run: () => void fetch.pull(find.hitIds),
+  },
+  { id: 'many', word: manyWords.button, hint: manyWords.button, icon: ListChecks, run: () => emit('change') },
+]
 </script>
 
 <template>
@@ -26,18 +42,24 @@ const find = useFind()
       <Split :size="18" aria-hidden="true" />
       <span class="hidden sm:inline">{{ narrowWords.open }}</span>
     </button>
-    <button
-      v-if="find.hitIds.length > 0"
-      type="button"
-      class="head-button"
-      :aria-label="manyWords.button"
-      :title="manyWords.button"
-      data-many
-      @click="emit('change')"
-    >
-      <ListChecks :size="18" aria-hidden="true" />
-      <span class="hidden sm:inline">{{ manyWords.button }}</span>
-    </button>
+    <KMenu v-if="isPhone && find.hitIds.length > 0" :label="findWords.withThese" :entries="entries" data-with-these>
+      <Ellipsis :size="18" aria-hidden="true" />
+    </KMenu>
+    <template v-else-if="find.hitIds.length > 0">
+      <button
+        v-for="entry in entries"
+        :key="entry.word"
+        type="button"
+        class="head-button"
+        :aria-label="entry.hint"
+        :title="entry.hint"
+        :data-tool="entry.id"
+        @click="entry.run"
+      >
+        <component :is="entry.icon" :size="18" aria-hidden="true" />
+        {{ entry.word }}
+      </button>
+    </template>
     <ScaleSlider v-model="scale" class="shrink-0" />
   </div>
 </template>

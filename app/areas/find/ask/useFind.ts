@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import type { LocationQuery, LocationQueryRaw } from 'vue-router'
 import type { Holding } from '#core/catalog'
+import { wasUsed } from '#core/fetching'
 import {
   type Absence,
   absenceOf,
@@ -23,6 +24,7 @@ import {
 import { hire } from '~/data/call'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
+import { useUses } from '~/data/useUses'
 import type { AskResult, FindApi } from './find.worker'
 
 /** What the words of the ask brought, before its other parts and the narrowing. */
@@ -55,6 +57,7 @@ const unwanted = ({ without }: ReadAsk): readonly string[] => without.map(({ wor
 export const useFind = defineStore('find', () => {
   const catalogue = useCatalogue()
   const { codeOf } = useDescribe()
+  const uses = useUses()
   const ask = shallowRef('')
   /** By which values of which ways the answer is narrowed, and parts of the ask that are words after all. */
   const narrowing = shallowRef<Narrowing>({})
@@ -98,6 +101,7 @@ export const useFind = defineStore('find', () => {
   const facts = computed((): NarrowFacts => ({
     containerOf: id => catalogue.room.placements.get(id)?.container.id ?? null,
     hasDie: ({ id, hasMatchingDie }) => (stampsWithDie.value.has(id) ? true : hasMatchingDie),
+    wasUsed: id => wasUsed(uses.tallies.get(id)),
   }))
   const shelf = computed(() =>
     readShelf(ask.value, {
@@ -121,18 +125,10 @@ export const useFind = defineStore('find', () => {
     const mine = asked
     if (!isOpen) return
     const text = ask.value
-    const reading = readAsk(text, {
-      kinds: catalogue.tables?.kinds.values() ?? [],
-      unit: catalogue.settings.unit,
-      takenBack: takenBack.value,
-    })
-    const hasWords = reading.words !== '' || reading.without.length > 0
-    const result = hasWords ? await crew.run(api => api.ask(reading.words, unwanted(reading))) : null
+    const found = await answerTo(text, takenBack.value)
     if (mine !== asked) return
-    const words = result && { ...result, ids: result.ids === '' ? [] : result.ids.split('\n') }
-    // One letter is no ask yet: everything stays on the mat.
-    const isAsked = words ? words.mode !== 'tooShort' || reading.parts.length > 0 : reading.parts.length > 0
-    answer.value = isAsked ? answerOf(reading, words?.mode === 'tooShort' ? null : words) : null
+    const isAsked = found !== null
+    answer.value = found
     // The same ask, answered anew after something was done: what was found beside it stays until it is found again.
     if (answered.value !== text || !isAsked) {
       linked.value = []
@@ -142,6 +138,21 @@ export const useFind = defineStore('find', () => {
     if (isAsked) void whenResting(mine)
   }
 
+  /** What answers to an ask, this one or any other; null where it is no ask yet. */
+  async function answerTo(text: string, asWords: ReadonlySet<string> = new Set()): Promise<ShownAnswer | null> {
+    const reading = readAsk(text, {
+      kinds: catalogue.tables?.kinds.values() ?? [],
+      unit: catalogue.settings.unit,
+      takenBack: asWords,
+    })
+    if (reading.parts.some(({ as }) => as === 'used')) await uses.ready()
+    const hasWords = reading.words !== '' || reading.without.length > 0
+    const result = hasWords ? await crew.run(api => api.ask(reading.words, unwanted(reading))) : null
+    const words = result && { ...result, ids: result.ids === '' ? [] : result.ids.split('\n') }
+    // One letter is no ask yet: everything stays on the mat.
+    const isAsked = words ? words.mode !== 'tooShort' || reading.parts.length > 0 : reading.parts.length > 0
+    return isAsked ? answerOf(reading, words?.mode === 'tooShort' ? null : words) : null
+  }
   function answerOf(reading: ReadAsk, words: WordAnswer | null): ShownAnswer {
     const { parts } = reading
     if (parts.length === 0) return { reading, words, ids: words?.ids ?? [], unsaid: 0 }
@@ -154,7 +165,7 @@ export const useFind = defineStore('find', () => {
     })
     return { reading, words, ids, unsaid }
   }
-  const partFacts = computed(() => ({ kinds: catalogue.authority.kinds, hasDie: facts.value.hasDie }))
+  const partFacts = computed(() => ({ kinds: catalogue.authority.kinds, hasDie: facts.value.hasDie, wasUsed: facts.value.wasUsed }))
 
   /** What is looked for once typing rests: what says the same otherwise, and what is nearest where nothing has all of it. */
   const whenResting = useDebounceFn(async (mine: number): Promise<void> => {
@@ -226,6 +237,12 @@ export const useFind = defineStore('find', () => {
   }
   const chosen = computed(() => FACETS.flatMap(facet => (narrowing.value[facet] ?? []).map(value => ({ facet, value }))))
   const widen = (): void => void (narrowing.value = {})
+  // What was used is counted once somebody asks for it, and again after every change of the log.
+  watch(narrowing, ({ used }) => void (used?.length && uses.ready()))
+  watch(
+    () => uses.tallies,
+    () => void (answer.value?.reading.parts.some(({ as }) => as === 'used') && askAgain()),
+  )
 
   /** The ask and all that narrows it, as the address of a page has them; and read from there. */
   function toQuery(): LocationQueryRaw {
@@ -276,6 +293,7 @@ export const useFind = defineStore('find', () => {
     absence,
     answer,
     answered,
+    answerTo,
     ask,
     catchUp,
     chosen,

@@ -136,7 +136,10 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
           </span>
           <span class="mt-1 flex items-baseline gap-2 overflow-hidden whitespace-nowrap">
             <KTicket :code="codeOf(holding)" size="small" />
-            <span class="hint truncate figures">{{ addressOf(holding) ?? '' }}</span>
+            <span v-if="catalogue.loanOf.has(holding.id)" class="truncate text-[0.88rem] text-ochre" data-is-out>
+              {{ findWords.isOut(catalogue.loanOf.get(holding.id)?.to ?? '') }}
+            </span>
+            <span v-else class="hint truncate figures">{{ addressOf(holding) ?? '' }}</span>
           </span>
           <span class="block truncate sm:line-clamp-2 sm:whitespace-normal text-[0.88rem] leading-tight font-semibold">
             {{ holding.name }}

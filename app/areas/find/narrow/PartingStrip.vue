@@ -4,6 +4,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { bestMatches } from '#core/classing'
 import { type Facet, type FacetCount, FACETS, partings } from '#core/finding'
 import { useKept } from '~/kit/useKept'
+import { useUses } from '~/data/useUses'
 import { useFind } from '~/areas/find/ask/useFind'
 import LinksButton from '~/areas/find/links/LinksButton.vue'
 import { narrowWords } from './words'
@@ -15,6 +16,7 @@ import { useFacetWords } from './useFacetWords'
  */
 const emit = defineEmits<{ links: [] }>()
 const find = useFind()
+void useUses().ready()
 const { facetName, valueName } = useFacetWords()
 const isPhone = useMediaQuery('(max-width: 639px)')
 /** So many blocks are in view at first. */

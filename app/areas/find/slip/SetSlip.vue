@@ -19,7 +19,9 @@ import { placeWords } from '~/data/words'
 import { partialDay } from '~/kit/grammar'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
+import SlipFetch from './SlipFetch.vue'
 import SlipNeighbour from './SlipNeighbour.vue'
+import UseLog from './UseLog.vue'
 
 /** What you carry to the shelf: number, impression, the place as a sentence, its neighbours, and what goes with it. */
 const { holding } = defineProps<{ holding: Holding }>()
@@ -33,9 +35,7 @@ onMounted(() => closeButton.value?.focus())
 
 const placement = computed(() => catalogue.room.placements.get(holding.id))
 const near = computed(() => (placement.value && isLookedAt(placement.value) ? neighbours(placement.value) : null))
-const loan = computed(() =>
-  [...(catalogue.tables?.loans.values() ?? [])].find(each => each.holdingId === holding.id && each.backAt === null),
-)
+const loan = computed(() => catalogue.loanOf.get(holding.id))
 const goesWith = computed(() =>
   [...(catalogue.tables?.relations.values() ?? [])].flatMap(relation => {
     const isFrom = relation.fromId === holding.id
@@ -73,7 +73,6 @@ const facts = computed(() =>
     [slipWords.size, holding.size ? sizeText(holding.size) : ''],
     [slipWords.words, holding.words.join(', ')],
     [slipWords.acquired, holding.acquiredOn ? partialDay(holding.acquiredOn) : ''],
-    [slipWords.used, slipWords.useText(holding.isUsed, holding.useCount)],
     [slipWords.sitsIn, holderName.value],
     [holderWords.sharesWith, companions.value.join(', ')],
     [holderWords.cuts, cuts.value.join('; ')],
@@ -152,6 +151,7 @@ function showPlace(): void {
           </dd>
         </template>
       </dl>
+      <UseLog :key="holding.id" :holding="holding" />
       <div v-if="holding.questions.length" class="mt-3 border-t border-line pt-3">
         <h3 class="text-[1rem]">
           <NuxtLink to="/take-in/questions" class="underline">{{ slipWords.questions }}</NuxtLink>
@@ -174,6 +174,7 @@ function showPlace(): void {
       </div>
     </div>
     <div class="mt-3 flex flex-wrap gap-2 border-t border-line pt-3">
+      <SlipFetch :holding="holding" />
       <button v-if="placement" type="button" class="button" @click="showPlace">
         <MapPin :size="18" aria-hidden="true" />
         {{ slipWords.place }}

@@ -1,11 +1,21 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import SetSlip from './SetSlip.vue'
+import { defineAsyncComponent, watch } from 'vue'
+import { useFind } from '~/areas/find/ask/useFind'
 import { useSlip } from './useSlip'
 
 /** The open slip beside what one works with; on a phone over it. */
 const emit = defineEmits<{ closed: [holdingId: string] }>()
 const { opened, open, close } = useSlip()
+/** Loaded once the screen is up, before anybody opens one. */
+const load = () => import('./SetSlip.vue')
+const SetSlip = defineAsyncComponent(load)
+const find = useFind()
+watch(
+  () => find.isReady,
+  isReady => isReady && void load().catch(() => undefined),
+  { immediate: true },
+)
 const isPhone = useMediaQuery('(max-width: 639px)')
 function leave(): void {
   const id = opened.value?.id ?? ''

@@ -1,4 +1,8 @@
+import type { Use } from '#core/catalog'
+import type { UseTally } from '#core/fetching'
 import { counted, money, partialDay } from '~/kit/grammar'
+
+const FROM: Readonly<Record<Use['from'], string>> = { fetched: 'fetched', noted: 'noted by hand', said: 'by an older list' }
 
 export const slipWords = {
   title: (code: string, name: string) => `${code} ${name}`,
@@ -16,8 +20,34 @@ export const slipWords = {
   aliases: 'Other codes on it',
   goesWith: 'Goes with',
   questions: 'Still to be answered',
-  useText: (isUsed: boolean | null, count: number | null) =>
-    isUsed === null ? '' : !isUsed ? 'never' : count === null ? 'yes' : counted(count, 'time'),
+  /** What the log says of its use. */
+  useText: (tally: UseTally | undefined) => {
+    if (!tally) return 'nobody has noted whether'
+    const often = tally.isCounted ? (tally.times === 0 ? 'never' : counted(tally.times, 'time')) : 'yes, nobody counted how often'
+    return tally.lastOn ? `${often}, last ${partialDay(tally.lastOn)}` : often
+  },
+  /** What a list says of it. */
+  saidUse: (said: Pick<Use, 'times'> | null) =>
+    said === null ? '' : said.times === null ? 'yes' : said.times === 0 ? 'never' : counted(said.times, 'time'),
+  usedToday: 'Used today',
+  notedToday: (name: string) => `${name} was used today.`,
+  knownToday: 'Today is noted already.',
+  useLog: 'Day by day',
+  useDay: (on: string | null, times: number | null, from: Use['from']) => {
+    if (times === 0) return 'not used until it was noted down'
+    const often = times === null ? 'used, nobody knows how often' : times === 1 ? '' : counted(times, 'time')
+    return [on ? partialDay(on) : 'no day noted', often, FROM[from]].filter(Boolean).join(', ')
+  },
+  useDate: 'Day of this use',
+  forgetUse: (what: string) => `Take back: ${what}`,
+  takeOut: 'Take out',
+  takeOutTitle: (name: string) => `Take out ${name}`,
+  takeOutWhere: 'Where it is meanwhile',
+  takeOutHint: 'A place of the house: the table, a desk, a seasonal basket. Its own place stays kept for it.',
+  wentOut: (name: string, to: string) => `${name} is out: ${to}.`,
+  notOut: 'It is not out: it has not been put away yet, or is there already.',
+  isBack: (name: string) => `${name} is back in its place.`,
+  putBack: 'Put back',
   alias: (text: string, reading: 'cell' | 'serial' | null) =>
     reading ? `${text} (${reading === 'cell' ? 'page and cell' : 'a running number'})` : text,
   partialDay,

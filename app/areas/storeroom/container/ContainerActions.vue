@@ -6,6 +6,7 @@ import { countsOf } from '#core/capacity'
 import { type ContainerRow, setsIn } from '#core/room'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
+import SeasonButton from './SeasonButton.vue'
 import { useLength } from './useLength'
 import { act } from '~/data/act'
 import { roomWords } from '~/areas/storeroom/roomWords'
@@ -109,6 +110,7 @@ async function measure(): Promise<void> {
       <PackageOpen :size="18" aria-hidden="true" />
       {{ roomWords.emptyOut }}
     </button>
+    <SeasonButton v-if="sets > 0" :row="row" />
     <ContainerDialog :container="row.container" :open="dialog === 'change'" @close="dialog = null" />
     <KDialog :open="dialog === 'copy'" :title="roomWords.copyTitle(row.container.name)" @close="dialog = null">
       <KField class="mt-3" :label="roomWords.copies" for="copy-count">

@@ -8,6 +8,8 @@ import { useDescribe } from '~/data/useDescribe'
 import { useHolderDrag, useHolderDrop } from './useHolderDrop'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
+import { placeWords } from '~/data/words'
+import { partialDay } from '~/kit/grammar'
 import { useCarry } from './useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
 
@@ -37,6 +39,11 @@ function mark(event: MouseEvent): void {
     emit('marked')
   }
 }
+/** Where it is meanwhile, where all that it holds is out: the row keeps its gap. */
+const away = computed(() => {
+  const loans = placement.holder.holdingIds.map(id => catalogue.loanOf.get(id))
+  return loans.every(loan => loan !== undefined) ? loans[0] : undefined
+})
 const isLifted = computed(() => isCarried.value || carry.carried.includes(placement.holder.id))
 </script>
 
@@ -48,7 +55,8 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
     role="row"
     class="relative flex h-16 cursor-pointer items-center gap-3 border-b border-line pr-2 pl-1"
     :tabindex="isFocus ? 0 : -1"
-    :class="[isHit ? 'bg-wash shadow-[inset_4px_0_0_var(--ember)]' : '', isLifted ? 'opacity-45' : '']"
+    :class="[isHit ? 'bg-wash shadow-[inset_4px_0_0_var(--ember)]' : '', isLifted ? 'opacity-45' : '', away ? 'border-dashed' : '']"
+    :data-away="away ? '' : undefined"
     :aria-selected="carry.marked.has(placement.holder.id)"
     @focusin="emit('focus')"
     @click="pressed"
@@ -76,7 +84,8 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
         <KTicket :code="codeOf(holding)" size="small" />
         <span class="line-clamp-1 w-full font-semibold sm:w-auto">{{ holding.name }}</span>
       </span>
-      <span v-if="placement.holder.apartBecause" class="block truncate text-[0.88rem] text-ochre">
+      <span v-if="away" class="block truncate text-[0.88rem] text-ochre">{{ placeWords.out(away.to, partialDay(away.outAt)) }}</span>
+      <span v-else-if="placement.holder.apartBecause" class="block truncate text-[0.88rem] text-ochre">
         {{ roomWords.isApart(placement.holder.apartBecause) }}
       </span>
       <span v-else-if="first" class="hint hidden truncate sm:block">

@@ -8,6 +8,8 @@ import { useDescribe } from '~/data/useDescribe'
 import { useHolderDrag, useHolderDrop } from './useHolderDrop'
 import { useMoving } from './useMoving'
 import { storeroomWords } from '~/areas/storeroom/words'
+import { placeWords } from '~/data/words'
+import { partialDay } from '~/kit/grammar'
 import { useCarry } from './useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useFind } from '~/areas/find/ask/useFind'
@@ -30,6 +32,7 @@ const isCarried = useHolderDrag(box, () => (placement ? carry.alongWith(placemen
 const isOver = useHolderDrop(box, () => ({ type: 'cell', containerId: container.id, cell }))
 const holding = computed(() => catalogue.tables?.holdings.get(placement?.holder.holdingIds[0] ?? ''))
 const others = computed(() => (placement?.holder.holdingIds.length ?? 1) - 1)
+const loan = computed(() => catalogue.loanOf.get(holding.value?.id ?? ''))
 const address = computed(() => addressAt({ container, lane: 1, position: placement?.position ?? 0, cell }))
 onMounted(() => {
   if (focusId && placement?.holder.holdingIds.includes(focusId)) box.value?.focus()
@@ -67,7 +70,7 @@ function keyed(event: KeyboardEvent): void {
         : storeroomWords.freeCell(address)
     "
     :class="[
-      placement ? 'border-edge bg-sheet' : 'border-dashed border-edge bg-wash',
+      loan ? 'border-dashed border-edge bg-sheet' : placement ? 'border-edge bg-sheet' : 'border-dashed border-edge bg-wash',
       isOver ? 'outline-3 outline-ember' : '',
       isCarried || (placement && carry.carried.includes(placement.holder.id)) ? 'opacity-45' : '',
       holding && find.hits.has(holding.id) ? 'shadow-[inset_0_3px_0_var(--ember)]' : '',
@@ -83,6 +86,7 @@ function keyed(event: KeyboardEvent): void {
     </span>
     <span v-if="holding" class="mt-1 block h-14"><KImpression :hash="holding.pictureHash" /></span>
     <span v-if="others > 0" class="hint mt-0.5">{{ storeroomWords.andMore(others) }}</span>
+    <span v-if="loan" class="mt-0.5 text-[0.85rem] leading-tight text-ochre">{{ placeWords.out(loan.to, partialDay(loan.outAt)) }}</span>
     <span v-if="holding" class="mt-0.5 line-clamp-2 text-[0.85rem] leading-tight">{{ holding.name }}</span>
   </button>
 </template>

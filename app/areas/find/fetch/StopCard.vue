@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { NuxtLink } from '#components'
+import { neighboursNow, type Stop, type StopSet } from '#core/fetching'
+import { cellText } from '#core/room'
+import { useCatalogue } from '~/data/useCatalogue'
+import { useDescribe } from '~/data/useDescribe'
+import { laneName } from '~/data/words'
+import KImpression from '~/kit/KImpression.vue'
+import KTicket from '~/kit/KTicket.vue'
+import InsidePicture from './InsidePicture.vue'
+import { useWalk } from './useWalk'
+import { fetchWords } from './words'
+
+/** A stop of a walk: its container as one meets it, the places marked, and each set with what tells the hand where it is. */
+const { stop, at, of } = defineProps<{ stop: Stop; at: number; of: number }>()
+const catalogue = useCatalogue()
+const { awayIn, cautions: cautionsAt, facts } = useWalk()
+const { address, code, codeOf, nameOf, wayTo } = useDescribe()
+const here = computed(() => new Set(stop.sets.map(({ standing }) => standing.holder.id)))
+const away = computed(() => awayIn(stop.row))
+const cautions = computed(() => cautionsAt(stop))
+
+const setsOf = computed(() =>
+  stop.sets.flatMap(each => {
+    const holding = catalogue.tables?.holdings.get(each.holdingId)
+    return holding ? [{ each, holding, texts: textsOf(each) }] : []
+  }),
+)
+const named = (id: string): string => {
+  const holding = catalogue.tables?.holdings.get(id)
+  return holding ? `${code(holding)} ${holding.name}` : ''
+}
+/** Where it is, what is beside it, and what else sits in the same pocket. */
+function textsOf({ standing, count, sharesWithIds, isHalf }: StopSet): readonly string[] {
+  const { container, lane, cell } = standing
+  const where =
+    standing.position === null
+      ? fetchWords.somewhere(standing.page)
+      : cell
+        ? fetchWords.cell(cell.page, cellText(container, cell.page, cell.cell), cell.side === 'back')
+        : count
+          ? fetchWords.count(count, container.lanes > 1 ? laneName(lane, container.lanes) : '')
+          : ''
+  const near = cell || standing.position === null ? null : neighboursNow(stop.row, standing, facts.value.loanOf)
+  return [
+    where,
+    near ? fetchWords.between(nameOf(near.front), nameOf(near.behind)) : '',
+    sharesWithIds.length > 0 ? fetchWords.shares(sharesWithIds.map(named)) : '',
+    isHalf ? fetchWords.half : '',
+  ].filter(Boolean)
+}
+</script>
+
+<template>
+  <section :aria-label="stop.row.container.name" data-stop :data-container="stop.row.container.id">
+    <header class="flex flex-wrap items-baseline gap-x-3">
+      <span class="font-title text-[1.3rem] font-bold figures max-sm:hidden" aria-hidden="true">{{ at }}</span>
+      <span class="hint w-full figures sm:hidden" aria-hidden="true">{{ fetchWords.stop(at, of) }}</span>
+      <h2 class="text-[1.15rem]">
+        <span class="sr-only">{{ fetchWords.stop(at, of) }}:</span>
+        <NuxtLink :to="`/storeroom/${stop.row.container.id}`" class="hover:underline">{{ stop.row.container.name }}</NuxtLink>
+      </h2>
+      <p class="hint">{{ wayTo(stop.row.container, false) }}</p>
+    </header>
+    <p v-for="caution in cautions" :key="caution" class="mt-1 border-l-4 border-ochre bg-wash px-3 py-1" data-caution>
+      {{ fetchWords.caution[caution] }}
+    </p>
+    <InsidePicture class="mt-2" :row="stop.row" :here="here" :away="away" />
+    <ul class="mt-1">
+      <li
+        v-for="{ each, holding, texts } in setsOf"
+        :key="`${holding.id}/${each.standing.holder.id}`"
+        class="flex items-start gap-3 border-b border-line py-2 max-sm:flex-wrap"
+        :data-set="holding.id"
+      >
+        <span class="h-14 w-12 shrink-0" aria-hidden="true"><KImpression :hash="holding.pictureHash" /></span>
+        <div class="min-w-0 flex-1 leading-snug">
+          <p class="flex flex-wrap items-baseline gap-x-2">
+            <KTicket :code="codeOf(holding)" size="small" />
+            <span class="font-semibold">{{ holding.name }}</span>
+            <span v-if="each.standing.position !== null" class="hint figures">{{ address(each.standing) }}</span>
+          </p>
+          <p v-for="(text, index) in texts" :key="text" :class="index === 0 ? '' : 'hint'" class="figures">{{ text }}</p>
+          <slot name="more" :set="each" :holding="holding" />
+        </div>
+        <div class="max-sm:w-full"><slot name="act" :set="each" :holding="holding" /></div>
+      </li>
+    </ul>
+    <slot />
+  </section>
+</template>

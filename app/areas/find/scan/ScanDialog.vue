@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { Camera, CameraOff } from 'lucide-vue-next'
+import { nextTick, onScopeDispose, shallowRef, useTemplateRef } from 'vue'
+import type { Holding } from '#core/catalog'
+import { type Crew, hire } from '~/data/call'
+import { PICTURE_FAULTS } from '~/data/words'
+import KDialog from '~/kit/KDialog.vue'
+import KField from '~/kit/KField.vue'
+import KFile from '~/kit/KFile.vue'
+import type { ScanApi } from './scan.worker'
+import { useSetByNumber } from './useSetByNumber'
+import { scanWords } from './words'
+
+/** A label by camera, by photo or by its number: tells the set it is on. */
+defineProps<{ open: boolean }>()
+const emit = defineEmits<{ close: []; found: [holding: Holding] }>()
+const setByNumber = useSetByNumber()
+const video = useTemplateRef<HTMLVideoElement>('video')
+const problem = shallowRef('')
+const typed = shallowRef('')
+const stream = shallowRef<MediaStream | null>(null)
+const BETWEEN_FRAMES_MS = 200
+let crew: Crew<ScanApi> | null = null
+const worker = (): Crew<ScanApi> => (crew ??= hire<ScanApi>(new Worker(new URL('./scan.worker.ts', import.meta.url), { type: 'module' })))
+onScopeDispose(stop)
+
+function stop(): void {
+  for (const track of stream.value?.getTracks() ?? []) track.stop()
+  stream.value = null
+  crew?.end()
+  crew = null
+}
+/** What was read is a set of this room, or is told to be none. */
+function take(text: string): boolean {
+  const holding = setByNumber(text)
+  problem.value = holding ? '' : scanWords.foreign(text)
+  if (holding) emit('found', holding)
+  return holding !== null
+}
+async function watchCamera(): Promise<void> {
+  problem.value = ''
+  try {
+    stream.value = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment', width: { ideal: 1280 } } })
+  } catch {
+    problem.value = scanWords.noCamera
+    return
+  }
+  await nextTick()
+  if (video.value) video.value.srcObject = stream.value
+  const mine = stream.value
+  let last = ''
+  while (stream.value === mine) {
+    await new Promise(resolve => setTimeout(resolve, BETWEEN_FRAMES_MS))
+    if (!video.value || video.value.readyState < HTMLMediaElement.HAVE_CURRENT_DATA || stream.value !== mine) continue
+    const frame = await createImageBitmap(video.value)
+    const text = await worker()
+      .run(api => api.frame(frame))
+      .catch(() => null)
+    // What is no number of this room is told once, and the camera goes on looking.
+    if (text !== null && text !== last && take(text)) return
+    last = text ?? last
+  }
+}
+async function readPhoto(file: File): Promise<void> {
+  const scanned = await worker()
+    .run(api => api.file(file))
+    .catch(() => ({ ok: false, code: 'noCode' }) as const)
+  if (scanned.ok) take(scanned.text)
+  else problem.value = scanned.code === 'notRead' ? PICTURE_FAULTS[scanned.fault] : scanWords.noCode
+}
+</script>
+
+<template>
+  <KDialog :open="open" :title="scanWords.title" @close="emit('close')">
+    <p class="mt-2">{{ scanWords.lead }}</p>
+    <video v-if="stream" ref="video" autoplay playsinline muted class="mt-3 max-h-72 w-full border border-edge bg-night object-contain" />
+    <p v-if="stream" class="hint mt-1" role="status">{{ scanWords.looking }}</p>
+    <div class="mt-3 flex flex-wrap gap-2">
+      <button v-if="!stream" type="button" class="button" data-scan-camera @click="watchCamera">
+        <Camera :size="18" aria-hidden="true" />
+        {{ scanWords.camera }}
+      </button>
+      <button v-else type="button" class="button" @click="stop">
+        <CameraOff :size="18" aria-hidden="true" />
+        {{ scanWords.stopCamera }}
+      </button>
+      <KFile :label="scanWords.photo" accept="image/*" @file="readPhoto" />
+    </div>
+    <form class="mt-3 flex items-end gap-2" @submit.prevent="typed.trim() && take(typed)">
+      <KField class="flex-1" :label="scanWords.number" for="scan-number">
+        <input id="scan-number" v-model="typed" class="field figures" inputmode="numeric" autocomplete="off" maxlength="40" />
+      </KField>
+      <button type="submit" class="button-main" :disabled="typed.trim() === ''">{{ scanWords.take }}</button>
+    </form>
+    <p v-if="problem" class="mt-2 font-semibold text-berry" role="alert" data-scan-problem>{{ problem }}</p>
+  </KDialog>
+</template>

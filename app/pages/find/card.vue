@@ -1,0 +1,11 @@
+<script setup lang="ts">
+import CardBench from '~/areas/find/card/CardBench.vue'
+import { cardWords } from '~/areas/find/card/words'
+import { useTitle } from '~/shell/useTitle'
+
+useTitle(cardWords.title)
+</script>
+
+<template>
+  <CardBench />
+</template>
