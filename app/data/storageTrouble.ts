@@ -14,3 +14,13 @@ export function troubleOf(reason: unknown): StorageTrouble {
   }
   return 'other'
 }
+
+const GONE: readonly string[] = ['AbortError', 'DatabaseClosedError']
+
+/**
+ * Whether a reading broke off because the storage was closed or cleared under the page: that is told where it happens, and nobody waits
+ * for what was read.
+ * @example wasCleared(new DOMException('', 'AbortError')) //=> true
+ */
+export const wasCleared = (reason: unknown): boolean =>
+  typeof reason === 'object' && reason !== null && 'name' in reason && GONE.includes(String(reason.name)) && troubleOf(reason) === 'other'

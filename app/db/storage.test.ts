@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
 import { factsOf } from '../../tests/support/facts'
-import { troubleOf } from '~/data/storageTrouble'
+import { troubleOf, wasCleared } from '~/data/storageTrouble'
 import { commands, undo, redo, YondercrestDb } from './index'
 
 let opened: YondercrestDb[] = []
@@ -61,5 +61,10 @@ test('a full disk is told from other trouble, however deep the reason lies, and 
   expect(troubleOf(quota)).toBe('full')
   expect(troubleOf({ name: 'AbortError', inner: { name: 'AbortError', inner: quota } })).toBe('full')
   expect(troubleOf(new Error('Uncaught QuotaExceededError: no room'))).toBe('full')
+  expect([wasCleared({ name: 'AbortError' }), wasCleared({ name: 'AbortError', inner: quota }), wasCleared(new Error('broken'))]).toEqual([
+    true,
+    false,
+    false,
+  ])
   expect([troubleOf(new Error('refused: brands')), troubleOf(null), troubleOf('text')]).toEqual(['other', 'other', 'other'])
 })

@@ -117,9 +117,11 @@ test('one set all the way, by keyboard alone, and how many keys that takes', asy
   await press('Tab')
   await write('warm wishes, candle', false)
   await press('Tab')
-  await expect(page.locator('[data-suggestion]').first()).toBeVisible()
+  await expect(page.locator('[data-suggestion="theme"]').first()).toBeVisible()
   await press('ArrowRight')
   await expect(page.getByRole('combobox', { name: 'Category' })).toBeFocused()
+  // The words were only just written: what is suggested by them comes in a moment.
+  await expect(page.locator('[data-suggestion="category"]').first()).toBeVisible()
   await press('ArrowRight')
   await expect(page.getByRole('combobox', { name: 'Category' })).not.toHaveValue('')
   await expect(page.locator('[data-proposal]')).toBeVisible()

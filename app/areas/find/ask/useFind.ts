@@ -23,6 +23,7 @@ import {
 } from '#core/finding'
 import { hire } from '~/data/call'
 import { useCatalogue } from '~/data/useCatalogue'
+import { wasCleared } from '~/data/storageTrouble'
 import { useDescribe } from '~/data/useDescribe'
 import { useUses } from '~/data/useUses'
 import type { AskResult, FindApi } from './find.worker'
@@ -77,7 +78,13 @@ export const useFind = defineStore('find', () => {
 
   /** What is asked is answered anew, once the index has all that was done. */
   async function catchUp(): Promise<void> {
-    await readIndex()
+    try {
+      await readIndex()
+    } catch (reason) {
+      // The storage was cleared while it was read: that is told, and there is nothing to find.
+      if (!wasCleared(reason)) throw reason
+      return
+    }
     isOpen = true
     await askAgain()
     isReady.value = true

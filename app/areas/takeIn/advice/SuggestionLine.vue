@@ -14,7 +14,7 @@ const emit = defineEmits<{ take: [suggestion: NamedSuggestion] }>()
       <button
         type="button"
         class="flex min-h-11 w-full items-center gap-2 px-1 text-left text-[0.94rem] leading-tight hover:bg-wash"
-        data-suggestion
+        :data-suggestion="each.field"
         :aria-label="`${pileWords.accept(each.name)}. ${each.text}`"
         @click="emit('take', each)"
       >
