@@ -286,6 +286,11 @@ describe('what gets past the fields', () => {
     expect(await db.records('settings').get('room')).toEqual(before)
     await commands.changeSettings(db, { roomName: 'Letter room' })
     expect(await db.records('settings').get('room')).toEqual({ ...before, roomName: 'Letter room' })
+    // Two presses in one moment: each adds to what the other has left.
+    await Promise.all(
+      (['snug', 'loose'] as const).map(way => commands.changeSettings(db, ({ fitNever }) => ({ fitNever: [...fitNever, way] }))),
+    )
+    expect((await db.records('settings').get('room'))?.fitNever).toEqual(['snug', 'loose'])
   })
   const facts = factsOf('Kelp', { brandName: 'Greywether', themeNames: ['Ropes'] })
   test.each<[string, Partial<typeof facts>]>([

@@ -55,7 +55,7 @@ const shownHeavy = computed(() => heavy.value.filter(each => each.isTooHeavy || 
 const heaviest = computed(() => heavy.value.slice(0, Math.max(4, shownHeavy.value.length)))
 const lifting = computed(() => catalogue.settings.lifting)
 function setLifting(change: Partial<typeof lifting.value>): void {
-  void act.changeSettings({ lifting: { ...lifting.value, ...change } })
+  void act.changeSettings(now => ({ lifting: { ...now.lifting, ...change } }))
 }
 const number = (event: Event, least: number, most: number): number =>
   Math.min(most, Math.max(least, Number((event.target as HTMLInputElement).value) || least))

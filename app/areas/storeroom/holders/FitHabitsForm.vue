@@ -13,14 +13,16 @@ const never = computed(() => catalogue.settings.fitNever)
 const zones = computed(() => [...(catalogue.tables?.zones.values() ?? [])].sort((a, b) => a.rank - b.rank))
 
 function move(way: FitWay, by: number): void {
-  const others = order.value.filter(each => each !== way)
-  const at = Math.min(others.length, Math.max(0, order.value.indexOf(way) + by))
-  void act.changeSettings({ fitOrder: [...others.slice(0, at), way, ...others.slice(at)] })
+  void act.changeSettings(({ fitOrder }) => {
+    const others = fitOrder.filter(each => each !== way)
+    const at = Math.min(others.length, Math.max(0, fitOrder.indexOf(way) + by))
+    return { fitOrder: [...others.slice(0, at), way, ...others.slice(at)] }
+  })
 }
 function toggleNever(way: FitWay): void {
-  void act.changeSettings({
-    fitNever: never.value.includes(way) ? never.value.filter(each => each !== way) : [...never.value, way],
-  })
+  void act.changeSettings(({ fitNever }) => ({
+    fitNever: fitNever.includes(way) ? fitNever.filter(each => each !== way) : [...fitNever, way],
+  }))
 }
 const HABITS = ['insert', 'magnet', 'packaging', 'dies'] as const
 const isOn = (zone: Zone, habit: (typeof HABITS)[number]): boolean =>

@@ -2,12 +2,18 @@ import type { RoomSettings } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import { expectFaultless } from '../../transact'
 
-/** How the room likes to read and print. A habit, not data: it is not a step that undo would stumble over. */
-export async function changeSettings(db: YondercrestDb, change: Partial<Omit<RoomSettings, 'id'>>): Promise<void> {
+type SettingsChange = Partial<Omit<RoomSettings, 'id'>>
+
+/**
+ * How the room likes to read and print. A habit, not data: it is not a step that undo would stumble over. What is one more or one fewer
+ * of a list says so as a function of what the list is at that moment: a second press may come before the screen has heard of the first.
+ */
+export async function changeSettings(db: YondercrestDb, wanted: SettingsChange | ((now: RoomSettings) => SettingsChange)): Promise<void> {
   const { firstFault } = await import('../../checked')
   await db.transaction('rw', db.records('settings'), async () => {
     const settings = await db.records('settings').get('room')
     if (!settings) return
+    const change = typeof wanted === 'function' ? wanted(settings) : wanted
     expectFaultless(firstFault, 'settings', [{ ...settings, ...change }])
     await db.records('settings').put({ ...settings, ...change })
   })
