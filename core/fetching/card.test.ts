@@ -54,6 +54,21 @@ describe('one candidate for each need of a card', () => {
       { numRuns: 1500 },
     )
   })
+  test('one bin that serves two needs counts once, also where a nearer choice is only found later (by hand)', () => {
+    const at = (id: string, bin: number): Candidate => ({ id, containerIds: [String(bin)] })
+    const found = chooseForCard(
+      [
+        [at('far', 2), at('near', 1)],
+        [at('alone', 3), at('both', 0)],
+        [at('alone', 4), at('both', 0)],
+      ],
+      facts,
+    )
+    expect([found.chosen, found.containerIds]).toEqual([
+      ['near', 'both', 'both'],
+      ['0', '1'],
+    ])
+  })
   test('twelve needs of forty candidates each are settled, and said to be the best (seeded)', () => {
     let state = 7
     const below = (bound: number): number => (state = (state * 16807) % 2147483647) % bound

@@ -26,7 +26,7 @@ const photoOf = (text: string, seed: number): GreyPicture =>
   takePhoto(labelOf(text), { seed, reference: 'card', widthPx: 1600, heightPx: 1200, maxTiltDeg: 25, trouble: 'none' }).picture
 
 describe('codes on labels', () => {
-  test.each(['1', '88', '4 D', '142 W', '16-203', 'B4-11', 'Nr. 7/ä', '9999999'])('%s, flat: both decoders read what was written', text => {
+  test.each(['1', '88', '4 D', '142 W', '16-203', 'B4-11', 'Nr. 7/ä', '9999999'])('%s, flat: both decoders read it as written', text => {
     expect([read(labelOf(text).picture), readOtherwise(labelOf(text).picture)]).toEqual([text, text])
   })
   test('photographed with a phone (seeded light, tilt, blur, grain): read as written, never as something else', () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ScanLine, Shuffle, Undo2 } from 'lucide-vue-next'
+import { Shuffle, Undo2 } from 'lucide-vue-next'
 import { computed, reactive, shallowRef } from 'vue'
 import { NuxtLink } from '#components'
 import type { Holding } from '#core/catalog'
@@ -7,8 +7,8 @@ import { type StopSet, walkBack } from '#core/fetching'
 import StopCard from '~/areas/find/fetch/StopCard.vue'
 import { useFetch } from '~/areas/find/fetch/useFetch'
 import { usePinnedStops, useWalk } from '~/areas/find/fetch/useWalk'
-import { useScan, useScanAnswer } from '~/areas/find/scan/useScan'
-import { scanWords } from '~/areas/find/scan/words'
+import ScanButton from '~/areas/find/scan/ScanButton.vue'
+import { useScanAnswer } from '~/areas/find/scan/useScan'
 import SlipBeside from '~/areas/find/slip/SlipBeside.vue'
 import { useSlip } from '~/areas/find/slip/useSlip'
 import { act } from '~/data/act'
@@ -23,7 +23,7 @@ import SlotField from './SlotField.vue'
 import { awayWords } from './words'
 
 /** What is out, as one walk back: each set with its address, its neighbours and how far behind the tab. */
-const [catalogue, fetch, notices, scan, slip] = [useCatalogue(), useFetch(), useNotices(), useScan(), useSlip()]
+const [catalogue, fetch, notices, slip] = [useCatalogue(), useFetch(), useNotices(), useSlip()]
 const { numberAndName } = useDescribe()
 const isBusy = shallowRef(false)
 /** Only what is at one place. */
@@ -96,18 +96,7 @@ const elsewhere = shallowRef<Holding | null>(null)
       <p v-if="fetch.out.length" class="hint min-w-0 flex-1 font-semibold figures" role="status" data-walk>
         {{ awayWords.walk(walk.stops.length, wanted.length) }}
       </p>
-      <button
-        v-if="fetch.out.length"
-        type="button"
-        class="head-button"
-        :aria-label="scanWords.title"
-        :title="scanWords.title"
-        data-scan
-        @click="scan.isOpen = true"
-      >
-        <ScanLine :size="18" aria-hidden="true" />
-        <span class="hidden sm:inline">{{ scanWords.short }}</span>
-      </button>
+      <ScanButton v-if="fetch.out.length" />
       <NuxtLink to="/find/pull" class="button px-3 max-sm:hidden">{{ awayWords.toPull }}</NuxtLink>
     </header>
     <div v-if="fetch.out.length === 0" class="mx-auto max-w-xl py-12 text-center" data-out-empty>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { Check, ChevronLeft, ChevronRight, Hand, Printer, RotateCcw, ScanLine } from 'lucide-vue-next'
+import { Check, ChevronLeft, ChevronRight, Hand, Printer, RotateCcw } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import { NuxtLink } from '#components'
 import { placeIdsOf, type Stop, type StopSet, walkFor } from '#core/fetching'
@@ -14,14 +14,14 @@ import { useNotices } from '~/shell/useNotices'
 import PullLines from './PullLines.vue'
 import PullPaper from './PullPaper.vue'
 import StopCard from './StopCard.vue'
-import { useScan, useScanAnswer } from '~/areas/find/scan/useScan'
-import { scanWords } from '~/areas/find/scan/words'
+import ScanButton from '~/areas/find/scan/ScanButton.vue'
+import { useScanAnswer } from '~/areas/find/scan/useScan'
 import { useFetch } from './useFetch'
 import { usePinnedStops, useWalk } from './useWalk'
 import { fetchWords } from './words'
 
 /** The pull list at hand as one walk: its stops from top to bottom, or on a phone one at a time. */
-const [catalogue, fetch, notices, scan, slip] = [useCatalogue(), useFetch(), useNotices(), useScan(), useSlip()]
+const [catalogue, fetch, notices, slip] = [useCatalogue(), useFetch(), useNotices(), useSlip()]
 const { numberAndName } = useDescribe()
 const isPhone = useMediaQuery('(max-width: 639px)')
 const isBusy = shallowRef(false)
@@ -84,18 +84,7 @@ const print = (): void => window.print()
         <Hand :size="18" aria-hidden="true" />
         {{ fetchWords.toBack }}
       </NuxtLink>
-      <button
-        v-if="stops.length"
-        type="button"
-        class="head-button"
-        :aria-label="scanWords.title"
-        :title="scanWords.title"
-        data-scan
-        @click="scan.isOpen = true"
-      >
-        <ScanLine :size="18" aria-hidden="true" />
-        <span class="hidden xl:inline">{{ scanWords.short }}</span>
-      </button>
+      <ScanButton v-if="stops.length" />
       <button
         v-if="stops.length"
         type="button"
