@@ -40,10 +40,11 @@ export function bringToLife(
   const measured = new Set(data.kinds.filter(kind => MEASURED_KINDS.includes(kind.name)).map(kind => kind.id))
   for (const holding of data.holdings) {
     if (!measured.has(holding.kindId ?? '') || luck.unit() > 0.7) continue
-    holding.pieces = (pieces.get(holding.id) ?? []).map(({ widthMm, heightMm, words }) => ({
+    holding.pieces = (pieces.get(holding.id) ?? []).map(({ widthMm, heightMm, words, at }) => ({
       id: newId(),
       words: [...words],
       size: { widthMm, heightMm },
+      at: { ...at },
       pictureHash: null,
       isMissing: false,
       livesWithId: null,

@@ -21,6 +21,7 @@ export interface Sheet {
   readonly pieces: readonly SheetPiece[]
 }
 export interface SheetPiece extends Size {
+  readonly at: { readonly xMm: number; readonly yMm: number }
   readonly words: readonly string[]
 }
 
@@ -39,7 +40,8 @@ type Draw = (order: SheetOrder, area: Area, chance: Chance) => Drawn
 
 const MARGIN = 40
 const UNITS_A_MM = 10
-const pieceOf = (width: number, height: number, words: readonly string[]): SheetPiece => ({
+const pieceOf = (x: number, y: number, width: number, height: number, words: readonly string[]): SheetPiece => ({
+  at: { xMm: x / UNITS_A_MM, yMm: y / UNITS_A_MM },
   widthMm: width / UNITS_A_MM,
   heightMm: height / UNITS_A_MM,
   words,
@@ -49,10 +51,13 @@ function phraseSet(text: string, area: Area, face: FaceName, biggest: number): R
   const trial = setText(text, face, 100)
   return setText(text, face, Math.min(biggest, (area.width / trial.width) * 100, area.height * 1.1))
 }
+const squareIn = (cell: Area, side: number, motif: MotifName): SheetPiece =>
+  pieceOf(cell.x + (cell.width - side) / 2, cell.y + (cell.height - side) / 2, side, side, [motif])
 /** A phrase as it is cut: with its letters below the line. */
 function phrasePiece(text: string, area: Area, face: FaceName, biggest: number): SheetPiece {
   const set = phraseSet(text, area, face, biggest)
-  return pieceOf(set.width, set.ascent * 1.35, [text])
+  const top = area.y + (area.height + set.ascent) / 2 - set.ascent * 1.05
+  return pieceOf(area.x + (area.width - set.width) / 2, Math.max(0, top), set.width, set.ascent * 1.35, [text])
 }
 function phraseIn(text: string, area: Area, face: FaceName, biggest: number): string {
   const set = phraseSet(text, area, face, biggest)
@@ -100,7 +105,7 @@ const images: Draw = ({ motifs, phrases }, area, chance) => {
       drawn += 1
       const motif = motifs[(drawn - 1) % motifs.length] as MotifName
       const side = Math.min(cell.width, cell.height) - 2 * inset
-      pieces.push(pieceOf(side, side, [motif]))
+      pieces.push(squareIn(cell, side, motif))
       return motifIn(
         motif,
         { x: cell.x + inset, y: cell.y + inset, width: cell.width - 2 * inset, height: cell.height - 2 * inset },
@@ -133,7 +138,7 @@ const sentiments: Draw = ({ motifs, phrases }, area, chance) => {
     ? grid({ ...area, y: area.y + area.height - foot, height: foot }, 3, 1)
         .map((cell, index) => {
           const [motif, side] = [motifs[index % motifs.length] as MotifName, Math.min(cell.width, cell.height)]
-          pieces.push(pieceOf(side, side, [motif]))
+          pieces.push(squareIn(cell, side, motif))
           return motifIn(motif, cell, chance)
         })
         .join('')
@@ -274,7 +279,11 @@ const shapes: Draw = (_order, area, chance) => {
   const count = chance.whole(4, 7)
   const radii = Array.from({ length: count }, (_, index) => most * (1 - index / (count + 1)))
   const [across, up] = style === 4 ? [1.2, 2 * tall] : [2, style === 1 || style === 2 ? 2 * tall : 2]
-  return { svg: radii.map(one).join(''), words: [], pieces: radii.map(r => pieceOf(r * across, r * up, [])) }
+  return {
+    svg: radii.map(one).join(''),
+    words: [],
+    pieces: radii.map(r => pieceOf(x - (r * across) / 2, y - (r * up) / 2, r * across, r * up, [])),
+  }
 }
 
 function scalloped(radius: number, count: number): string {
@@ -293,7 +302,9 @@ const frames: Draw = (order, area, chance) => {
   const inset = 24
   return {
     pieces: cells.map((cell, index) =>
-      pieceOf(cell.width - 2 * inset, cell.height - 2 * inset, [order.motifs[index % order.motifs.length] as MotifName]),
+      pieceOf(cell.x + inset, cell.y + inset, cell.width - 2 * inset, cell.height - 2 * inset, [
+        order.motifs[index % order.motifs.length] as MotifName,
+      ]),
     ),
     svg: cells
       .map((cell, index) => {

@@ -21,6 +21,17 @@ export interface InkMapRecord {
   readonly hash: string
   readonly map: ArrayBuffer
 }
+/** The shapes of the ink of a picture. Can always be made again from the picture, and are where they were made in another way. */
+export interface ShapesRecord {
+  readonly hash: string
+  readonly madeAs: number
+  /** Width by height of the picture. */
+  readonly aspect: number
+  readonly boxes: ArrayBuffer
+  readonly moments: ArrayBuffer
+}
+/** Tables that no command and no undo touches: facts of this browser, and what can be made again from pictures. */
+export const BESIDE: readonly string[] = ['device', 'inkMaps', 'shapes']
 /** Facts of this browser that belong to no catalogue. */
 export interface DeviceFact {
   readonly id: 'lastCopy' | 'start' | 'askIndex' | 'keptRoom' | 'keptSteps' | 'openList'
@@ -109,6 +120,7 @@ export class YondercrestDb extends Dexie {
   declare pictures: EntityTable<PictureRecord, 'hash'>
   declare thumbs: EntityTable<ThumbRecord, 'hash'>
   declare inkMaps: EntityTable<InkMapRecord, 'hash'>
+  declare shapes: EntityTable<ShapesRecord, 'hash'>
   declare device: EntityTable<DeviceFact, 'id'>
 
   constructor(name: string) {

@@ -6,6 +6,7 @@ export {
   type DeviceFact,
   type InkMapRecord,
   type PictureRecord,
+  type ShapesRecord,
   type ThumbRecord,
   YondercrestDb,
 } from './database'

@@ -257,7 +257,7 @@ describe('and what is allowed beside it', () => {
   test('a piece that lives with a set that goes is at home again', async () => {
     const db = await smallRoom()
     await commands.keepPieces(db, first?.id ?? '', [
-      { id: ulid(), words: ['ahoy'], size: null, pictureHash: null, isMissing: false, livesWithId: second?.id ?? '' },
+      { id: ulid(), words: ['ahoy'], size: null, at: null, pictureHash: null, isMissing: false, livesWithId: second?.id ?? '' },
     ])
     await commands.removeHolding(db, second?.id ?? '')
     expect((await db.records('holdings').get(first?.id ?? ''))?.pieces.map(piece => piece.livesWithId)).toEqual([null])

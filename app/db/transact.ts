@@ -1,5 +1,5 @@
 import { type RecordOf, TABLE_NAMES, type TableName } from '#core/catalog'
-import type { YondercrestDb } from './database'
+import { BESIDE, type YondercrestDb } from './database'
 import type { Subject } from './commands/said'
 import type { CommandName } from './commands/steps'
 import { type Change, CHANGES_A_PART, type JournalEntry, STEPS_KEPT } from './journal'
@@ -29,7 +29,7 @@ export async function transact<R>(
   const { firstFault } = await import('./checked')
   return db.transaction(
     'rw',
-    db.tables.filter(table => table.name !== 'device' && table.name !== 'inkMaps'),
+    db.tables.filter(table => !BESIDE.includes(table.name)),
     async () => {
       const changes = new Map<string, Change>()
       const touched = new Set<TableName>()

@@ -29,6 +29,8 @@ export const OrderKey = z.string().min(1).max(4000).refine(isOrderKey)
 export const PictureHash = z.string().regex(/^[0-9a-f]{64}$/)
 export const MoneyMinor = z.number().int().nonnegative().max(LIMITS.moneyMinor)
 export const CurrencyCode = z.string().regex(/^[A-Z]{3}$/)
+/** A point of a set, from its upper left corner. */
+export const PlaceMm = z.object({ xMm: z.number().min(0).max(MAX_LENGTH_MM), yMm: z.number().min(0).max(MAX_LENGTH_MM) })
 export const SizeMm = z.object({ widthMm: LengthMm, heightMm: LengthMm })
 
 export const KindFamily = z.enum(KIND_FAMILIES)

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { CurrencyCode, Id, LengthMm, Moment, MoneyMinor, Name, PartialDate, PictureHash, SizeMm, Text } from './basics'
+import { CurrencyCode, Id, LengthMm, Moment, MoneyMinor, Name, PartialDate, PictureHash, PlaceMm, SizeMm, Text } from './basics'
 import { CODE_READINGS, HOLDER_TYPES, KEPT_PACKAGINGS, LIMITS } from './choices'
 
 export const HOLDING_STATES = ['draft', 'toClass', 'toPocket', 'toLabel', 'toFile', 'filed', 'out', 'lent', 'gone'] as const
@@ -9,6 +9,8 @@ export const Piece = z.object({
   id: Id,
   words: z.array(Name),
   size: SizeMm.nullable(),
+  /** Where it begins on the picture of the set, from the upper left corner of the set; null: not known. */
+  at: PlaceMm.nullable(),
   pictureHash: PictureHash.nullable(),
   isMissing: z.boolean(),
   livesWithId: Id.nullable(),

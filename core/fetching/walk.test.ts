@@ -197,7 +197,7 @@ describe('one walk', () => {
 describe('a pull list', () => {
   const die: Relation = { id: 'r', fromId: 'die', toId: 'stamp', kind: 'dieForStamp' }
   const layer: Relation = { id: 'l', fromId: 'stamp', toId: 'other', kind: 'layersWith' }
-  const piece = { id: 'p', words: [], size: null, pictureHash: null, isMissing: false, livesWithId: 'host' }
+  const piece = { id: 'p', words: [], size: null, at: null, pictureHash: null, isMissing: false, livesWithId: 'host' }
   const holdings = new Map(
     [holding('stamp', { pieces: [piece] }), holding('die'), holding('host'), holding('other')].map(each => [each.id, each]),
   )

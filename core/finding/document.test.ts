@@ -46,7 +46,7 @@ const holding = {
   notes: 'lent twice',
   placeText: 'old blue bin',
   aliases: [{ text: 'TP-1204', from: 'maker' as const, reading: null }],
-  pieces: [{ id: 'p', words: ['ahoy'], size: null, pictureHash: null, isMissing: false, livesWithId: null }],
+  pieces: [{ id: 'p', words: ['ahoy'], size: null, at: null, pictureHash: null, isMissing: false, livesWithId: null }],
 }
 
 describe('what of a set can be asked for', () => {

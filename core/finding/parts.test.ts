@@ -88,6 +88,7 @@ const pieceOf = (side: number): Holding['pieces'][number] => ({
   id: 'p',
   words: [],
   size: { widthMm: side, heightMm: side },
+  at: null,
   pictureHash: null,
   isMissing: false,
   livesWithId: null,

@@ -253,7 +253,7 @@ describe('why not', () => {
       'Thin die',
     ])
     // One piece cannot lie otherwise, and packaging that is kept does not give way.
-    const one = { id: 'p', words: [], size: null, pictureHash: null, isMissing: false, livesWithId: null }
+    const one = { id: 'p', words: [], size: null, at: null, pictureHash: null, isMissing: false, livesWithId: null }
     expect(contentsOf({ ...set, pieces: [one] }, kinds[0] ?? null, START_HABITS)?.mayRearrange).toBe(false)
     expect(contentsOf({ ...set, pieces: [one, one] }, kinds[0] ?? null, START_HABITS)?.mayRearrange).toBe(true)
     const { widthMm, heightMm } = over(5, {})

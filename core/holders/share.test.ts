@@ -97,6 +97,7 @@ describe('what goes in, and what is cut for it', () => {
       id: 'p',
       words: [],
       size: { widthMm: 20, heightMm: 30 },
+      at: null,
       pictureHash: null,
       isMissing: false,
       livesWithId: null,

@@ -38,7 +38,9 @@ function everything(): CatalogueData {
   brand.successorId = other.id
   theme.seeAlsoIds = [data.themes[1]?.id ?? '']
   category.seeAlsoIds = [data.categories[1]?.id ?? '']
-  first.pieces = [{ id: id(1), words: ['ahoy'], size: null, pictureHash: 'b'.repeat(64), isMissing: false, livesWithId: second.id }]
+  first.pieces = [
+    { id: id(1), words: ['ahoy'], size: null, at: null, pictureHash: 'b'.repeat(64), isMissing: false, livesWithId: second.id },
+  ]
   type.replacedById = data.holderTypes[1]?.id ?? null
   const series = data.series[0]
   if (series) data.series.push({ ...series, id: id(2), isRunning: false, partOf: { seriesId: series.id, key: 'page' } })

@@ -84,6 +84,7 @@ async function keep(): Promise<void> {
       id,
       words: [...readWords(words)],
       size: keptSize(before.get(id)?.size ?? null, size),
+      at: before.get(id)?.at ?? null,
       pictureHash,
       isMissing,
       livesWithId: others.value.find(each => label(each).toLowerCase() === livesWith.trim().toLowerCase())?.id ?? null,

@@ -4,7 +4,7 @@ import { ulid } from 'ulid'
 import { computed, onScopeDispose, shallowRef, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Holding, Piece } from '#core/catalog'
-import type { Reference } from '#core/measuring'
+import type { MeasuredPiece, Reference } from '#core/measuring'
 import KPageHead from '~/kit/KPageHead.vue'
 import KFile from '~/kit/KFile.vue'
 import KTicket from '~/kit/KTicket.vue'
@@ -61,18 +61,21 @@ function fromCamera(event: Event): void {
 async function split(at: number): Promise<void> {
   if (!(await bench.split(at))) notices.tell(measureWords.noSplit, 'care')
 }
+const tenths = (mm: number): number => Math.round(mm * 10) / 10
 async function keep(): Promise<void> {
   const [found, set] = [measured.value, holding.value]
   if (!found || !set) return
-  const size = { widthMm: Math.round(found.widthMm * 10) / 10, heightMm: Math.round(found.heightMm * 10) / 10 }
+  const size = { widthMm: tenths(found.widthMm), heightMm: tenths(found.heightMm) }
   crew ??= hireExchange()
   const picture = keepsImpression.value
     ? await crew.run(api => api.addPicture(new File([found.impression], 'impression.png', { type: 'image/png' }))).catch(() => null)
     : null
-  const named = (piece: { widthMm: number; heightMm: number }): Piece => ({
+  const named = (piece: MeasuredPiece): Piece => ({
     id: ulid(),
     words: [],
-    size: { widthMm: Math.round(piece.widthMm * 10) / 10, heightMm: Math.round(piece.heightMm * 10) / 10 },
+    size: { widthMm: tenths(piece.widthMm), heightMm: tenths(piece.heightMm) },
+    // On the picture of the set, where that is the impression.
+    at: picture?.ok ? { xMm: Math.max(0, tenths(piece.xMm)), yMm: Math.max(0, tenths(piece.yMm)) } : null,
     pictureHash: null,
     isMissing: false,
     livesWithId: null,

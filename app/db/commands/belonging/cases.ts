@@ -29,6 +29,7 @@ export const belongingCases: Cases = {
           id: ulid(),
           words: ['ahoy'],
           size: null,
+          at: null,
           pictureHash: null,
           isMissing: false,
           livesWithId: host && host.id !== holding.id ? host.id : null,

@@ -41,7 +41,7 @@ export async function sweepPictures(db: YondercrestDb): Promise<number> {
   return db.transaction('rw', db.tables, async () => {
     const named = await namedHashes(db)
     const unnamed = (await db.pictures.toCollection().primaryKeys()).filter(hash => !named.has(hash))
-    for (const table of [db.pictures, db.thumbs, db.inkMaps]) await table.bulkDelete(unnamed)
+    for (const table of [db.pictures, db.thumbs, db.inkMaps, db.shapes]) await table.bulkDelete(unnamed)
     return unnamed.length
   })
 }

@@ -10,7 +10,7 @@ import {
 } from '#core/catalog'
 import { makeRecords, type PlannedRow } from '#core/exchange'
 import type { SpellingGroup } from '#core/classing'
-import type { InkMapRecord, PictureRecord, ThumbRecord, YondercrestDb } from '../../database'
+import type { InkMapRecord, PictureRecord, ShapesRecord, ThumbRecord, YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
 import { highestGiven, runningSeries } from '../holding/numbers'
 
@@ -128,4 +128,9 @@ export async function addPicture(db: YondercrestDb, picture: PictureRecord, thum
 /** Keeps fingerprints of pictures that came without one, as those of an archive do. */
 export async function addInkMaps(db: YondercrestDb, maps: readonly InkMapRecord[]): Promise<void> {
   await db.inkMaps.bulkPut([...maps])
+}
+
+/** Keeps the shapes of pictures, once they were made. */
+export async function addShapes(db: YondercrestDb, shapes: readonly ShapesRecord[]): Promise<void> {
+  await db.shapes.bulkPut([...shapes])
 }
