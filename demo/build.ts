@@ -5,6 +5,8 @@ import type { Holding } from '#core/catalog'
 import { packArchive, type PictureFile, type ThumbFile } from '#core/exchange'
 import { strToU8, zipSync } from 'fflate'
 import { drawCameraSets } from './cameraSets'
+import type { GreyPicture } from '#core/measuring'
+import { shapesOf } from '#core/shapes'
 import { backOfCard } from './collection'
 import { STRIP_MM } from './living'
 import { makeLetterRoom } from './letterRoom'
@@ -15,6 +17,8 @@ const THUMB_PX = 180
 const AT_ONCE = 4
 const CAMERA_SETS = 12
 const CAMERA_SEED = 500
+/** So many pieces it can stamp. */
+const STAMPS = 24
 
 const sha256 = (bytes: Uint8Array): Promise<string> => Promise.resolve(createHash('sha256').update(bytes).digest('hex'))
 
@@ -24,7 +28,7 @@ function sorted<F extends { readonly hash: string }>(files: ReadonlyMap<string, 
 }
 
 /** Draws the letter room and writes it as an archive of the project's own format: the same door that a person's copy uses. */
-async function buildDemo(target: string): Promise<void> {
+async function buildDemo(target: string): Promise<readonly Stamp[]> {
   const { data, drawings } = makeLetterRoom()
   const pictures = new Map<string, PictureFile>()
   const thumbs = new Map<string, ThumbFile>()
@@ -59,25 +63,59 @@ async function buildDemo(target: string): Promise<void> {
   mkdirSync(target, { recursive: true })
   writeFileSync(`${target}/letter-room.zip`, zip)
   console.log(`${data.holdings.length} sets, ${pictures.size} pictures, ${(zip.length / 1e6).toFixed(1)} MB`)
+  const images = data.categories.find(({ name }) => name === 'Images')?.id
+  const dies = new Set(data.kinds.filter(({ family }) => family === 'die').map(({ id }) => id))
+  const shown = data.holdings.filter(({ categoryId, kindId }) => categoryId === images && !dies.has(kindId ?? '')).slice(0, STAMPS)
+  return (await Promise.all(shown.map(({ number, pictureHash }) => stampOf(number, pictures.get(pictureHash ?? '')?.bytes)))).flatMap(
+    each => each ?? [],
+  )
 }
 
-/** The sets of the stand-in camera, as pictures and with their sizes. */
-async function buildCamera(target: string): Promise<void> {
+/** A piece of a set of the room, cut out of its picture, to be stamped on a card. */
+interface Stamp {
+  readonly number: number
+  readonly picture: GreyPicture
+}
+/** A piece that has so much of the ink of its set, neither a dot nor all of it. */
+const SHARE = { from: 0.08, to: 0.5 }
+async function stampOf(number: number, bytes: Uint8Array | undefined): Promise<Stamp | null> {
+  if (!bytes) return null
+  const { data, info } = await sharp(bytes).greyscale().raw().toBuffer({ resolveWithObject: true })
+  const picture = { widthPx: info.width, heightPx: info.height, pixels: new Uint8Array(data) }
+  const piece = shapesOf(picture).find(({ share, levels }) => share > SHARE.from && share < SHARE.to && levels.includes(1))
+  if (!piece) return null
+  const longer = Math.max(info.width, info.height)
+  const [left, top, right, bottom] = [piece.box.left, piece.box.top, piece.box.right, piece.box.bottom].map(each =>
+    Math.round(each * longer),
+  )
+  const [widthPx, heightPx] = [(right ?? 0) - (left ?? 0), (bottom ?? 0) - (top ?? 0)]
+  const pixels = new Uint8Array(widthPx * heightPx)
+  for (let row = 0; row < heightPx; row += 1) {
+    const from = ((top ?? 0) + row) * info.width + (left ?? 0)
+    pixels.set(picture.pixels.subarray(from, from + widthPx), row * widthPx)
+  }
+  return { number, picture: { widthPx, heightPx, pixels } }
+}
+
+/** The sets of the stand-in camera and the pieces it can stamp, as pictures, with their sizes and the numbers of their sets. */
+async function buildCamera(target: string, stamps: readonly Stamp[]): Promise<void> {
   const sets = await drawCameraSets(CAMERA_SETS, CAMERA_SEED)
   const files: Record<string, Uint8Array> = {}
-  for (const [at, { picture }] of sets.entries()) {
-    files[`${at}.png`] = new Uint8Array(
-      await sharp(picture.pixels, { raw: { width: picture.widthPx, height: picture.heightPx, channels: 1 } })
+  const png = async ({ widthPx, heightPx, pixels }: GreyPicture): Promise<Uint8Array> =>
+    new Uint8Array(
+      await sharp(pixels, { raw: { width: widthPx, height: heightPx, channels: 1 } })
         .toColourspace('b-w')
         .png()
         .toBuffer(),
     )
-  }
+  for (const [at, { picture }] of sets.entries()) files[`${at}.png`] = await png(picture)
+  for (const { number, picture } of stamps) files[`stamp-${number}.png`] = await png(picture)
+  files['stamps.json'] = strToU8(JSON.stringify(stamps.map(({ number }) => ({ file: `stamp-${number}.png`, number, pxPerMm: PX_PER_MM }))))
   files['sets.json'] = strToU8(
     JSON.stringify(sets.map(({ pxPerMm, widthMm, heightMm, pieces }, at) => ({ file: `${at}.png`, pxPerMm, widthMm, heightMm, pieces }))),
   )
   writeFileSync(`${target}/camera.zip`, zipSync(files, { level: 0 }))
 }
 
-await buildDemo(process.argv[2] ?? '.demo')
-await buildCamera(process.argv[2] ?? '.demo')
+const stamps = await buildDemo(process.argv[2] ?? '.demo')
+await buildCamera(process.argv[2] ?? '.demo', stamps)

@@ -17,6 +17,7 @@ export const CAMERA_REFERENCES = {
   A4: { widthMm: 210, heightMm: 297, isSheet: true }, // ISO 216
 } as const
 export type CameraReference = keyof typeof CAMERA_REFERENCES
+const NO_REFERENCE = { widthMm: 0, heightMm: 0, isSheet: false }
 /** A label as it lies flat: its number as a square code with the quiet zone that ISO/IEC 18004 asks for, and room beside it. */
 export function labelOf(text: string): FlatSet {
   const modules = encodeQR(text, 'raw', { border: QUIET_MODULES })
@@ -45,7 +46,8 @@ export type CameraTrouble = (typeof CAMERA_TROUBLES)[number]
 
 export interface Shot {
   readonly seed: number
-  readonly reference: CameraReference
+  /** null: nothing of known size lies there, only what is photographed. */
+  readonly reference: CameraReference | null
   readonly widthPx: number
   readonly heightPx: number
   readonly maxTiltDeg: number
@@ -53,10 +55,12 @@ export interface Shot {
   readonly trouble: CameraTrouble
   /** A label with this text is photographed in place of a set. */
   readonly label?: string
+  /** A card with one stamped piece is photographed, and nothing beside it. */
+  readonly isStamped?: boolean
 }
 export interface Photo {
   readonly picture: GreyPicture
-  /** Where the corners of the reference really are: never shown to what measures. */
+  /** Where the corners of the reference really are, or of what is photographed: never shown to what measures. */
   readonly corners: Quad
 }
 
@@ -78,7 +82,7 @@ const ROOM_MM = 4
  */
 export function takePhoto(set: FlatSet, shot: Shot): Photo {
   const luck = chance(shot.seed)
-  const reference = CAMERA_REFERENCES[shot.reference]
+  const reference = shot.reference ? CAMERA_REFERENCES[shot.reference] : NO_REFERENCE
   const turn = (luck.between(-6, 6) * Math.PI) / 180
   // On the sheet, somewhere in its middle; beside the card, to its right.
   const at: { x: number; y: number } = reference.isSheet
@@ -104,7 +108,9 @@ export function takePhoto(set: FlatSet, shot: Shot): Photo {
     second.x = at.x + set.widthMm + gap
   }
   const places = shot.trouble === 'twoSets' ? [at, second] : [at]
-  const onPlane = corners(reference.widthMm, reference.heightMm, { x: 0, y: 0 }, 0) as unknown as Quad
+  const onPlane = (shot.reference
+    ? corners(reference.widthMm, reference.heightMm, { x: 0, y: 0 }, 0)
+    : corners(set.widthMm, set.heightMm, at, turn)) as unknown as Quad
   // Of a set half out of the photo the far side is not aimed at.
   const aimedAt = isAtEdge && !reference.isSheet ? set.widthMm - luck.between(10, 25) : set.widthMm
   const scene = [...onPlane, ...places.flatMap(place => corners(aimedAt, set.heightMm, place, turn))]
@@ -195,6 +201,7 @@ function sceneSampler(
     // A bent sheet: its long sides bow outward.
     const bow = bend * Math.sin(Math.PI * Math.min(Math.max(y / reference.heightMm, 0), 1))
     if (
+      reference.widthMm > 0 &&
       x >= -bow &&
       y >= 0 &&
       x <= reference.widthMm + bow &&

@@ -1,4 +1,5 @@
-import { type InkMap, inkMapOf } from '#core/measuring'
+import { type GreyPicture, type InkMap, inkMapOf } from '#core/measuring'
+import { faultOf, isTooLarge, MAX_PICTURE_BYTES, type PictureFault } from './pictureSize'
 
 /** Longest side of a thumbnail, and the quality of its JPEG: sharp at 38 points on paper and in any list. */
 const THUMB_PX = 180
@@ -33,6 +34,24 @@ export async function makeThumb(bytes: ArrayBuffer, type: string, keepsOriginal 
   bitmap.close()
   const thumb = await (await small.canvas.convertToBlob({ type: 'image/jpeg', quality: THUMB_QUALITY })).arrayBuffer()
   return { thumb, inkMap: inkMapOf(small.grey()), widthPx: width, heightPx: height, scaled }
+}
+
+/** A file as a picture, upright; or why this browser does not read it. */
+export async function openPicture(
+  file: Blob,
+): Promise<{ readonly ok: true; readonly bitmap: ImageBitmap } | { readonly ok: false; readonly fault: PictureFault }> {
+  if (file.size > MAX_PICTURE_BYTES) return { ok: false, fault: 'tooLarge' }
+  const bytes = new Uint8Array(await file.arrayBuffer())
+  if (isTooLarge(bytes)) return { ok: false, fault: 'tooLarge' }
+  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null)
+  return bitmap ? { ok: true, bitmap } : { ok: false, fault: faultOf(bytes) }
+}
+
+/** In grey, no side longer than that. The bitmap is let go. */
+export function greyOf(bitmap: ImageBitmap, longestPx: number): GreyPicture {
+  const { grey } = draw(bitmap, longestPx)
+  bitmap.close()
+  return grey()
 }
 
 /** The ink map of a picture that has a thumbnail already. */

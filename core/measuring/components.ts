@@ -23,40 +23,42 @@ export function componentsOf({ widthPx, heightPx, ink }: Mask): Labelled {
     while (parents[at] !== at) at = parents[at] = parents[parents[at] as number] as number
     return at
   }
+  /** The label of both, 0 for none: the lower of the two, which the other is of from then on. */
+  const joined = (own: number, near: number): number => {
+    if (near === 0) return own
+    const found = root(near)
+    if (own === 0 || own === found) return found
+    const [low, high] = own < found ? [own, found] : [found, own]
+    parents[high] = low
+    return low
+  }
   for (let row = 0; row < heightPx; row += 1) {
     for (let column = 0; column < widthPx; column += 1) {
       const at = row * widthPx + column
       if (ink[at] !== 1) continue
       let own = 0
       // Left, and the three above: what is known already.
-      for (const near of [
-        column > 0 ? labels[at - 1] : 0,
-        row > 0 && column > 0 ? labels[at - widthPx - 1] : 0,
-        row > 0 ? labels[at - widthPx] : 0,
-        row > 0 && column < widthPx - 1 ? labels[at - widthPx + 1] : 0,
-      ]) {
-        if (!near) continue
-        const found = root(near)
-        if (own === 0) own = found
-        else if (own !== found) {
-          parents[Math.max(own, found)] = Math.min(own, found)
-          own = Math.min(own, found)
-        }
+      const [hasLeft, hasRight] = [column > 0, column < widthPx - 1]
+      if (hasLeft) own = joined(own, labels[at - 1] as number)
+      if (row > 0) {
+        if (hasLeft) own = joined(own, labels[at - widthPx - 1] as number)
+        own = joined(own, labels[at - widthPx] as number)
+        if (hasRight) own = joined(own, labels[at - widthPx + 1] as number)
       }
       if (own === 0) parents.push((own = parents.length))
       labels[at] = own
     }
   }
-  const numbers = new Map<number, number>()
+  const numbers = new Int32Array(parents.length)
   const components: { left: number; top: number; right: number; bottom: number; pixels: number }[] = []
   for (let at = 0; at < labels.length; at += 1) {
     const label = labels[at]
     if (!label) continue
     const found = root(label)
-    let number = numbers.get(found)
-    if (number === undefined) {
+    let number = numbers[found] as number
+    if (number === 0) {
       number = components.push({ left: widthPx, top: heightPx, right: 0, bottom: 0, pixels: 0 })
-      numbers.set(found, number)
+      numbers[found] = number
     }
     labels[at] = number
     const box = components[number - 1]

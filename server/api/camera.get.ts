@@ -16,6 +16,8 @@ const Query = z.object({
   trouble: z.enum(CAMERA_TROUBLES).default('none'),
   /** A label with this text as a square code, in place of a set. */
   label: z.string().min(1).max(40).optional(),
+  /** A card with a piece of a set of the demo room stamped on it. */
+  stamped: z.literal('true').optional(),
 })
 /** Photos that may wait for the one that is being taken. */
 const MAX_WAITING = 8
@@ -51,9 +53,17 @@ export default defineEventHandler(async event => {
   if (String(useRuntimeConfig(event).demo) !== 'true') throw createError({ statusCode: 404, statusMessage: 'Only with the demo' })
   const query = Query.safeParse(getQuery(event))
   if (!query.success) throw createError({ statusCode: 400, statusMessage: 'The camera does not understand that' })
-  const { megapixels, tilt, ...asked } = query.data
+  const { megapixels, tilt, stamped, ...asked } = query.data
   const widthPx = Math.round(Math.sqrt((megapixels * 1e6 * 4) / 3))
-  const shot: Shot = { ...asked, widthPx, heightPx: Math.round(widthPx * 0.75), maxTiltDeg: tilt }
+  const isStamped = stamped === 'true'
+  const shot: Shot = {
+    ...asked,
+    isStamped,
+    reference: isStamped ? null : asked.reference,
+    widthPx,
+    heightPx: Math.round(widthPx * 0.75),
+    maxTiltDeg: tilt,
+  }
   const gone = new AbortController()
   event.node.res.once('close', () => gone.abort())
   const open = await openCamera()

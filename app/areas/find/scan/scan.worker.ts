@@ -1,6 +1,7 @@
 import { expose } from 'comlink'
 import decodeQR from 'qr/decode.js'
-import { faultOf, isTooLarge, MAX_PICTURE_BYTES, type PictureFault } from '~/data/pictureSize'
+import { openPicture } from '~/data/pictures'
+import type { PictureFault } from '~/data/pictureSize'
 
 /** More pixels a side say nothing more of a label that fills some of the picture, and take longer. */
 const MOST_SIDE = 1600
@@ -30,11 +31,9 @@ const api = {
   frame: (bitmap: ImageBitmap): string | null => read(bitmap),
   /** The text of the code in a photo. */
   async file(photo: Blob): Promise<Scanned> {
-    const bytes = new Uint8Array(await photo.arrayBuffer())
-    if (photo.size > MAX_PICTURE_BYTES || isTooLarge(bytes)) return { ok: false, code: 'notRead', fault: 'tooLarge' }
-    const bitmap = await createImageBitmap(photo, { imageOrientation: 'from-image' }).catch(() => null)
-    if (!bitmap) return { ok: false, code: 'notRead', fault: faultOf(bytes) }
-    const text = read(bitmap)
+    const opened = await openPicture(photo)
+    if (!opened.ok) return { ok: false, code: 'notRead', fault: opened.fault }
+    const text = read(opened.bitmap)
     return text === null ? { ok: false, code: 'noCode' } : { ok: true, text }
   },
 }

@@ -11,7 +11,8 @@ import {
   splitPiece,
   type Mask,
 } from '#core/measuring'
-import { faultOf, isTooLarge, MAX_PICTURE_BYTES, type PictureFault } from '~/data/pictureSize'
+import { openPicture } from '~/data/pictures'
+import type { PictureFault } from '~/data/pictureSize'
 
 /** More than this says nothing more, and takes the memory of a phone. */
 const MOST_PIXELS = 12_500_000
@@ -36,9 +37,9 @@ let last: { readonly impression: Mask; readonly pxPerMm: number } | null = null
 const api = {
   /** Reads a photo, upright and grey. A very large one is scaled first. */
   async open(file: Blob): Promise<PhotoOpening> {
-    if (file.size > MAX_PICTURE_BYTES || isTooLarge(new Uint8Array(await file.arrayBuffer()))) return { ok: false, code: 'tooLarge' }
-    const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null)
-    if (!bitmap) return { ok: false, code: faultOf(new Uint8Array(await file.arrayBuffer())) }
+    const opened = await openPicture(file)
+    if (!opened.ok) return { ok: false, code: opened.fault }
+    const { bitmap } = opened
     const pixels = bitmap.width * bitmap.height
     const scale = Math.min(1, Math.sqrt(MOST_PIXELS / pixels))
     const [widthPx, heightPx] = [Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale))]

@@ -1,0 +1,59 @@
+import { defineStore } from 'pinia'
+import { computed, onScopeDispose, shallowRef, watch } from 'vue'
+import { type Crew, hire, type Progress, withProgress } from '~/data/call'
+import { useCatalogue } from '~/data/useCatalogue'
+import type { ShapesApi } from './shapes.worker'
+
+/**
+ * The shapes of the ink of every picture, in a worker: read or made from the first time a page wants them, and followed from then on.
+ * A page can ask before all of them are there.
+ */
+export const useShapes = defineStore('shapes', () => {
+  const catalogue = useCatalogue()
+  const progress = shallowRef<Progress | null>(null)
+  /** Counted up when more pictures are in: what was asked before may have a better answer. */
+  const version = shallowRef(0)
+  let crew: Crew<ShapesApi> | null = null
+  let users = 0
+
+  /** Sets by the pictures that show them or a piece of them. */
+  const setsOf = computed((): ReadonlyMap<string, readonly string[]> => {
+    const sets = new Map<string, string[]>()
+    for (const { id, pictureHash, pieces } of catalogue.tables?.holdings.values() ?? [])
+      for (const hash of new Set([pictureHash, ...pieces.map(each => each.pictureHash)])) {
+        if (hash) sets.set(hash, [...(sets.get(hash) ?? []), id])
+      }
+    return sets
+  })
+
+  async function know(): Promise<void> {
+    if (users === 0) return
+    const hashes = [...setsOf.value.keys()]
+    crew ??= hire<ShapesApi>(new Worker(new URL('./shapes.worker.ts', import.meta.url), { type: 'module' }))
+    const mine = crew
+    // What breaks, as when the storage is cleared, leaves what was read; the next page tries again.
+    await withProgress(
+      now => (progress.value = now),
+      tell => mine.run(api => api.know(hashes, tell)),
+    ).catch(() => mine === crew && stop())
+    version.value += 1
+  }
+  function stop(): void {
+    crew?.end()
+    crew = null
+    progress.value = null
+  }
+  watch(setsOf, () => void know())
+
+  /** For a page that asks, as long as it is open. */
+  function use(): void {
+    users += 1
+    if (users === 1) void know()
+    onScopeDispose(() => (users -= 1))
+  }
+  async function ask<R>(question: (api: Crew<ShapesApi>['api']) => R): Promise<Awaited<R> | null> {
+    if (!crew) await Promise.resolve(void know())
+    return crew ? crew.run(question).catch(() => null) : null
+  }
+  return { progress, version, setsOf, use, ask }
+})

@@ -1,0 +1,11 @@
+<script setup lang="ts">
+import PictureBench from '~/areas/find/picture/PictureBench.vue'
+import { pictureWords } from '~/areas/find/picture/words'
+import { useTitle } from '~/shell/useTitle'
+
+useTitle(pictureWords.title)
+</script>
+
+<template>
+  <PictureBench />
+</template>
