@@ -76,7 +76,9 @@ export function makeLetterRoom(): LetterRoom {
   )
   const holdings = drawn.map(each => each.holding)
   const room = fileRoom(holdings, data.kinds, authority, newId)
-  data.holdings.push(...holdings.map(holding => ({ ...holding, state: 'filed' as const })))
+  data.holdings.push(
+    ...holdings.map(holding => ({ ...holding, name: NUMBERED.get(holding.number) ?? holding.name, state: 'filed' as const })),
+  )
   Object.assign(data, room)
   data.holderTypes.push(...start.holderTypes.map((type, at) => ({ ...type, stockOnHand: (at * 37) % 60 })))
   pocketAll(data)
@@ -103,6 +105,11 @@ export function makeLetterRoom(): LetterRoom {
   pull(data, newId)
   return { data, drawings: new Map([...drawn.map(each => [each.holding.id, each.svg] as const), ...waiting]) }
 }
+
+/** Four of a numbered series by one maker; the third was never found. */
+const NUMBERED: ReadonlyMap<number, string> = new Map(
+  [44, 116, 209, 348].map((number, at) => [number, `Tide Tables No. ${[1, 2, 4, 5][at] ?? 0}`]),
+)
 
 /** One theme says to look under another as well. */
 function seeAlso({ themes }: CatalogueData, name: string, other: string): void {

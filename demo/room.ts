@@ -162,6 +162,8 @@ const ZONES: readonly ZonePlan[] = [
 ]
 
 const BLOCK_FROM_MM = 20
+/** Wood is heavy: its owner wants no more of it than so many. */
+const WANTED = { zone: 'Wood blocks', most: 40 } as const
 
 export interface FiledRoom {
   readonly fixtures: Fixture[]
@@ -189,7 +191,7 @@ export function fileRoom(holdings: readonly Holding[], kinds: readonly Kind[], a
       filingRule: { keys: [...plan.keys] },
       takesKindIds: kindIds,
       growthReserve: 0.1,
-      capHoldings: null,
+      capHoldings: plan.name === WANTED.zone ? WANTED.most : null,
       habits: START_HABITS,
     }
     const fixtureId = room.fixtures.find(fixture => fixture.name === plan.fixture)?.id ?? ''

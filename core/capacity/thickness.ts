@@ -138,7 +138,7 @@ export const usualThickness = (kind: Kind | undefined): number => kind?.typicalT
 
 /** How deep one set is in its holder: as measured on it, as learnt for its kind and holder, or as is usual. */
 export function thicknessIn(
-  holding: Holding,
+  holding: Pick<Holding, 'kindId' | 'thicknessMm'>,
   holder: Pick<Holder, 'type'>,
   kindOf: (id: string) => Kind | undefined,
   learnt: ThicknessTable,

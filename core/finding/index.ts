@@ -18,3 +18,5 @@ export {
 } from './narrow'
 export { answersTo, type AskSense, LONGEST_ASK, type Part, type PartFacts, type ReadAsk, readAsk } from './parts'
 export { phraseReader } from './phrases'
+export { fitsSpace, type SpaceAnswer, type SpaceFit } from './space'
+export { type NumberedSeries, readSeries, seriesOf, type SeriesName } from './series'

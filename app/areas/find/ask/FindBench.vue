@@ -12,6 +12,7 @@ import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import AskParts from './AskParts.vue'
 import FindTools from './FindTools.vue'
+import FindWays from './FindWays.vue'
 import LinkedBand from './LinkedBand.vue'
 import NearestBand from './NearestBand.vue'
 import ShelfBand from './ShelfBand.vue'
@@ -126,9 +127,17 @@ function focusSet(id: string): void {
           </ShelfBand>
           <div class="mb-1 flex flex-wrap items-start justify-between gap-x-6 gap-y-1">
             <div class="min-w-0 flex-1 basis-72" aria-live="polite">
-              <h2 class="figures" :class="hasWords ? 'text-[1.25rem]' : 'hint'" data-headline :data-ask="find.answered">
-                {{ hasWords ? headline : isSame ? findWords.sameWords : findWords.noWords }}
-              </h2>
+              <div class="flex items-center gap-x-6 sm:flex-wrap">
+                <h2
+                  class="shrink-0 figures sm:shrink"
+                  :class="hasWords ? 'text-[1.25rem]' : 'hint'"
+                  data-headline
+                  :data-ask="find.answered"
+                >
+                  {{ hasWords ? headline : isSame ? findWords.sameWords : findWords.noWords }}
+                </h2>
+                <FindWays v-if="!find.isAsked && !slip.opened.value" class="max-sm:min-w-0 max-sm:flex-1" />
+              </div>
               <p v-if="note && hasWords" class="text-quiet">{{ note }}</p>
               <NearestBand v-if="hasWords" />
               <p v-if="isNarrowedAway" class="mt-1">

@@ -2,10 +2,9 @@
 import { ClipboardList, Plus, RotateCcw, X } from 'lucide-vue-next'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { NuxtLink } from '#components'
+import FindWays from '~/areas/find/ask/FindWays.vue'
 import { useFetch } from '~/areas/find/fetch/useFetch'
 import { usePinnedStops } from '~/areas/find/fetch/useWalk'
-import { fetchWords } from '~/areas/find/fetch/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import KImpression from '~/kit/KImpression.vue'
@@ -67,7 +66,7 @@ async function pull(): Promise<void> {
 <template>
   <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
     <KPageHead :title="cardWords.title" :lead="cardWords.lead">
-      <NuxtLink to="/find/pull" class="button">{{ fetchWords.title }}</NuxtLink>
+      <FindWays class="max-sm:hidden" />
     </KPageHead>
     <KTyped :is-back="typed.isBack.value" @afresh="typed.beginAfresh" />
     <ol>

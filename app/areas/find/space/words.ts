@@ -1,0 +1,38 @@
+import { counted, figure } from '~/kit/grammar'
+
+export const spaceWords = {
+  title: 'Fits a space',
+  lead: 'Draw the space on the card, or type it: every piece that fits lies here at the scale of the card.',
+  card: 'Card',
+  cards: {
+    quarter: '4 1/4 x 5 1/2 in',
+    a6: 'A6',
+    fiveSeven: '5 x 7 in',
+    square: '6 x 6 in',
+    tall: '3 1/2 x 8 1/2 in',
+    dl: 'DL',
+    page: '12 x 12 in page',
+    own: 'own size',
+  },
+  ownSize: 'Size of the card',
+  ownExample: '13.5 x 13.5 cm',
+  space: 'Space, width by height',
+  spaceExample: '2 x 1 1/2 in',
+  unread: 'This is not read as a size. Write it as 2 x 1 1/2 in, or 5 x 4 cm.',
+  ask: 'Only what answers to',
+  askExample: 'any: birthday, border, die',
+  draw: 'The card. Draw a space on it; arrow keys move the space, with Shift they change its size.',
+  count: (pieces: number, sets: number) =>
+    pieces === 0 ? 'Nothing that is measured fits.' : `${counted(pieces, 'piece fits', 'pieces fit')}, of ${counted(sets, 'set')}`,
+  unmeasured: (count: number) => `Of ${counted(count, 'more set')} no piece is measured: whether one fits, nobody can say yet.`,
+  measure: 'Measure pieces from a photo',
+  whole: 'the whole set',
+  piece: (words: string, size: string) => [words, size].filter(Boolean).join(', '),
+  turned: 'turned',
+  fill: (share: number) => `fills ${figure(Math.round(share * 100))} of 100 of it`,
+  lay: (name: string, what: string) => `Lay on the card: ${what}, of ${name}`,
+  laid: 'On the card',
+  more: (count: number) => `Show ${figure(count)} more`,
+  open: 'Its slip',
+  pull: 'On the pull list',
+} as const

@@ -1,0 +1,11 @@
+<script setup lang="ts">
+import OwnBench from '~/areas/find/own/OwnBench.vue'
+import { ownWords } from '~/areas/find/own/words'
+import { useTitle } from '~/shell/useTitle'
+
+useTitle(ownWords.title)
+</script>
+
+<template>
+  <OwnBench />
+</template>

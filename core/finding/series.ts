@@ -1,0 +1,82 @@
+import { plainLetters, plainWords } from '#core/classing'
+
+/** A name that ends in a number of a series: what comes before it, made comparable, and the number. */
+export interface SeriesName {
+  readonly stem: string
+  readonly number: number
+}
+/** The sets of one series that are owned, and the numbers between that are not. */
+export interface NumberedSeries {
+  readonly stem: string
+  /** As it is written on one of them, without the number. */
+  readonly name: string
+  readonly owned: readonly { readonly number: number; readonly id: string }[]
+  /** From 1 to the highest that is owned or asked for, each that is not owned. */
+  readonly lacking: readonly number[]
+  /** The number that was asked for, where one was. */
+  readonly asked: number | null
+}
+
+const ROMAN: Readonly<Record<string, number>> = { ii: 2, iii: 3, iv: 4, v: 5, vi: 6, vii: 7, viii: 8, ix: 9, x: 10, xi: 11, xii: 12 }
+const WORDS = 'one two three four five six seven eight nine ten eleven twelve'.split(' ')
+/** A number above this is a year or a product code, and no place in a series. */
+const MOST = 99
+const BEFORE_NUMBER = /(?:[\s,.#:-]+(?:no|nr|number|part|vol|volume|set|book|teil|band|tome)\.?)?[\s.#:]*$/
+
+const comparable = (name: string): string => plainWords(plainLetters(name)).join(' ')
+
+/**
+ * Reads a name as one of a numbered series; null: it has no number at its end.
+ * @example readSeries('Tide Tables No. 4') //=> { stem: 'tide tables', number: 4 }
+ * @example readSeries('Harbour Lights III') //=> { stem: 'harbour lights', number: 3 }
+ * @example readSeries('Almanac 1996') //=> null
+ */
+export function readSeries(name: string): SeriesName | null {
+  const plain = plainLetters(name).trim()
+  const last = /(?:^|[\s#.:-])([\p{L}\d]+)$/u.exec(plain)?.[1] ?? ''
+  const number = /^\d{1,2}$/.test(last) ? Number(last) : (ROMAN[last] ?? WORDS.indexOf(last) + 1)
+  if (number < 1 || number > MOST) return null
+  const stem = ` ${plain.slice(0, plain.length - last.length)}`
+    .replace(BEFORE_NUMBER, '')
+    .replace(/[\s,.#:-]+$/, '')
+    .trim()
+  return stem === '' ? null : { stem: comparable(stem), number }
+}
+
+/**
+ * The series that a name, with or without a number, is of: what is owned of it and what lacks. null: fewer than two of it are owned,
+ * or the one that is owned is the only number there is. O(holdings).
+ */
+export function seriesOf(
+  name: string,
+  brandId: string | null,
+  holdings: Iterable<{ readonly id: string; readonly name: string; readonly brandId: string | null }>,
+): NumberedSeries | null {
+  const read = readSeries(name)
+  const stem = read?.stem ?? comparable(name)
+  const owned: { number: number; id: string; name: string }[] = []
+  for (const each of holdings) {
+    const own = readSeries(each.name)
+    if (own?.stem === stem && (brandId === null || each.brandId === null || each.brandId === brandId))
+      owned.push({ number: own.number, id: each.id, name: each.name })
+  }
+  owned.sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1))
+  const numbers = new Set(owned.map(each => each.number))
+  const [asked, first] = [read?.number ?? null, owned[0]]
+  const highest = Math.max(asked ?? 0, ...numbers)
+  if (!first || highest < 2) return null
+  const lacking = Array.from({ length: highest }, (_, at) => at + 1).filter(number => !numbers.has(number))
+  return {
+    stem,
+    name: writtenAs(first.name.trim(), stem),
+    owned: owned.map(({ number, id }) => ({ number, id })),
+    lacking,
+    asked,
+  }
+}
+
+/** The beginning of a name that is the stem, as it is written. */
+function writtenAs(name: string, stem: string): string {
+  for (let end = 1; end <= name.length; end += 1) if (comparable(name.slice(0, end)) === stem) return name.slice(0, end)
+  return name
+}
