@@ -4,21 +4,25 @@ import {
   Archive,
   CircleHelp,
   ClipboardList,
+  Download,
   Ellipsis,
   Hand,
   Keyboard,
   MapPinOff,
   Moon,
+  RefreshCw,
   Ruler,
   ScanLine,
   Search,
   Sun,
+  WifiOff,
   X,
 } from 'lucide-vue-next'
 import { computed, onMounted, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
 import { act } from '~/data/act'
+import { useInstalled } from './useInstalled'
 import { useSheet } from './useSheet'
 import { useLamp } from './useLamp'
 import { shellWords } from './words'
@@ -41,6 +45,7 @@ const copies = useCopies()
 const find = useFind()
 const fetch = useFetch()
 const scan = useScan()
+const installed = useInstalled()
 const route = useRoute()
 const router = useRouter()
 const lamp = useLamp()
@@ -116,6 +121,7 @@ const more = computed(() => [
   ...(isPhone.value ? [{ word: shellWords.unitSwitch(unit.value), icon: Ruler, run: switchUnit }] : []),
   { word: scanWords.title, icon: ScanLine, run: () => void (scan.isOpen = true) },
   { word: lamp.isNight.value ? shellWords.lampDay : shellWords.lampNight, icon: lamp.isNight.value ? Sun : Moon, run: lamp.toggle },
+  ...(installed.offer ? [{ word: shellWords.install, icon: Download, run: () => void installed.install() }] : []),
   { word: shellWords.shortcuts, icon: Keyboard, run: () => emit('keys') },
 ])
 const copyLine = computed(() =>
@@ -166,6 +172,21 @@ const copyLine = computed(() =>
       </button>
     </form>
     <div v-show="!isRolledUp" class="order-3 ml-auto flex items-center gap-0.5 sm:order-4 lg:mb-2">
+      <span v-if="!installed.isOnline" class="head-button text-ochre" role="status" :title="shellWords.noNetwork" data-no-network>
+        <WifiOff :size="18" aria-hidden="true" />
+        <span class="sr-only">{{ shellWords.noNetwork }}</span>
+      </span>
+      <button
+        v-if="installed.isNewer"
+        type="button"
+        class="head-button text-ochre"
+        :aria-label="shellWords.takeNewer"
+        :title="shellWords.takeNewer"
+        data-newer
+        @click="installed.takeNewer"
+      >
+        <RefreshCw :size="18" aria-hidden="true" />
+      </button>
       <NuxtLink
         v-if="!isNarrow"
         to="/find/pull"

@@ -3,6 +3,7 @@ import { databaseExists, type DatabaseTrouble, loadToChange, onTrouble, type Sna
 import { readRoom, useCatalogue } from '~/data/useCatalogue'
 import { useCopies } from '~/areas/copies/useCopies'
 import { readIndex, useFind } from '~/areas/find/ask/useFind'
+import { useInstalled } from './useInstalled'
 
 const isRead = shallowRef(false)
 const trouble = shallowRef<DatabaseTrouble | null>(null)
@@ -31,21 +32,25 @@ export async function openRoom(reading: Promise<Snapshot | null>): Promise<void>
 }
 
 async function openRead(reading: Promise<Snapshot | null>): Promise<void> {
-  const [catalogue, copies, find] = [useCatalogue(), useCopies(), useFind()]
-  const isDemo = copies.isDemoStart()
+  const [catalogue, copies, find, installed] = [useCatalogue(), useCopies(), useFind(), useInstalled()]
   const snapshot = await reading
   // One that did hold a room, and is empty by now, has steps that can be done again: the demo room would take their place.
   const isFirst = snapshot === null
   const isEmpty = (): boolean => catalogue.isEmpty
   if (isFirst) watch(isEmpty, () => void find.catchUp(), { once: true })
   else void find.catchUp()
-  await Promise.all([catalogue.open(snapshot), isFirst && copies.loadDemo(isDemo)])
-  if (!isFirst && isEmpty() && catalogue.steps.length === 0) await copies.loadDemo(isDemo)
+  await Promise.all([catalogue.open(snapshot), isFirst && copies.loadDemo(copies.isDemoStart())])
+  if (!isFirst && isEmpty() && catalogue.steps.length === 0) await copies.loadDemo(copies.isDemoStart())
   isRead.value = true
   // What checks every write is fetched once the first answer is there: nothing on the first screen waits for it.
   watch(
     () => find.isReady,
-    isReady => isReady && void loadToChange().catch(() => undefined),
+    isReady => {
+      if (!isReady) return
+      loadToChange().catch(() => undefined)
+      // It keeps what it can: a browser that allows none of it works as before.
+      installed.begin().catch(() => undefined)
+    },
     { immediate: true },
   )
 }

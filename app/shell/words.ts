@@ -79,6 +79,10 @@ export const shellWords = {
   out: (count: number) => `${countedThat(count, 'set', 'is', 'are')} out`,
   placeless: (count: number) => `${figure(count)} without a place`,
   asked: (count: number) => `${countedThat(count, 'set', 'carries', 'carry')} a question`,
+  noNetwork: 'No network: all of it works as it is',
+  newer: 'A newer version is here. Take it when it suits you: in the head, or with the next start.',
+  takeNewer: 'Take the newer version now',
+  install: 'Install on this device',
   skip: 'Skip to the bench',
   percent: (share: number) => `${Math.round(share * 100)} %`,
 } as const

@@ -1,0 +1,62 @@
+import { useEventListener, useOnline } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { shallowRef } from 'vue'
+import type { Workbox } from 'workbox-window'
+import { useNotices } from './useNotices'
+import { shellWords } from './words'
+
+/** What a browser hands over when this page could be installed (Web App Manifest, appendix on installation). */
+interface InstallOffer extends Event {
+  prompt(): Promise<unknown>
+}
+
+/**
+ * The application as it lies in this browser: all of it works with no network once it has been fetched. A newer version is told of and
+ * waits until somebody takes it.
+ */
+export const useInstalled = defineStore('installed', () => {
+  const notices = useNotices()
+  const isOnline = useOnline()
+  const isNewer = shallowRef(false)
+  const offer = shallowRef<InstallOffer | null>(null)
+  let worker: Workbox | null = null
+  /** The newer version is at work already: this page only has to be read anew. */
+  let isTaken = false
+  let isAsked = false
+
+  useEventListener(window, 'beforeinstallprompt', (event: Event) => {
+    event.preventDefault()
+    offer.value = event as InstallOffer
+  })
+  useEventListener(window, 'appinstalled', () => (offer.value = null))
+
+  /** Fetches the application for when there is no network, once the screen has nothing else to do. */
+  async function begin(): Promise<void> {
+    if (import.meta.dev || worker || !('serviceWorker' in navigator)) return
+    const made = await import('workbox-window')
+    worker = new made.Workbox('/sw.js')
+    worker.addEventListener('waiting', () => {
+      isNewer.value = true
+      notices.tell(shellWords.newer)
+    })
+    worker.addEventListener('controlling', ({ isUpdate }) => {
+      if (!isUpdate) return
+      isTaken = true
+      // Taken in another tab, this one is not torn from its work.
+      if (isAsked) window.location.reload()
+      else isNewer.value = true
+    })
+    await worker.register()
+  }
+  function takeNewer(): void {
+    isAsked = true
+    if (isTaken) window.location.reload()
+    else worker?.messageSkipWaiting()
+  }
+  async function install(): Promise<void> {
+    const now = offer.value
+    offer.value = null
+    await now?.prompt()
+  }
+  return { isOnline, isNewer, offer, begin, takeNewer, install }
+})
