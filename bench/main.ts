@@ -15,6 +15,7 @@ import { accuracy, photoTimes, troubles } from './measuring'
 import { fetching } from './fetching'
 import { finding } from './finding'
 import { brandJoins } from './movingIn'
+import { byPicture } from './shapes'
 import { places } from './places'
 import { tidy } from './tidy'
 import { baselineMs, median, ms, percentile, report } from './measure'
@@ -41,8 +42,9 @@ async function serve(): Promise<() => void> {
   }
   return () => void server.kill()
 }
-async function freshPage(browser: Browser, isDemo: boolean): Promise<Page> {
-  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+/** Unless it is what is measured, nothing is fetched beside the work for when there is no network. */
+async function freshPage(browser: Browser, isDemo: boolean, serviceWorkers: 'allow' | 'block' = 'block'): Promise<Page> {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers })).newPage()
   if (!isDemo) await page.route('**/api/start', route => route.fulfill({ json: { demo: false } }))
   return page
 }
@@ -93,6 +95,41 @@ async function coldStart(browser: Browser): Promise<void> {
   }
   report('demo room, first start with its loading, to the first answer', `median ${ms(median(first))}`, '2000 ms')
   report('demo room, later start, to the first answer', `median ${ms(median(again))}`, '2000 ms')
+}
+
+/** Opening what lies in the browser, with the network and without, and the first answer of "Own it?". */
+async function withNoNetwork(browser: Browser): Promise<void> {
+  const page = await freshPage(browser, true, 'allow')
+  await page.goto(BASE)
+  await page.locator('[data-headline]').waitFor()
+  await page.evaluate(() => navigator.serviceWorker.ready)
+  const opened = async (): Promise<number> => {
+    const start = performance.now()
+    await page.goto(`${BASE}/?ask=harbour`, { waitUntil: 'commit' })
+    await page.locator('[data-ask="harbour"]').waitFor()
+    return performance.now() - start
+  }
+  const [online, offline, owned]: [number[], number[], number[]] = [[], [], []]
+  await opened()
+  for (let run = 0; run < 11; run += 1) {
+    // By turns, so that both meet the same machine.
+    await page.context().setOffline(run % 2 === 0)
+    ;(run % 2 === 0 ? offline : online).push(await opened())
+    await page.context().setOffline(run % 2 !== 0)
+    ;(run % 2 === 0 ? online : offline).push(await opened())
+  }
+  await page.context().setOffline(true)
+  for (let run = 0; run < 7; run += 1) {
+    const start = performance.now()
+    await page.goto(`${BASE}/find/own`, { waitUntil: 'commit' })
+    await page.locator('#own-text').fill('Lantern Cloud Trio')
+    await page.locator('[data-own="Lantern Cloud Trio"][data-verdict="same"]').waitFor()
+    owned.push(performance.now() - start)
+  }
+  report('demo room, installed, to the first answer with the network', `median ${ms(median(online))}`, 'none given')
+  report('  with no network', `median ${ms(median(offline))}, ${(median(offline) / median(online)).toFixed(2)} x`, '1.2 x')
+  report('"Own it?" with no network, from opening to its first answer', `median ${ms(median(owned))}`, '1000 ms')
+  await close(page)
 }
 
 async function restore(page: Page, zip: Uint8Array): Promise<void> {
@@ -359,6 +396,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   screen: firstScreen,
   geometry,
   start: coldStart,
+  offline: withNoNetwork,
   list: importLong,
   brands: () => Promise.resolve(brandJoins()),
   places,
@@ -383,6 +421,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   troubles: () => troubles(),
   finding: () => Promise.resolve(finding()),
   fetching: () => Promise.resolve(fetching()),
+  shapes: () => byPicture(),
   asking: async browser => {
     await largeRoom(browser, 5_000, 60)
     await largeRoom(browser, 20_000, 120)

@@ -38,7 +38,7 @@ const STOREROOM = ['', '/holders', '/fill', '/refile', '/ways', '/zones']
 for (const [area, paths] of [
   ['Take in', ['/take-in', ...TAKE_IN.map(path => `/take-in/${path}`)]],
   ['the storeroom and what is printed and kept', [...STOREROOM.map(path => `/storeroom${path}`), '/index', '/copies']],
-  ['what is fetched and put back', ['/find/pull', '/find/out', '/find/card']],
+  ['what is fetched and put back', ['/find/pull', '/find/out', '/find/card', '/find/picture', '/find/space', '/find/own']],
 ] as const)
   test(`${area}, by day and by night: axe-core finds nothing moderate or serious`, async ({ page }) => {
     test.slow()

@@ -1,0 +1,154 @@
+import { createServer, type Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import sharp from 'sharp'
+import type { Holding, Loan } from '../../core/catalog'
+import { ask, databaseOf, expect, headline, matItem, openDemo, test } from './helpers'
+import type { Page } from '@playwright/test'
+
+test.use({ serviceWorkers: 'allow' })
+/** Everything is in the browser: the service worker has fetched it, and answers for the server. */
+const isFetched = (page: Page): Promise<void> =>
+  page.evaluate(async () => {
+    await navigator.serviceWorker.ready
+    if (!navigator.serviceWorker.controller)
+      await new Promise(resolve => navigator.serviceWorker.addEventListener('controllerchange', resolve, { once: true }))
+  })
+const outIds = async (page: Page): Promise<readonly string[]> =>
+  ((await databaseOf(page, ['loans'])) as unknown as { readonly loans: readonly Loan[] }).loans
+    .filter(({ backAt }) => backAt === null)
+    .map(({ holdingId }) => holdingId)
+
+test('with no network: it opens, answers, shows pictures, and a walk is walked there and back', async ({ page, context }) => {
+  test.slow()
+  await openDemo(page)
+  await isFetched(page)
+  await context.setOffline(true)
+  await page.reload()
+  await expect(headline(page)).toHaveText('All 360 sets')
+  await expect(page.locator('[data-no-network]')).toBeVisible()
+  // Words, their forms, and what says the same otherwise: that needs the lexicon.
+  await ask(page, 'flower')
+  await expect(headline(page)).toHaveAttribute('data-ask', 'flower')
+  await expect(matItem(page, /Flower/).first()).toBeVisible()
+  await expect(page.getByRole('heading', { name: /in other words/ })).toBeVisible()
+  await matItem(page, /Flower/)
+    .first()
+    .click()
+  const picture = page.locator('[data-slip] img').first()
+  await expect.poll(() => picture.evaluate(img => (img as HTMLImageElement).naturalWidth)).toBeGreaterThan(50)
+  // A link from outside leads to its page as well.
+  await page.goto('/find/pull')
+  await expect(page.locator('[data-stop]').first()).toBeVisible()
+  const before = await outIds(page)
+  await page.locator('[data-taken]').first().click()
+  await expect.poll(async () => (await outIds(page)).length).toBe(before.length + 1)
+  await page.goto('/find/out')
+  await expect(page.locator('[data-put-back]').first()).toBeVisible()
+  for (const path of ['/take-in', '/storeroom', '/storeroom/fill', '/index', '/copies', '/find/space', '/find/card']) {
+    await page.goto(path)
+    await expect(page.locator('h1').first()).toBeAttached()
+  }
+})
+
+test('in a shop, at phone width and with no network: own it, another edition, lacking in its series, by its packet', async ({
+  page,
+  context,
+}) => {
+  test.slow()
+  await page.setViewportSize({ width: 390, height: 844 })
+  await openDemo(page)
+  await isFetched(page)
+  await context.setOffline(true)
+  await page.goto('/find/own')
+  const verdict = page.locator('[data-verdict]')
+  const field = page.getByLabel('What lies before you')
+  const told = async (text: string, as: string): Promise<void> => {
+    await field.fill(text)
+    await expect(page.locator(`[data-own="${text}"]`)).toHaveAttribute('data-verdict', as)
+  }
+  await told('Lantern Cloud Trio', 'same')
+  await expect(page.locator('[data-found]').first()).toContainText('Lantern Cloud Trio')
+  await told('Lantern Cloud Trio, mini', 'edition')
+  await told('Plumb Bob Paperworks tide tables no. 3', 'lacking')
+  await expect(page.locator('[data-series]')).toContainText('Of Tide Tables you have 1, 2, 4 and 5.')
+  await expect(page.locator('[data-series]')).toContainText('You lack 3.')
+  await told('Tide tables #4', 'same')
+  // What lies on the pile is owned as well; a slip of the pen is no other set.
+  await told('Ferry Timetable', 'pile')
+  await expect(verdict).toContainText('not taken in yet: Ferry Timetable')
+  await told('Lantren Cluod Trio', 'same')
+  await told('zebra crossing in the rain', 'none')
+  await expect(verdict).toContainText('No set of that name')
+  // Room for it, by its kind, and how many are wanted there at most.
+  await page.getByLabel('It is of the kind').selectOption({ label: 'Wood mounted' })
+  await expect(page.locator('[data-own-room]')).toContainText('Wood blocks')
+  await expect(page.locator('[data-own-room]')).toContainText(/There is (room for about [1-9]|no room left)/)
+  await expect(page.locator('[data-own-room]')).toContainText(/of at most|as many as you want|more than the/)
+
+  // The packet: the picture of a set that is owned, a little larger and turned, as a photo.
+  const { holdings } = (await databaseOf(page, ['holdings'])) as unknown as { readonly holdings: readonly Holding[] }
+  const set = holdings.find(({ name }) => name === 'Garden Tree Sampler')
+  const bytes = await page.evaluate(async hash => {
+    const open = indexedDB.open('yondercrest')
+    await new Promise(resolve => (open.onsuccess = resolve))
+    const request = open.result.transaction('pictures').objectStore('pictures').get(hash)
+    await new Promise(resolve => (request.onsuccess = resolve))
+    open.result.close()
+    return [...new Uint8Array((request.result as { readonly bytes: ArrayBuffer }).bytes)]
+  }, set?.pictureHash ?? '')
+  const photo = await sharp(Buffer.from(bytes))
+    .greyscale()
+    .rotate(17, { background: '#ffffff' })
+    .resize(900)
+    .jpeg({ quality: 70 })
+    .toBuffer()
+  await page.getByLabel('Photo of the packet').setInputFiles({ name: 'packet.jpg', mimeType: 'image/jpeg', buffer: photo })
+  await expect(page.locator('[data-own-picture] [data-found]').first()).toHaveAttribute('data-found', String(set?.number), {
+    timeout: 120_000,
+  })
+})
+
+/** The server as it is, but for its service worker: that is of another version once `isNewer`. */
+async function before(baseURL: string, version: { isNewer: boolean }): Promise<Server> {
+  const server = createServer((request, response) => {
+    void fetch(`${baseURL}${request.url ?? '/'}`).then(async answer => {
+      const body = Buffer.from(await answer.arrayBuffer())
+      const headers = Object.fromEntries(
+        [...answer.headers].filter(([name]) => !/^(content-encoding|content-length|transfer-encoding)$/.test(name)),
+      )
+      response.writeHead(answer.status, headers)
+      response.end(request.url === '/sw.js' && version.isNewer ? Buffer.concat([body, Buffer.from('\n// newer\n')]) : body)
+    })
+  })
+  await new Promise<void>(resolve => server.listen(0, '127.0.0.1', resolve))
+  return server
+}
+
+test('a newer version is told of, waits while one works, and is taken when one says so', async ({ page, baseURL }) => {
+  test.slow()
+  const version = { isNewer: false }
+  const server = await before(baseURL ?? '', version)
+  try {
+    const own = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+    await page.goto(own)
+    await expect(headline(page)).toHaveText('All 360 sets', { timeout: 30_000 })
+    await isFetched(page)
+    await expect(page.locator('[data-newer]')).toHaveCount(0)
+    await page.goto(`${own}/find/own`)
+    const field = page.getByLabel('What lies before you')
+    await field.fill('Lantern Cloud Trio')
+    version.isNewer = true
+    await page.evaluate(async () => (await navigator.serviceWorker.ready).update())
+    await expect(page.locator('[data-newer]')).toBeVisible()
+    await expect(page.getByRole('status').filter({ hasText: 'A newer version is here' })).toBeVisible()
+    // Nothing happens by itself.
+    await expect(field).toHaveValue('Lantern Cloud Trio')
+    await field.fill('Lantern Cloud Trio, tall')
+    await Promise.all([page.waitForEvent('load'), page.locator('[data-newer]').click()])
+    await expect(page.locator('[data-newer]')).toHaveCount(0)
+    // What was typed is still there.
+    await expect(field).toHaveValue('Lantern Cloud Trio, tall')
+  } finally {
+    await new Promise(resolve => server.close(resolve))
+  }
+})
