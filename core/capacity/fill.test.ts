@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { blankHolding, type Container, type Holder, type Holding, type Kind } from '#core/catalog'
-import { arrangeContainer, keysBehind } from '#core/room'
+import { arrangeContainer, type ContainerRow, keysBehind } from '#core/room'
 import { containerOf } from '../../tests/support/containers'
-import { fillOf, overBy, thicknessIn, UNKNOWN_THICKNESS_MM } from './index'
+import { fillOf, overBy, roomFor, roomIn, thicknessIn, UNKNOWN_THICKNESS_MM } from './index'
 
 const KINDS: readonly Kind[] = [
   {
@@ -38,7 +38,7 @@ const set = (index: number, kindId: string | null, thicknessMm: number | null): 
   kindId,
   thicknessMm,
 })
-function filled(container: Container, sets: readonly Holding[]) {
+function rowOf(container: Container, sets: readonly Holding[]): ContainerRow {
   const keys = keysBehind([], -1, sets.length)
   const holders = sets.map((holding, index): Holder => ({
     id: `h${index}`,
@@ -47,13 +47,15 @@ function filled(container: Container, sets: readonly Holding[]) {
     containerId: container.id,
     lane: 1,
     order: keys[index] ?? '',
-    cell: null,
+    cell: container.cells ? { page: 1, cell: index + 1, side: 'front' } : null,
     somewhere: null,
     apartBecause: null,
     holdingIds: [holding.id],
   }))
-  return fillOf(arrangeContainer(container, holders, []), id => sets.find(each => each.id === id), kindOf)
+  return arrangeContainer(container, holders, [])
 }
+const filled = (container: Container, sets: readonly Holding[]) =>
+  fillOf(rowOf(container, sets), id => sets.find(each => each.id === id), kindOf)
 const someSets = fc
   .array(
     fc.record({
@@ -146,4 +148,43 @@ test('what a set more would be too much is what the container is over by when it
       },
     ),
   )
+})
+
+test('so many more go in as go in one after the other until one does not, lane by lane', () => {
+  fc.assert(
+    fc.property(
+      fc.array(
+        fc.record({ kindId: fc.constantFrom('clear', 'block', null), mm: fc.option(fc.integer({ min: 1, max: 60 }), { nil: null }) }),
+        {
+          maxLength: 12,
+        },
+      ),
+      fc.integer({ min: 20, max: 200 }),
+      fc.integer({ min: 1, max: 3 }),
+      fc.constantFrom('clear', 'block'),
+      (stood, lengthMm, lanes, kindId) => {
+        const container = bin({ lengthMm, lanes })
+        let sets = stood.map(({ kindId: of, mm }, index) => set(index, of, mm))
+        const one = set(999, kindId, null)
+        const holdingOf = (id: string): Holding | undefined => sets.find(each => each.id === id)
+        const told = roomFor(holdingOf, kindOf, new Map())(rowOf(container, sets), one)
+        let count = 0
+        // All stand in the first lane; the others are empty.
+        while (roomIn(holdingOf, kindOf, new Map())(rowOf(container, sets), 1, one)) {
+          sets = [...sets, set(1000 + count, kindId, null)]
+          count += 1
+        }
+        const anEmptyLane = Math.floor((lengthMm + 1e-6) / (kindId === 'clear' ? 5 : 25))
+        expect(told).toBe(count + (lanes - 1) * anEmptyLane)
+      },
+    ),
+  )
+})
+
+test('pages of cells have room in the cells that nothing is in', () => {
+  const cells = { rows: 2, columns: 3, pages: 4, isTwoSided: true, cellSize: null, reuse: 'last' as const }
+  const one = set(1, 'clear', null)
+  const room = roomFor(() => one, kindOf, new Map())
+  expect(room(rowOf(bin({ cells }), []), one)).toBe(48)
+  expect(room(rowOf(bin({ cells }), [set(1, 'clear', 400), set(2, null, null)]), one)).toBe(46)
 })

@@ -2,7 +2,7 @@ export { type InTheSun, lightHarmed, type StickyBeside, stickyBeside } from './c
 export { type Fill, fillOf, overBy } from './fill'
 export { type Grip, type Lift, liftLimit, type LiftLimit, LOAD_CONSTANT_KG, type Multipliers, shelfLift } from './lifting'
 export { inverseSymmetric, nnls, type Rows, solveSymmetric } from './nnls'
-export { roomIn } from './room'
+export { roomFor, roomIn, type ThickAs } from './room'
 export { arrivalsByZone, arrivalsOf, capOf, type CapState, type Outlook, outlookOf } from './outlook'
 export {
   countsOf,

@@ -1,27 +1,43 @@
 import type { Holding, Kind } from '#core/catalog'
-import { allIn, type ContainerRow } from '#core/room'
+import { allIn, cellsPerPage, type ContainerRow } from '#core/room'
 import { thicknessIn, type ThicknessTable } from './thickness'
 
 /** Lengths differ by rounding alone below this. */
 const EPSILON_MM = 1e-6
+
+type HoldingOf = (id: string) => Holding | undefined
+type KindOf = (id: string) => Kind | undefined
+
+/** What stands in a lane (counted from 1), one behind the other. */
+function filledMm(row: ContainerRow, lane: number, holdingOf: HoldingOf, kindOf: KindOf, learnt: ThicknessTable): number {
+  return allIn(row)
+    .filter(each => each.lane === lane)
+    .flatMap(({ holder }) => holder.holdingIds.flatMap(id => holdingOf(id) ?? []).map(each => thicknessIn(each, holder, kindOf, learnt).mm))
+    .reduce((sum, mm) => sum + mm, 0)
+}
+/** What sets are like: their kind, what they sit in, and how thick they are where somebody has measured. */
+export type ThickAs = Pick<Holding, 'kindId' | 'thicknessMm' | 'sitsIn'>
+const deepMm = (holding: ThickAs, kindOf: KindOf, learnt: ThicknessTable): number =>
+  thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, kindOf, learnt).mm
 
 /**
  * Whether one more set goes into a lane (counted from 1) without filling it beyond its length, by what was measured and learnt
  * and else by the usual thickness of the kinds. O(holders in the lane).
  */
 export const roomIn =
-  (
-    holdingOf: (id: string) => Holding | undefined,
-    kindOf: (id: string) => Kind | undefined,
-    learnt: ThicknessTable,
-  ): ((row: ContainerRow, lane: number, holding: Holding) => boolean) =>
-  (row, lane, holding) => {
-    const usedMm = allIn(row)
-      .filter(each => each.lane === lane)
-      .flatMap(({ holder }) =>
-        holder.holdingIds.flatMap(id => holdingOf(id) ?? []).map(each => thicknessIn(each, holder, kindOf, learnt).mm),
-      )
-      .reduce((sum, mm) => sum + mm, 0)
-    const moreMm = thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, kindOf, learnt).mm
-    return usedMm + moreMm <= row.container.lengthMm + EPSILON_MM
+  (holdingOf: HoldingOf, kindOf: KindOf, learnt: ThicknessTable): ((row: ContainerRow, lane: number, holding: ThickAs) => boolean) =>
+  (row, lane, holding) =>
+    filledMm(row, lane, holdingOf, kindOf, learnt) + deepMm(holding, kindOf, learnt) <= row.container.lengthMm + EPSILON_MM
+
+/** How many more sets like one go into a container: lane by lane, or one into each free cell. O(holders). */
+export const roomFor =
+  (holdingOf: HoldingOf, kindOf: KindOf, learnt: ThicknessTable): ((row: ContainerRow, holding: ThickAs) => number) =>
+  (row, holding) => {
+    const { cells, lanes, lengthMm } = row.container
+    if (cells) return Math.max(0, cellsPerPage(row.container) * cells.pages * (cells.isTwoSided ? 2 : 1) - allIn(row).length)
+    const each = deepMm(holding, kindOf, learnt)
+    return Array.from({ length: lanes }, (_, at) => lengthMm - filledMm(row, at + 1, holdingOf, kindOf, learnt)).reduce(
+      (count, freeMm) => count + Math.max(0, Math.floor((freeMm + EPSILON_MM) / each)),
+      0,
+    )
   }

@@ -70,6 +70,9 @@ describe('what lacks of a series', () => {
     expect(seriesOf('Kelp', 'a', all)?.owned.map(each => each.id)).toEqual(['1', '3'])
     expect(seriesOf('Kelp', null, all)?.owned.map(each => each.id)).toEqual(['1', '2', '3'])
     expect(seriesOf('Gull 3', 'a', all)).toBeNull()
-    expect(seriesOf('größe 2', null, [{ id: '1', name: 'Größe No. 1', brandId: null }])).toMatchObject({ name: 'Größe', lacking: [2] })
+    // A first part alone is no series yet.
+    expect(seriesOf('Gull', null, [{ id: '1', name: 'Gull 1', brandId: null }])).toBeNull()
+    const sizes = [{ id: '1', name: 'Größe No. 1', brandId: null }]
+    expect(seriesOf('größe 2', null, sizes)).toMatchObject({ name: 'Größe', lacking: [2] })
   })
 })

@@ -19,8 +19,7 @@ export interface NumberedSeries {
 
 const ROMAN: Readonly<Record<string, number>> = { ii: 2, iii: 3, iv: 4, v: 5, vi: 6, vii: 7, viii: 8, ix: 9, x: 10, xi: 11, xii: 12 }
 const WORDS = 'one two three four five six seven eight nine ten eleven twelve'.split(' ')
-/** A number above this is a year or a product code, and no place in a series. */
-const MOST = 99
+const ENDS_IN_NUMBER = new RegExp(`(?:\\d|${[...WORDS, ...Object.keys(ROMAN)].join('|')})\\s*$`, 'i')
 const BEFORE_NUMBER = /(?:[\s,.#:-]+(?:no|nr|number|part|vol|volume|set|book|teil|band|tome)\.?)?[\s.#:]*$/
 
 const comparable = (name: string): string => plainWords(plainLetters(name)).join(' ')
@@ -32,10 +31,13 @@ const comparable = (name: string): string => plainWords(plainLetters(name)).join
  * @example readSeries('Almanac 1996') //=> null
  */
 export function readSeries(name: string): SeriesName | null {
+  // Nearly every name ends in a word that is none: that is told before anything else is done.
+  if (!ENDS_IN_NUMBER.test(name)) return null
   const plain = plainLetters(name).trim()
   const last = /(?:^|[\s#.:-])([\p{L}\d]+)$/u.exec(plain)?.[1] ?? ''
+  // More figures are a year or a product code, and no place in a series.
   const number = /^\d{1,2}$/.test(last) ? Number(last) : (ROMAN[last] ?? WORDS.indexOf(last) + 1)
-  if (number < 1 || number > MOST) return null
+  if (number < 1) return null
   const stem = ` ${plain.slice(0, plain.length - last.length)}`
     .replace(BEFORE_NUMBER, '')
     .replace(/[\s,.#:-]+$/, '')

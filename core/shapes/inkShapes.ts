@@ -27,7 +27,6 @@ export const ASKED_PX = 1000
  * how far its neighbours, differs from set to set: so each way to part the ink is looked at, and all of it together.
  */
 const NEARNESS = [0.008, 0.02, 0.045] as const
-export const LEVELS = NEARNESS.length + 1
 const REACH = 0.06
 const DARKER_BY = 0.12
 /** Smaller is a speck. */

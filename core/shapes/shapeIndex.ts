@@ -143,12 +143,6 @@ export class ShapeIndex {
     return this.known.size
   }
 
-  /** The boxes of the shapes of a picture, the largest ink first; null: it is not known. */
-  boxesOf(id: string): readonly ShapeBox[] | null {
-    const known = this.known.get(id)
-    return known ? Array.from(known.norms, (_, shape) => boxAt(known, shape)) : null
-  }
-
   /**
    * The pictures that are likest, the nearest first, at most `MOST_LIKE`. The ink asked for is parted at each level of nearness, and
    * the level counts at which a picture has most of it.

@@ -18,7 +18,7 @@ const outIds = async (page: Page): Promise<readonly string[]> =>
     .filter(({ backAt }) => backAt === null)
     .map(({ holdingId }) => holdingId)
 
-test('with no network: it opens, answers, shows pictures, and a walk is walked there and back', async ({ page, context }) => {
+test('with no network: it opens, answers, shows pictures, and a walk is walked', async ({ page, context }) => {
   test.slow()
   await openDemo(page)
   await isFetched(page)
@@ -144,10 +144,21 @@ test('a newer version is told of, waits while one works, and is taken when one s
     // Nothing happens by itself.
     await expect(field).toHaveValue('Lantern Cloud Trio')
     await field.fill('Lantern Cloud Trio, tall')
-    await Promise.all([page.waitForEvent('load'), page.locator('[data-newer]').click()])
+    // A second tab is at work as well.
+    const other = await page.context().newPage()
+    await other.goto(`${own}/find/own`)
+    await expect(other.locator('[data-newer]')).toBeVisible()
+    await other.evaluate(() => Object.assign(window, { isAtWork: true }))
+    await page.bringToFront()
+    await page.locator('[data-newer]').click()
     await expect(page.locator('[data-newer]')).toHaveCount(0)
-    // What was typed is still there.
+    // What was typed is still there, and the other tab was not torn from its work: it takes the newer version when it likes.
     await expect(field).toHaveValue('Lantern Cloud Trio, tall')
+    expect(await other.evaluate(() => 'isAtWork' in window)).toBe(true)
+    await other.bringToFront()
+    await other.locator('[data-newer]').click()
+    await expect.poll(() => other.evaluate(() => 'isAtWork' in window).catch(() => true)).toBe(false)
+    await expect(other.locator('[data-newer]')).toHaveCount(0)
   } finally {
     await new Promise(resolve => server.close(resolve))
   }

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { strFromU8, unzipSync } from 'fflate'
 import sharp from 'sharp'
 import type { Holding, PullList } from '../../core/catalog'
-import { databaseOf, expect, openDemo, test } from './helpers'
+import { databaseOf, expect, openDemo, openEmpty, test } from './helpers'
 import type { Page } from '@playwright/test'
 
 /** The pieces that the stand-in camera stamps: the numbers of the sets they are of, never told to who looks. */
@@ -69,6 +69,18 @@ test('by picture: what shows no ink, or is no picture, is told in a sentence', a
   await expect(page.locator('[data-picture-problem]')).toContainText('This is a PDF, not a photo')
   await choose.setInputFiles({ name: 'photo.jpg', mimeType: 'image/jpeg', buffer: Buffer.from([255, 216, 255, 0, 1]) })
   await expect(page.locator('[data-picture-problem]')).toContainText('cannot be read as a picture')
+})
+
+test('in a room with nothing in it, each way says what it needs', async ({ page }) => {
+  await openEmpty(page)
+  await page.goto('/find/picture')
+  await expect(page.getByText('No set has a picture yet.')).toBeVisible()
+  await page.goto('/find/space')
+  await expect(page.locator('[data-unmeasured]')).toContainText('No piece is measured yet.')
+  await page.goto('/find/own')
+  await page.getByLabel('What lies before you').fill('Tide Tables 3')
+  await expect(page.locator('[data-verdict="none"]')).toBeVisible()
+  await expect(page.locator('[data-own-room]')).toContainText(/There is room for about [1-9]/)
 })
 
 const MM_PER_INCH = 25.4

@@ -43,14 +43,7 @@ async function photograph(file: Blob): Promise<void> {
   problem.value = opened?.ok ? '' : pictureWords.faultOf(opened?.fault)
   pictured.value = opened?.ok ? ((await shapes.ask(api => api.ask(null))) ?? []) : []
 }
-const byPicture = computed(() =>
-  pictured.value.flatMap(like =>
-    (shapes.setsOf.get(like.id) ?? []).flatMap(id => {
-      const holding = catalogue.tables?.holdings.get(id)
-      return holding ? [{ holding, like }] : []
-    }),
-  ),
-)
+const byPicture = computed(() => shapes.setsLike(pictured.value))
 const showAll = (): void => void router.push({ path: '/', query: { ask: form.text.trim() } })
 </script>
 

@@ -1,13 +1,12 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, reactive, shallowRef, watch } from 'vue'
-import type { Holding } from '#core/catalog'
+import type { HolderKind, Holding } from '#core/catalog'
 import { brandIn, LookAlikes, type LookAlikeVerdict } from '#core/classing'
-import { capOf, outlookOf, thicknessIn } from '#core/capacity'
+import { roomFor } from '#core/capacity'
 import { zoneFor } from '#core/filing'
-import { seriesOf } from '#core/finding'
-import { setsIn } from '#core/room'
+import { type NumberedSeries, seriesOf } from '#core/finding'
 import { useFind } from '~/areas/find/ask/useFind'
-import { useFills } from '~/areas/storeroom/fill/useFills'
+import { useOutlook } from '~/areas/storeroom/fill/useOutlook'
 import { usePile } from '~/areas/takeIn/pile/usePile'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useTyped } from '~/kit/useTyped'
@@ -25,6 +24,8 @@ export interface OwnAnswer {
   /** Sets that answer to the words, and are not among the likes. */
   readonly hits: readonly Holding[]
   readonly hitCount: number
+  /** The numbered series that it is of. */
+  readonly series: NumberedSeries | null
 }
 const RESTS_MS = 120
 const MOST_HITS = 6
@@ -34,7 +35,7 @@ const ORDER: readonly LookAlikeVerdict[] = ['same', 'edition', 'similar']
 
 /** Whether something is owned: by its name, in its series, and whether there is room for one more. */
 export function useOwn() {
-  const [catalogue, find, pile, fills] = [useCatalogue(), useFind(), usePile(), useFills()]
+  const [catalogue, find, pile, outlook] = [useCatalogue(), useFind(), usePile(), useOutlook()]
   const start = { text: '', kindId: '' }
   const form = reactive({ ...start })
   const typed = useTyped(form)
@@ -67,13 +68,18 @@ export function useOwn() {
     )
     const isExact = (answered?.words?.mode ?? 'all') === 'all'
     const hits = (isExact ? (answered?.ids ?? []) : []).filter(id => !likes.some(like => like.holding.id === id))
-    answer.value = { text, likes, onPile, hits: hits.slice(0, MOST_HITS).flatMap(holdingOf), hitCount: hits.length }
+    answer.value = {
+      text,
+      likes,
+      onPile,
+      hits: hits.slice(0, MOST_HITS).flatMap(holdingOf),
+      hitCount: hits.length,
+      series: seriesOf(name, brandId, catalogue.tables?.holdings.values() ?? []),
+    }
   }, RESTS_MS)
   watch([() => form.text, () => catalogue.tables?.holdings, () => pile.drafts], () => void ask(), { immediate: true })
 
-  const series = computed(() =>
-    answer.value ? seriesOf(named.value?.rest ?? form.text, named.value?.brandId ?? null, catalogue.tables?.holdings.values() ?? []) : null,
-  )
+  const series = computed(() => answer.value?.series ?? null)
 
   /** The likest sets. Of a series the number tells: that number is the same thing, however it is written. */
   const likes = computed((): readonly OwnedLike[] => {
@@ -97,23 +103,30 @@ export function useOwn() {
     get: () => form.kindId || (likes.value[0]?.holding.kindId ?? answer.value?.hits[0]?.kindId ?? commonest.value),
     set: id => (form.kindId = id),
   })
+  /** What it would sit in: as most sets of its kind do. */
+  const sitsIn = computed(() => {
+    const counts = new Map<HolderKind, number>()
+    for (const { holder } of catalogue.room.placements.values())
+      if (holder.holdingIds.some(id => catalogue.tables?.holdings.get(id)?.kindId === kindId.value))
+        counts.set(holder.type, (counts.get(holder.type) ?? 0) + 1)
+    return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null
+  })
   const room = computed(() => {
-    const zone = zoneFor({ kindId: kindId.value }, catalogue.facts.zones)
-    if (!zone) return null
-    const rows = catalogue.containers.filter(row => row.container.zoneId === zone.id && !row.container.isTable)
-    const outlook = outlookOf(
-      rows.flatMap(row => (row.container.cells ? [] : (fills.value.get(row.container.id) ?? []))),
-      zone.growthReserve,
-      0,
-    )
-    const { mm } = thicknessIn(
-      { kindId: kindId.value, thicknessMm: null },
-      { type: 'pocket' },
+    const zoneId = zoneFor({ kindId: kindId.value }, catalogue.facts.zones)?.id
+    const found = outlook.zones.value.find(({ zone }) => zone.id === zoneId)
+    if (!found) return null
+    const more = roomFor(
+      id => catalogue.tables?.holdings.get(id),
       id => catalogue.tables?.kinds.get(id),
       catalogue.learnt,
     )
-    const count = rows.reduce((sum, row) => sum + setsIn(row), 0)
-    return { zone, more: Math.floor(outlook.freeMm / mm), isReserve: outlook.state === 'reserve', cap: capOf(zone, count) }
+    const one = { kindId: kindId.value, sitsIn: sitsIn.value, thicknessMm: null }
+    return {
+      zone: found.zone,
+      more: found.containers.reduce((sum, { row }) => sum + more(row, one), 0),
+      isReserve: found.outlook.state === 'reserve',
+      cap: found.cap,
+    }
   })
   return { form, answer, likes, series, isLacking, kindId, room }
 }

@@ -2,6 +2,7 @@
 import { Aperture, Scan } from 'lucide-vue-next'
 import { computed, onScopeDispose, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { NuxtLink } from '#components'
 import FindWays from '~/areas/find/ask/FindWays.vue'
 import SlipBeside from '~/areas/find/slip/SlipBeside.vue'
 import { useSlip } from '~/areas/find/slip/useSlip'
@@ -9,6 +10,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 import KFile from '~/kit/KFile.vue'
 import KPageHead from '~/kit/KPageHead.vue'
 import { useNotices } from '~/shell/useNotices'
+import { boxStyle } from './boxStyle'
 import InkBox from './InkBox.vue'
 import FoundSet from './FoundSet.vue'
 import type { Like, OpenedAsk } from './shapes.worker'
@@ -54,14 +56,7 @@ async function standIn(): Promise<void> {
   await open(await answer.blob())
 }
 
-const sets = computed(() =>
-  (likes.value ?? []).flatMap(like =>
-    (shapes.setsOf.get(like.id) ?? []).flatMap(id => {
-      const holding = catalogue.tables?.holdings.get(id)
-      return holding ? [{ holding, like }] : []
-    }),
-  ),
-)
+const sets = computed(() => shapes.setsLike(likes.value ?? []))
 const unpictured = computed(
   () =>
     [...(catalogue.tables?.holdings.values() ?? [])].filter(each => !each.pictureHash && each.pieces.every(piece => !piece.pictureHash))
@@ -72,14 +67,17 @@ const MOST_PARTS = 12
 const parts = computed(() => photo.value?.opened.boxes.slice(0, MOST_PARTS) ?? [])
 const aspect = computed(() => (photo.value ? photo.value.opened.widthPx / photo.value.opened.heightPx : 1))
 const chosen = computed(() => (part.value === null ? parts.value[0] : parts.value[part.value]))
+/** Dropped anywhere; what the button took already is not taken twice. */
 function drop(event: DragEvent): void {
+  if (event.defaultPrevented) return
+  event.preventDefault()
   const file = event.dataTransfer?.files[0]
   if (file) void open(file)
 }
 </script>
 
 <template>
-  <div class="px-4 pt-2 pb-6 sm:px-6" @dragover.prevent @drop.prevent="drop">
+  <div class="px-4 pt-2 pb-6 sm:px-6" @dragover.prevent @drop="drop">
     <KPageHead :title="pictureWords.title" :lead="pictureWords.lead"><FindWays class="max-sm:hidden" /></KPageHead>
     <div class="mt-2 flex items-start gap-6">
       <div class="min-w-0 flex-1">
@@ -110,12 +108,7 @@ function drop(event: DragEvent): void {
                 :key="at"
                 type="button"
                 class="absolute border border-ember/60 hover:bg-ember/20"
-                :style="{
-                  left: `${(100 * box.left) / Math.min(1, aspect)}%`,
-                  top: `${100 * box.top * Math.max(1, aspect)}%`,
-                  width: `${(100 * (box.right - box.left)) / Math.min(1, aspect)}%`,
-                  height: `${100 * (box.bottom - box.top) * Math.max(1, aspect)}%`,
-                }"
+                :style="boxStyle(box, aspect)"
                 :aria-label="pictureWords.part(at + 1)"
                 :aria-pressed="part === at"
                 :data-part-of-photo="at"
@@ -142,7 +135,11 @@ function drop(event: DragEvent): void {
           <h2 class="text-[1.4rem]">{{ pictureWords.emptyTitle }}</h2>
           <p class="mt-2 text-quiet">{{ pictureWords.empty }}</p>
         </div>
-        <p v-if="unpictured > 0" class="hint mt-4 figures">{{ pictureWords.unpictured(unpictured) }}</p>
+        <p v-if="!shapes.hasPictures" class="mt-4 text-center">
+          {{ pictureWords.noPictures }}
+          <NuxtLink to="/take-in" class="inline-flex min-h-11 items-center underline">{{ pictureWords.toTakeIn }}</NuxtLink>
+        </p>
+        <p v-else-if="unpictured > 0" class="hint mt-4 figures">{{ pictureWords.unpictured(unpictured) }}</p>
       </div>
       <SlipBeside />
     </div>

@@ -24,12 +24,7 @@ const MADE_AT_ONCE = 8
 export type OpenedAsk =
   | { readonly ok: true; readonly widthPx: number; readonly heightPx: number; readonly boxes: readonly ShapeBox[] }
   | { readonly ok: false; readonly fault: PictureFault | 'noInk' }
-/** Of a kept picture: its proportion, width by height, and its shapes. */
-export interface KnownShapes {
-  readonly hash: string
-  readonly aspect: number
-  readonly boxes: readonly ShapeBox[]
-}
+/** A kept picture that is like it, with its proportion, width by height. */
 export interface Like extends LikePicture {
   readonly aspect: number
 }
@@ -119,14 +114,6 @@ const api = {
     const one = part === null ? undefined : asked[part]
     const shapes = one ? [{ ...one, share: 1, levels: [0] }] : asked
     return index.ask(shapes).map(each => ({ ...each, aspect: aspects.get(each.id) ?? 1 }))
-  },
-
-  /** Where the pieces of pictures may be, of those that have been read. */
-  shapes(hashes: readonly string[]): readonly KnownShapes[] {
-    return hashes.flatMap(hash => {
-      const boxes = index.boxesOf(hash)
-      return boxes ? [{ hash, aspect: aspects.get(hash) ?? 1, boxes }] : []
-    })
   },
 }
 

@@ -1,8 +1,9 @@
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, shallowRef, watch } from 'vue'
+import type { Holding } from '#core/catalog'
 import { type Crew, hire, type Progress, withProgress } from '~/data/call'
 import { useCatalogue } from '~/data/useCatalogue'
-import type { ShapesApi } from './shapes.worker'
+import type { Like, ShapesApi } from './shapes.worker'
 
 /**
  * The shapes of the ink of every picture, in a worker: read or made from the first time a page wants them, and followed from then on.
@@ -52,8 +53,17 @@ export const useShapes = defineStore('shapes', () => {
     onScopeDispose(() => (users -= 1))
   }
   async function ask<R>(question: (api: Crew<ShapesApi>['api']) => R): Promise<Awaited<R> | null> {
-    if (!crew) await Promise.resolve(void know())
+    if (!crew) void know()
     return crew ? crew.run(question).catch(() => null) : null
   }
-  return { progress, version, setsOf, use, ask }
+  /** The sets that pictures show, the likest first. */
+  const setsLike = (likes: readonly Like[]): readonly { readonly holding: Holding; readonly like: Like }[] =>
+    likes.flatMap(like =>
+      (setsOf.value.get(like.id) ?? []).flatMap(id => {
+        const holding = catalogue.tables?.holdings.get(id)
+        return holding ? [{ holding, like }] : []
+      }),
+    )
+  const hasPictures = computed(() => setsOf.value.size > 0)
+  return { progress, version, hasPictures, setsLike, use, ask }
 })

@@ -2,7 +2,7 @@ import { PICTURE_FAULTS } from '~/data/words'
 import { counted, figure } from '~/kit/grammar'
 import type { PictureFault } from '~/data/pictureSize'
 
-/** From here on it is nearly always the very shape, and below it is often another. Measured: docs/checks.md. */
+/** How likeness is told. Which of several very like ones it is, the eye tells: that is why pictures stand beside it. */
 const SURE_FROM = 0.97
 const NEAR_FROM = 0.93
 
@@ -31,6 +31,8 @@ export const pictureWords = {
   part: (at: number) => `Ask for part ${figure(at)} alone`,
   all: 'Ask for all of the ink',
   nearest: (count: number) => `The likest ${counted(count, 'set')}`,
+  noPictures: 'No set has a picture yet. Take some in with a photo, and they can be found this way.',
+  toTakeIn: 'Take in a set',
   none: 'No picture in the room has ink like this.',
   unpictured: (count: number) => `${counted(count, 'set')} without a picture cannot be found this way.`,
   nearness: (value: number) => {

@@ -160,8 +160,8 @@ function walk(event: KeyboardEvent): void {
           </div>
           <div class="min-w-0 flex-1 basis-72">
             <h2 class="text-[1.15rem] figures" aria-live="polite" data-fits>{{ spaceWords.count(answer.fits.length, sets) }}</h2>
-            <p v-if="answer.unmeasuredIds.length" class="hint figures" data-unmeasured>
-              {{ spaceWords.unmeasured(answer.unmeasuredIds.length) }}
+            <p v-if="answer.unmeasuredIds.length || !asked.length" class="hint figures" data-unmeasured>
+              {{ asked.length ? spaceWords.unmeasured(answer.unmeasuredIds.length) : spaceWords.noneMeasured }}
               <NuxtLink to="/take-in/measure" class="inline-flex min-h-11 items-center underline">{{ spaceWords.measure }}</NuxtLink>
             </p>
             <ul ref="tiles" class="relative mt-2" :style="{ height: `${layout.height}px` }">

@@ -25,6 +25,7 @@ export const spaceWords = {
   count: (pieces: number, sets: number) =>
     pieces === 0 ? 'Nothing that is measured fits.' : `${counted(pieces, 'piece fits', 'pieces fit')}, of ${counted(sets, 'set')}`,
   unmeasured: (count: number) => `Of ${counted(count, 'more set')} no piece is measured: whether one fits, nobody can say yet.`,
+  noneMeasured: 'No piece is measured yet.',
   measure: 'Measure pieces from a photo',
   whole: 'the whole set',
   piece: (words: string, size: string) => [words, size].filter(Boolean).join(', '),

@@ -1,0 +1,12 @@
+import type { Browser, Page } from '@playwright/test'
+
+export const PORT = 4199
+export const BASE = `http://127.0.0.1:${PORT}`
+
+/** Unless it is what is measured, nothing is fetched beside the work for when there is no network. */
+export async function freshPage(browser: Browser, isDemo: boolean, serviceWorkers: 'allow' | 'block' = 'block'): Promise<Page> {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers })).newPage()
+  if (!isDemo) await page.route('**/api/start', route => route.fulfill({ json: { demo: false } }))
+  return page
+}
+export const close = (page: Page): Promise<void> => page.context().close()
