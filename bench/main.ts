@@ -271,7 +271,7 @@ const launch = (): Promise<Browser> =>
     executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1'],
   })
-/** `npm run bench -- asking` runs one part alone. */
+
 /** The share that the sheet has of the window on the page where it has least, and the page where work begins lowest. */
 async function geometry(browser: Browser): Promise<void> {
   const page = await freshPage(browser, true)
@@ -333,7 +333,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   shapes: () => byPicture(),
   asking: async browser => {
     await largeRoom(browser, 5_000, 60)
-    await largeRoom(browser, 20_000, 120)
+    await largeRoom(browser, 20_000, 60)
   },
 }
 const wanted = process.argv.slice(2)

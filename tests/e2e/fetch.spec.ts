@@ -83,6 +83,27 @@ test('ask, pull, walk, take, and back, by the keys alone; a reload in the middle
   await expect.poll(async () => outOf(await roomOf(page)).length).toBe(before.length + 1)
 })
 
+test('a set is carried from the mat onto the pull list, and back off it by undo', async ({ page }) => {
+  await openDemo(page)
+  await pullAnew(page, 'lighthouse')
+  const item = page.locator('[data-mat-item]').nth(1)
+  const id = await item.getAttribute('data-set')
+  await item.hover()
+  await page.mouse.down()
+  await expect(item).toHaveAttribute('draggable', 'true')
+  await page.mouse.move(700, 300, { steps: 5 })
+  const tray = page.locator('[data-pull-tray]')
+  await tray.hover()
+  await expect(tray).toHaveClass(/border-ember/)
+  await page.mouse.up()
+  await expect(tray).toHaveCount(0)
+  const own = async (): Promise<readonly string[]> =>
+    ((await roomOf(page)).pullLists.at(-1)?.lines ?? []).filter(line => line.alongWithId === null).map(line => line.holdingId)
+  await expect.poll(own).toEqual([id])
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect.poll(own).toEqual([])
+})
+
 test('at phone width: one stop a screen, ticked with one thumb', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await openDemo(page)

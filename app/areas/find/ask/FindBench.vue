@@ -5,6 +5,7 @@ import { computed, defineAsyncComponent, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
 import type { Holding } from '#core/catalog'
 import SetMat from '~/areas/find/mat/SetMat.vue'
+import { useFetch } from '~/areas/find/fetch/useFetch'
 import SlipBeside from '~/areas/find/slip/SlipBeside.vue'
 import { useSlip } from '~/areas/find/slip/useSlip'
 import { findWords } from '~/areas/find/words'
@@ -21,11 +22,13 @@ import { useFind } from './useFind'
 // What is not there at first is loaded when it is wanted.
 const LinksDialog = defineAsyncComponent(() => import('~/areas/find/links/LinksDialog.vue'))
 const ManyDialog = defineAsyncComponent(() => import('~/areas/find/many/ManyDialog.vue'))
+const PullTray = defineAsyncComponent(() => import('~/areas/find/fetch/PullTray.vue'))
 const PartingStrip = defineAsyncComponent(() => import('~/areas/find/narrow/PartingStrip.vue'))
 
 /** Find: what answers the ask lies on the mat; nothing asked, and everything lies there, by number. */
 const catalogue = useCatalogue()
 const find = useFind()
+const fetch = useFetch()
 const isPhone = useMediaQuery('(max-width: 639px)')
 /** Pixels to a millimetre, to begin with: on a phone two sets stand side by side. */
 const scale = useKept('mat-scale', isPhone.value ? 0.55 : 1.15)
@@ -161,6 +164,7 @@ function focusSet(id: string): void {
       </div>
       <LinksDialog v-if="isLinking" open @close="isLinking = false" />
       <ManyDialog v-if="isChanging" open :ids="changed" @close="isChanging = false" />
+      <PullTray v-if="fetch.carriedId" />
       <SlipBeside @closed="focusSet" />
     </div>
   </div>

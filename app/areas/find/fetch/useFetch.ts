@@ -1,6 +1,6 @@
 import { group } from 'd3-array'
 import { defineStore } from 'pinia'
-import { computed } from 'vue'
+import { computed, shallowRef } from 'vue'
 import type { Loan, PullLine, PullList } from '#core/catalog'
 import { lineState } from '#core/fetching'
 import { act } from '~/data/act'
@@ -21,6 +21,8 @@ function withAlong(lines: readonly PullLine[]): readonly PullLine[] {
 export const useFetch = defineStore('fetch', () => {
   const [catalogue, notices] = [useCatalogue(), useNotices()]
   const keptId = useKept<string>('pull-list', '')
+  /** The set that is being carried onto a list, by mouse or finger. */
+  const carriedId = shallowRef<string | null>(null)
   /** Where what is fetched goes. */
   const to = useKept<string>('out-to', fetchWords.table)
 
@@ -64,5 +66,5 @@ export const useFetch = defineStore('fetch', () => {
     const outcome = await act.pullSets(null, [])
     if (outcome.ok) open(outcome.listId)
   }
-  return { lists, list, lines, toFetch, out, places, to, nameOf, open, pull, begin }
+  return { lists, list, lines, toFetch, out, places, to, carriedId, nameOf, open, pull, begin }
 })

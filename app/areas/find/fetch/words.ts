@@ -11,6 +11,9 @@ export const fetchWords = {
   pull: 'Pull list',
   pullOne: 'Put on the pull list',
   isPulled: 'On the pull list',
+  dropHere: 'Let go here to fetch it',
+  dropOn: (name: string, count: number) => `Onto the pull list: ${name}, ${counted(count, 'set')}`,
+  dropOnNew: 'It begins a pull list',
   pullThese: 'Fetch these',
   pullTheseHint: 'Put all sets of this answer on the pull list',
   pulled: (added: number, asked: number) =>
@@ -27,8 +30,8 @@ export const fetchWords = {
 
   emptyTitle: 'Nothing is to be fetched',
   empty:
-    'Find what you want to use, open its slip and choose "Put on the pull list", or press p. What goes along with it, its dies ' +
-    'or its stamp, comes by itself. You then get one walk through the room.',
+    'Find what you want to use, open its slip and choose "Put on the pull list", press p, or carry it there. What goes along ' +
+    'with it, its dies or its stamp, comes by itself. You then get one walk through the room.',
   toFind: 'Find something',
   forCard: 'For one card',
   newList: 'Begin another list',

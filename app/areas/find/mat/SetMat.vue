@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize, useEventListener, useMediaQuery } from '@vueuse/core'
-import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, onMounted, onScopeDispose, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Holding } from '#core/catalog'
 import { layMat, UNKNOWN_SIZE } from '#core/drawing'
 import { useOnPaper } from '~/kit/useOnPaper'
@@ -71,6 +71,21 @@ watch(
   },
 )
 
+/**
+ * A set can be carried from the mat. What that takes is loaded as somebody first points at the mat, and bound to the one that
+ * is pressed.
+ */
+let carrying: Promise<typeof import('~/areas/find/fetch/usePullDrag')> | undefined
+let release = (): void => undefined
+const loadCarrying = () => (carrying ??= import('~/areas/find/fetch/usePullDrag'))
+async function bindCarrying({ target }: PointerEvent): Promise<void> {
+  const item = target instanceof Element ? target.closest<HTMLElement>('[data-mat-item]') : null
+  const { carryable } = await loadCarrying()
+  release()
+  release = item ? carryable(item, item.dataset.set ?? '') : () => undefined
+}
+onScopeDispose(() => release())
+
 /** Arrows walk along and up and down the mat, whatever is in view. */
 async function walk(event: KeyboardEvent, index: number): Promise<void> {
   const { spots } = layout.value
@@ -109,7 +124,14 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
 <template>
   <div ref="frame" class="relative border border-mat-line bg-mat pt-8 pr-2 pb-4 pl-10 sm:pr-4">
     <MatRuler :px-per-mm="pxPerMm" :unit="catalogue.settings.unit" :width="frameWidth" :from="view.from" :to="view.to" />
-    <ul ref="mat" class="relative" :style="{ height: `${layout.height}px` }" :aria-label="findWords.mat">
+    <ul
+      ref="mat"
+      class="relative"
+      :style="{ height: `${layout.height}px` }"
+      :aria-label="findWords.mat"
+      @pointerover.once="loadCarrying"
+      @pointerdown="bindCarrying"
+    >
       <li
         v-for="{ spot, holding, index } in shown"
         :key="index"
