@@ -12,6 +12,7 @@ await build({
   format: 'esm',
   target: 'node20',
   packages: 'external',
+  alias: { '~': './app' },
   logLevel: 'warning',
 })
 // The stand-in camera, whole in one file: the server runs it in a thread of its own.

@@ -6,11 +6,12 @@ import type { JournalEntry } from './journal'
 import { type Touched, whatChanged } from './whatChanged'
 
 /**
- * The tables a screen keeps in memory: all but the register, which only commands read, the pile, which is watched, and the log of
- * use, which grows for ever.
+ * The tables a screen keeps in memory: all but the register, which only commands read, the pile, which is watched, the log of use,
+ * which grows for ever, and what was printed, which the one who prints reads.
  */
 export const SCREEN_TABLES = TABLE_NAMES.filter(
-  (name): name is Exclude<TableName, 'register' | 'drafts' | 'uses'> => name !== 'register' && name !== 'drafts' && name !== 'uses',
+  (name): name is Exclude<TableName, 'register' | 'drafts' | 'uses' | 'bookLeaves'> =>
+    !['register', 'drafts', 'uses', 'bookLeaves'].includes(name),
 )
 export type ScreenTable = (typeof SCREEN_TABLES)[number]
 export type ScreenRecords = { [T in ScreenTable]: RecordOf<T>[] }

@@ -11,6 +11,7 @@ export {
   YondercrestDb,
 } from './database'
 export { followJournal, readSnapshot, SCREEN_TABLES, type ScreenRecords, type ScreenTable, type Snapshot, watch } from './follow'
+export { statesAt } from './history'
 export { keepRoom } from './keptRoom'
 export { type SeenStep, type Touched, whatChanged } from './whatChanged'
 export type { Subject } from './commands/said'

@@ -2,6 +2,7 @@ import type { Brand } from './authority'
 import type { Draft } from './draft'
 import type { Holding } from './holding'
 import type { Holder } from './room'
+import type { IndexBook } from './paper'
 import { TABLE_NAMES } from './tableNames'
 import type { CatalogueData } from './tables'
 
@@ -72,6 +73,30 @@ export type PlainFields = Pick<Holding, (typeof PLAIN_FIELDS)[number]>
 /** @example plainFieldsOf({ ...set, notes: 'from the quay' }).notes //=> 'from the quay' */
 export function plainFieldsOf(from: PlainFields): PlainFields {
   return Object.fromEntries(PLAIN_FIELDS.map(field => [field, from[field]])) as unknown as PlainFields
+}
+
+/** A book as most people want one: numbers, by theme and by number, a small picture of each. */
+export function blankBook(identity: Pick<IndexBook, 'id' | 'name' | 'createdAt'>): IndexBook {
+  return {
+    ...identity,
+    ways: ['theme', 'number'],
+    code: 'number',
+    hasName: true,
+    hasBrand: true,
+    hasSize: false,
+    hasKind: false,
+    picture: 'small',
+    paper: 'A4',
+    sides: 1,
+    columns: 2,
+    bindingMm: 20,
+    holes: 'none',
+    ownLeafFrom: 3,
+    freeShare: 0.25,
+    printings: 0,
+    lastPrintedAt: null,
+    printedAs: '',
+  }
 }
 
 /** A new strip. What carries over from the one before is put on top by the caller. */

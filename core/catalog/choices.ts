@@ -97,3 +97,17 @@ export type HolderKind = (typeof HOLDER_TYPES)[number]
 export const KIND_FAMILIES = ['stamp', 'die', 'stencil', 'folder', 'other'] as const
 export const FIXTURE_TYPES = ['bookcase', 'cabinet', 'cart', 'table', 'wall'] as const
 export const FILING_KEYS = ['brand', 'theme', 'category', 'kind', 'sizeClass', 'series', 'number', 'name', 'date'] as const
+/** Ways into the printed index. */
+export const BOOK_WAYS = ['theme', 'category', 'kind', 'brand', 'series', 'word', 'number', 'place'] as const
+export type BookWay = (typeof BOOK_WAYS)[number]
+/** By what an entry sends one to its set. */
+export const BOOK_CODES = ['number', 'address', 'both'] as const
+/** No picture, a small one, all of a book at one common scale, or as large as the thing where that fits. */
+export const BOOK_PICTURES = ['none', 'small', 'scale', 'life'] as const
+export type BookPicture = (typeof BOOK_PICTURES)[number]
+export const BOOK_PAPERS = ['A4', 'Letter', 'A5', 'halfLetter', 'square12'] as const
+export type BookPaper = (typeof BOOK_PAPERS)[number]
+/** Where holes are to be punched: nowhere, two or four 80 mm apart, three 4 1/4 in apart. */
+export const BOOK_HOLES = ['none', 'two', 'four', 'three'] as const
+export type BookHoles = (typeof BOOK_HOLES)[number]
+export const BOOK_LIMITS = { columns: 4, leastBindingMm: 8, bindingMm: 40, ownLeafFrom: 1000, freeShare: 0.6 } as const

@@ -1,6 +1,7 @@
 export { Brand, Category, Kind, Theme, WordLink } from './authority'
 export { CurrencyCode, Id, KindFamily, PartialDate, PictureHash, SizeMm } from './basics'
 export {
+  blankBook,
   blankBrand,
   blankDraft,
   blankHolding,
@@ -14,6 +15,16 @@ export {
 export { Draft, DraftTexts } from './draft'
 export { Alias, Holding, HOLDING_STATES, Loan, OpenQuestion, Piece, QUESTION_CODES, Relation, RELATION_KINDS } from './holding'
 export {
+  BOOK_CODES,
+  BOOK_HOLES,
+  BOOK_LIMITS,
+  BOOK_PAPERS,
+  BOOK_PICTURES,
+  BOOK_WAYS,
+  type BookHoles,
+  type BookPaper,
+  type BookPicture,
+  type BookWay,
   CELL_REUSES,
   CLOSURES,
   CODE_READINGS,
@@ -67,6 +78,7 @@ export { START_HOLDER_TYPES } from './startHolders'
 export { START_THEMES, THEME_SCHOOLS, type ThemeSchool } from './startThemes'
 export { newCategory, newKind, newTheme, nextRank, PLAIN_FIXTURE, START_HABITS, START_SETTINGS, startCatalogue, startSeries } from './start'
 export { LATEST_VERSION, type Old, recordsGiven, type Version, upgradeRecord, VERSIONS, versionThatBrought } from './versions'
+export { BookLeaf, IndexBook } from './paper'
 export { PullLine, PullList, Use } from './using'
 export { TABLE_NAMES, type TableName } from './tableNames'
 export { type CatalogueData, type RecordOf, TABLES } from './tables'

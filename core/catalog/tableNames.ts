@@ -25,5 +25,7 @@ export const TABLE_NAMES = [
   'links',
   'pullLists',
   'uses',
+  'books',
+  'bookLeaves',
 ] as const
 export type TableName = (typeof TABLE_NAMES)[number]

@@ -4,6 +4,7 @@ import { Draft } from './draft'
 import { Holding, Loan, Relation } from './holding'
 import { RegisterLine, RoomSettings, Series } from './numbers'
 import { Container, Fixture, Holder, HolderType, MeasuredLength, Refiling, Section, Zone } from './room'
+import { BookLeaf, IndexBook } from './paper'
 import { PullList, Use } from './using'
 import type { TableName } from './tableNames'
 
@@ -34,6 +35,8 @@ export const TABLES = {
   links: WordLink,
   pullLists: PullList,
   uses: Use,
+  books: IndexBook,
+  bookLeaves: BookLeaf,
 } as const satisfies Record<TableName, z.ZodType>
 
 export type RecordOf<T extends TableName> = z.infer<(typeof TABLES)[T]>

@@ -1,3 +1,23 @@
-export { type BookWords, type IndexEntry, type IndexGroup, type IndexPart, layBook } from './book'
+export {
+  type BookChanges,
+  type BookSource,
+  type BookWords,
+  changesOf,
+  choicesKey,
+  drawLeaf,
+  type FrontLeaf,
+  frontLeaves,
+  type FrontWords,
+  type HandChange,
+  handChanges,
+  layLeaves,
+  type Leaf,
+  leafShape,
+  leavesPrinted,
+  type Meaning,
+  type PrintedLeaf,
+  type Reasons,
+  wantedWays,
+  type WayWords,
+} from './book/index'
 export { clipText, type FontName, type Ink, type Measure, type Page, type PageItem, type PageSize, PAPERS } from './page'
-export { buildParts, INDEX_PART_NAMES, type IndexPartName, type IndexSource, type PartWords } from './parts'

@@ -1,22 +1,43 @@
+import type { BookHoles, BookPaper } from '#core/catalog'
+
 /** Points, 72 to the inch, measured from the top left corner of the sheet as one reads. */
 export interface PageSize {
   readonly widthPt: number
   readonly heightPt: number
 }
 
-const PT_PER_MM = 72 / 25.4
+export const PT_PER_MM = 72 / 25.4
+const inMm = (widthMm: number, heightMm: number): PageSize => ({ widthPt: widthMm * PT_PER_MM, heightPt: heightMm * PT_PER_MM })
 
-/** ISO 216 A4, 210 x 297 mm; ANSI/ASME Y14.1 Letter, 8 1/2 x 11 in. */
-export const PAPERS: Readonly<Record<'A4' | 'Letter', PageSize>> = {
-  A4: { widthPt: 210 * PT_PER_MM, heightPt: 297 * PT_PER_MM },
+/**
+ * ISO 216: A4 is 210 x 297 mm, A5 148 x 210 mm. ANSI/ASME Y14.1: Letter is 8 1/2 x 11 in; half of it 5 1/2 x 8 1/2 in. Albums of
+ * 12 x 12 in: common practice.
+ */
+export const PAPERS: Readonly<Record<BookPaper, PageSize>> = {
+  A4: inMm(210, 297),
   Letter: { widthPt: 612, heightPt: 792 },
+  A5: inMm(148, 210),
+  halfLetter: { widthPt: 396, heightPt: 612 },
+  square12: { widthPt: 864, heightPt: 864 },
+}
+
+/**
+ * Where holes are punched: how far apart along the edge, and how far their middle is from it. ISO 838: 80 mm apart, 12 mm from the
+ * edge, for four holes each 80 mm from the next. Three holes: 4 1/4 in apart, common practice.
+ */
+export const HOLES: Readonly<
+  Record<Exclude<BookHoles, 'none'>, { readonly count: number; readonly apartMm: number; readonly inMm: number }>
+> = {
+  two: { count: 2, apartMm: 80, inMm: 12 },
+  four: { count: 4, apartMm: 80, inMm: 12 },
+  three: { count: 3, apartMm: 4.25 * 25.4, inMm: 12.7 },
 }
 
 export type FontName = 'text' | 'bold' | 'title'
 /** Names of inks, so that the one who draws decides the colour. */
 export type Ink = 'night' | 'quiet' | 'line' | 'ridge'
 
-/** `y` of a text is its baseline; `y` of a picture its upper edge. */
+/** `y` of a text is its baseline; `y` of a picture or a link its upper edge. */
 export type PageItem =
   | {
       readonly type: 'text'
@@ -36,8 +57,23 @@ export type PageItem =
       readonly hash: string
     }
   | { readonly type: 'rule'; readonly x: number; readonly y: number; readonly toX: number; readonly weightPt: number; readonly ink: Ink }
+  | { readonly type: 'hole'; readonly x: number; readonly y: number }
+  /** Leads to the front of a leaf of the same book. */
+  | {
+      readonly type: 'link'
+      readonly x: number
+      readonly y: number
+      readonly widthPt: number
+      readonly heightPt: number
+      readonly toLabel: string
+    }
 
+/** One side of a leaf. */
 export interface Page {
+  readonly label: string
+  readonly side: 'front' | 'back'
+  /** What a reader's list of bookmarks calls it, under the way it belongs to; empty: nothing begins here. */
+  readonly bookmark: { readonly way: string; readonly title: string } | null
   readonly items: readonly PageItem[]
 }
 

@@ -16,6 +16,7 @@ export {
   readyPatterns,
   rowsNamed,
   shortAddress,
+  writeByPattern,
 } from './address'
 export {
   allIn,

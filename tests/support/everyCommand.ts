@@ -4,6 +4,7 @@ import { holdersCases } from '../../app/db/commands/holders/cases'
 import { holdingCases } from '../../app/db/commands/holding/cases'
 import { linksCases } from '../../app/db/commands/links/cases'
 import { namesCases } from '../../app/db/commands/names/cases'
+import { paperCases } from '../../app/db/commands/paper/cases'
 import { pileCases } from '../../app/db/commands/pile/cases'
 import { refilingCases } from '../../app/db/commands/refiling/cases'
 import { roomCases } from '../../app/db/commands/room/cases'
@@ -21,6 +22,7 @@ export const ACTIONS: Cases = {
   ...fetchingCases,
   ...roomCases,
   ...holdersCases,
+  ...paperCases,
   ...refilingCases,
   ...wholeCases,
   undo: db => undo(db),

@@ -14,6 +14,7 @@ export { addRelation, keepPieces, removeRelation } from './belonging/belonging'
 export { bringBack, type Return, type ReturnOutcome, type Taken, takeOut, takeSets } from './fetching/away'
 export { dropPullList, fetchAgain, leaveOut, namePullList, type PullOutcome, pullSets } from './fetching/pull'
 export { dateUse, forgetUse, noteUse } from './fetching/uses'
+export { beginBook, type BookChoices, changeBook, confirmPrinted, dropBook, type Printed, type PrintedOutcome } from './paper/books'
 export { forgetLink, type LinkOutcome, linkWords } from './links/links'
 export { addStartThemes, joinNames, type NameOutcome, orderNames, putName, setMark, sharePages, splitName } from './names/names'
 export {

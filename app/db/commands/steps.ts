@@ -4,6 +4,7 @@ import { holdersSteps } from './holders/steps'
 import { holdingSteps } from './holding/steps'
 import { linksSteps } from './links/steps'
 import { namesSteps } from './names/steps'
+import { paperSteps } from './paper/steps'
 import { pileSteps } from './pile/steps'
 import { refilingSteps } from './refiling/steps'
 import { roomSteps } from './room/steps'
@@ -19,6 +20,7 @@ export const STEPS = {
   ...fetchingSteps,
   ...roomSteps,
   ...holdersSteps,
+  ...paperSteps,
   ...refilingSteps,
   ...wholeSteps,
 } as const

@@ -8,12 +8,13 @@ import { VERSION_5 } from './version5'
 import { VERSION_6 } from './version6'
 import { VERSION_7 } from './version7'
 import { VERSION_8 } from './version8'
+import { VERSION_9 } from './version9'
 
 export type { Old, Version } from './version'
 
 /** Every version there was, oldest first. Database and archive have the same numbers. */
-export const VERSIONS = [VERSION_1, VERSION_2, VERSION_3, VERSION_4, VERSION_5, VERSION_6, VERSION_7, VERSION_8] as const
-export const LATEST_VERSION = VERSION_8.number
+export const VERSIONS = [VERSION_1, VERSION_2, VERSION_3, VERSION_4, VERSION_5, VERSION_6, VERSION_7, VERSION_8, VERSION_9] as const
+export const LATEST_VERSION = VERSION_9.number
 
 /**
  * A record as version `from` left it, as the latest version has it. Nothing is checked here.

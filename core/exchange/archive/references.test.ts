@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
-import { type CatalogueData, TABLE_NAMES, type TableName, blankDraft } from '#core/catalog'
+import { type CatalogueData, TABLE_NAMES, type TableName, blankBook, blankDraft } from '#core/catalog'
 import { makeLetterRoom } from '#demo/letterRoom'
 import { findDangling, picturesOf } from '../index'
 
@@ -62,6 +62,17 @@ function everything(): CatalogueData {
     createdAt: first.createdAt,
     lines: [{ holdingId: second.id, alongWithId: first.id, takenFromIds: [holder.id] }],
   })
+  data.books.push({ ...blankBook({ id: '6'.repeat(26), name: 'Binder', createdAt: first.createdAt }) })
+  data.bookLeaves.push({
+    id: '7'.repeat(26),
+    bookId: '6'.repeat(26),
+    label: '12a',
+    way: 'theme',
+    group: theme.id,
+    printedAt: first.createdAt,
+    heads: [{ key: theme.id, says: [theme.name, ''] }],
+    lines: [{ head: theme.id, key: first.id, says: ['1', first.name] }],
+  })
   data.relations.push({ id: id(5), fromId: first.id, toId: second.id, kind: 'layersWith' })
   const draft = blankDraft({ id: id(6), rank: 0, createdAt: first.createdAt })
   data.drafts.push({
@@ -95,13 +106,17 @@ function everything(): CatalogueData {
  * What outlives what it names, on purpose: a divider whose theme was joined away keeps its title; a lane measured with a kind
  * that is gone still says how deep the others are; a habit (where things stand for
  * now) is no step, and stays when the container it names is undone; a set that was taken out of a pocket was taken, also once the
- * pocket is gone.
+ * pocket is gone; a printed leaf says what it says.
  */
 const MAY_DANGLE = [
   'sections.standsFor.id',
   'measuredLengths.stood.[].kindId',
   'settings.forNowContainerId',
   'pullLists.lines.[].takenFromIds.[]',
+  'bookLeaves.group',
+  'bookLeaves.heads.[].key',
+  'bookLeaves.lines.[].head',
+  'bookLeaves.lines.[].key',
 ]
 
 describe('references of a catalogue', () => {

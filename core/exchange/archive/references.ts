@@ -50,6 +50,7 @@ function* referencesOf(data: CatalogueData): Generator<Reference> {
       yield [`pullLists ${list.name || list.id}`, 'holdings', holdingId]
       yield [`pullLists ${list.name || list.id}`, 'holdings', alongWithId]
     }
+  for (const leaf of data.bookLeaves) yield [`bookLeaves ${leaf.label}`, 'books', leaf.bookId]
   for (const loan of data.loans) yield [`loans ${loan.id}`, 'holdings', loan.holdingId]
 }
 

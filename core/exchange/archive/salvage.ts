@@ -2,7 +2,7 @@ import type { CatalogueData, RegisterLine } from '#core/catalog'
 import { registerId } from '#core/numbering'
 
 /** What a screen holds of a catalogue: all but the register, what is still being typed, and the log of use. */
-export type OnScreen = Omit<CatalogueData, 'register' | 'drafts' | 'uses'>
+export type OnScreen = Omit<CatalogueData, 'register' | 'drafts' | 'uses' | 'bookLeaves'>
 
 /**
  * A whole catalogue out of what a screen still shows after the storage of the browser was cleared. The register is written
@@ -36,5 +36,6 @@ export function salvage(screen: OnScreen, nextNumbers: ReadonlyMap<string, numbe
     register: [...lines.values()],
     drafts: [],
     uses: [],
+    bookLeaves: [],
   }
 }

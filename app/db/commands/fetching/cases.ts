@@ -18,14 +18,21 @@ export const fetchingCases: Cases = {
       .flatMap(({ holdingId }) => placeIdsOf(holdingId, room).map(placeId => ({ holdingId, placeId })))
     if (list) await commands.takeSets(db, list.id, taken, luck.pick(PLACES) ?? '')
   },
-  async listOfSets(db, luck) {
+  async leaveOut(db, luck) {
     const list = luck.pick(await all(db, 'pullLists'))
-    if (!list) return
-    const what = luck.below(5)
-    if (what === 0) await commands.leaveOut(db, list.id, [luck.pick(list.lines)?.holdingId ?? ''])
-    else if (what === 1) await commands.namePullList(db, list.id, luck.pick(['Card for Saturday', ' ', 'x'.repeat(400)]) ?? '')
-    else if (what === 2) await commands.fetchAgain(db, list.id)
-    else if (what === 3) await commands.dropPullList(db, list.id)
+    if (list) await commands.leaveOut(db, list.id, [luck.pick(list.lines)?.holdingId ?? ''])
+  },
+  async nameList(db, luck) {
+    const list = luck.pick(await all(db, 'pullLists'))
+    if (list) await commands.namePullList(db, list.id, luck.pick(['Card for Saturday', ' ', 'x'.repeat(400)]) ?? '')
+  },
+  async fetchAgain(db, luck) {
+    const list = luck.pick(await all(db, 'pullLists'))
+    if (list) await commands.fetchAgain(db, list.id)
+  },
+  async dropList(db, luck) {
+    const list = luck.pick(await all(db, 'pullLists'))
+    if (list) await commands.dropPullList(db, list.id)
   },
   async setsOut(db, luck) {
     const holdings = await all(db, 'holdings')
@@ -43,12 +50,17 @@ export const fetchingCases: Cases = {
       returns.map((each, at) => (at === 0 && place ? { ...each, place } : each)),
     )
   },
-  async uses(db, luck) {
-    const [holdings, uses] = [await all(db, 'holdings'), await all(db, 'uses')]
+  async noteUse(db, luck) {
+    const holdings = await all(db, 'holdings')
     const some = [luck.pick(holdings), luck.pick(holdings)].flatMap(each => (each ? [each.id] : []))
     await commands.noteUse(db, some, luck.pick(['2026-11-01', '2026-10', '2025']) ?? '')
-    const use = luck.pick(uses)
-    if (use && luck.below(2) === 0) await commands.forgetUse(db, use.id)
-    else if (use) await commands.dateUse(db, use.id, '2026-11-02')
+  },
+  async dateUse(db, luck) {
+    const use = luck.pick(await all(db, 'uses'))
+    if (use) await commands.dateUse(db, use.id, '2026-11-02')
+  },
+  async forgetUse(db, luck) {
+    const use = luck.pick(await all(db, 'uses'))
+    if (use) await commands.forgetUse(db, use.id)
   },
 }

@@ -1,0 +1,45 @@
+import 'fake-indexeddb/auto'
+import { afterAll, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { emptyRooms } from '../../tests/support/emptyRooms'
+import { luckOf } from '../../tests/support/cases'
+import { ACTIONS } from '../../tests/support/everyCommand'
+import { statesAt } from './history'
+import { commands } from './index'
+
+const { room, drop } = emptyRooms()
+afterAll(drop)
+
+const TABLES = ['holdings', 'holders', 'themes', 'brands', 'containers'] as const
+const NAMES = ['takeIn', 'placeAll', 'edit', 'many', 'remove', 'move', 'name', 'join', 'split', 'empty']
+const pause = (): Promise<void> => new Promise(resolve => setTimeout(resolve, 3))
+
+test('what the journal takes back is what was there then, after any steps (property)', async () => {
+  for (const name of NAMES) expect(ACTIONS[name]).toBeDefined()
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.constantFrom(...NAMES), { minLength: 3, maxLength: 10 }),
+      fc.integer({ min: 1, max: 99_999 }),
+      async (drawn, seed) => {
+        const [db, luck] = [await room(), luckOf(seed)]
+        const seen: { at: string; data: Awaited<ReturnType<typeof commands.readCatalogue>> }[] = []
+        for (const name of ['takeIn', 'takeIn', ...drawn]) {
+          await ACTIONS[name]?.(db, luck)
+          await pause()
+          seen.push({ at: new Date().toISOString(), data: await commands.readCatalogue(db) })
+          await pause()
+        }
+        // What was undone since was never done: only the steps that still are tell of the past.
+        if (drawn.includes('undo')) return
+        const { states } = await statesAt(db, TABLES, ['2001-01-01T00:00:00.000Z', ...seen.map(({ at }) => at)])
+        expect(states.map(({ at }) => at)).toEqual(seen.map(({ at }) => at).reverse())
+        for (const { at, tables } of states) {
+          const then = seen.find(each => each.at === at)?.data
+          for (const table of TABLES) expect([...tables[table].values()].sort(byId)).toEqual([...(then?.[table] ?? [])].sort(byId))
+        }
+      },
+    ),
+    { numRuns: 12 },
+  )
+}, 60_000)
+const byId = (a: { readonly id: string }, b: { readonly id: string }): number => (a.id < b.id ? -1 : 1)
