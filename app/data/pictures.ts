@@ -2,7 +2,7 @@ import { type GreyPicture, type InkMap, inkMapOf } from '#core/measuring'
 import { faultOf, isTooLarge, MAX_PICTURE_BYTES, type PictureFault } from './pictureSize'
 
 /** Longest side of a thumbnail, and the quality of its JPEG: sharp at 38 points on paper and in any list. */
-const THUMB_PX = 180
+export const THUMB_PX = 180
 const THUMB_QUALITY = 0.72
 
 export async function sha256(bytes: Uint8Array): Promise<string> {
@@ -34,6 +34,14 @@ export async function makeThumb(bytes: ArrayBuffer, type: string, keepsOriginal 
   bitmap.close()
   const thumb = await (await small.canvas.convertToBlob({ type: 'image/jpeg', quality: THUMB_QUALITY })).arrayBuffer()
   return { thumb, inkMap: inkMapOf(small.grey()), widthPx: width, heightPx: height, scaled }
+}
+
+/** A picture as JPEG, no side longer than that, for paper. */
+export async function jpegForPaper(bytes: ArrayBuffer, type: string, longestPx: number): Promise<ArrayBuffer> {
+  const bitmap = await createImageBitmap(new Blob([bytes], { type }), { imageOrientation: 'from-image' })
+  const { canvas } = draw(bitmap, longestPx)
+  bitmap.close()
+  return (await canvas.convertToBlob({ type: 'image/jpeg', quality: SCALED_QUALITY })).arrayBuffer()
 }
 
 /** A file as a picture, upright; or why this browser does not read it. */

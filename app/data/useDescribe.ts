@@ -3,6 +3,7 @@ import { type Code, codeText, type NumberFacts, numberSource, writeCode } from '
 import type { InsertionPoint, InsertionProposal } from '#core/filing'
 import { type AddressedPlace, isLookedAt, neighboursOf, type Placement, shelfNumber, shortAddress, type Standing } from '#core/room'
 import { type LengthStyle, type Size, writeLength, writeSize, writeThin, type LengthUnit } from '#core/units'
+import { addressIn } from './addresses'
 import { containerWay, placeSentence, placeWords, shelfWord } from './words'
 import { useCatalogue } from './useCatalogue'
 
@@ -65,9 +66,7 @@ export function useDescribe() {
     return other ? placeWords.halves(sentence, address(other)) : sentence
   }
   function addressOf(holding: Holding): string | null {
-    const placement = catalogue.room.placements.get(holding.id)
-    const both = catalogue.room.halves.get(holding.id)
-    return both ? placeWords.both(both.map(address)) : placement ? address(placement) : null
+    return addressIn(catalogue.room, catalogue.settings.addressPatterns, holding.id)
   }
   /** What would stand on the pocket of a set that is put there. */
   function codeAt({ container, lane, front, cell }: InsertionPoint): string {

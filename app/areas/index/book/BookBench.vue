@@ -1,105 +1,99 @@
 <script setup lang="ts">
-import { BookOpenText, Download, ExternalLink } from 'lucide-vue-next'
-import { computed, onMounted } from 'vue'
-import { INDEX_PART_NAMES, type IndexPartName } from '#core/printing'
-import IndexPreview from './IndexPreview.vue'
+import { BookPlus, Trash2 } from 'lucide-vue-next'
+import { computed, defineAsyncComponent, shallowRef } from 'vue'
 import { useChosen } from '~/kit/useChosen'
 import KPageHead from '~/kit/KPageHead.vue'
-import KProgress from '~/kit/KProgress.vue'
-import { offerFile } from '~/kit/offerFile'
-import { usePrinting } from './usePrinting'
 import { act } from '~/data/act'
-import { indexWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
+import { useNotices } from '~/shell/useNotices'
+import BookChoices from './BookChoices.vue'
+import BookStatus from './BookStatus.vue'
+import LeafPreview from './LeafPreview.vue'
+import { useBookWork } from './useBookWork'
+import { indexWords } from './words'
 
-/** The finding index on paper: by theme, by number, by place. */
-const catalogue = useCatalogue()
-const { progress, result, stopped, make, cancel } = usePrinting()
-/** Which parts, and that a book was made of them: the address keeps both, and a reload makes it again. */
-const parts = useChosen('parts')
-const made = useChosen('made')
-const chosen = computed(() =>
-  parts.value === null ? INDEX_PART_NAMES : INDEX_PART_NAMES.filter(part => parts.value?.split(' ').includes(part)),
-)
-/** Stands in the address where no part is chosen. */
-const NONE = 'none'
-const papers = ['A4', 'Letter'] as const
+const HandDialog = defineAsyncComponent(() => import('./HandDialog.vue'))
+
+/** The books of the index: what there is to print and why, the page as it will be, and how a book is made. */
+const [catalogue, notices] = [useCatalogue(), useNotices()]
+const chosen = useChosen('book')
+const label = useChosen('page')
+const books = computed(() => [...(catalogue.tables?.books.values() ?? [])].sort((a, b) => (a.id < b.id ? -1 : 1)))
+const book = computed(() => books.value.find(({ id }) => id === chosen.value) ?? books.value[0] ?? null)
 const isEmpty = computed(() => (catalogue.tables?.holdings.size ?? 0) === 0)
+const work = useBookWork(() => book.value)
+const laid = computed(() => work.laid.value)
+const isByHand = shallowRef(false)
 
-function toggle(part: IndexPartName): void {
-  const now = INDEX_PART_NAMES.filter(each => (each === part) !== chosen.value.includes(each))
-  parts.value = now.length === INDEX_PART_NAMES.length ? null : now.join(' ') || NONE
+async function begin(): Promise<void> {
+  const count = books.value.length
+  const name = count === 0 ? indexWords.bookName : indexWords.nextName(count)
+  chosen.value = await act.beginBook({ name, paper: catalogue.settings.paper })
 }
-async function makeBook(): Promise<void> {
-  await make(catalogue.settings.paper, chosen.value)
-  if (result.value) made.value = 'yes'
+async function drop(): Promise<void> {
+  if (!book.value) return
+  await act.dropBook(book.value.id)
+  chosen.value = null
+  notices.tell(indexWords.dropped)
 }
-onMounted(() => {
-  if (made.value && chosen.value.length > 0 && !isEmpty.value) void makeBook()
-})
+function open(id: string): void {
+  chosen.value = id
+  label.value = null
+}
 </script>
 
 <template>
-  <div class="mx-auto flex max-w-5xl flex-col gap-x-6 px-4 pt-2 pb-6 sm:px-6 md:flex-row md:flex-wrap">
-    <KPageHead class="w-full" :title="indexWords.title" :lead="indexWords.lead" />
-    <div class="md:w-80 md:shrink-0">
-      <p v-if="isEmpty" class="mt-6">{{ indexWords.empty }}</p>
-      <form v-else class="mt-1 grid gap-5" @submit.prevent="makeBook">
-        <fieldset>
-          <legend class="label">{{ indexWords.partsTitle }}</legend>
-          <label v-for="part in INDEX_PART_NAMES" :key="part" class="flex min-h-11 items-center gap-3">
-            <input type="checkbox" class="h-5 w-5 accent-(--strong)" :checked="chosen.includes(part)" @change="toggle(part)" />
-            <span>
-              {{ indexWords.parts[part] }}
-              <span class="hint">{{ indexWords.partHints[part] }}</span>
-            </span>
-          </label>
-        </fieldset>
-        <fieldset>
-          <legend class="label">{{ indexWords.paper }}</legend>
-          <div class="flex gap-5">
-            <label v-for="paper in papers" :key="paper" class="flex min-h-11 items-center gap-2">
-              <input
-                type="radio"
-                name="paper"
-                class="h-5 w-5 accent-(--strong)"
-                :checked="catalogue.settings.paper === paper"
-                @change="act.changeSettings({ paper })"
-              />
-              {{ indexWords[paper] }}
-            </label>
-          </div>
-        </fieldset>
-        <KProgress
-          v-if="progress"
-          :text="progress.total ? indexWords.making(progress.done, progress.total) : indexWords.laying"
-          :done="progress.done"
-          :total="progress.total"
-          @cancel="cancel"
-        />
-        <div v-else>
-          <button type="submit" class="button-main" :disabled="chosen.length === 0">
-            <BookOpenText :size="18" aria-hidden="true" />
-            {{ indexWords.make }}
-          </button>
-          <p v-if="chosen.length === 0" class="hint mt-1">{{ indexWords.onePart }}</p>
-        </div>
-        <p v-if="stopped" class="border-l-4 border-ochre bg-wash p-3" role="status">{{ indexWords[stopped] }}</p>
-        <div v-if="result" role="status">
-          <p class="font-semibold figures" data-ready>{{ indexWords.ready(result.pages, result.sets) }}</p>
-          <div class="mt-2 flex flex-wrap gap-2">
-            <button type="button" class="button" @click="offerFile(result.blob, indexWords.fileName(catalogue.settings.roomName))">
-              <Download :size="18" aria-hidden="true" />
-              {{ indexWords.save }}
-            </button>
-            <a class="button" :href="result.url" target="_blank" rel="noopener">
-              <ExternalLink :size="18" aria-hidden="true" />
-              {{ indexWords.open }}
-            </a>
-          </div>
-        </div>
-      </form>
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <KPageHead :title="indexWords.title" :lead="books.length > 1 ? undefined : indexWords.lead">
+      <select
+        v-if="books.length > 1"
+        class="field w-auto max-w-64"
+        :aria-label="indexWords.books"
+        :value="book?.id"
+        @change="open(($event.target as HTMLSelectElement).value)"
+      >
+        <option v-for="each in books" :key="each.id" :value="each.id">{{ each.name }}</option>
+      </select>
+      <button v-if="book" type="button" class="head-button" :title="indexWords.newBook" @click="begin">
+        <BookPlus :size="18" aria-hidden="true" />
+        <span class="hidden sm:inline">{{ indexWords.newBook }}</span>
+        <span class="sr-only sm:hidden">{{ indexWords.newBook }}</span>
+      </button>
+      <button
+        v-if="book"
+        type="button"
+        class="head-button text-berry"
+        :title="indexWords.dropBook"
+        :aria-label="indexWords.dropBook"
+        @click="drop"
+      >
+        <Trash2 :size="18" aria-hidden="true" />
+      </button>
+    </KPageHead>
+    <p v-if="isEmpty" class="mt-6">{{ indexWords.empty }}</p>
+    <div v-else-if="!book" class="mx-auto max-w-xl py-8 text-center">
+      <h2 class="text-[1.4rem]">{{ indexWords.noBookTitle }}</h2>
+      <p class="mt-2 text-quiet">{{ indexWords.noBook }}</p>
+      <button type="button" class="button-main mt-5" data-first-book @click="begin">
+        <BookPlus :size="18" aria-hidden="true" />
+        {{ indexWords.firstBook }}
+      </button>
     </div>
-    <div v-if="!isEmpty" class="mt-4 min-w-0 flex-1"><IndexPreview :parts="chosen" /></div>
+    <div v-else class="mt-1 grid items-start gap-x-8 gap-y-5 md:grid-cols-[22rem_minmax(0,1fr)] md:grid-rows-[auto_1fr]">
+      <BookStatus :book="book" :work="work" @hand="isByHand = true" />
+      <LeafPreview
+        v-if="laid"
+        v-model:label="label"
+        class="min-w-0 md:col-start-2 md:row-span-2"
+        :book="book"
+        :laid="laid"
+        :pages-of="work.pagesOf"
+      />
+      <details class="border-t border-line pt-2 md:row-start-2" open>
+        <summary class="min-h-11 cursor-pointer content-center font-semibold">{{ indexWords.made }}</summary>
+        <BookChoices class="mt-1" :book="book" :work="work" />
+      </details>
+      <HandDialog v-if="isByHand" :book="book" :work="work" @close="isByHand = false" />
+    </div>
   </div>
 </template>

@@ -15,7 +15,6 @@ export function useMovingIn() {
   const catalogue = useCatalogue()
   /** Begun with a room of one's own; the demo room has long moved in. */
   const isBegun = useKept('movingIn', false)
-  const isIndexMade = useKept('indexMade', false)
   const leftOut = useKept<string>('movingInLeftOut', '')
 
   const sets = computed(() => catalogue.tables?.holdings.size ?? 0)
@@ -35,7 +34,7 @@ export function useMovingIn() {
     room: containers.value.length > START_CONTAINERS,
     doubts: sets.value > 0 && catalogue.asked.length === 0,
     places: sets.value > 0 && unseen.value + placeless.value === 0 && !isRefiling.value,
-    index: isIndexMade.value,
+    index: [...(catalogue.tables?.books.values() ?? [])].some(({ printings }) => printings > 0),
   }))
   const says = computed((): Readonly<Record<MovingStep, string>> => ({
     size: movingWords.sizeSays,

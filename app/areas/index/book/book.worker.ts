@@ -1,0 +1,323 @@
+import { expose } from 'comlink'
+import type { BookWay, IndexBook } from '#core/catalog'
+import {
+  type BookChanges,
+  type BookSource,
+  changesOf,
+  choicesKey,
+  drawLeaf,
+  type FrontLeaf,
+  frontLeaves,
+  type HandChange,
+  handChanges,
+  layLeaves,
+  type Leaf,
+  leafShape,
+  leavesPrinted,
+  type Meaning,
+  type Page,
+  type PageItem,
+  PAPERS,
+  type PrintedLeaf,
+  wantedWays,
+} from '#core/printing'
+import { Faces } from '~/areas/index/paper/faces'
+import { renderPdf } from '~/areas/index/paper/pdf'
+import type { Progress } from '~/data/call'
+import { headerSize } from '~/data/pictureSize'
+import { jpegForPaper, THUMB_PX } from '~/data/pictures'
+import { database, loadCommands, statesAt } from '~/db'
+import type { Printed, PrintedOutcome } from '~/db/commands'
+import { bookWords, paperWords } from './paperWords'
+import { type PlainSource, SOURCE_TABLES, sourcesIn } from './sources'
+
+export interface BookOrder {
+  readonly book: IndexBook
+  readonly sources: readonly PlainSource[]
+  readonly legend: readonly Meaning[]
+  readonly codes: readonly Meaning[]
+  readonly roomName: string
+  /** The day, as it stands at the foot of each page. */
+  readonly printedOn: string
+  /** Nothing that was printed is kept: all leaves are laid anew. */
+  readonly isFresh: boolean
+}
+/** One leaf, for the list of them. */
+export interface LeafLine {
+  readonly label: string
+  readonly way: BookWay | 'front'
+  readonly title: string
+}
+export interface Laid {
+  readonly leaves: readonly LeafLine[]
+  readonly toPrint: readonly string[]
+  readonly takeOut: readonly string[]
+  readonly why: BookChanges['why']
+  /** All of it is new: nothing was printed, or the choices are others than then. */
+  readonly isWhole: boolean
+}
+export interface MadePdf {
+  readonly pdf: ArrayBuffer
+  readonly pages: number
+  /** Letters that no font of ours has. */
+  readonly missing: readonly string[]
+}
+/** What was made and waits to be called well. */
+export interface Waiting {
+  readonly at: string
+  readonly labels: readonly string[]
+}
+/** Leaves a year, if it is printed once a month. */
+export interface Yearly {
+  readonly months: number
+  readonly costs: Readonly<Record<IndexBook['code'], number>>
+}
+const MONTHS = 12
+const MONTH_MS = (365.25 / 12) * 86_400_000
+type What = 'changed' | 'all'
+
+interface Work {
+  readonly order: BookOrder
+  readonly sources: readonly BookSource[]
+  readonly printed: readonly PrintedLeaf[]
+  readonly leaves: readonly (Leaf | FrontLeaf)[]
+  readonly changes: BookChanges
+  readonly isWhole: boolean
+}
+let work: Work | null = null
+/** What is asked meanwhile waits for the layout that is under way. */
+let laying: Promise<unknown> = Promise.resolve()
+async function laid(): Promise<Work | null> {
+  await laying
+  return work
+}
+const ratios = new Map<string, number | null>()
+const RATIOS_AT_ONCE = 400
+
+/** Widths over heights, read from the small pictures; each once. */
+async function learnRatios(sources: readonly PlainSource[]): Promise<void> {
+  const unknown = [...new Set(sources.flatMap(({ pictureHash }) => (pictureHash && !ratios.has(pictureHash) ? [pictureHash] : [])))]
+  for (let at = 0; at < unknown.length; at += RATIOS_AT_ONCE) {
+    const hashes = unknown.slice(at, at + RATIOS_AT_ONCE)
+    const thumbs = await database().thumbs.bulkGet(hashes)
+    hashes.forEach((hash, index) => {
+      const size = headerSize(new Uint8Array(thumbs[index]?.bytes ?? new ArrayBuffer(0)))
+      ratios.set(hash, size ? size.widthPx / size.heightPx : null)
+    })
+  }
+}
+function withRatio({ pictureHash, ...source }: PlainSource): BookSource {
+  const ratio = pictureHash ? ratios.get(pictureHash) : null
+  return { ...source, picture: pictureHash && ratio ? { hash: pictureHash, ratio } : null }
+}
+const deskOf = ({ book, roomName, printedOn }: BookOrder, { measure }: Faces) => ({
+  book,
+  words: bookWords(roomName, printedOn, book.sides),
+  measure,
+})
+const printedOf = (bookId: string): Promise<PrintedLeaf[]> => database().records('bookLeaves').where('bookId').equals(bookId).toArray()
+
+/** Body and front; by hand the front stays as it is. */
+function layAll({ book, legend, codes }: BookOrder, sources: readonly BookSource[], printed: readonly PrintedLeaf[]) {
+  const shape = leafShape(book)
+  const choices = { shape, freeShare: book.freeShare, ownLeafFrom: book.ownLeafFrom }
+  const ways = wantedWays(book.ways, sources, book, paperWords)
+  return {
+    leaves: (isByHand: boolean) => layLeaves(ways, printed, { ...choices, isByHand }),
+    front: (leaves: readonly Leaf[]) => frontLeaves(leaves, { legend, codes }, shape, paperWords),
+  }
+}
+
+const known = new WeakMap<Work, Promise<Faces>>()
+/** The faces that a work needs, and what was measured with them. */
+function facesOf(now: Work): Promise<Faces> {
+  const faces = known.get(now) ?? facesFor(now)
+  known.set(now, faces)
+  return faces
+}
+const facesFor = ({ order, sources }: Work): Promise<Faces> =>
+  Faces.for([
+    order.roomName,
+    ...sources.flatMap(({ name, brand, category, kind, themes, words, address }) => [
+      name,
+      brand?.name ?? '',
+      category?.name ?? '',
+      kind?.name ?? '',
+      address,
+      ...themes.map(each => each.name),
+      ...words,
+    ]),
+    ...order.codes.map(({ text }) => text),
+  ])
+
+async function layOut(order: BookOrder): Promise<Laid> {
+  if (order.book.picture !== 'none') await learnRatios(order.sources)
+  const sources = order.sources.map(withRatio)
+  const before = await printedOf(order.book.id)
+  const isWhole = order.isFresh || before.length === 0 || order.book.printedAs !== choicesKey(order.book)
+  const printed = isWhole ? [] : before
+  const all = layAll(order, sources, printed)
+  const inside = all.leaves(false)
+  const leaves = [...all.front(inside), ...inside]
+  const told = changesOf(leaves, before)
+  // With other choices every leaf looks different, also one that says the same.
+  const changes = isWhole ? { ...told, toPrint: leaves, takeOut: before.map(({ label }) => label) } : told
+  work = { order, sources, printed: before, leaves, changes, isWhole }
+  return {
+    leaves: leaves.map(leaf => ({
+      label: leaf.label,
+      way: leaf.way,
+      title: 'front' in leaf ? '' : (leaf.lines[0]?.heading.title ?? ''),
+    })),
+    toPrint: changes.toPrint.map(({ label }) => label),
+    takeOut: changes.takeOut,
+    why: changes.why,
+    isWhole,
+  }
+}
+
+const chosen = ({ leaves, changes }: Work, what: What): readonly (Leaf | FrontLeaf)[] => (what === 'all' ? leaves : changes.toPrint)
+
+const api = {
+  /** Lays a book out, and says what of it is to be printed. */
+  lay(order: BookOrder): Promise<Laid> {
+    const found = layOut(order)
+    laying = found.catch(() => undefined)
+    return found
+  },
+
+  /** The sides of one leaf, as the PDF will have them. */
+  async pages(label: string): Promise<readonly Page[]> {
+    const now = await laid()
+    const leaf = now?.leaves.find(each => each.label === label)
+    return now && leaf ? drawLeaf(leaf, deskOf(now.order, await facesOf(now))) : []
+  },
+
+  async print(what: What, tell: (progress: Progress) => void): Promise<MadePdf | null> {
+    const now = await laid()
+    if (!now) return null
+    const { order, changes, isWhole } = now
+    const [leaves, faces] = [chosen(now, what), await facesOf(now)]
+    const desk = deskOf(order, faces)
+    let pages = 0
+    function* drawn(): Generator<Page> {
+      for (const leaf of leaves) {
+        const sides = drawLeaf(leaf, desk)
+        // A printer that prints both sides counts on each leaf having two.
+        const blank =
+          order.book.sides === 2 && sides.length === 1 ? [{ label: leaf.label, side: 'back', bookmark: null, items: [] } as const] : []
+        for (const page of [...sides, ...blank]) {
+          pages += 1
+          yield page
+        }
+      }
+    }
+    const pdf = await renderPdf({
+      title: `${order.book.name}, ${order.roomName}`,
+      paper: PAPERS[order.book.paper],
+      faces,
+      pages: drawn(),
+      total: leaves.length * order.book.sides,
+      jpegOf,
+      onPage: (done, total) => tell({ stage: 'printing', done, total }),
+    })
+    const waiting: KeptWaiting = {
+      bookId: order.book.id,
+      printings: order.book.printings,
+      at: new Date().toISOString(),
+      leaves: leaves.map(plainLeaf),
+      takeOut: changes.takeOut,
+      printedAs: choicesKey(order.book),
+      isWhole,
+    }
+    await database().device.put({ id: 'printing', value: JSON.stringify(waiting) })
+    return { pdf, pages, missing: [...faces.missing] }
+  },
+
+  /** What was made to be printed and nobody has said yet whether it came out well; it outlives a reload. */
+  async waiting(bookId: string, printings: number): Promise<Waiting | null> {
+    const found = await readWaiting()
+    const isOfThis = found?.bookId === bookId && found.printings === printings
+    return isOfThis ? { at: found.at, labels: found.leaves.map(({ label }) => label) } : null
+  },
+  /** These leaves came out well; the old ones whose place they take are taken out, and those that nothing takes the place of. */
+  async confirm(labels: readonly string[]): Promise<PrintedOutcome> {
+    const found = await readWaiting()
+    if (!found) return { ok: false, code: 'otherPrint' }
+    const well = new Set(labels)
+    const takenOut = found.takeOut.filter(label => found.isWhole || well.has(label) || !found.leaves.some(each => each.label === label))
+    const { confirmPrinted } = await loadCommands()
+    const leaves = found.leaves.filter(({ label }) => well.has(label))
+    const outcome = await confirmPrinted(database(), { ...found, leaves, takenOut, isByHand: false })
+    await database().device.delete('printing')
+    return outcome
+  },
+  /** It was not printed after all. */
+  async forgetWaiting(): Promise<void> {
+    await database().device.delete('printing')
+  },
+
+  /** What each way of sending to a set would have cost in the last year, as its journal tells; null: it tells too little. */
+  async yearly(order: BookOrder): Promise<Yearly | null> {
+    const now = Date.now()
+    const moments = Array.from({ length: MONTHS + 1 }, (_, at) => new Date(now - at * MONTH_MS).toISOString())
+    const { states } = await statesAt(database(), [...SOURCE_TABLES, 'settings'], moments)
+    const months = states.length - 1
+    if (months < 1) return null
+    const sets = states.toReversed().map(({ tables }) => {
+      const settings = tables.settings.get('room')
+      return settings ? sourcesIn(tables, settings).map(({ pictureHash: _hash, ...source }) => ({ ...source, picture: null })) : []
+    })
+    const cost = (code: IndexBook['code']): number =>
+      Math.round((leavesPrinted({ ...order.book, code, picture: 'none' }, sets, paperWords) * MONTHS) / months)
+    return { months, costs: { number: cost('number'), address: cost('address'), both: cost('both') } }
+  },
+
+  /** What is to be struck out and written in, for who prints nothing. */
+  async hand(): Promise<readonly HandChange[]> {
+    const now = await laid()
+    return now ? handChanges(layAll(now.order, now.sources, now.printed).leaves(true), body(now.printed)) : []
+  },
+  /** It was struck out and written in. */
+  async confirmHand(): Promise<PrintedOutcome> {
+    const now = await laid()
+    if (!now) return { ok: false, code: 'gone' }
+    const { order, printed, sources } = now
+    const [before, leaves] = [body(printed), layAll(order, sources, printed).leaves(true)]
+    const there = new Set(leaves.map(({ label }) => label))
+    const { confirmPrinted } = await loadCommands()
+    return confirmPrinted(database(), {
+      bookId: order.book.id,
+      printings: order.book.printings,
+      leaves: changesOf(leaves, before).toPrint.map(plainLeaf),
+      takenOut: before.map(({ label }) => label).filter(label => !there.has(label)),
+      printedAs: order.book.printedAs,
+      isByHand: true,
+    })
+  },
+}
+const body = (printed: readonly PrintedLeaf[]): readonly PrintedLeaf[] => printed.filter(({ way }) => way !== 'front')
+const plainLeaf = ({ label, way, group, content }: Leaf | FrontLeaf): Printed['leaves'][number] => ({ label, way, group, ...content })
+
+/** What waits to be called well, as this browser keeps it. */
+interface KeptWaiting extends Omit<Printed, 'takenOut' | 'isByHand'> {
+  readonly at: string
+  readonly takeOut: readonly string[]
+  readonly isWhole: boolean
+}
+async function readWaiting(): Promise<KeptWaiting | null> {
+  const fact = await database().device.get('printing')
+  return fact ? (JSON.parse(fact.value) as KeptWaiting) : null
+}
+
+/** How fine pictures are printed. */
+const DOTS_PER_PT = 300 / 72
+async function jpegOf({ hash, widthPt, heightPt }: Extract<PageItem, { type: 'picture' }>): Promise<ArrayBuffer | null> {
+  const needed = Math.round(Math.max(widthPt, heightPt) * DOTS_PER_PT)
+  const picture = needed > THUMB_PX ? await database().pictures.get(hash) : undefined
+  const large = picture ? await jpegForPaper(picture.bytes, picture.type, needed).catch(() => null) : null
+  return large ?? (await database().thumbs.get(hash))?.bytes ?? null
+}
+
+export type BookApi = typeof api
+expose(api)
