@@ -14,10 +14,11 @@ import { accuracy, photoTimes, troubles } from './measuring'
 import { fetching } from './fetching'
 import { finding } from './finding'
 import { brandJoins } from './movingIn'
+import { booksLaid, booksPrinted } from './books'
 import { byPicture } from './shapes'
 import { places } from './places'
 import { tidy } from './tidy'
-import { BASE, close, freshPage, PORT } from './page'
+import { BASE, close, freshPage, PORT, restore } from './page'
 import { coldStart, firstScreen, withNoNetwork } from './opening'
 import { baselineMs, median, ms, percentile, report } from './measure'
 import { storeroom, storeroomScreen } from './storeroom'
@@ -40,11 +41,6 @@ async function serve(): Promise<() => void> {
     await new Promise(resolve => setTimeout(resolve, 100))
   }
   return () => void server.kill()
-}
-async function restore(page: Page, zip: Uint8Array): Promise<void> {
-  await page.goto(`${BASE}/copies`)
-  await page.locator('input[accept^=".zip"]').setInputFiles({ name: 'large.zip', mimeType: 'application/zip', buffer: Buffer.from(zip) })
-  await page.getByRole('status').filter({ hasText: 'are back' }).waitFor({ timeout: 180_000 })
 }
 
 /**
@@ -195,27 +191,6 @@ async function importLong(browser: Browser): Promise<void> {
   await close(page)
 }
 
-async function printIndex(browser: Browser): Promise<void> {
-  const page = await emptyRoom(browser)
-  await page.goto(`${BASE}/take-in/list`)
-  await page.locator('input[type=file]').setInputFiles('tests/fixtures/hand-kept-list.csv')
-  await page.getByRole('button', { name: /^Take in 640/ }).click()
-  await page.locator('[data-taken]').waitFor()
-  await page.goto(`${BASE}/index`)
-  const times: number[] = []
-  for (let run = 0; run < 3; run += 1) {
-    const start = performance.now()
-    await page.getByRole('button', { name: 'Make the index' }).click()
-    await page.locator('[data-ready]').waitFor({ timeout: 60_000 })
-    times.push(performance.now() - start)
-    if (run === 0) console.log(`  ${await page.locator('[data-ready]').innerText()}`)
-    await page.reload()
-    await page.getByRole('button', { name: 'Make the index' }).waitFor()
-  }
-  report('index of 640 sets, three ways in', `median ${ms(median(times))}`, '5000 ms')
-  await close(page)
-}
-
 /** Photos of 12 megapixels with a camera's noise; the same ten again and again, each with another last byte. */
 async function photoFiles(count: number): Promise<readonly string[]> {
   const folder = mkdtempSync(join(tmpdir(), 'bench-photos-'))
@@ -311,7 +286,10 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   places,
   tidy: () => Promise.resolve(tidy()),
   memory: () => Promise.resolve(listMemory(process.argv[1] ?? '')),
-  index: printIndex,
+  index: async browser => {
+    booksLaid()
+    await booksPrinted(browser)
+  },
   advice: () => Promise.resolve(advice()),
   photos: manyPhotos,
   storeroom: async browser => {

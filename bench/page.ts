@@ -10,3 +10,9 @@ export async function freshPage(browser: Browser, isDemo: boolean, serviceWorker
   return page
 }
 export const close = (page: Page): Promise<void> => page.context().close()
+
+export async function restore(page: Page, zip: Uint8Array): Promise<void> {
+  await page.goto(`${BASE}/copies`)
+  await page.locator('input[accept^=".zip"]').setInputFiles({ name: 'large.zip', mimeType: 'application/zip', buffer: Buffer.from(zip) })
+  await page.getByRole('status').filter({ hasText: 'are back' }).waitFor({ timeout: 180_000 })
+}

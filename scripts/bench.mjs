@@ -14,6 +14,7 @@ await bundle({
   format: 'esm',
   target: 'node20',
   packages: 'external',
+  alias: { '~': `${root}/app` },
   logLevel: 'warning',
 })
 must('Benchmarks', process.execPath, [`${root}/.demo/bench.mjs`, ...process.argv.slice(2)], { CHROMIUM_PATH: chromium() })

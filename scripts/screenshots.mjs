@@ -88,6 +88,7 @@ try {
     await page.locator('[data-measured]').evaluate(size => size.closest('section')?.scrollIntoView())
     await shot('measure')
     await page.goto(`${base}/index`)
+    await page.locator('[data-leaf] img').nth(5).waitFor()
     await shot('index')
   })
   await series({ viewport: { width: 1280, height: 800 }, colorScheme: 'dark' }, async (page, shot) => {

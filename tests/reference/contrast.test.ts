@@ -44,6 +44,8 @@ describe.each([
     ['night', 'mat'],
     ['quiet', 'mat'],
     ['ink', 'paper'],
+    ['ink-quiet', 'paper'],
+    ['ink-ridge', 'paper'],
     ['night', 'ridge-1'],
   ])('text in %s on %s has 4.5:1', (text, ground) => {
     expect(contrast(of(text), of(ground))).toBeGreaterThanOrEqual(4.5)

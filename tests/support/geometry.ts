@@ -48,7 +48,7 @@ export const PAGES: Readonly<Record<string, string>> = {
   '/storeroom/orders': 'main select',
   '/storeroom/zones': 'main li button',
   '/storeroom/holders': 'main li button',
-  '/index': 'main form input',
+  '/index': '[data-book-status] p',
   '/copies': 'main section h2',
 }
 
