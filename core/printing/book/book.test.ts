@@ -223,6 +223,20 @@ describe('the sides of a book', () => {
     )
   })
 
+  test('where more was written in than a leaf has room for, all of it is printed all the same', () => {
+    const all = Array.from({ length: 99 }, (_, at) => sample(at))
+    const book = bookOf({ ways: ['number'], sides: 2 })
+    const [leaf] = made(book, all.slice(0, 20)).leaves
+    if (!leaf) throw new Error('a leaf')
+    const [way] = wantedWays(['number'], all, book, words)
+    const lines = way?.headings.flatMap(heading => heading.entries.map(entry => ({ heading, entry }))) ?? []
+    const pages = drawLeaf({ ...leaf, lines }, { book, words: bookWords, measure })
+    expect(pages.length).toBeGreaterThan(2)
+    expect(pages.map(({ side }) => side)).toEqual(pages.map((_, at) => (at % 2 === 0 ? 'front' : 'back')))
+    const figures = pages.flatMap(textsOf).filter(({ sizePt, text }) => sizePt === 13 && /^\d+$/.test(text))
+    expect(figures.map(({ text }) => Number(text))).toEqual(all.map(({ accession }) => accession))
+  })
+
   test('what is shown at true size is as large as the thing, and at a common scale a quarter of it', () => {
     const set = { ...sample(0), picture: { hash: 'a', ratio: 2 }, size: { text: '', widthMm: 40, heightMm: 20 } }
     for (const [picture, mm] of [

@@ -42,17 +42,20 @@ function text(x: number, y: number, sizePt: number, font: FontName, ink: Ink, co
   return content === '' ? [] : [{ type: 'text', x, y, sizePt, font, ink, text: content }]
 }
 
-/** The sides of a leaf as they are printed: one, or two where something stands on the back. O(lines). */
+/**
+ * The sides of a leaf as they are printed: one, or two where something stands on the back; more where so much was written in by hand
+ * that it holds more than it has room for. No line is ever left out. O(lines).
+ */
 export function drawLeaf(leaf: Leaf | FrontLeaf, desk: Desk): readonly Page[] {
   const shape = leafShape(desk.book)
   const perSide = shape.columns
   const columnOf = (column: number, side: Page['side']): number =>
     frameOf(desk.book, side).left + (column % perSide) * (shape.columnWidth + COLUMN_GAP)
-  const sides: readonly Page['side'][] = desk.book.sides === 2 ? ['front', 'back'] : ['front']
-  const spots = 'front' in leaf ? frontSpots(leaf.front, shape) : flow(leaf.lines, shape)
-  return sides.flatMap((side, at): Page[] => {
+  const spots = 'front' in leaf ? frontSpots(leaf.front, shape) : flow(leaf.lines, { ...shape, columns: shape.columns + leaf.lines.length })
+  const count = 1 + Math.floor((spots.at(-1)?.column ?? 0) / perSide)
+  return Array.from({ length: count }, (_, at): Page => {
+    const side = desk.book.sides === 2 && at % 2 === 1 ? 'back' : 'front'
     const here = spots.filter(({ column }) => Math.floor(column / perSide) === at)
-    if (here.length === 0 && side === 'back') return []
     const frame = frameOf(desk.book, side)
     const items = here.flatMap(spot => {
       const [x, y] = [columnOf(spot.column, side), frame.top + spot.top]
@@ -62,9 +65,9 @@ export function drawLeaf(leaf: Leaf | FrontLeaf, desk: Desk): readonly Page[] {
     const titles = here.flatMap(spot => ('isNewLeaf' in spot ? [] : [spot.line.heading.title]))
     const around = [...runningHead(leaf, side, titles, frame, desk), ...holes(desk.book, side)]
     const title = 'front' in leaf ? desk.words.front : titleOf(leaf)
-    const begins = side === 'front' && !('isContinued' in leaf && leaf.isContinued)
+    const begins = at === 0 && !('isContinued' in leaf && leaf.isContinued)
     const bookmark = begins ? { way: 'front' in leaf ? '' : desk.words.ways[leaf.way], title } : null
-    return [{ label: leaf.label, side, bookmark, items: [...around, ...items] }]
+    return { label: leaf.label, side, bookmark, items: [...around, ...items] }
   })
 }
 

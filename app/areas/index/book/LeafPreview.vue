@@ -104,7 +104,7 @@ const lifeZoom = computed(() => {
       </button>
     </div>
     <div ref="desk" class="mt-2 overflow-x-auto" tabindex="0">
-      <figure v-for="page in pages" :key="page.side" class="mb-4" :data-side="page.side" :data-leaf="page.label">
+      <figure v-for="(page, nth) in pages" :key="nth" class="mb-4" :data-side="page.side" :data-leaf="page.label">
         <figcaption v-if="pages.length > 1" class="hint">{{ indexWords.side[page.side] }}</figcaption>
         <div
           class="relative border border-edge bg-paper"

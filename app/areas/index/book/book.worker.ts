@@ -203,9 +203,9 @@ const api = {
     function* drawn(): Generator<Page> {
       for (const leaf of leaves) {
         const sides = drawLeaf(leaf, desk)
-        // A printer that prints both sides counts on each leaf having two.
+        // A printer that prints both sides counts on each sheet having two.
         const blank =
-          order.book.sides === 2 && sides.length === 1 ? [{ label: leaf.label, side: 'back', bookmark: null, items: [] } as const] : []
+          order.book.sides === 2 && sides.length % 2 === 1 ? [{ label: leaf.label, side: 'back', bookmark: null, items: [] } as const] : []
         for (const page of [...sides, ...blank]) {
           pages += 1
           yield page

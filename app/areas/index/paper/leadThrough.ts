@@ -14,7 +14,7 @@ interface Entry {
 
 /** Bookmarks by way and heading (ISO 32000-1, 12.3.3), and links to leaves of the same document (12.5.6.5). */
 export function leadThrough(doc: PDFDocument, sheets: readonly Sheet[], heightPt: number): void {
-  const fronts = new Map(sheets.flatMap(({ page, sheet }) => (page.side === 'front' ? [[page.label, sheet] as const] : [])))
+  const fronts = new Map(sheets.toReversed().flatMap(({ page, sheet }) => (page.side === 'front' ? [[page.label, sheet] as const] : [])))
   for (const { sheet, links } of sheets) {
     for (const link of links) {
       const to = link.type === 'link' ? fronts.get(link.toLabel) : undefined
