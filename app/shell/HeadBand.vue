@@ -18,7 +18,7 @@ import {
   WifiOff,
   X,
 } from 'lucide-vue-next'
-import { computed, onMounted, useTemplateRef, watch } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
 import { act } from '~/data/act'
@@ -94,10 +94,9 @@ function clear(): void {
 function toMat(): void {
   document.querySelector<HTMLElement>('[data-mat-item]')?.focus()
 }
-onMounted(() => {
-  if (route.path === '/') find.fromQuery(route.query)
-  if (typeof route.query.ask === 'string') void find.setAsk(route.query.ask)
-})
+// Before the page is put up: what the address asks for never comes after everything else.
+if (route.path === '/') find.fromQuery(route.query)
+if (typeof route.query.ask === 'string') void find.setAsk(route.query.ask)
 
 /** On a phone the mark and the tools fold away as one scrolls on, and come back as one scrolls up. */
 const isPhone = useMediaQuery('(max-width: 639px)')
@@ -180,8 +179,9 @@ const copyLine = computed(() =>
         v-if="installed.isNewer"
         type="button"
         class="head-button text-ochre"
-        :aria-label="shellWords.takeNewer"
-        :title="shellWords.takeNewer"
+        :aria-label="installed.isAsked ? shellWords.takingNewer : shellWords.takeNewer"
+        :title="installed.isAsked ? shellWords.takingNewer : shellWords.takeNewer"
+        :aria-busy="installed.isAsked"
         data-newer
         @click="installed.takeNewer"
       >

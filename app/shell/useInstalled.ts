@@ -22,7 +22,8 @@ export const useInstalled = defineStore('installed', () => {
   let worker: Workbox | null = null
   /** The newer version is at work already: this page only has to be read anew. */
   let isTaken = false
-  let isAsked = false
+  /** It was asked for, and comes as soon as no tab is loading anything: until then the one at work has to answer. */
+  const isAsked = shallowRef(false)
 
   useEventListener(window, 'beforeinstallprompt', (event: Event) => {
     event.preventDefault()
@@ -43,20 +44,21 @@ export const useInstalled = defineStore('installed', () => {
       if (!isUpdate) return
       isTaken = true
       // Taken in another tab, this one is not torn from its work.
-      if (isAsked) window.location.reload()
+      if (isAsked.value) window.location.reload()
       else isNewer.value = true
     })
     await worker.register()
   }
   function takeNewer(): void {
-    isAsked = true
-    if (isTaken) window.location.reload()
-    else worker?.messageSkipWaiting()
+    isAsked.value = true
+    if (isTaken) return window.location.reload()
+    notices.tell(shellWords.takingNewer)
+    worker?.messageSkipWaiting()
   }
   async function install(): Promise<void> {
     const now = offer.value
     offer.value = null
     await now?.prompt()
   }
-  return { isOnline, isNewer, offer, begin, takeNewer, install }
+  return { isOnline, isNewer, isAsked, offer, begin, takeNewer, install }
 })

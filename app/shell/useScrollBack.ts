@@ -1,8 +1,8 @@
 import { onScopeDispose } from 'vue'
 import { useRouter } from 'vue-router'
 
-/** A page that has not its full length after so many frames keeps the place it has. */
-const FRAMES = 120
+/** A page that has not its full length after so long keeps the place it has. */
+const GROWS_MS = 10_000
 /** So long what is filled in above moves nothing: it was there when the page was left. */
 const SETTLES_MS = 2000
 const keyOf = (position: number): string => `scrolled ${position}`
@@ -16,6 +16,7 @@ export function useScrollBack(): void {
   const sheet = (): HTMLElement | null => document.getElementById('sheet')
   const here = (): number => Number(router.options.history.state.position ?? 0)
   let position = here()
+  let run = 0
   const remember = (): void => {
     try {
       sessionStorage.setItem(keyOf(position), String(sheet()?.scrollTop ?? 0))
@@ -30,15 +31,19 @@ export function useScrollBack(): void {
       return 0
     }
   }
-  /** As soon as the page is long enough. Whoever scrolls meanwhile is left alone. */
-  function scrollTo(top: number, frames = FRAMES, last = -1): void {
+  /** As soon as the page is long enough. Whoever scrolls meanwhile is left alone, and a page that was left is let go. */
+  function scrollTo(top: number): void {
+    run += 1
+    step(top, run, performance.now() + GROWS_MS, -1)
+  }
+  function step(top: number, mine: number, until: number, last: number): void {
     const target = sheet()
-    if (target && last >= 0 && target.scrollTop !== last) return
+    if (mine !== run || (target && last >= 0 && target.scrollTop !== last)) return
     if (target && target.scrollHeight - target.clientHeight >= top) {
       target.scrollTop = top
       target.style.overflowAnchor = 'none'
       setTimeout(() => target.style.removeProperty('overflow-anchor'), SETTLES_MS)
-    } else if (frames > 0) requestAnimationFrame(() => scrollTo(top, frames - 1, target?.scrollTop ?? -1))
+    } else if (performance.now() < until) requestAnimationFrame(() => step(top, mine, until, target?.scrollTop ?? -1))
   }
   const stopBefore = router.beforeEach(remember)
   const stopAfter = router.afterEach((to, from) => {

@@ -82,6 +82,7 @@ export const shellWords = {
   noNetwork: 'No network: all of it works as it is',
   newer: 'A newer version is here. Take it when it suits you: in the head, or with the next start.',
   takeNewer: 'Take the newer version now',
+  takingNewer: 'The newer version comes as soon as no other tab is loading.',
   install: 'Install on this device',
   skip: 'Skip to the bench',
   percent: (share: number) => `${Math.round(share * 100)} %`,

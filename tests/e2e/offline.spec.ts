@@ -148,6 +148,9 @@ test('a newer version is told of, waits while one works, and is taken when one s
     const other = await page.context().newPage()
     await other.goto(`${own}/find/own`)
     await expect(other.locator('[data-newer]')).toBeVisible()
+    // A tab that is still loading keeps the version at work.
+    await expect(other.getByLabel('What lies before you')).toBeVisible()
+    await other.waitForLoadState('networkidle')
     await other.evaluate(() => Object.assign(window, { isAtWork: true }))
     await page.bringToFront()
     await page.locator('[data-newer]').click()
