@@ -111,6 +111,7 @@ const RARE = [
     'empty',
     'empty',
   ],
+  ...['labelSheet', 'labelSheet', 'labelSheet', 'printer', 'printer', 'printer'],
   ...['leaveOut', 'leaveOut', 'fetchAgain', 'forgetLink', 'leaveRefiling', 'tab', 'strips', 'writtenCode'],
 ] as const
 

@@ -10,8 +10,8 @@ import { type Touched, whatChanged } from './whatChanged'
  * which grows for ever, and what was printed, which the one who prints reads.
  */
 export const SCREEN_TABLES = TABLE_NAMES.filter(
-  (name): name is Exclude<TableName, 'register' | 'drafts' | 'uses' | 'bookLeaves'> =>
-    !['register', 'drafts', 'uses', 'bookLeaves'].includes(name),
+  (name): name is Exclude<TableName, 'register' | 'drafts' | 'uses' | 'bookLeaves' | 'labels'> =>
+    !['register', 'drafts', 'uses', 'bookLeaves', 'labels'].includes(name),
 )
 export type ScreenTable = (typeof SCREEN_TABLES)[number]
 export type ScreenRecords = { [T in ScreenTable]: RecordOf<T>[] }

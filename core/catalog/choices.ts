@@ -92,6 +92,20 @@ export const PACKAGINGS = ['keep', 'none'] as const
 export const KEPT_PACKAGINGS = ['whole', 'folded', 'part', 'instructions', 'gone'] as const
 export type KeptPackaging = (typeof KEPT_PACKAGINGS)[number]
 export const DIE_PLACES = ['apart', 'behind'] as const
+/** What a label of a set says: its maker, name and number, in some order. */
+export const SET_LABELS = ['brandAboveName', 'nameAboveBrand', 'name', 'numberAndName', 'ticket', 'spine', 'blockSide'] as const
+export type SetLabel = (typeof SET_LABELS)[number]
+export const LABEL_TEMPLATES = [...SET_LABELS, 'shared', 'cell', 'container', 'tab'] as const
+export type LabelTemplateId = (typeof LABEL_TEMPLATES)[number]
+/** What else is printed for a thing and remembered: the card beneath its stamps, a divider or the label of its tab. */
+export const PRINTED_FORMS = [...LABEL_TEMPLATES, 'card', 'dividerFull', 'dividerTab'] as const
+/** What carries a label. */
+export const LABELLED = ['set', 'shared', 'cell', 'container', 'tab'] as const
+export type Labelled = (typeof LABELLED)[number]
+export const TAPE_WIDTHS_MM = [6, 9, 12, 18, 24] as const
+export type TapeWidthMm = (typeof TAPE_WIDTHS_MM)[number]
+export const LABEL_LIMITS = { marginMm: 60, longestMm: 300, edgeMm: 4, columns: 12, rows: 40, pitchMm: 500, offsetMm: 20 } as const
+
 export const HOLDER_TYPES = ['pocket', 'sleeve', 'case', 'celledPage', 'bag', 'ring', 'trayCell', 'box', 'none'] as const
 export type HolderKind = (typeof HOLDER_TYPES)[number]
 export const KIND_FAMILIES = ['stamp', 'die', 'stencil', 'folder', 'other'] as const

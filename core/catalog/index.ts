@@ -56,6 +56,16 @@ export {
   USE_SOURCES,
   type Way,
   WAYS,
+  LABEL_LIMITS,
+  LABEL_TEMPLATES,
+  PRINTED_FORMS,
+  LABELLED,
+  type Labelled,
+  type LabelTemplateId,
+  SET_LABELS,
+  type SetLabel,
+  TAPE_WIDTHS_MM,
+  type TapeWidthMm,
 } from './choices'
 export { type LocaleSettings, ROOM_CURRENCIES, settingsOfLocale } from './locale'
 export { RegisterLine, RoomSettings, Series } from './numbers'
@@ -76,8 +86,20 @@ export {
 } from './room'
 export { START_HOLDER_TYPES } from './startHolders'
 export { START_THEMES, THEME_SCHOOLS, type ThemeSchool } from './startThemes'
-export { newCategory, newKind, newTheme, nextRank, PLAIN_FIXTURE, START_HABITS, START_SETTINGS, startCatalogue, startSeries } from './start'
+export {
+  newCategory,
+  newKind,
+  newTheme,
+  nextRank,
+  PLAIN_FIXTURE,
+  START_HABITS,
+  START_LABELS,
+  START_SETTINGS,
+  startCatalogue,
+  startSeries,
+} from './start'
 export { LATEST_VERSION, type Old, recordsGiven, type Version, upgradeRecord, VERSIONS, versionThatBrought } from './versions'
+export { Label, LabelHabits, LabelSheet, Printer } from './labels'
 export { BookLeaf, IndexBook } from './paper'
 export { PullLine, PullList, Use } from './using'
 export { TABLE_NAMES, type TableName } from './tableNames'

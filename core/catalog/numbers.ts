@@ -12,6 +12,7 @@ import {
   SHELVES_FROM,
   WAYS,
 } from './choices'
+import { LabelHabits } from './labels'
 
 /** How the numbers of a series are written. Changing it changes the writing, never which set a number means. */
 export const Series = z.object({
@@ -82,5 +83,6 @@ export const RoomSettings = z.object({
   fitNever: z.array(z.enum(FIT_WAYS)),
   /** What is printed or stuck on a set for each way in which it goes with another; empty: nothing. */
   marks: z.record(z.enum(WAYS), z.string().trim().max(4)),
+  labels: LabelHabits,
 })
 export type RoomSettings = z.infer<typeof RoomSettings>

@@ -1,6 +1,17 @@
 import { z } from 'zod'
 import { Id, LengthMm, Moment, MoneyMinor, Name, OrderKey, SizeMm, Text } from './basics'
-import { CELL_REUSES, CLOSURES, CONTAINER_TYPES, DIE_PLACES, FILING_KEYS, FIXTURE_TYPES, HOLDER_TYPES, LIMITS, PACKAGINGS } from './choices'
+import {
+  CELL_REUSES,
+  CLOSURES,
+  CONTAINER_TYPES,
+  DIE_PLACES,
+  FILING_KEYS,
+  FIXTURE_TYPES,
+  HOLDER_TYPES,
+  LIMITS,
+  PACKAGINGS,
+  SET_LABELS,
+} from './choices'
 
 /** Furniture. Shelves (or drawers, or tiers) count from the top, as one reads. */
 export const Fixture = z.object({
@@ -86,6 +97,8 @@ export const Zone = z.object({
   /** Of each container, this share is kept free for growth. */
   growthReserve: z.number().min(0).max(0.9),
   capHoldings: z.number().int().positive().nullable(),
+  /** What labels of its sets say; null: as in the rest of the room. */
+  labelTemplate: z.enum(SET_LABELS).nullable(),
   /** What goes into a holder besides the set, by the habit of the zone. */
   habits: z.object({ insert: z.boolean(), magnet: z.boolean(), packaging: z.enum(PACKAGINGS), dies: z.enum(DIE_PLACES) }),
 })

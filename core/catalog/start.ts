@@ -138,6 +138,23 @@ const START_CATEGORIES: readonly string[] = [
   'Frames and tags',
 ]
 
+/**
+ * Two lines on 12 mm tape, as one chain. A machine cuts about an inch behind where it prints, and leaves as much behind a label that
+ * is printed by itself: common practice.
+ */
+export const START_LABELS: RoomSettings['labels'] = {
+  template: 'brandAboveName',
+  hasCode: false,
+  tapeWidthMm: 12,
+  edgeMm: 1,
+  beforeMm: 2,
+  afterMm: 2,
+  singlyAfterMm: 24,
+  toCutterMm: 24,
+  longestMm: 80,
+  isChained: true,
+}
+
 export const START_SETTINGS: Readonly<RoomSettings> = {
   id: 'room',
   roomName: 'My craft room',
@@ -159,6 +176,7 @@ export const START_SETTINGS: Readonly<RoomSettings> = {
   lifting: { ...START_LIFTING },
   fitOrder: [...FIT_WAYS],
   fitNever: [],
+  labels: START_LABELS,
 }
 
 /** One running number over all kinds: the commonest school, and the default. */
@@ -192,6 +210,7 @@ export function startCatalogue(newId: () => string): CatalogueData {
     takesKindIds: [],
     growthReserve: 0.1,
     capHoldings: null,
+    labelTemplate: null,
     habits: START_HABITS,
   }
   data.fixtures.push(fixture)

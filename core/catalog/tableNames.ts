@@ -27,5 +27,8 @@ export const TABLE_NAMES = [
   'uses',
   'books',
   'bookLeaves',
+  'labels',
+  'labelSheets',
+  'printers',
 ] as const
 export type TableName = (typeof TABLE_NAMES)[number]

@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import { Brand, Category, Kind, Theme, WordLink } from './authority'
 import { Draft } from './draft'
 import { Holding, Loan, Relation } from './holding'
+import { Label, LabelSheet, Printer } from './labels'
 import { RegisterLine, RoomSettings, Series } from './numbers'
 import { Container, Fixture, Holder, HolderType, MeasuredLength, Refiling, Section, Zone } from './room'
 import { BookLeaf, IndexBook } from './paper'
@@ -37,6 +38,9 @@ export const TABLES = {
   uses: Use,
   books: IndexBook,
   bookLeaves: BookLeaf,
+  labels: Label,
+  labelSheets: LabelSheet,
+  printers: Printer,
 } as const satisfies Record<TableName, z.ZodType>
 
 export type RecordOf<T extends TableName> = z.infer<(typeof TABLES)[T]>

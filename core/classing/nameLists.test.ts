@@ -43,6 +43,7 @@ describe('kinds are joined and split like other names', () => {
       takesKindIds: ['Polymer', 'Clear'],
       growthReserve: 0,
       capHoldings: null,
+      labelTemplate: null,
       habits: { insert: true, magnet: false, packaging: 'none' as const, dies: 'apart' as const },
     }
     const change = joinNames(

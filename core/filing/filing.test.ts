@@ -55,6 +55,7 @@ const zone: Zone = {
   takesKindIds: [],
   growthReserve: 0,
   capHoldings: null,
+  labelTemplate: null,
   habits: { insert: true, magnet: false, packaging: 'none', dies: 'apart' },
 }
 const bin = (code: string, rank = 0, more: Partial<Container> = {}): Container => ({

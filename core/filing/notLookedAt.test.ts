@@ -14,6 +14,7 @@ const zone: Zone = {
   takesKindIds: [],
   growthReserve: 0,
   capHoldings: null,
+  labelTemplate: null,
   habits: { insert: true, magnet: false, packaging: 'none', dies: 'apart' },
 }
 const bin = (at: number, cells: Container['cells'] = null): Container =>

@@ -20,4 +20,46 @@ export {
   wantedWays,
   type WayWords,
 } from './book/index'
-export { clipText, type FontName, type Ink, type Measure, type Page, type PageItem, type PageSize, PAPERS } from './page'
+export {
+  type CardSet,
+  type CardSource,
+  type CutPiece,
+  dividerFull,
+  type DividerShape,
+  type DividerSource,
+  dividerTab,
+  type Imposed,
+  imposePieces,
+  imprintCard,
+  type ImprintCard,
+  type SheetMm,
+} from './cards/index'
+export { layList, type ListLine, type ListWords, type ShortList } from './lists/list'
+export {
+  composeLabels,
+  gridFault,
+  type GridFault,
+  inFilingOrder,
+  type LabelGrid,
+  type LabelledSet,
+  type LabelReason,
+  type LabelSpace,
+  type LabelSpot,
+  type LabelThing,
+  type LabelWish,
+  type LabelWords,
+  type LaidLabel,
+  shortenText,
+  type ShortenedHow,
+  type ShortenedPart,
+  spotsOn,
+  START_SHEETS,
+  type TapeFeed,
+  tapeLengths,
+  type TapeLengths,
+  templateFor,
+  type TemplateReason,
+  wishesOf,
+  writtenBy,
+} from './labels/index'
+export { clipText, type FontName, type Ink, type Measure, type Page, type PageItem, type PageSize, PAPERS, PT_PER_MM } from './page'

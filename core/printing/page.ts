@@ -34,8 +34,8 @@ export const HOLES: Readonly<
 }
 
 export type FontName = 'text' | 'bold' | 'title'
-/** Names of inks, so that the one who draws decides the colour. */
-export type Ink = 'night' | 'quiet' | 'line' | 'ridge'
+/** Names of inks, so that the one who draws decides the colour; `black` is black everywhere: codes are read by machines. */
+export type Ink = 'night' | 'quiet' | 'line' | 'ridge' | 'black' | `tab${0 | 1 | 2 | 3 | 4 | 5}`
 
 /** `y` of a text is its baseline; `y` of a picture or a link its upper edge. */
 export type PageItem =
@@ -55,9 +55,20 @@ export type PageItem =
       readonly widthPt: number
       readonly heightPt: number
       readonly hash: string
+      /** So much of its ink: a card lies beneath its stamps, and they are to be seen on it. Left out: all. */
+      readonly inkShare?: number
     }
   | { readonly type: 'rule'; readonly x: number; readonly y: number; readonly toX: number; readonly weightPt: number; readonly ink: Ink }
   | { readonly type: 'hole'; readonly x: number; readonly y: number }
+  /** An outline, or an area of ink. */
+  | {
+      readonly type: 'outline' | 'area'
+      readonly x: number
+      readonly y: number
+      readonly widthPt: number
+      readonly heightPt: number
+      readonly ink: Ink
+    }
   /** Leads to the front of a leaf of the same book. */
   | {
       readonly type: 'link'

@@ -49,6 +49,7 @@ export const zone: Zone = {
   takesKindIds: [],
   growthReserve: 0,
   capHoldings: null,
+  labelTemplate: null,
   habits: START_HABITS,
 }
 export const bin = (at: number, lengthMm = 60): Container => containerOf(String(at), { id: `c${at}`, rank: at, lengthMm })

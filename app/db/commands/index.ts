@@ -15,6 +15,7 @@ export { bringBack, type Return, type ReturnOutcome, type Taken, takeOut, takeSe
 export { dropPullList, fetchAgain, leaveOut, namePullList, type PullOutcome, pullSets } from './fetching/pull'
 export { dateUse, forgetUse, noteUse } from './fetching/uses'
 export { beginBook, type BookChoices, changeBook, confirmPrinted, dropBook, type Printed, type PrintedOutcome } from './paper/books'
+export { confirmLabels, dropLabelSheet, dropPrinter, type LabelsMade, putLabelSheet, putPrinter } from './paper/labels'
 export { forgetLink, type LinkOutcome, linkWords } from './links/links'
 export { addStartThemes, joinNames, type NameOutcome, orderNames, putName, setMark, sharePages, splitName } from './names/names'
 export {

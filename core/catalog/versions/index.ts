@@ -1,6 +1,7 @@
 import type { TableName } from '../tableNames'
 import type { Old, Version } from './version'
 import { VERSION_1 } from './version1'
+import { VERSION_10 } from './version10'
 import { VERSION_2 } from './version2'
 import { VERSION_3 } from './version3'
 import { VERSION_4 } from './version4'
@@ -13,8 +14,19 @@ import { VERSION_9 } from './version9'
 export type { Old, Version } from './version'
 
 /** Every version there was, oldest first. Database and archive have the same numbers. */
-export const VERSIONS = [VERSION_1, VERSION_2, VERSION_3, VERSION_4, VERSION_5, VERSION_6, VERSION_7, VERSION_8, VERSION_9] as const
-export const LATEST_VERSION = VERSION_9.number
+export const VERSIONS = [
+  VERSION_1,
+  VERSION_2,
+  VERSION_3,
+  VERSION_4,
+  VERSION_5,
+  VERSION_6,
+  VERSION_7,
+  VERSION_8,
+  VERSION_9,
+  VERSION_10,
+] as const
+export const LATEST_VERSION = VERSION_10.number
 
 /**
  * A record as version `from` left it, as the latest version has it. Nothing is checked here.

@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import { type CatalogueData, TABLE_NAMES, type TableName, blankBook, blankDraft } from '#core/catalog'
+import { START_SHEETS } from '#core/printing'
 import { makeLetterRoom } from '#demo/letterRoom'
 import { findDangling, picturesOf } from '../index'
 
@@ -73,6 +74,9 @@ function everything(): CatalogueData {
     heads: [{ key: theme.id, says: [theme.name, ''] }],
     lines: [{ head: theme.id, key: first.id, says: ['1', first.name] }],
   })
+  data.labels.push({ id: '8'.repeat(26), of: `set:${first.id}`, template: 'name', says: [first.name], madeAt: first.createdAt })
+  data.labelSheets.push(...START_SHEETS.slice(0, 1).map(grid => ({ ...grid, id: '9'.repeat(26), name: 'Small ones', nextFree: 3 })))
+  data.printers.push({ id: 'A'.repeat(26), name: 'By the window', rightMm: 0.4, downMm: -0.2 })
   data.relations.push({ id: id(5), fromId: first.id, toId: second.id, kind: 'layersWith' })
   const draft = blankDraft({ id: id(6), rank: 0, createdAt: first.createdAt })
   data.drafts.push({
@@ -106,7 +110,7 @@ function everything(): CatalogueData {
  * What outlives what it names, on purpose: a divider whose theme was joined away keeps its title; a lane measured with a kind
  * that is gone still says how deep the others are; a habit (where things stand for
  * now) is no step, and stays when the container it names is undone; a set that was taken out of a pocket was taken, also once the
- * pocket is gone; a printed leaf says what it says.
+ * pocket is gone; a printed leaf says what it says, and a label.
  */
 const MAY_DANGLE = [
   'sections.standsFor.id',

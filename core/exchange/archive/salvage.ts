@@ -1,8 +1,8 @@
 import type { CatalogueData, RegisterLine } from '#core/catalog'
 import { registerId } from '#core/numbering'
 
-/** What a screen holds of a catalogue: all but the register, what is still being typed, and the log of use. */
-export type OnScreen = Omit<CatalogueData, 'register' | 'drafts' | 'uses' | 'bookLeaves'>
+/** What a screen holds of a catalogue: all but the register, what is still being typed, the log of use, and what was printed. */
+export type OnScreen = Omit<CatalogueData, 'register' | 'drafts' | 'uses' | 'bookLeaves' | 'labels'>
 
 /**
  * A whole catalogue out of what a screen still shows after the storage of the browser was cleared. The register is written
@@ -37,5 +37,6 @@ export function salvage(screen: OnScreen, nextNumbers: ReadonlyMap<string, numbe
     drafts: [],
     uses: [],
     bookLeaves: [],
+    labels: [],
   }
 }

@@ -3,6 +3,7 @@ import { isBlank } from '#core/catalog'
 import { mayClash } from '#core/numbering'
 import type { YondercrestDb } from '../../database'
 import { transact } from '../../transact'
+import { forgetLabels } from '../paper/labels'
 
 export type SeriesOutcome =
   | { readonly ok: true }
@@ -46,6 +47,11 @@ export async function renewLabels(db: YondercrestDb, labels: ReadonlyMap<string,
     await desk.put(
       'holdings',
       holdings.flatMap(holding => (holding ? [{ ...holding, labelText: labels.get(holding.id) ?? null }] : [])),
+    )
+    // What was printed is no longer what is on them.
+    await forgetLabels(
+      desk,
+      [...labels.keys()].map(id => `set:${id}`),
     )
   })
 }

@@ -1,4 +1,5 @@
 import { BOOK_CODES, BOOK_WAYS } from '#core/catalog'
+import { START_SHEETS } from '#core/printing'
 import { all, type Cases, NAMES } from '../../../../tests/support/cases'
 import { commands } from '~/db'
 
@@ -14,6 +15,36 @@ export const paperCases: Cases = {
   async dropBook(db, luck) {
     const book = luck.pick(await all(db, 'books'))
     if (book) await commands.dropBook(db, book.id)
+  },
+  async confirmLabels(db, luck) {
+    const sets = (await all(db, 'holdings')).filter(() => luck.below(2) === 0)
+    const sheet = luck.pick(await all(db, 'labelSheets'))
+    await commands.confirmLabels(
+      db,
+      {
+        labels: sets.map(({ id, name }) => ({ of: `set:${id}`, template: 'name', says: [name.slice(0, 300)] })),
+        written: sets.slice(0, 2).map(({ id, number }) => ({ holdingId: id, text: String(number) })),
+        labelled: sets.map(({ id }) => id),
+        sheet: sheet ? { id: sheet.id, used: luck.below(90) } : null,
+      },
+      ['capture', 'label', 'file'],
+    )
+  },
+  async labelSheet(db, luck) {
+    const [grid] = START_SHEETS
+    const known = luck.pick(await all(db, 'labelSheets'))
+    const name = luck.pick(NAMES) ?? ''
+    if (grid) await commands.putLabelSheet(db, { ...(known ?? { ...grid, id: null, nextFree: luck.below(30) }), name })
+  },
+  async dropLabelSheet(db, luck) {
+    await commands.dropLabelSheet(db, luck.pick(await all(db, 'labelSheets'))?.id ?? '')
+  },
+  async printer(db, luck) {
+    const known = luck.pick(await all(db, 'printers'))
+    await commands.putPrinter(db, { id: known?.id ?? null, name: luck.pick(NAMES) ?? '', rightMm: luck.below(40) / 10 - 2, downMm: 0 })
+  },
+  async dropPrinter(db, luck) {
+    await commands.dropPrinter(db, luck.pick(await all(db, 'printers'))?.id ?? '')
   },
   async confirmPrinted(db, luck) {
     const book = luck.pick(await all(db, 'books'))

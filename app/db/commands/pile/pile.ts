@@ -3,6 +3,7 @@ import { type Stage, stageOf, stateAfter } from '#core/pile'
 import type { YondercrestDb } from '../../database'
 import type { CommandName } from '../steps'
 import { type Desk, expectFaultless, transact } from '../../transact'
+import { forgetLabels } from '../paper/labels'
 import { type HoldingFacts, holdersFollow, resolveNames } from '../holding/takeIn'
 
 /** Puts strips on the pile. */
@@ -67,6 +68,7 @@ export async function finishStage(db: YondercrestDb, id: string, change: StageCh
         state: stageOf(before) === change.stage ? stateAfter(change.stage, used) : before.state,
       }
       await desk.put('holdings', [after])
+      if (change.stage === 'label') await forgetLabels(desk, [`set:${id}`])
       if (change.stage === 'fit') await holdersFollow(desk, [after])
       return after
     },

@@ -25,6 +25,7 @@ export async function addZone(db: YondercrestDb, name: string): Promise<string> 
         takesKindIds: [],
         growthReserve: 0.1,
         capHoldings: null,
+        labelTemplate: null,
         habits: START_HABITS,
       },
     ])

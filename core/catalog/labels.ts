@@ -1,0 +1,68 @@
+import { z } from 'zod'
+import { Id, Moment, Name } from './basics'
+import { BOOK_PAPERS, LABEL_LIMITS, PRINTED_FORMS, SET_LABELS, TAPE_WIDTHS_MM } from './choices'
+
+const MarginMm = z.number().min(0).max(LABEL_LIMITS.marginMm)
+const OffsetMm = z.number().min(-LABEL_LIMITS.offsetMm).max(LABEL_LIMITS.offsetMm)
+const PitchMm = z.number().positive().max(LABEL_LIMITS.pitchMm)
+
+/** How labels are made where a corner of the room has no way of its own, and the tape that is in the machine. */
+export const LabelHabits = z.object({
+  template: z.enum(SET_LABELS),
+  /** A square code of the number stands in front. */
+  hasCode: z.boolean(),
+  tapeWidthMm: z.literal([...TAPE_WIDTHS_MM]),
+  /** What the machine leaves blank along each long edge of the tape. */
+  edgeMm: z.number().min(0).max(LABEL_LIMITS.edgeMm),
+  /** Blank in front of each label and behind it. */
+  beforeMm: MarginMm,
+  afterMm: MarginMm,
+  /** Blank behind a label that is printed by itself: a machine leaves as much there as in front, unless it is told otherwise. */
+  singlyAfterMm: MarginMm,
+  /** From where the machine prints to where it cuts: so much is lost with every cut, or once where labels are chained. */
+  toCutterMm: MarginMm,
+  /** A label on tape is never longer than this, its margins left out. */
+  longestMm: z.number().min(10).max(LABEL_LIMITS.longestMm),
+  isChained: z.boolean(),
+})
+export type LabelHabits = z.infer<typeof LabelHabits>
+
+/** What the label on a thing says, or the card beneath it, since it was made. What it belongs to may be gone. */
+export const Label = z.object({
+  id: Id,
+  /** What kind of thing carries it, and which: `set:01J...`, `cell:01J...:2:3`. */
+  of: z.string().regex(/^((set|shared|container|tab|card|divider):[0-9A-HJKMNP-TV-Z]{26}|cell:[0-9A-HJKMNP-TV-Z]{26}:\d{1,3}:\d{1,3})$/),
+  template: z.enum(PRINTED_FORMS),
+  /** Line by line, as it was shortened. */
+  says: z.array(z.string().max(700)).max(24),
+  madeAt: Moment,
+})
+export type Label = z.infer<typeof Label>
+
+/** A kind of label sheet by its measures, and where the sheet that was begun goes on. */
+export const LabelSheet = z.object({
+  id: Id,
+  name: Name,
+  paper: z.enum(BOOK_PAPERS),
+  columns: z.number().int().min(1).max(LABEL_LIMITS.columns),
+  rows: z.number().int().min(1).max(LABEL_LIMITS.rows),
+  widthMm: PitchMm,
+  heightMm: PitchMm,
+  /** From the edges of the sheet to the first label. */
+  leftMm: MarginMm,
+  topMm: MarginMm,
+  /** From one label to the next. */
+  acrossMm: PitchMm,
+  downMm: PitchMm,
+  /** The first free label of the sheet that was begun, row by row from nought. */
+  nextFree: z
+    .number()
+    .int()
+    .min(0)
+    .max(LABEL_LIMITS.columns * LABEL_LIMITS.rows),
+})
+export type LabelSheet = z.infer<typeof LabelSheet>
+
+/** A printer, and how far it prints beside where it should. */
+export const Printer = z.object({ id: Id, name: Name, rightMm: OffsetMm, downMm: OffsetMm })
+export type Printer = z.infer<typeof Printer>

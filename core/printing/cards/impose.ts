@@ -1,0 +1,82 @@
+import { type Page, type PageItem, PT_PER_MM } from '../page'
+
+/** Something that is cut out of a printed sheet: a card, a divider, the label of a tab. */
+export interface CutPiece {
+  /** As `Label.of`. */
+  readonly of: string
+  readonly widthMm: number
+  readonly heightMm: number
+  /** From its upper left corner. */
+  readonly items: readonly PageItem[]
+  /** What it says, so that it is known when it says something else. */
+  readonly says: readonly string[]
+}
+export interface SheetMm {
+  readonly widthMm: number
+  readonly heightMm: number
+}
+export interface Imposed {
+  readonly pages: readonly Page[]
+  /** Pieces that no sheet of this size holds. */
+  readonly tooLarge: readonly string[]
+}
+
+/** What a printer leaves blank at the edges, at most: common practice. Room for the marks between two pieces, and the marks. */
+const MARGIN_MM = 3
+const GAP_MM = 5
+const MARK = { fromMm: 0.5, lengthMm: 1.8, weightPt: 0.3 }
+const SLACK_MM = 0.01
+
+/**
+ * Pieces on sheets with marks to cut at, in their order: row by row, so that the stack that is cut is in order. A piece that is turned
+ * could not be read with the others, and none is turned. O(pieces).
+ */
+export function imposePieces(pieces: readonly CutPiece[], sheet: SheetMm): Imposed {
+  const [wide, high] = [sheet.widthMm - 2 * MARGIN_MM, sheet.heightMm - 2 * MARGIN_MM]
+  const isTooLarge = ({ widthMm, heightMm }: CutPiece): boolean => widthMm > wide + SLACK_MM || heightMm > high + SLACK_MM
+  const pages: PageItem[][] = []
+  let [x, y, rowHigh] = [Infinity, Infinity, 0]
+  for (const piece of pieces) {
+    if (isTooLarge(piece)) continue
+    if (x + piece.widthMm > wide + SLACK_MM) [x, y, rowHigh] = [0, y + rowHigh + GAP_MM, 0]
+    if (y + piece.heightMm > high + SLACK_MM) {
+      pages.push([])
+      ;[x, y, rowHigh] = [0, 0, 0]
+    }
+    pages.at(-1)?.push(...placed(piece, MARGIN_MM + x, MARGIN_MM + y))
+    x += piece.widthMm + GAP_MM
+    rowHigh = Math.max(rowHigh, piece.heightMm)
+  }
+  return {
+    pages: pages.map((items, at) => ({ label: String(at + 1), side: 'front', bookmark: null, items })),
+    tooLarge: pieces.filter(isTooLarge).map(({ of }) => of),
+  }
+}
+
+function placed({ items, widthMm, heightMm }: CutPiece, leftMm: number, topMm: number): readonly PageItem[] {
+  const [left, top] = [leftMm * PT_PER_MM, topMm * PT_PER_MM]
+  return [
+    ...items.map(item => ({ ...item, x: item.x + left, y: item.y + top, ...movedEnd(item, left) })),
+    ...marks(leftMm, topMm, widthMm, heightMm),
+  ]
+}
+const movedEnd = (item: PageItem, left: number): { readonly toX?: number } => (item.type === 'rule' ? { toX: item.toX + left } : {})
+
+/** Two short lines at each corner, outside of the piece. */
+function marks(leftMm: number, topMm: number, widthMm: number, heightMm: number): readonly PageItem[] {
+  const line = (xMm: number, yMm: number, isAcross: boolean): PageItem => ({
+    type: 'area',
+    x: xMm * PT_PER_MM - (isAcross ? 0 : MARK.weightPt / 2),
+    y: yMm * PT_PER_MM - (isAcross ? MARK.weightPt / 2 : 0),
+    widthPt: isAcross ? MARK.lengthMm * PT_PER_MM : MARK.weightPt,
+    heightPt: isAcross ? MARK.weightPt : MARK.lengthMm * PT_PER_MM,
+    ink: 'black',
+  })
+  const [near, far] = [MARK.fromMm + MARK.lengthMm, MARK.fromMm]
+  return [leftMm, leftMm + widthMm].flatMap((xMm, right) =>
+    [topMm, topMm + heightMm].flatMap((yMm, foot) => [
+      line(right ? xMm + far : xMm - near, yMm, true),
+      line(xMm, foot ? yMm + far : yMm - near, false),
+    ]),
+  )
+}

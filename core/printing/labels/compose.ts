@@ -1,0 +1,225 @@
+import type { LabelTemplateId } from '#core/catalog'
+import { type Measure, type PageItem, PT_PER_MM } from '../page'
+import { codeModules, placeCode, QUIET_MODULES } from './qr'
+import { type ShortenedHow, shortenText } from './shorten'
+import { type LabelRow, type LabelRun, TEMPLATES } from './templates'
+import { codeOf, type LabelThing, type LabelWords } from './things'
+
+/** What there is to print on. */
+export interface LabelSpace {
+  /** As high as can be printed, and the whole height, blank edges included. */
+  readonly printableMm: number
+  readonly wholeMm: number
+  /** As long as a label may be. */
+  readonly longestMm: number
+  /** A label of a sheet is as long as it is; one on tape as long as what it says. */
+  readonly isFixed: boolean
+}
+export interface ShortenedPart {
+  readonly from: string
+  readonly to: string
+  readonly how: ShortenedHow | 'number'
+}
+export interface LaidLabel {
+  readonly of: string
+  readonly template: LabelTemplateId
+  /** What it says, line by line. */
+  readonly says: readonly string[]
+  readonly lengthMm: number
+  /** From the upper left corner of what can be printed. */
+  readonly items: readonly PageItem[]
+  readonly shortened: readonly ShortenedPart[]
+  /** `noRoom`: it says nothing; `tiny`: its letters are too small to read; `noCode`: the code would not be read, and is left out. */
+  readonly troubles: readonly ('noRoom' | 'tiny' | 'noCode')[]
+}
+
+/** Smaller letters are not read at arm's length: common practice. */
+const LEAST_PT = 5
+/** Between the pieces of a line, of its size; letters take so much of the height of a line, and stand so far below its middle. */
+const GAP_EM = 0.45
+const FILL = 0.94
+const LINE_EM = 1.15
+const BELOW_MIDDLE_EM = 0.35
+
+interface Line {
+  readonly runs: readonly { readonly run: LabelRun; readonly text: string; readonly sizePt: number; readonly widthPt: number }[]
+  readonly sizePt: number
+  readonly heightPt: number
+  readonly widthPt: number
+  readonly shortened: readonly ShortenedPart[]
+  readonly hasRoom: boolean
+}
+
+/** Sizes a row and shortens what does not fit: first what is a brand, then names. */
+function setRow({ share, maxPt, runs }: LabelRow, heightPt: number, widthPt: number, suffix: string, measure: Measure): Line {
+  const sizePt = Math.min(maxPt, share * heightPt * FILL)
+  const gap = GAP_EM * sizePt
+  const sizeOf = ({ scale }: LabelRun): number => sizePt * scale
+  const widthOf = (text: string, run: LabelRun): number => measure(text, run.font, sizeOf(run))
+  const texts = runs.map(({ text }) => text)
+  const shortened: ShortenedPart[] = []
+  let hasRoom = true
+  const taken = (): number => texts.reduce((sum, text, at) => sum + widthOf(text, runs[at] as LabelRun), gap * (runs.length - 1))
+  const bearer = suffix === '' ? -1 : runs.findLastIndex(({ rule }) => rule === 'name')
+  for (const rule of ['brand', 'name'] as const)
+    runs.forEach((run, at) => {
+      const end = at === bearer ? ` ${suffix}` : ''
+      if (run.rule !== rule || (taken() <= widthPt && end === '')) return
+      // Beside a name, a brand takes no more than a third.
+      const others = taken() - widthOf(texts[at] ?? '', run)
+      const room = rule === 'brand' && runs.some(each => each.rule === 'name') ? Math.max(widthPt / 3, widthPt - others) : widthPt - others
+      const found = shortenText(run.text, text => widthOf(text + end, run) <= room, run.short)
+      hasRoom &&= found !== null
+      if (found?.how) shortened.push({ from: run.text, to: found.text, how: found.how })
+      if (end) shortened.push({ from: run.text, to: `${found?.text ?? ''}${end}`, how: 'number' })
+      texts[at] = found ? found.text + end : ''
+    })
+  const set = runs.map((run, at) => ({ run, text: texts[at] ?? '', sizePt: sizeOf(run), widthPt: widthOf(texts[at] ?? '', run) }))
+  const width = taken()
+  // A hair of rounding is no lack of room.
+  return { runs: set, sizePt, heightPt: sizePt * LINE_EM, widthPt: width, shortened, hasRoom: hasRoom && width <= widthPt + 0.01 }
+}
+
+/** A name over two lines, parted where the longer one is shortest; null: it is one word, or there is none in a line of its own. */
+function wrapped(rows: readonly LabelRow[], measure: Measure): readonly LabelRow[] | null {
+  const at = rows.findIndex(({ runs: [only, ...rest] }) => only?.rule === 'name' && rest.length === 0)
+  const [row, run] = [rows[at], rows[at]?.runs[0]]
+  const words = run?.text.split(' ') ?? []
+  if (!row || !run || words.length < 2) return null
+  const parts = words.slice(1).map((_, cut) => [words.slice(0, cut + 1).join(' '), words.slice(cut + 1).join(' ')] as const)
+  const widest = (lines: readonly string[]): number => Math.max(...lines.map(line => measure(line, run.font, 1)))
+  const best = parts.reduce((least, each) => (widest(each) < widest(least) ? each : least))
+  return rows.toSpliced(at, 1, ...best.map(text => ({ ...row, share: row.share / 2, runs: [{ ...run, text }] })))
+}
+
+/** The way of the template that fits unshortened and can be read, on one line or two; else the last one, shortened. */
+function setRows(
+  thing: LabelThing,
+  words: LabelWords,
+  suffix: string,
+  heightPt: number,
+  widthPt: number,
+  measure: Measure,
+): readonly Line[] {
+  const set = (rows: readonly LabelRow[]): readonly Line[] =>
+    rows.map((row, at) => setRow(row, heightPt, widthPt, at === nameRow(rows) ? suffix : '', measure))
+  const isWhole = (lines: readonly Line[]): boolean =>
+    lines.every(({ hasRoom, shortened, sizePt }) => hasRoom && sizePt >= LEAST_PT && shortened.every(({ how }) => how === 'number'))
+  const ways = TEMPLATES[thing.template].ways(thing, words)
+  for (const rows of ways)
+    for (const way of [rows, wrapped(rows, measure)]) {
+      const lines = way ? set(way) : []
+      if (lines.length > 0 && isWhole(lines)) return lines
+    }
+  return set(ways.at(-1) ?? [])
+}
+/** The row that bears the number where two things would be alike: that of the name, or the last. */
+const nameRow = (rows: readonly LabelRow[]): number => rows.findLastIndex(({ runs }) => runs.some(({ rule }) => rule === 'name'))
+
+/** A code and the room it takes; null where there is none, or none that a phone would read. */
+function codeFor(thing: LabelThing, space: LabelSpace) {
+  const [set] = thing.sets
+  if (thing.kind !== 'set' || !set) return null
+  const modules = codeModules(set.figure)
+  return { modules, place: placeCode(modules.length, space.printableMm, space.wholeMm) }
+}
+
+/** One label. `suffix`: what tells it from another that would be alike, behind the name. */
+function composeOne(
+  thing: LabelThing,
+  space: LabelSpace,
+  hasCode: boolean,
+  suffix: string,
+  words: LabelWords,
+  measure: Measure,
+): LaidLabel {
+  const heightPt = space.printableMm * PT_PER_MM
+  const code = hasCode ? codeFor(thing, space) : null
+  const codePt = code && !code.place.isTooSmall ? code.place.widthMm * PT_PER_MM : 0
+  const widthPt = space.longestMm * PT_PER_MM - codePt
+  const lines = setRows(thing, words, suffix, heightPt, widthPt, measure)
+  const textPt = Math.max(0, ...lines.map(each => each.widthPt))
+  const lengthPt = space.isFixed ? widthPt + codePt : textPt + codePt
+  const isCentred = TEMPLATES[thing.template].isCentred
+  let y = (heightPt - lines.reduce((sum, each) => sum + each.heightPt, 0)) / 2
+  const items: PageItem[] = code && codePt > 0 ? drawCode(code.modules, code.place.moduleMm * PT_PER_MM, heightPt) : []
+  for (const line of lines) {
+    let x = codePt + (isCentred ? (lengthPt - codePt - line.widthPt) / 2 : 0)
+    const base = y + line.heightPt / 2 + line.sizePt * BELOW_MIDDLE_EM
+    for (const { run, text, sizePt, widthPt: wide } of line.runs) {
+      if (text !== '') items.push({ type: 'text', x, y: base, sizePt, font: run.font, ink: 'black', text })
+      x += wide + GAP_EM * line.sizePt
+    }
+    y += line.heightPt
+  }
+  const isEmpty = lines.length === 0 || lines.some(({ hasRoom }) => !hasRoom)
+  return {
+    of: thing.of,
+    template: thing.template,
+    says: lines.map(({ runs }) =>
+      runs
+        .map(({ text }) => text)
+        .filter(Boolean)
+        .join(' '),
+    ),
+    lengthMm: lengthPt / PT_PER_MM,
+    items,
+    shortened: lines.flatMap(each => each.shortened),
+    troubles: [
+      ...(isEmpty ? (['noRoom'] as const) : []),
+      ...(lines.some(({ sizePt }) => sizePt < LEAST_PT) ? (['tiny'] as const) : []),
+      ...(code?.place.isTooSmall ? (['noCode'] as const) : []),
+    ],
+  }
+}
+
+/** Dark modules, those side by side as one area; the quiet zone is what is left blank around them. */
+function drawCode(modules: readonly (readonly boolean[])[], modulePt: number, heightPt: number): PageItem[] {
+  const top = (heightPt - modules.length * modulePt) / 2
+  const left = QUIET_MODULES * modulePt
+  return modules.flatMap((line, row) => {
+    const areas: PageItem[] = []
+    for (let from = 0; from < line.length; from += 1) {
+      let to = from
+      while (line[to]) to += 1
+      if (to > from)
+        areas.push({
+          type: 'area',
+          x: left + from * modulePt,
+          y: top + row * modulePt,
+          widthPt: (to - from) * modulePt,
+          heightPt: modulePt,
+          ink: 'black',
+        })
+      from = to
+    }
+    return areas
+  })
+}
+
+/**
+ * Labels for all these things, each as it would be for any subset: the same thing always says the same, and no two sets say the same.
+ * Where two would be alike, the later one by number bears its number behind the name. `things`: all of the room, so that what is
+ * printed today is not like what was printed last year. O(things x measurements).
+ */
+export function composeLabels(
+  things: readonly LabelThing[],
+  { space, hasCode, words, measure }: { space: LabelSpace; hasCode: boolean; words: LabelWords; measure: Measure },
+): ReadonlyMap<string, LaidLabel> {
+  const laid = new Map<string, LaidLabel>()
+  const taken = new Set<string>()
+  const first = ({ sets }: LabelThing): number => Number(sets[0]?.figure.replace(/\D/g, '') ?? 0)
+  for (const thing of [...things].sort((a, b) => first(a) - first(b) || (a.of < b.of ? -1 : 1))) {
+    let label = composeOne(thing, space, hasCode, '', words, measure)
+    if (!TEMPLATES[thing.template].isUnique) {
+      const [set] = thing.sets
+      const alike = (): string => label.says.join(' ').toLocaleLowerCase('en')
+      // A name may end as the number of another: then the number stands in brackets.
+      for (const mark of set ? [codeOf(set), `(${codeOf(set)})`, `[${codeOf(set)}]`] : [])
+        if (taken.has(alike())) label = composeOne(thing, space, hasCode, mark, words, measure)
+      taken.add(alike())
+    }
+    laid.set(thing.of, label)
+  }
+  return laid
+}

@@ -1,0 +1,32 @@
+import encodeQR from 'qr'
+
+/** Quiet zone around a code: four modules on each side. ISO/IEC 18004, 6.3.8. */
+export const QUIET_MODULES = 4
+/** A phone at reading distance tells modules of about a third of a millimetre: 13 mil, common practice. */
+export const LEAST_MODULE_MM = 0.33
+
+/** The square code of a text as rows of dark and light modules, its quiet zone left out. */
+export const codeModules = (text: string): readonly (readonly boolean[])[] =>
+  encodeQR(text, 'raw', { border: 1, ecc: 'medium' })
+    .slice(1, -1)
+    .map(line => line.slice(1, -1))
+
+/** How a code stands on a label. */
+export interface CodePlace {
+  readonly moduleMm: number
+  /** So much room it takes along the label, its quiet zone behind it included. */
+  readonly widthMm: number
+  /** A phone will hardly read it: it is left out. */
+  readonly isTooSmall: boolean
+}
+
+/**
+ * The largest code for a label: it may use all of the printable height, and its quiet zone the blank edges as well.
+ * @example placeCode(21, 10, 12).moduleMm.toFixed(3) //=> '0.414'
+ * @example placeCode(21, 8.4, 24).moduleMm.toFixed(1) //=> '0.4'
+ * @example placeCode(21, 7, 9).isTooSmall //=> true
+ */
+export function placeCode(modules: number, printableMm: number, wholeMm: number): CodePlace {
+  const moduleMm = Math.min(printableMm / modules, wholeMm / (modules + 2 * QUIET_MODULES))
+  return { moduleMm, widthMm: (modules + 2 * QUIET_MODULES) * moduleMm, isTooSmall: moduleMm < LEAST_MODULE_MM }
+}

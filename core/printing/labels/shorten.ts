@@ -1,0 +1,85 @@
+/** How a text was made to fit. */
+export type ShortenedHow = 'abbreviation' | 'shortForms' | 'letters'
+export interface Shortened {
+  readonly text: string
+  /** null: it stands whole. */
+  readonly how: ShortenedHow | null
+}
+
+/** Short forms that everybody in the craft reads: common practice. Longest gain first. */
+const SHORT_FORMS: ReadonlyMap<string, string> = new Map([
+  ['congratulations', 'congrats'],
+  ['anniversary', 'anniv.'],
+  ['backgrounds', 'bkgds'],
+  ['background', 'bkgd'],
+  ['sentiments', 'sents'],
+  ['sentiment', 'sent.'],
+  ['alphabets', 'abcs'],
+  ['alphabet', 'abc'],
+  ['assorted', 'asst.'],
+  ['birthdays', 'bdays'],
+  ['birthday', 'bday'],
+  ['christmas', 'xmas'],
+  ['collection', 'coll.'],
+  ['thank you', 'thx'],
+  ['numbers', 'nos'],
+  ['small', 'sm.'],
+  ['large', 'lg.'],
+  ['with', 'w/'],
+  ['and', '&'],
+])
+const EVERY = [...SHORT_FORMS].map(([long, short]) => ({ find: new RegExp(`(?<![\\p{L}\\p{N}])${long}(?![\\p{L}\\p{N}])`, 'giu'), short }))
+const VOWEL = /[aeiouyàáâäåãèéêëìíîïòóôöõøùúûüýæœ]/iu
+/** A word is never made shorter than so many letters before the last words are left out. */
+const LEAST_LETTERS = 3
+
+/** The case of the first letter stays. */
+const asWritten = (found: string, short: string): string =>
+  /^\p{Lu}/u.test(found) ? short.charAt(0).toUpperCase() + short.slice(1) : short
+
+/**
+ * A text as it fits: whole; the short form that its owner gave it; known short forms, one after the other; then letters, a vowel out
+ * of the longest word at a time, then its last letter; last words are left out at the very end. The same text always becomes the same.
+ * null: not even one letter fits. O(letters^2) measurements at worst.
+ * @example shortenText('Birthday and Anniversary', text => text.length <= 20, null)?.text //=> 'Birthday and Anniv.'
+ * @example shortenText('Birthday and Anniversary', text => text.length <= 9, null)?.text //=> 'Bdy & Ann'
+ */
+export function shortenText(text: string, fits: (text: string) => boolean, abbreviation: string | null): Shortened | null {
+  if (fits(text)) return { text, how: null }
+  if (abbreviation && fits(abbreviation)) return { text: abbreviation, how: 'abbreviation' }
+  let short = text
+  for (const { find, short: form } of EVERY) {
+    const next = short.replace(find, found => asWritten(found, form))
+    if (next === short) continue
+    short = next
+    if (fits(short)) return { text: short, how: 'shortForms' }
+  }
+  const letters = byLetters(short, fits)
+  return letters === null ? null : { text: letters, how: 'letters' }
+}
+
+function byLetters(text: string, fits: (text: string) => boolean): string | null {
+  const words = text
+    .split(/\s+/)
+    .filter(Boolean)
+    .map(word => [...word])
+  const said = (): string => words.map(word => word.join('')).join(' ')
+  for (;;) {
+    const longest = words.reduce((long, word) => (word.length > long.length ? word : long), words[0] ?? [])
+    if (longest.length <= LEAST_LETTERS) break
+    const vowel = longest.findLastIndex((letter, at) => at > 0 && at < longest.length - 1 && VOWEL.test(letter))
+    longest.splice(vowel > 0 ? vowel : longest.length - 1, 1)
+    if (fits(said())) return said()
+  }
+  while (words.length > 1) {
+    words.pop()
+    if (words.length > 1 && words.at(-1)?.join('') === '&') words.pop()
+    if (fits(`${said()}\u2026`)) return `${said()}\u2026`
+  }
+  const first = words[0] ?? []
+  while (first.length > 1) {
+    first.pop()
+    if (fits(`${first.join('')}\u2026`)) return `${first.join('')}\u2026`
+  }
+  return null
+}

@@ -1,0 +1,31 @@
+/** How a machine feeds its tape, in millimetres. */
+export interface TapeFeed {
+  /** Blank in front of each label and behind it. */
+  readonly beforeMm: number
+  readonly afterMm: number
+  /** Blank behind each label that is printed by itself. */
+  readonly singlyAfterMm: number
+  /** From where it prints to where it cuts. */
+  readonly toCutterMm: number
+}
+export interface TapeLengths {
+  /** What the labels themselves take. */
+  readonly printedMm: number
+  readonly singlyMm: number
+  readonly chainedMm: number
+}
+
+/**
+ * How much tape labels take, printed one by one or as one chain. One by one, the tape between print head and cutter is lost with every
+ * label; chained, once, when the last one is fed out. O(labels).
+ * @example tapeLengths([30, 20], { beforeMm: 2, afterMm: 2, singlyAfterMm: 24, toCutterMm: 24 }).singlyMm //=> 150
+ * @example tapeLengths([30, 20], { beforeMm: 2, afterMm: 2, singlyAfterMm: 24, toCutterMm: 24 }).chainedMm //=> 82
+ */
+export function tapeLengths(lengthsMm: readonly number[], { beforeMm, afterMm, singlyAfterMm, toCutterMm }: TapeFeed): TapeLengths {
+  const printedMm = lengthsMm.reduce((sum, each) => sum + each, 0)
+  return {
+    printedMm,
+    singlyMm: printedMm + lengthsMm.length * (toCutterMm + beforeMm + singlyAfterMm),
+    chainedMm: printedMm + lengthsMm.length * (beforeMm + afterMm) + (lengthsMm.length > 0 ? toCutterMm : 0),
+  }
+}
