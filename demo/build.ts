@@ -10,7 +10,7 @@ import { shapesOf } from '#core/shapes'
 import { backOfCard } from './collection'
 import { STRIP_MM } from './living'
 import { makeLetterRoom } from './letterRoom'
-import { printBook } from './printed'
+import { labelAll, printBook } from './printed'
 
 /** Pixels a millimetre of the drawings: fine enough for life size on a good screen, small enough to load at once. */
 const PX_PER_MM = 4
@@ -61,6 +61,7 @@ async function buildDemo(target: string): Promise<readonly Stamp[]> {
   }
   for (let at = 0; at < data.holdings.length; at += AT_ONCE) await Promise.all(data.holdings.slice(at, at + AT_ONCE).map(drawOne))
   printBook(data)
+  labelAll(data)
   const zip = await packArchive(data, sorted(pictures), sorted(thumbs), '2026-11-01T00:00:00.000Z', sha256)
   mkdirSync(target, { recursive: true })
   writeFileSync(`${target}/letter-room.zip`, zip)

@@ -192,6 +192,7 @@ export function fileRoom(holdings: readonly Holding[], kinds: readonly Kind[], a
       takesKindIds: kindIds,
       growthReserve: 0.1,
       capHoldings: plan.name === WANTED.zone ? WANTED.most : null,
+      labelTemplate: null,
       habits: START_HABITS,
     }
     const fixtureId = room.fixtures.find(fixture => fixture.name === plan.fixture)?.id ?? ''

@@ -159,6 +159,19 @@ const api = {
       return !isStopped
     })
   },
+  /** Where these sets would come to stand: the container, and how far in it. */
+  async standing(
+    ids: readonly string[],
+  ): Promise<readonly { readonly id: string; readonly containerId: string; readonly position: number }[]> {
+    const { waiting, facts } = await waitingRoom(ids)
+    const { rows, holders } = await commands.planPlaces(waiting, facts, () => true)
+    const wanted = new Set(waiting.map(({ id }) => id))
+    return [...new Set(holders.map(({ containerId }) => containerId))].flatMap(containerId =>
+      [...(rows.get(containerId)?.placements ?? [])].flatMap(({ holder, position }) =>
+        holder.holdingIds.filter(id => wanted.has(id)).map(id => ({ id, containerId, position })),
+      ),
+    )
+  },
   /** What that would make of the room. */
   async planMany(ids: readonly string[]): Promise<PlacesOutlook> {
     const { waiting, facts } = await waitingRoom(ids)

@@ -1,8 +1,13 @@
 import { createError, defineEventHandler, getRequestURL, setHeader } from 'h3'
 
-/** The routes there are; every one is asked, none is told anything. */
-const ROUTES: readonly string[] = ['/api/start', '/api/demo-room', '/api/camera']
-const METHODS: readonly string[] = ['GET', 'HEAD']
+/** The routes there are, and how each is asked; one takes a job and keeps nothing of it, none is told anything else. */
+const READ: readonly string[] = ['GET', 'HEAD']
+const ROUTES: Readonly<Record<string, readonly string[]>> = {
+  '/api/start': READ,
+  '/api/demo-room': READ,
+  '/api/camera': READ,
+  '/api/label-printer': ['POST'],
+}
 
 /**
  * Names this server answers to: loopback, and the host that it was told to listen on. Anything else is another site's name
@@ -23,8 +28,9 @@ export default defineEventHandler(event => {
     throw createError({ statusCode: 421, statusMessage: 'Not the host that was asked for' })
   const { pathname } = getRequestURL(event)
   if (!pathname.startsWith('/api/') && pathname !== '/api') return
-  if (!ROUTES.includes(pathname)) throw createError({ statusCode: 404, statusMessage: 'There is nothing here' })
-  if (METHODS.includes(event.method)) return
-  setHeader(event, 'allow', METHODS.join(', '))
-  throw createError({ statusCode: 405, statusMessage: 'This can only be read' })
+  const methods = Object.hasOwn(ROUTES, pathname) ? ROUTES[pathname] : undefined
+  if (!methods) throw createError({ statusCode: 404, statusMessage: 'There is nothing here' })
+  if (methods.includes(event.method)) return
+  setHeader(event, 'allow', methods.join(', '))
+  throw createError({ statusCode: 405, statusMessage: methods === READ ? 'This can only be read' : 'This takes a job' })
 })

@@ -2,7 +2,7 @@
 import { BookPlus, Trash2 } from 'lucide-vue-next'
 import { computed, defineAsyncComponent, shallowRef } from 'vue'
 import { useChosen } from '~/kit/useChosen'
-import KPageHead from '~/kit/KPageHead.vue'
+import IndexNav from '~/areas/index/IndexNav.vue'
 import { act } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
@@ -44,7 +44,7 @@ function open(id: string): void {
 
 <template>
   <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
-    <KPageHead :title="indexWords.title" :lead="books.length > 1 ? undefined : indexWords.lead">
+    <IndexNav :title="indexWords.title" :lead="books.length > 1 ? undefined : indexWords.lead">
       <select
         v-if="books.length > 1"
         class="field w-auto max-w-64"
@@ -69,7 +69,7 @@ function open(id: string): void {
       >
         <Trash2 :size="18" aria-hidden="true" />
       </button>
-    </KPageHead>
+    </IndexNav>
     <p v-if="isEmpty" class="mt-6">{{ indexWords.empty }}</p>
     <div v-else-if="!book" class="mx-auto max-w-xl py-8 text-center">
       <h2 class="text-[1.4rem]">{{ indexWords.noBookTitle }}</h2>

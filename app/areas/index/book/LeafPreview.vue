@@ -3,7 +3,8 @@ import { useElementSize } from '@vueuse/core'
 import { ChevronLeft, ChevronRight } from 'lucide-vue-next'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import type { IndexBook } from '#core/catalog'
-import { type Ink, type Page, PAPERS } from '#core/printing'
+import { type Page, PAPERS } from '#core/printing'
+import PageDrawing from '~/areas/index/paper/PageDrawing.vue'
 import KImpression from '~/kit/KImpression.vue'
 import { useCatalogue } from '~/data/useCatalogue'
 import type { Laid } from './book.worker'
@@ -15,13 +16,6 @@ const { book, laid, pagesOf } = defineProps<{ book: IndexBook; laid: Laid; pages
 const label = defineModel<string | null>('label', { required: true })
 const catalogue = useCatalogue()
 
-const INKS: Readonly<Record<Ink, string>> = {
-  night: 'var(--ink)',
-  quiet: 'var(--ink-quiet)',
-  line: 'var(--ink-line)',
-  ridge: 'var(--ink-ridge)',
-}
-const FONTS = { text: ['font-sans', 400], bold: ['font-sans', 700], title: ['font-title', 700] } as const
 const CSS_PX_PER_MM = 96 / 25.4
 
 /** What is to be printed first; else where the book begins. */
@@ -110,41 +104,7 @@ const lifeZoom = computed(() => {
           class="relative border border-edge bg-paper"
           :style="{ width: `${paper.widthPt * pxPerPt + 2}px`, height: `${paper.heightPt * pxPerPt + 2}px` }"
         >
-          <svg class="absolute inset-0 h-full w-full" :viewBox="`0 0 ${paper.widthPt} ${paper.heightPt}`">
-            <template v-for="(item, index) in page.items" :key="index">
-              <text
-                v-if="item.type === 'text'"
-                :x="item.x"
-                :y="item.y"
-                :font-size="item.sizePt"
-                :font-weight="FONTS[item.font][1]"
-                :class="FONTS[item.font][0]"
-                :fill="INKS[item.ink]"
-                xml:space="preserve"
-                style="font-kerning: none"
-              >
-                {{ item.text }}
-              </text>
-              <line
-                v-else-if="item.type === 'rule'"
-                :x1="item.x"
-                :x2="item.toX"
-                :y1="item.y"
-                :y2="item.y"
-                :stroke="INKS[item.ink]"
-                :stroke-width="item.weightPt"
-              />
-              <circle
-                v-else-if="item.type === 'hole'"
-                :cx="item.x"
-                :cy="item.y"
-                r="8.5"
-                fill="none"
-                :stroke="INKS.line"
-                stroke-width="0.8"
-              />
-            </template>
-          </svg>
+          <PageDrawing class="absolute inset-0 h-full w-full" :items="page.items" :width-pt="paper.widthPt" :height-pt="paper.heightPt" />
           <template v-for="(item, index) in page.items" :key="index">
             <span
               v-if="item.type === 'picture'"

@@ -16,7 +16,6 @@ import {
   leavesPrinted,
   type Meaning,
   type Page,
-  type PageItem,
   PAPERS,
   type PrintedLeaf,
   wantedWays,
@@ -24,8 +23,7 @@ import {
 import { Faces } from '~/areas/index/paper/faces'
 import { renderPdf } from '~/areas/index/paper/pdf'
 import type { Progress } from '~/data/call'
-import { headerSize } from '~/data/pictureSize'
-import { jpegForPaper, THUMB_PX } from '~/data/pictures'
+import { jpegOf, learnRatios, ratioOf } from '~/data/picturesOnPaper'
 import { database, loadCommands, statesAt } from '~/db'
 import type { Printed, PrintedOutcome } from '~/db/commands'
 import { bookWords, paperWords } from './paperWords'
@@ -91,23 +89,8 @@ async function laid(): Promise<Work | null> {
   await laying
   return work
 }
-const ratios = new Map<string, number | null>()
-const RATIOS_AT_ONCE = 400
-
-/** Widths over heights, read from the small pictures; each once. */
-async function learnRatios(sources: readonly PlainSource[]): Promise<void> {
-  const unknown = [...new Set(sources.flatMap(({ pictureHash }) => (pictureHash && !ratios.has(pictureHash) ? [pictureHash] : [])))]
-  for (let at = 0; at < unknown.length; at += RATIOS_AT_ONCE) {
-    const hashes = unknown.slice(at, at + RATIOS_AT_ONCE)
-    const thumbs = await database().thumbs.bulkGet(hashes)
-    hashes.forEach((hash, index) => {
-      const size = headerSize(new Uint8Array(thumbs[index]?.bytes ?? new ArrayBuffer(0)))
-      ratios.set(hash, size ? size.widthPx / size.heightPx : null)
-    })
-  }
-}
 function withRatio({ pictureHash, ...source }: PlainSource): BookSource {
-  const ratio = pictureHash ? ratios.get(pictureHash) : null
+  const ratio = pictureHash ? ratioOf(pictureHash) : null
   return { ...source, picture: pictureHash && ratio ? { hash: pictureHash, ratio } : null }
 }
 const deskOf = ({ book, roomName, printedOn }: BookOrder, { measure }: Faces) => ({
@@ -151,7 +134,7 @@ const facesFor = ({ order, sources }: Work): Promise<Faces> =>
   ])
 
 async function layOut(order: BookOrder): Promise<Laid> {
-  if (order.book.picture !== 'none') await learnRatios(order.sources)
+  if (order.book.picture !== 'none') await learnRatios(order.sources.flatMap(({ pictureHash }) => pictureHash ?? []))
   const sources = order.sources.map(withRatio)
   const before = await printedOf(order.book.id)
   const isWhole = order.isFresh || before.length === 0 || order.book.printedAs !== choicesKey(order.book)
@@ -214,7 +197,7 @@ const api = {
     }
     const pdf = await renderPdf({
       title: `${order.book.name}, ${order.roomName}`,
-      paper: PAPERS[order.book.paper],
+      sizeOf: () => PAPERS[order.book.paper],
       faces,
       pages: drawn(),
       total: leaves.length * order.book.sides,
@@ -308,15 +291,6 @@ interface KeptWaiting extends Omit<Printed, 'takenOut' | 'isByHand'> {
 async function readWaiting(): Promise<KeptWaiting | null> {
   const fact = await database().device.get('printing')
   return fact ? (JSON.parse(fact.value) as KeptWaiting) : null
-}
-
-/** How fine pictures are printed. */
-const DOTS_PER_PT = 300 / 72
-async function jpegOf({ hash, widthPt, heightPt }: Extract<PageItem, { type: 'picture' }>): Promise<ArrayBuffer | null> {
-  const needed = Math.round(Math.max(widthPt, heightPt) * DOTS_PER_PT)
-  const picture = needed > THUMB_PX ? await database().pictures.get(hash) : undefined
-  const large = picture ? await jpegForPaper(picture.bytes, picture.type, needed).catch(() => null) : null
-  return large ?? (await database().thumbs.get(hash))?.bytes ?? null
 }
 
 export type BookApi = typeof api

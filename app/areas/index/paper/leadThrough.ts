@@ -13,9 +13,10 @@ interface Entry {
 }
 
 /** Bookmarks by way and heading (ISO 32000-1, 12.3.3), and links to leaves of the same document (12.5.6.5). */
-export function leadThrough(doc: PDFDocument, sheets: readonly Sheet[], heightPt: number): void {
+export function leadThrough(doc: PDFDocument, sheets: readonly Sheet[]): void {
   const fronts = new Map(sheets.toReversed().flatMap(({ page, sheet }) => (page.side === 'front' ? [[page.label, sheet] as const] : [])))
   for (const { sheet, links } of sheets) {
+    const heightPt = sheet.getHeight()
     for (const link of links) {
       const to = link.type === 'link' ? fronts.get(link.toLabel) : undefined
       if (link.type !== 'link' || !to) continue

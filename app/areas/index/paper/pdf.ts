@@ -31,13 +31,21 @@ const INKS: Readonly<Record<Ink, ReturnType<typeof rgb>>> = {
   quiet: rgb(0.275, 0.353, 0.561),
   line: rgb(0.835, 0.867, 0.918),
   ridge: rgb(0.169, 0.227, 0.4),
+  black: rgb(0, 0, 0),
+  tab0: rgb(0.247, 0.373, 0.639),
+  tab1: rgb(0.145, 0.443, 0.416),
+  tab2: rgb(0.455, 0.337, 0.604),
+  tab3: rgb(0.541, 0.361, 0.078),
+  tab4: rgb(0.588, 0.259, 0.349),
+  tab5: rgb(0.298, 0.42, 0.173),
 }
 /** How large the ring is where a hole is to be punched: ISO 838 holes are 6 mm wide. */
 const HOLE_PT = (3 / 25.4) * 72
 
 export interface PdfJob {
   readonly title: string
-  readonly paper: PageSize
+  /** The size of each page: a book has one, labels on tape are as long as they are. */
+  readonly sizeOf: (nth: number) => PageSize
   readonly faces: Faces
   /** Page by page, as they are drawn: no more than one is kept. */
   readonly pages: Iterable<Page>
@@ -49,7 +57,7 @@ export interface PdfJob {
 
 /** Sets laid pages as PDF: fonts embedded as subsets, text as text, each picture embedded once, bookmarks and links. */
 export async function renderPdf(job: PdfJob): Promise<ArrayBuffer> {
-  const { faces, paper } = job
+  const { faces } = job
   const doc = await PDFDocument.create()
   doc.registerFontkit(fontkit)
   doc.setTitle(job.title, { showInWindowTitleBar: true })
@@ -61,6 +69,7 @@ export async function renderPdf(job: PdfJob): Promise<ArrayBuffer> {
   const encode = encoderFor(fonts)
   const sheets: { readonly page: Omit<Page, 'items'>; readonly sheet: PDFPage; readonly links: readonly PageItem[] }[] = []
   for (const page of job.pages) {
+    const paper = job.sizeOf(sheets.length)
     const sheet = doc.addPage([paper.widthPt, paper.heightPt])
     const keys = new Map([...fonts].map(([name, font]) => [name, sheet.node.newFontDictionary(name, font.ref)]))
     for (const item of page.items) {
@@ -78,7 +87,7 @@ export async function renderPdf(job: PdfJob): Promise<ArrayBuffer> {
     })
     job.onPage(sheets.length, job.total)
   }
-  leadThrough(doc, sheets, paper.heightPt)
+  leadThrough(doc, sheets)
   const bytes = await doc.save()
   return bytes.buffer as ArrayBuffer
 }
@@ -138,17 +147,17 @@ function drawBoxes(sheet: PDFPage, count: number, x: number, y: number, sizePt: 
 
 function setPicture(
   sheet: PDFPage,
-  { x, y, widthPt, heightPt: high }: Extract<PageItem, { type: 'picture' }>,
+  { x, y, widthPt, heightPt: high, inkShare = 1 }: Extract<PageItem, { type: 'picture' }>,
   heightPt: number,
   image: PDFImage | null,
 ): void {
   const place = { x, y: heightPt - y - high, width: widthPt, height: high }
   // A picture that is gone leaves its frame: one sees that there was one.
-  if (image) sheet.drawImage(image, place)
+  if (image) sheet.drawImage(image, { ...place, opacity: inkShare })
   else sheet.drawRectangle({ ...place, borderWidth: 0.4, borderColor: INKS.line })
 }
 
-function draw(sheet: PDFPage, item: Extract<PageItem, { type: 'rule' | 'hole' | 'link' }>, heightPt: number): void {
+function draw(sheet: PDFPage, item: Exclude<PageItem, { type: 'text' | 'picture' }>, heightPt: number): void {
   if (item.type === 'rule')
     sheet.drawLine({
       start: { x: item.x, y: heightPt - item.y },
@@ -158,4 +167,10 @@ function draw(sheet: PDFPage, item: Extract<PageItem, { type: 'rule' | 'hole' | 
     })
   else if (item.type === 'hole')
     sheet.drawCircle({ x: item.x, y: heightPt - item.y, size: HOLE_PT, borderWidth: 0.4, borderColor: INKS.line })
+  else if (item.type === 'outline' || item.type === 'area') {
+    const place = { x: item.x, y: heightPt - item.y - item.heightPt, width: item.widthPt, height: item.heightPt }
+    sheet.drawRectangle(
+      item.type === 'area' ? { ...place, color: INKS[item.ink] } : { ...place, borderWidth: 0.4, borderColor: INKS[item.ink] },
+    )
+  }
 }

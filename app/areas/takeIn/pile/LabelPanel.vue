@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
 import type { Holding } from '#core/catalog'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
@@ -31,6 +32,7 @@ defineExpose({ finish })
       <span class="hint">{{ placeWords.writeThis(catalogue.room.placements.get(holding.id)?.cell?.side ?? null) }}</span>
     </p>
     <p class="text-quiet">{{ pileWords.labelHint }}</p>
+    <NuxtLink to="/index/labels" class="inline-flex min-h-11 items-center underline">{{ pileWords.printLabels }}</NuxtLink>
     <p class="mt-3 border-l-4 border-ochre bg-wash px-3 py-2">{{ pileWords.adhesiveCaution }}</p>
   </div>
 </template>

@@ -126,6 +126,7 @@ export const pileWords = {
   fitHolder: HOLDER_NAMES,
   fitUsual: (kind: string) => `You chose this for the last ${kind}`,
   labelAsk: 'Write or stick this on it',
+  printLabels: 'Print the labels of all that wait',
   labelHint: "The number is the set's for ever. Whatever stands on it already can stay: it is kept as another number of it.",
   adhesiveCaution: "Keep adhesive labels off the stamps themselves: some degrade in contact. Follow the maker's instructions.",
   fileCaution: 'Do not climb with a full bin, and keep heavy ones low.',

@@ -1,0 +1,210 @@
+<script setup lang="ts">
+import { Download, ExternalLink, FileText } from 'lucide-vue-next'
+import { computed, watch } from 'vue'
+import { PAPERS, type PageSize } from '#core/printing'
+import { START_TABS } from '#core/refiling'
+import IndexNav from '~/areas/index/IndexNav.vue'
+import { useFetch } from '~/areas/find/fetch/useFetch'
+import { useWalk } from '~/areas/find/fetch/useWalk'
+import { plainly } from '~/data/call'
+import { useCatalogue } from '~/data/useCatalogue'
+import { useDescribe } from '~/data/useDescribe'
+import { partialDay } from '~/kit/grammar'
+import KField from '~/kit/KField.vue'
+import KProgress from '~/kit/KProgress.vue'
+import { offerFile } from '~/kit/offerFile'
+import { useChosen } from '~/kit/useChosen'
+import { useKept } from '~/kit/useKept'
+import type { CardOrder } from './cards.worker'
+import SheetPreview from './SheetPreview.vue'
+import { type CardRoom, cardSources, contentsLines, dividerSources, gapLines, legendLines, outLines, pullLines, rowsAsked } from './sources'
+import { useCardWork } from './useCardWork'
+import { CARD_KINDS, type CardKind, cardWords } from './words'
+
+/** Cards beneath the stamps, dividers, and short lists: what is chosen, as it will be, and the making of it. */
+const [catalogue, fetch] = [useCatalogue(), useFetch()]
+const { facts: walkFacts } = useWalk()
+const { sizeText } = useDescribe()
+const [what, where, pull] = [useChosen('what'), useChosen('where'), useChosen('list')]
+const onlyChanged = useKept('cards-only-changed', true)
+const form = useKept<string>('divider-form', 'tab')
+const blankAt = useKept<number>('divider-blank', 0)
+const kind = computed((): CardKind => CARD_KINDS.find(each => each === what.value) ?? 'cards')
+const isCut = computed(() => kind.value === 'cards' || kind.value === 'dividers')
+const isSomewhere = computed(() => isCut.value || kind.value === 'contents')
+const room = computed((): CardRoom | null =>
+  catalogue.tables ? { tables: catalogue.tables, settings: catalogue.settings, room: catalogue.room } : null,
+)
+const containers = computed(() => (room.value ? rowsAsked(room.value, null).map(({ container }) => container) : []))
+/** One container at a time: a whole room of cards is asked for on purpose. */
+const ALL = 'all'
+const containerId = computed(() => {
+  if (where.value === ALL) return null
+  return containers.value.find(({ id }) => id === where.value)?.id ?? containers.value[0]?.id ?? null
+})
+const list = computed(() => fetch.lists.find(({ id }) => id === pull.value) ?? fetch.list)
+const paper = computed((): PageSize => PAPERS[catalogue.settings.paper])
+const shape = computed(() => {
+  const blank = START_TABS.blanks[blankAt.value] ?? START_TABS.blanks[0]
+  return { widthMm: blank?.widthMm ?? 0, heightMm: blank?.heightMm ?? 0, tabMm: START_TABS.tabMm, positions: START_TABS.positions }
+})
+function linesOf(at: CardRoom) {
+  if (kind.value === 'contents') return contentsLines(at, containerId.value)
+  if (kind.value === 'out') return outLines(at)
+  if (kind.value === 'pull') return pullLines(at, list.value, walkFacts.value)
+  return kind.value === 'gaps' ? gapLines(at) : legendLines(at)
+}
+function orderOf(ratioOf: (hash: string) => number | null): CardOrder | null {
+  const at = room.value
+  if (!at) return null
+  const { roomName } = catalogue.settings
+  const plain = {
+    title: kind.value === 'pull' && list.value?.name ? list.value.name : cardWords.kinds[kind.value],
+    foot: cardWords.foot(roomName, partialDay(new Date().toISOString())),
+    paper: { ...paper.value },
+    onlyChanged: onlyChanged.value,
+  }
+  if (kind.value === 'cards') return { ...plain, of: 'cards', sources: cardSources(at, containerId.value, ratioOf) }
+  if (kind.value === 'dividers')
+    return {
+      ...plain,
+      of: 'dividers',
+      sources: dividerSources(at, containerId.value),
+      form: form.value === 'full' ? 'full' : 'tab',
+      shape: shape.value,
+    }
+  const hasTicks = kind.value === 'out' || kind.value === 'pull' || kind.value === 'gaps'
+  return { ...plain, of: 'list', lead: roomName, lines: plainly(linesOf(at)), hasTicks }
+}
+const hashes = (): readonly string[] => {
+  const at = room.value
+  if (!at || kind.value !== 'cards') return []
+  return rowsAsked(at, containerId.value).flatMap(row =>
+    row.placements.flatMap(({ holder }) => holder.holdingIds.flatMap(id => at.tables.holdings.get(id)?.pictureHash ?? [])),
+  )
+}
+const work = useCardWork(orderOf, hashes)
+watch([kind, containerId, list, onlyChanged, form, blankAt, () => catalogue.settings], work.change)
+const laid = computed(() => work.laid.value)
+const headline = computed(() => {
+  const now = laid.value
+  if (!now) return cardWords.laying
+  if (now.all === 0) return cardWords.nothing[kind.value]
+  if (now.count === 0 && now.tooLarge === 0) return cardWords.allTrue(kind.value, now.all)
+  if (kind.value === 'cards' || kind.value === 'dividers') return cardWords.count[kind.value](now.count, now.pages)
+  return cardWords.count.lines(now.count, now.pages)
+})
+const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
+const fileName = computed(() => cardWords.fileName(cardWords.kinds[kind.value], catalogue.settings.roomName))
+</script>
+
+<template>
+  <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
+    <IndexNav :title="cardWords.title" :lead="cardWords.lead" />
+    <div class="mt-1 grid items-start gap-x-8 gap-y-5 md:grid-cols-[23rem_minmax(0,1fr)]">
+      <section data-card-status>
+        <div class="flex gap-2">
+          <select class="field min-w-0 flex-1" :aria-label="cardWords.what" :value="kind" data-card-kind @change="what = valueOf($event)">
+            <option v-for="each in CARD_KINDS" :key="each" :value="each">{{ cardWords.kinds[each] }}</option>
+          </select>
+          <select
+            v-if="isSomewhere"
+            class="field w-32 min-w-0 shrink-0"
+            :aria-label="cardWords.where"
+            :value="containerId ?? ALL"
+            data-card-where
+            @change="where = valueOf($event)"
+          >
+            <option v-for="each in containers" :key="each.id" :value="each.id">{{ each.name }}</option>
+            <option :value="ALL">{{ cardWords.everywhere }}</option>
+          </select>
+        </div>
+        <select
+          v-if="kind === 'pull' && fetch.lists.length > 1"
+          class="field mt-2"
+          :aria-label="cardWords.which"
+          :value="list?.id"
+          @change="pull = valueOf($event)"
+        >
+          <option v-for="each in fetch.lists" :key="each.id" :value="each.id">{{ each.name }}</option>
+        </select>
+        <p class="mt-2 text-[1.1rem] leading-snug font-semibold figures" role="status" data-cards-laid>{{ headline }}</p>
+        <p class="hint mt-1">{{ cardWords.hints[kind] }}</p>
+        <template v-if="laid">
+          <p v-if="isCut && laid.count < laid.all && laid.count > 0" class="mt-1 figures">{{ cardWords.changed(laid.count, laid.all) }}</p>
+          <p v-if="laid.tooLarge > 0" class="mt-2 border-l-4 border-ochre bg-wash px-3 py-2 figures" role="status">
+            {{ cardWords.tooLarge(laid.tooLarge) }}
+          </p>
+          <p v-if="laid.withoutPicture > 0" class="mt-2 border-l-4 border-ochre bg-wash px-3 py-2 figures" role="status">
+            {{ cardWords.noPicture(laid.withoutPicture) }}
+          </p>
+        </template>
+        <template v-if="isCut">
+          <label class="mt-1 flex min-h-11 items-center gap-3">
+            <input v-model="onlyChanged" type="checkbox" class="h-5 w-5 accent-(--strong)" data-only-changed />
+            {{ cardWords.onlyChanged }}
+          </label>
+          <div v-if="kind === 'dividers'" class="mt-2 grid grid-cols-2 gap-4">
+            <KField :label="cardWords.form" for="divider-form">
+              <select id="divider-form" v-model="form" class="field">
+                <option value="tab">{{ cardWords.forms.tab }}</option>
+                <option value="full">{{ cardWords.forms.full }}</option>
+              </select>
+            </KField>
+            <KField :label="cardWords.blank" for="divider-blank">
+              <select id="divider-blank" v-model.number="blankAt" class="field">
+                <option v-for="(blank, at) in START_TABS.blanks" :key="at" :value="at">{{ sizeText(blank) }}</option>
+              </select>
+            </KField>
+          </div>
+        </template>
+        <KProgress
+          v-if="work.progress.value"
+          class="mt-3"
+          :text="work.progress.value.total ? cardWords.making(work.progress.value.done, work.progress.value.total) : cardWords.laying"
+          :done="work.progress.value.done"
+          :total="work.progress.value.total"
+          @cancel="work.cancel"
+        />
+        <button
+          v-else-if="laid && laid.pages > 0 && !(isCut && work.waiting.value)"
+          type="button"
+          class="button-main mt-3"
+          data-make-cards
+          @click="work.make"
+        >
+          <FileText :size="18" aria-hidden="true" />
+          {{ cardWords.pdf }}
+        </button>
+        <p v-if="work.stopped.value" class="mt-3 border-l-4 border-ochre bg-wash p-3" role="status">{{ cardWords[work.stopped.value] }}</p>
+        <div v-if="work.made.value || (isCut && work.waiting.value)" class="mt-3 border-l-4 border-strong bg-wash p-3">
+          <template v-if="work.made.value">
+            <p class="font-semibold figures" role="status" data-cards-ready>{{ cardWords.ready(work.made.value.pages) }}</p>
+            <p v-if="work.made.value.missing.length" class="mt-1 text-ochre">{{ cardWords.missing(work.made.value.missing) }}</p>
+            <p v-if="isCut" class="hint">{{ cardWords.scale }}</p>
+            <div class="mt-2 flex flex-wrap gap-2">
+              <a class="button-main" :href="work.made.value.url" target="_blank" rel="noopener">
+                <ExternalLink :size="18" aria-hidden="true" />
+                {{ cardWords.open }}
+              </a>
+              <button type="button" class="button" @click="offerFile(work.made.value.blob, fileName)">
+                <Download :size="18" aria-hidden="true" />
+                {{ cardWords.save }}
+              </button>
+            </div>
+          </template>
+          <template v-if="isCut && work.waiting.value">
+            <p class="mt-3 figures">{{ cardWords.waiting(work.waiting.value.count, work.waiting.value.at) }}</p>
+            <p class="hint">{{ cardWords.bladeCaution }}</p>
+            <p class="mt-1 font-semibold">{{ cardWords.well }}</p>
+            <div class="mt-1 flex gap-2">
+              <button type="button" class="button" data-cards-well @click="work.confirm">{{ cardWords.wellYes }}</button>
+              <button type="button" class="button" @click="work.notMade">{{ cardWords.wellNo }}</button>
+            </div>
+          </template>
+        </div>
+      </section>
+      <SheetPreview v-if="laid && laid.pages > 0" class="min-w-0" :laid="laid" :items-of="work.itemsOf" :paper="paper" />
+    </div>
+  </div>
+</template>

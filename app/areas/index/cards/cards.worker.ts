@@ -1,0 +1,152 @@
+import { expose } from 'comlink'
+import type { Label } from '#core/catalog'
+import {
+  type CardSource,
+  type CutPiece,
+  dividerFull,
+  type DividerShape,
+  type DividerSource,
+  dividerTab,
+  imposePieces,
+  imprintCard,
+  layList,
+  type ListLine,
+  type Page,
+  type PageItem,
+  type PageSize,
+  PT_PER_MM,
+  type ShortList,
+} from '#core/printing'
+import { Faces } from '~/areas/index/paper/faces'
+import { renderPdf } from '~/areas/index/paper/pdf'
+import type { Progress } from '~/data/call'
+import { jpegOf, learnRatios, ratioOf } from '~/data/picturesOnPaper'
+import { database, loadCommands } from '~/db'
+import { cardWords } from './words'
+
+/** What is to be printed, with all that it is made of. */
+export type CardOrder = { readonly title: string; readonly foot: string; readonly paper: PageSize; readonly onlyChanged: boolean } & (
+  | { readonly of: 'cards'; readonly sources: readonly CardSource[] }
+  | { readonly of: 'dividers'; readonly sources: readonly DividerSource[]; readonly form: 'tab' | 'full'; readonly shape: DividerShape }
+  | { readonly of: 'list'; readonly lead: string; readonly lines: readonly ListLine[]; readonly hasTicks: boolean }
+)
+export interface CardsLaid {
+  readonly pages: number
+  /** Pieces, or lines, that are on them; how many there are, changed or not. */
+  readonly count: number
+  readonly all: number
+  readonly tooLarge: number
+  readonly withoutPicture: number
+}
+interface Work {
+  readonly order: CardOrder
+  readonly pages: readonly Page[]
+  readonly pieces: readonly CutPiece[]
+  readonly faces: Faces
+}
+interface KeptCards {
+  readonly at: string
+  readonly made: readonly Pick<Label, 'of' | 'template' | 'says'>[]
+}
+let work: Work | null = null
+
+function textsOf(order: CardOrder): readonly string[] {
+  const around = [order.title, order.foot]
+  if (order.of === 'cards') return [...around, ...order.sources.flatMap(({ sets, address }) => [address, ...sets.map(({ name }) => name)])]
+  if (order.of === 'dividers') return [...around, ...order.sources.map(({ title }) => title)]
+  return [...around, order.lead, ...order.lines.flatMap(({ code, text, detail }) => [code, text, detail])]
+}
+const templateOf = (order: CardOrder): Label['template'] =>
+  order.of === 'cards' ? 'card' : order.of === 'dividers' && order.form === 'full' ? 'dividerFull' : 'dividerTab'
+
+/** Those that say something else than what was made of them, or of which nothing was made. */
+async function changed<P extends CutPiece>(pieces: readonly P[], template: Label['template']): Promise<readonly P[]> {
+  const known = await database()
+    .records('labels')
+    .where('of')
+    .anyOf(pieces.map(({ of }) => of))
+    .toArray()
+  const was = new Map(known.map(label => [label.of, label]))
+  return pieces.filter(({ of, says }) => was.get(of)?.template !== template || was.get(of)?.says.join(' ') !== says.join(' '))
+}
+
+const api = {
+  /** The pictures of cards are as high as they are shaped: that is read first. */
+  async ratios(hashes: readonly string[]): Promise<ReadonlyMap<string, number>> {
+    await learnRatios(hashes)
+    return new Map(
+      hashes.flatMap(hash => {
+        const ratio = ratioOf(hash)
+        return ratio === null ? [] : [[hash, ratio] as const]
+      }),
+    )
+  },
+
+  async lay(order: CardOrder): Promise<CardsLaid> {
+    const faces = await Faces.for(textsOf(order))
+    if (order.of === 'list') {
+      const list: ShortList = order
+      const pages = order.lines.length === 0 ? [] : layList(list, order.paper, { foot: order.foot, page: cardWords.page }, faces.measure)
+      work = { order, pages, pieces: [], faces }
+      const count = order.lines.filter(({ isHeading }) => !isHeading).length
+      return { pages: pages.length, count, all: count, tooLarge: 0, withoutPicture: 0 }
+    }
+    const cards = order.of === 'cards' ? order.sources.map(source => imprintCard(source, faces.measure)) : []
+    const draw = order.of === 'dividers' && order.form === 'full' ? dividerFull : dividerTab
+    const all: readonly CutPiece[] = order.of === 'cards' ? cards : order.sources.map(source => draw(source, order.shape, faces.measure))
+    const pieces = order.onlyChanged ? await changed(all, templateOf(order)) : all
+    const sheet = { widthMm: order.paper.widthPt / PT_PER_MM, heightMm: order.paper.heightPt / PT_PER_MM }
+    const { pages, tooLarge } = imposePieces(pieces, sheet)
+    const left = new Set(tooLarge)
+    work = { order, pages, pieces: pieces.filter(({ of }) => !left.has(of)), faces }
+    const shown = new Set(pieces.map(({ of }) => of))
+    const withoutPicture = cards.filter(card => shown.has(card.of) && card.withoutPicture.length > 0).length
+    return { pages: pages.length, count: pieces.length - tooLarge.length, all: all.length, tooLarge: tooLarge.length, withoutPicture }
+  },
+
+  items: (page: number): readonly PageItem[] => work?.pages[page]?.items ?? [],
+
+  async pdf(tell: (progress: Progress) => void): Promise<{ readonly pdf: ArrayBuffer; readonly missing: readonly string[] } | null> {
+    const now = work
+    if (!now) return null
+    const pdf = await renderPdf({
+      title: now.order.title,
+      sizeOf: () => now.order.paper,
+      faces: now.faces,
+      pages: now.pages,
+      total: now.pages.length,
+      jpegOf,
+      onPage: (done, total) => tell({ stage: 'printing', done, total }),
+    })
+    if (now.order.of !== 'list') {
+      const made = now.pieces.map(({ of, says }) => ({ of, template: templateOf(now.order), says: [...says] }))
+      const kept: KeptCards = { at: new Date().toISOString(), made }
+      await database().device.put({ id: 'cards', value: JSON.stringify(kept) })
+    }
+    return { pdf, missing: [...now.faces.missing] }
+  },
+
+  async waiting(): Promise<{ readonly at: string; readonly count: number } | null> {
+    const kept = await readKept()
+    return kept && { at: kept.at, count: kept.made.length }
+  },
+  /** They came out well: from now on they count as made. */
+  async confirm(): Promise<number> {
+    const kept = await readKept()
+    if (!kept) return 0
+    const { confirmLabels } = await loadCommands()
+    const count = await confirmLabels(database(), { labels: kept.made, written: [], labelled: [], sheet: null }, [])
+    await database().device.delete('cards')
+    return count
+  },
+  async forget(): Promise<void> {
+    await database().device.delete('cards')
+  },
+}
+async function readKept(): Promise<KeptCards | null> {
+  const fact = await database().device.get('cards')
+  return fact ? (JSON.parse(fact.value) as KeptCards) : null
+}
+
+export type CardsApi = typeof api
+expose(api)

@@ -1,0 +1,90 @@
+import { counted, figure, partialDay } from '~/kit/grammar'
+
+export const CARD_KINDS = ['cards', 'dividers', 'contents', 'out', 'pull', 'gaps', 'legend'] as const
+export type CardKind = (typeof CARD_KINDS)[number]
+
+const cards = (count: number): string => counted(count, 'card')
+const dividers = (count: number): string => counted(count, 'divider')
+
+export const cardWords = {
+  title: 'Cards and lists',
+  lead: 'Cards that lie beneath your stamps, dividers, and short lists to take along.',
+  what: 'What to print',
+  kinds: {
+    cards: 'Cards beneath the stamps',
+    dividers: 'Dividers',
+    contents: 'What is in it, front to back',
+    out: 'What is out',
+    pull: 'The pull list, as one walk',
+    gaps: 'Numbers that a series lacks',
+    legend: 'What marks and letters mean',
+  } satisfies Record<CardKind, string>,
+  hints: {
+    cards:
+      'One card for each pocket, with number, name, address and the impression at true size, readable and grey, so that a stamp ' +
+      'shows on it. In the order of the container, with marks to cut at.',
+    dividers: 'One for each tab, in its colour and at its place from left to right.',
+    contents: 'All that stands in it, in order, to lie in front.',
+    out: 'With a box to tick as things come back.',
+    pull: 'With a box to tick, in the order of the walk.',
+    gaps: 'To take along to a shop.',
+    legend: 'What stands behind a number, and what your marks say.',
+  } satisfies Record<CardKind, string>,
+  where: 'Where',
+  everywhere: 'Everywhere',
+  which: 'Which pull list',
+  paper: 'Sheet',
+  form: 'Made as',
+  forms: { tab: 'Labels for tabs that are there', full: 'Whole dividers' },
+  blank: 'Cut from',
+  onlyChanged: 'Only those that changed since they were made',
+  laying: 'Setting the pages',
+  nothing: {
+    cards: 'There is no pocket here to make a card for.',
+    dividers: 'There are no divider tabs here: a bin or drawer has them once it is filed by theme or brand.',
+    contents: 'There is nothing in it yet.',
+    out: 'Nothing is out.',
+    pull: 'There is nothing on this list.',
+    gaps: 'No series of yours lacks a number between its first and its last.',
+    legend: 'No kind has letters behind its number, and there are no marks.',
+  } satisfies Record<CardKind, string>,
+  allTrue: (kind: CardKind, count: number) =>
+    count === 1 ? 'It is as it was made.' : `All ${kind === 'cards' ? cards(count) : dividers(count)} are as they were made.`,
+  count: {
+    cards: (count: number, pages: number) => `${cards(count)} on ${counted(pages, 'sheet')}.`,
+    dividers: (count: number, pages: number) => `${dividers(count)} on ${counted(pages, 'sheet')}.`,
+    lines: (count: number, pages: number) => `${counted(count, 'line')} on ${counted(pages, 'page')}.`,
+  },
+  changed: (count: number, all: number) => `${figure(count)} of ${figure(all)} changed, or were never made.`,
+  tooLarge: (count: number) => `${figure(count)} ${count === 1 ? 'is' : 'are'} larger than the sheet and left out. Choose a larger sheet.`,
+  noPicture: (count: number) => `On ${cards(count)} a picture is larger than the card. It is left out, as it would not be at true size.`,
+  pdf: 'Make a PDF',
+  making: (done: number, total: number) => `Making page ${figure(done)} of ${figure(total)}`,
+  ready: (pages: number) => `${counted(pages, 'page')} ready.`,
+  missing: (letters: readonly string[]) => `No font here has ${letters.slice(0, 8).join(' ')}: an empty box stands in its place.`,
+  open: 'Open it',
+  save: 'Save it',
+  fileName: (title: string, roomName: string) => `${title} ${roomName}.pdf`,
+  cancelled: 'Stopped. Nothing was made.',
+  crashed: 'The pages could not be made. Nothing is lost; try again.',
+  scale: 'Print at 100 %, not fitted to the page: else nothing has its true size.',
+  bladeCaution:
+    'Cut with the trimmer on a firm mat and keep your fingers behind the guard; keep blades from children. ' +
+    'Follow the maker\u2019s instructions.',
+  well: 'Did they come out well?',
+  wellYes: 'Yes',
+  wellNo: 'No',
+  waiting: (count: number, at: string) => `${figure(count)} made on ${partialDay(at)} wait for your word.`,
+  confirmed: (count: number) => `${figure(count)} ${count === 1 ? 'counts' : 'count'} as made. Undo takes it back.`,
+  sheetNo: (nth: number, count: number) => `${figure(nth)} of ${figure(count)}`,
+  before: 'The sheet before',
+  after: 'The next sheet',
+  preview: 'As it will be',
+  foot: (roomName: string, on: string) => `${roomName}  \u00b7  ${on}`,
+  page: (nth: number, count: number) => `Page ${figure(nth)} of ${figure(count)}`,
+  lacking: (number: number) => `No. ${figure(number)}`,
+  outSince: (to: string, at: string) => `${to}, since ${partialDay(at)}`,
+  nowhere: 'Nobody knows where',
+  marks: 'Marks',
+  letters: 'Letters behind the number',
+} as const

@@ -1,0 +1,309 @@
+import { expose } from 'comlink'
+import type { Label, Labelled, LabelHabits, LabelSheet, Printer } from '#core/catalog'
+import {
+  composeLabels,
+  inFilingOrder,
+  type LabelReason,
+  type LabelSpace,
+  type LabelThing,
+  type LaidLabel,
+  type Page,
+  type PageItem,
+  type PageSize,
+  PAPERS,
+  PT_PER_MM,
+  spotsOn,
+  wishesOf,
+  writtenBy,
+} from '#core/printing'
+import { safeCell } from '#core/exchange'
+import type { Stage } from '#core/pile'
+import { dotsOf } from '~/areas/index/paper/dots'
+import { Faces } from '~/areas/index/paper/faces'
+import { renderPdf } from '~/areas/index/paper/pdf'
+import type { Progress } from '~/data/call'
+import { database, loadCommands } from '~/db'
+import type { LabelsMade } from '~/db/commands'
+import { type MachineOutcome, type MachineState, newReel, runOnMachine } from './machine'
+import { labelWords } from './words'
+
+export interface LabelOrder {
+  readonly kind: Labelled
+  readonly things: readonly LabelThing[]
+  readonly written: ReadonlyMap<string, string>
+  readonly habits: LabelHabits
+  /** What is printed on: null, tape. */
+  readonly sheet: LabelSheet | null
+}
+/** One label, for the list of them. */
+export interface LabelLine {
+  readonly of: string
+  readonly says: readonly string[]
+  readonly lengthMm: number
+  readonly reason: LabelReason | null
+  readonly was: readonly string[]
+  readonly shortened: LaidLabel['shortened']
+  readonly troubles: LaidLabel['troubles']
+}
+/** What was made and waits to be called well. */
+export interface WaitingLabels {
+  readonly at: string
+  readonly lines: readonly Pick<LabelLine, 'of' | 'says'>[]
+  /** As many came out, or as many as were sent to somewhere else. */
+  readonly out: number
+}
+interface KeptWaiting {
+  readonly at: string
+  readonly made: readonly (LabelsMade['labels'][number] & Pick<LabelsMade, 'written' | 'labelled'>)[]
+  readonly sheetId: string | null
+  readonly out: number
+}
+interface Work {
+  readonly order: LabelOrder
+  readonly faces: Faces
+  readonly byOf: ReadonlyMap<string, { readonly thing: LabelThing; readonly label: LaidLabel }>
+}
+let work: Work | null = null
+
+/** Blank along the edges of a label of a sheet: it may lie a little beside where it should. */
+const SHEET_PAD = { acrossMm: 2, downMm: 1.5 }
+/** What is printed on, as labels see it. */
+const spaceOf = ({ habits, sheet }: LabelOrder): LabelSpace =>
+  sheet
+    ? {
+        printableMm: Math.max(1, sheet.heightMm - 2 * SHEET_PAD.downMm),
+        wholeMm: sheet.heightMm,
+        longestMm: Math.max(1, sheet.widthMm - 2 * SHEET_PAD.acrossMm),
+        isFixed: true,
+      }
+    : {
+        printableMm: Math.max(1, habits.tapeWidthMm - 2 * habits.edgeMm),
+        wholeMm: habits.tapeWidthMm,
+        longestMm: habits.longestMm,
+        isFixed: false,
+      }
+const textsOf = ({ things }: LabelOrder): string[] =>
+  things.flatMap(({ sets, title, detail }) => [title, detail, ...sets.flatMap(({ name, brand }) => [name, brand?.name ?? ''])])
+
+async function known(kind: Labelled): Promise<ReadonlyMap<string, Pick<Label, 'template' | 'says'>>> {
+  const table = database().records('labels')
+  const prefixes = kind === 'set' ? ['set:', 'shared:'] : [`${kind}:`]
+  return new Map((await table.where('of').startsWithAnyOf(prefixes).toArray()).map(label => [label.of, label]))
+}
+
+const moved = (items: readonly PageItem[], leftPt: number, topPt: number): PageItem[] =>
+  items.map(item => ({ ...item, x: item.x + leftPt, y: item.y + topPt }))
+
+/** A label on tape as it is cut: its margins before and behind, the blank edges above and below. */
+function tapeLabel({ items, lengthMm }: LaidLabel, habits: LabelHabits): PageSize & { readonly items: readonly PageItem[] } {
+  const [before, edge] = [habits.beforeMm * PT_PER_MM, habits.edgeMm * PT_PER_MM]
+  return {
+    widthPt: (habits.beforeMm + lengthMm + habits.afterMm) * PT_PER_MM,
+    heightPt: habits.tapeWidthMm * PT_PER_MM,
+    items: moved(items, before, edge),
+  }
+}
+
+/** The sides of label sheets, one after the other, from the first free label of the begun one. */
+function sheetPages(labels: readonly LaidLabel[], sheet: LabelSheet, printer: Pick<Printer, 'rightMm' | 'downMm'>): readonly Page[] {
+  const pages: { label: string; side: 'front'; bookmark: null; items: PageItem[] }[] = []
+  spotsOn(sheet, labels.length).forEach((spot, nth) => {
+    while (pages.length <= spot.sheet) pages.push({ label: String(pages.length + 1), side: 'front', bookmark: null, items: [] })
+    const left = (spot.leftMm + SHEET_PAD.acrossMm + printer.rightMm) * PT_PER_MM
+    const top = (spot.topMm + SHEET_PAD.downMm + printer.downMm) * PT_PER_MM
+    pages[spot.sheet]?.items.push(...moved(labels[nth]?.items ?? [], left, top))
+  })
+  return pages
+}
+
+/** Outlines of all labels of a sheet, to hold against the light before a sheet of labels is printed on. */
+function outlinePage(sheet: LabelSheet, printer: Pick<Printer, 'rightMm' | 'downMm'>, { measure }: Faces): Page {
+  const spots = spotsOn({ ...sheet, nextFree: 0 }, sheet.columns * sheet.rows)
+  const items = spots.map(({ leftMm, topMm }): PageItem => ({
+    type: 'outline',
+    x: (leftMm + printer.rightMm) * PT_PER_MM,
+    y: (topMm + printer.downMm) * PT_PER_MM,
+    widthPt: sheet.widthMm * PT_PER_MM,
+    heightPt: sheet.heightMm * PT_PER_MM,
+    ink: 'night',
+  }))
+  const [first] = spots
+  const text = labelWords.testPage
+  const x = ((first?.leftMm ?? 0) + SHEET_PAD.acrossMm) * PT_PER_MM
+  const y = ((first?.topMm ?? 0) + sheet.heightMm / 2) * PT_PER_MM
+  const sizePt = Math.min(8, (8 * (sheet.widthMm - 2 * SHEET_PAD.acrossMm) * PT_PER_MM) / measure(text, 'text', 8))
+  return { label: '1', side: 'front', bookmark: null, items: [...items, { type: 'text', x, y, sizePt, font: 'text', ink: 'quiet', text }] }
+}
+
+const chosen = (ofs: readonly string[]): readonly LaidLabel[] => ofs.flatMap(of => work?.byOf.get(of)?.label ?? [])
+
+const api = {
+  /** Lays out the labels of all things of a kind, in filing order, each with why it is to be made. */
+  async lay(order: LabelOrder): Promise<readonly LabelLine[]> {
+    const [faces, before] = [await Faces.for(textsOf(order)), await known(order.kind)]
+    const laid = composeLabels(order.things, {
+      space: spaceOf(order),
+      hasCode: order.habits.hasCode,
+      words: { sets: labelWords.sets },
+      measure: faces.measure,
+    })
+    work = {
+      order,
+      faces,
+      byOf: new Map(
+        order.things.flatMap(thing => (laid.has(thing.of) ? [[thing.of, { thing, label: laid.get(thing.of) as LaidLabel }]] : [])),
+      ),
+    }
+    return wishesOf(inFilingOrder(order.things), laid, before, of => order.written.get(of) ?? null).map(({ label, reason, was }) => ({
+      of: label.of,
+      says: label.says,
+      lengthMm: label.lengthMm,
+      shortened: label.shortened,
+      troubles: label.troubles,
+      reason,
+      was,
+    }))
+  },
+
+  /** Labels of tape as they are cut, for the screen. */
+  strip(ofs: readonly string[]): readonly (PageSize & { readonly of: string; readonly items: readonly PageItem[] })[] {
+    const now = work
+    return now ? chosen(ofs).map(label => ({ of: label.of, ...tapeLabel(label, now.order.habits) })) : []
+  },
+  /** The sheets as the PDF will have them. */
+  sheets: (ofs: readonly string[]): readonly Page[] =>
+    work?.order.sheet ? sheetPages(chosen(ofs), work.order.sheet, { rightMm: 0, downMm: 0 }) : [],
+
+  async pdf(
+    ofs: readonly string[],
+    printer: Printer | null,
+    title: string,
+    tell: (progress: Progress) => void,
+  ): Promise<ArrayBuffer | null> {
+    const now = work
+    if (!now) return null
+    const [labels, { sheet, habits }] = [chosen(ofs), now.order]
+    const cut = sheet ? [] : labels.map(label => tapeLabel(label, habits))
+    const pages = sheet
+      ? sheetPages(labels, sheet, printer ?? { rightMm: 0, downMm: 0 })
+      : cut.map(({ items }, nth): Page => ({ label: String(nth + 1), side: 'front', bookmark: null, items }))
+    return renderPdf({
+      title,
+      sizeOf: nth => (sheet ? PAPERS[sheet.paper] : (cut[nth] ?? PAPERS.A4)),
+      faces: now.faces,
+      pages,
+      total: pages.length,
+      jpegOf: () => Promise.resolve(null),
+      onPage: (done, total) => tell({ stage: 'printing', done, total }),
+    })
+  },
+  /** A page of outlines of a sheet. */
+  async outlines(sheet: LabelSheet, printer: Printer | null, title: string): Promise<ArrayBuffer> {
+    const faces = await Faces.for([])
+    return renderPdf({
+      title,
+      sizeOf: () => PAPERS[sheet.paper],
+      faces,
+      pages: [outlinePage(sheet, printer ?? { rightMm: 0, downMm: 0 }, faces)],
+      total: 1,
+      jpegOf: () => Promise.resolve(null),
+      onPage: () => undefined,
+    })
+  },
+  /** As a list for the programs of other machines: a line a label, in order, each line of text in a cell of its own. */
+  async csv(ofs: readonly string[]): Promise<string> {
+    const { default: Papa } = await import('papaparse')
+    const entries = ofs.flatMap(of => work?.byOf.get(of) ?? [])
+    const most = Math.max(1, ...entries.map(({ label }) => label.says.length))
+    const fields = [labelWords.csvOrder, labelWords.csvNumber, ...Array.from({ length: most }, (_, at) => labelWords.csvLine(at + 1))]
+    const data = entries.map(({ thing, label }, at) => [
+      String(at + 1),
+      thing.sets.map(({ figure, suffix }) => safeCell([figure, suffix].filter(Boolean).join(' '))).join('; '),
+      ...Array.from({ length: most }, (_, line) => safeCell(label.says[line] ?? '')),
+    ])
+    return `${Papa.unparse({ fields, data }, { newline: '\r\n' })}\r\n`
+  },
+
+  /** Sends labels to the stand-in machine; what it did, and the strip as a picture. */
+  async toMachine(ofs: readonly string[], isFed: boolean): Promise<MachineOutcome> {
+    const now = work
+    if (!now) return { ok: false, code: 'gone' }
+    const { habits } = now.order
+    const heightPt = Math.max(1, habits.tapeWidthMm - 2 * habits.edgeMm) * PT_PER_MM
+    const labels = chosen(ofs).map(({ of, items, lengthMm }) => ({
+      of,
+      lengthMm,
+      ...dotsOf(items, lengthMm * PT_PER_MM, heightPt, now.faces),
+    }))
+    const outcome = await runOnMachine(labels, await readMachine(habits), habits, isFed)
+    if (outcome.ok) await keepMachine(outcome.machine)
+    return outcome
+  },
+  /** The machine as it was left. */
+  machine: (habits: LabelHabits): Promise<MachineState> => readMachine(habits),
+  /** A new reel of the tape that is laid out for. What was inside the machine is thrown away. */
+  async newReel({ tapeWidthMm }: LabelHabits): Promise<MachineState> {
+    const machine = newReel(tapeWidthMm)
+    await keepMachine(machine)
+    return machine
+  },
+
+  /** What was made is asked about until somebody answers. `out`: so many came out. */
+  async remember(ofs: readonly string[], out: number): Promise<void> {
+    const entries = ofs.flatMap(of => work?.byOf.get(of) ?? [])
+    const kept: KeptWaiting = {
+      at: new Date().toISOString(),
+      made: entries.map(({ thing, label }) => ({
+        of: thing.of,
+        template: thing.template,
+        says: label.says,
+        written: writtenBy(thing),
+        labelled: thing.sets.map(({ id }) => id),
+      })),
+      sheetId: work?.order.sheet?.id ?? null,
+      out,
+    }
+    await database().device.put({ id: 'labels', value: JSON.stringify(kept) })
+  },
+  async waiting(): Promise<WaitingLabels | null> {
+    const kept = await readWaiting()
+    return kept && { at: kept.at, lines: kept.made.map(({ of, says }) => ({ of, says })), out: kept.out }
+  },
+  /** These came out well and are on their things; the sheet goes on behind all that were printed. */
+  async confirm(well: readonly string[], used: readonly Stage[]): Promise<number> {
+    const kept = await readWaiting()
+    if (!kept) return 0
+    const { confirmLabels } = await loadCommands()
+    const good = new Set(well)
+    const made = kept.made.filter(({ of }) => good.has(of))
+    const count = await confirmLabels(
+      database(),
+      {
+        labels: made,
+        written: made.flatMap(each => each.written),
+        labelled: made.flatMap(each => each.labelled),
+        sheet: kept.sheetId ? { id: kept.sheetId, used: kept.made.length } : null,
+      },
+      used,
+    )
+    await database().device.delete('labels')
+    return count
+  },
+  async forgetWaiting(): Promise<void> {
+    await database().device.delete('labels')
+  },
+}
+async function readMachine({ tapeWidthMm }: LabelHabits): Promise<MachineState> {
+  const fact = await database().device.get('labelMachine')
+  return fact ? (JSON.parse(fact.value) as MachineState) : newReel(tapeWidthMm)
+}
+async function keepMachine(machine: MachineState): Promise<void> {
+  await database().device.put({ id: 'labelMachine', value: JSON.stringify(machine) })
+}
+async function readWaiting(): Promise<KeptWaiting | null> {
+  const fact = await database().device.get('labels')
+  return fact ? (JSON.parse(fact.value) as KeptWaiting) : null
+}
+
+export type LabelsApi = typeof api
+expose(api)
