@@ -15,6 +15,7 @@ import { fetching } from './fetching'
 import { finding } from './finding'
 import { brandJoins } from './movingIn'
 import { booksLaid, booksPrinted } from './books'
+import { labels } from './labels'
 import { byPicture } from './shapes'
 import { places } from './places'
 import { tidy } from './tidy'
@@ -287,6 +288,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   tidy: () => Promise.resolve(tidy()),
   memory: () => Promise.resolve(listMemory(process.argv[1] ?? '')),
   index: async browser => {
+    await labels()
     booksLaid()
     await booksPrinted(browser)
   },

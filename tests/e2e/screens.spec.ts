@@ -37,7 +37,10 @@ const TAKE_IN = ['placeless', 'places', 'moving', 'partners', 'tidy', 'work', 'n
 const STOREROOM = ['', '/holders', '/fill', '/refile', '/ways', '/zones']
 for (const [area, paths] of [
   ['Take in', ['/take-in', ...TAKE_IN.map(path => `/take-in/${path}`)]],
-  ['the storeroom and what is printed and kept', [...STOREROOM.map(path => `/storeroom${path}`), '/index', '/copies']],
+  [
+    'the storeroom and what is printed and kept',
+    [...STOREROOM.map(path => `/storeroom${path}`), '/index', '/index/labels', '/index/cards', '/copies'],
+  ],
   ['what is fetched and put back', ['/find/pull', '/find/out', '/find/card', '/find/picture', '/find/space', '/find/own']],
 ] as const)
   test(`${area}, by day and by night: axe-core finds nothing moderate or serious`, async ({ page }) => {

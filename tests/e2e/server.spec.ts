@@ -66,6 +66,40 @@ test('the demo room is a whole archive; nothing else is served, and nothing is t
     expect(await (await request.get(path)).text()).not.toContain('"devDependencies"')
 })
 
+test('the practice machine takes a job and nothing else: bounded, checked, and kept by nobody', async ({ request }) => {
+  const bytes = Buffer.alloc(200, 0xff).toString('base64')
+  const job = {
+    tapeWidthMm: 12,
+    loadedWidthMm: 12,
+    leftMm: 8000,
+    beforeMm: 2,
+    afterMm: 2,
+    singlyAfterMm: 24,
+    toCutterMm: 24,
+    isChained: true,
+    isFed: true,
+    blankMm: 24,
+    held: [],
+    labels: [{ columns: 200, rows: 8, bytes, order: 1, lengthMm: (200 / 180) * 25.4 }],
+  }
+  const post = (data: unknown) => request.post('/api/label-printer', { data })
+  const said = (await (await post(job)).json()) as { readonly strip: string }
+  expect(said).toMatchObject({ ok: true, out: 1, held: 0, unprinted: 0 })
+  expect(Buffer.from(said.strip, 'base64').subarray(1, 4).toString()).toBe('PNG')
+  expect(await (await post({ ...job, loadedWidthMm: 9 })).json()).toMatchObject({ ok: false, fault: { code: 'otherTape' } })
+  for (const wrong of [
+    {},
+    { ...job, tapeWidthMm: 13 },
+    { ...job, leftMm: -1 },
+    { ...job, labels: [{ ...job.labels[0], bytes: '<b>' }] },
+    'x',
+  ])
+    expect([wrong, (await post(wrong)).status()]).toEqual([wrong, 400])
+  expect((await post('x'.repeat(5_000_000))).status()).toBe(413)
+  for (const method of ['GET', 'PUT', 'DELETE'])
+    expect([method, (await request.fetch('/api/label-printer', { method })).status()]).toEqual([method, 405])
+})
+
 test('another name for this machine is refused: no page of elsewhere can ask through it', async ({ request }) => {
   for (const host of ['evil.example', 'evil.example:4173', '127.0.0.1.evil.example'])
     expect([host, (await request.get('/api/start', { headers: { host } })).status()]).toEqual([host, 421])

@@ -49,6 +49,8 @@ export const PAGES: Readonly<Record<string, string>> = {
   '/storeroom/zones': 'main li button',
   '/storeroom/holders': 'main li button',
   '/index': '[data-book-status] p',
+  '/index/cards': '[data-card-status] [data-cards-laid]',
+  '/index/labels': '[data-label-status] [data-to-make]',
   '/copies': 'main section h2',
 }
 

@@ -1,0 +1,110 @@
+import type { Page } from '@playwright/test'
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
+import type { Container, Holder, Holding } from '#core/catalog'
+import { bytesOf, databaseOf, expect, openDemo, test } from './helpers'
+
+interface Room {
+  readonly holdings: readonly Holding[]
+  readonly holders: readonly Holder[]
+  readonly containers: readonly Container[]
+  readonly labels: readonly { readonly of: string }[]
+}
+const roomOf = async (page: Page): Promise<Room> =>
+  (await databaseOf(page, ['holdings', 'holders', 'containers', 'labels'])) as unknown as Room
+const said = (page: Page) => page.locator('[data-cards-laid]')
+
+interface Printed {
+  readonly texts: readonly string[]
+  /** Pictures, in millimetres. */
+  readonly sizes: readonly { readonly widthMm: number; readonly heightMm: number }[]
+}
+async function pdfOf(page: Page): Promise<readonly Printed[]> {
+  await page.locator('[data-make-cards]').click()
+  await expect(page.locator('[data-cards-ready]')).toBeVisible({ timeout: 30_000 })
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save it' }).click()])
+  const doc = await getDocument({ data: new Uint8Array(await bytesOf(download)) }).promise
+  const pages: Printed[] = []
+  for (let number = 1; number <= doc.numPages; number += 1) {
+    const side = await doc.getPage(number)
+    const texts = (await side.getTextContent()).items.flatMap(item => ('str' in item && item.str.trim() ? [item.str] : []))
+    const { fnArray, argsArray } = await side.getOperatorList()
+    const sizes = fnArray.flatMap((fn, at) => {
+      if (fn !== OPS.paintImageXObject) return []
+      // The picture is a unit square, made as large as the last transform says.
+      const scale = (argsArray as number[][])
+        .slice(0, at)
+        .findLast((each, before) => fnArray[before] === OPS.transform && (each[0] ?? 0) > 1)
+      return scale ? [{ widthMm: ((scale[0] ?? 0) / 72) * 25.4, heightMm: ((scale[3] ?? 0) / 72) * 25.4 }] : []
+    })
+    pages.push({ texts, sizes })
+  }
+  return pages
+}
+
+test('cards of a bin: in its order, each impression at true size; once good, only what changed is made again', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/index')
+  await page.getByRole('navigation', { name: 'Index' }).getByRole('link', { name: 'Cards and lists' }).click()
+  await page.getByLabel('Where').selectOption({ label: 'Bin 3' })
+  await expect(said(page)).toHaveText(/^\d+ cards on \d+ sheets\.$/)
+  await expect(page.locator('[data-card-preview] img').first()).toBeVisible()
+  const { holdings, holders, containers } = await roomOf(page)
+  const bin = containers.find(({ name }) => name === 'Bin 3')
+  const inIt = holders.filter(({ containerId }) => containerId === bin?.id).sort((a, b) => a.lane - b.lane || (a.order < b.order ? -1 : 1))
+  const setOf = new Map(holdings.map(each => [each.id, each]))
+  const printed = await pdfOf(page)
+  const numbers = new Set(inIt.flatMap(({ holdingIds }) => holdingIds.map(id => String(setOf.get(id)?.number))))
+  const wanted = inIt.flatMap(({ holdingIds }) => holdingIds.map(id => String(setOf.get(id)?.number)))
+  expect(printed.flatMap(({ texts }) => texts.map(text => text.split(' ')[0] ?? '').filter(text => numbers.has(text)))).toEqual(wanted)
+  // Each picture is as large as its set, within 0.2 mm.
+  const sizes = printed.flatMap(each => each.sizes)
+  expect(sizes.length).toBeGreaterThan(5)
+  const known = inIt.flatMap(({ holdingIds }) => holdingIds.flatMap(id => setOf.get(id)?.size ?? []))
+  for (const { widthMm } of sizes) expect(known.some(size => Math.abs(size.widthMm - widthMm) < 0.2)).toBe(true)
+  await page.locator('[data-cards-well]').click()
+  await expect(said(page)).toHaveText(`All ${inIt.length} cards are as they were made.`)
+  expect((await roomOf(page)).labels.filter(({ of }) => of.startsWith('card:'))).toHaveLength(inIt.length)
+  // Undone, they are to be made again.
+  await page.keyboard.press('u')
+  await expect(said(page)).toHaveText(/^\d+ cards on \d+ sheets\.$/)
+  await page.keyboard.press('Shift+U')
+  await expect(said(page)).toHaveText(`All ${inIt.length} cards are as they were made.`)
+  // A set gets another name: one card, and no other, is made again. All of them, when that is asked for.
+  const [first] = inIt.flatMap(({ holdingIds }) => holdingIds.flatMap(id => setOf.get(id) ?? []))
+  await page.goto(`/?ask=${encodeURIComponent(`#${first?.number}`)}&set=${first?.id}`)
+  await page.getByRole('button', { name: 'Change', exact: true }).click()
+  await page.getByLabel('Name', { exact: true }).fill('Tallow Candles')
+  await page.getByRole('button', { name: 'Keep the change' }).click()
+  await expect.poll(async () => (await roomOf(page)).holdings.some(({ name }) => name === 'Tallow Candles')).toBe(true)
+  await page.goto(`/index/cards?where=${bin?.id}`)
+  await expect(said(page)).toHaveText('1 card on 1 sheet.')
+  expect((await pdfOf(page)).map(({ texts }) => texts.includes('Tallow Candles'))).toEqual([true])
+  await page.getByRole('button', { name: 'No', exact: true }).click()
+  await page.getByRole('checkbox', { name: 'Only those that changed' }).uncheck()
+  await expect(said(page)).toHaveText(new RegExp(`^${inIt.length} cards on`))
+})
+
+test('dividers as labels of tabs and whole; what is out, a pull list, gaps and the legend on paper', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await openDemo(page)
+  await page.goto('/index/cards?what=dividers&where=all')
+  await expect(said(page)).toHaveText(/^\d+ dividers on \d+ sheets?\.$/)
+  await page.getByLabel('Made as').selectOption('full')
+  await expect(said(page)).toHaveText(/^(\d+) dividers on \1 sheets?\.$/)
+  expect((await pdfOf(page))[0]?.texts.length).toBeGreaterThan(0)
+  await page.getByRole('button', { name: 'No', exact: true }).click()
+  for (const [what, text] of [
+    ['out', 'Night desk, since'],
+    ['pull', 'Bookcase'],
+    ['gaps', 'No. 3'],
+    ['legend', 'Wood mounted'],
+    ['contents', 'B1-1'],
+  ] as const) {
+    await page.goto(`/index/cards?what=${what}`)
+    await expect(said(page)).toHaveText(/^\d+ lines? on \d+ pages?\.$/)
+    const printed = await pdfOf(page)
+    expect([what, printed.flatMap(each => each.texts).join(' ')]).toEqual([what, expect.stringContaining(text)])
+  }
+  const [body, view] = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth])
+  expect(body).toBeLessThanOrEqual(view ?? 0)
+})
