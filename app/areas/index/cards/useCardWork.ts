@@ -1,5 +1,5 @@
 import { useDebounceFn } from '@vueuse/core'
-import { computed, onScopeDispose, shallowRef } from 'vue'
+import { computed, onScopeDispose, shallowRef, watch } from 'vue'
 import type { PageItem } from '#core/printing'
 import { type Crew, hire, type Progress, withProgress, WorkStopped } from '~/data/call'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -27,7 +27,10 @@ export function useCardWork(orderOf: (ratioOf: (hash: string) => number | null) 
   let asked = 0
   let isBehind = false
 
-  async function lay(): Promise<void> {
+  /** What is made meanwhile waits for it: else it would be made as it was before. */
+  let laying: Promise<void> = Promise.resolve()
+  const lay = (): Promise<void> => (laying = layNow())
+  async function layNow(): Promise<void> {
     asked += 1
     const mine = asked
     isBehind = false
@@ -50,7 +53,7 @@ export function useCardWork(orderOf: (ratioOf: (hash: string) => number | null) 
     isBehind = true
     void laySoon()
   }
-  catalogue.onChange(change)
+  watch([() => catalogue.tables, () => catalogue.steps], change)
   void lay()
 
   async function lookForWaiting(): Promise<void> {
@@ -63,7 +66,7 @@ export function useCardWork(orderOf: (ratioOf: (hash: string) => number | null) 
     stopped.value = null
     progress.value = { stage: 'laying', done: 0, total: 0 }
     try {
-      if (isBehind) await lay()
+      await (isBehind ? lay() : laying)
       const result = await withProgress(
         now => {
           progress.value = now

@@ -43,7 +43,11 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     const order = { kind: kind(), things: things.things, written: things.written, habits: catalogue.settings.labels, sheet: sheet() }
     return { things, order: { ...order, habits: plainly(order.habits), sheet: plainly(order.sheet) } }
   }
-  async function lay(): Promise<void> {
+  /** What is made meanwhile waits for it: else it would be made as it was before. */
+  let laying: Promise<void> = Promise.resolve()
+  const lay = (): Promise<void> => (laying = layNow())
+  const settled = (): Promise<void> => (isBehind ? lay() : laying)
+  async function layNow(): Promise<void> {
     asked += 1
     const mine = asked
     isBehind = false
@@ -63,12 +67,11 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     void laySoon()
   }
   // Labels themselves are not in memory: every step may have changed them.
-  catalogue.onChange(change)
+  watch([() => catalogue.tables, () => catalogue.steps, () => catalogue.settings], change)
   watch([kind, sheet], ([now], [before]) => {
     if (now !== before) lines.value = null
     void lay()
   })
-  watch(() => catalogue.settings.labels, change)
   void lay()
 
   async function lookForWaiting(): Promise<void> {
@@ -82,7 +85,7 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     stopped.value = null
     progress.value = { stage: 'laying', done: 0, total: 0 }
     try {
-      if (isBehind) await lay()
+      await settled()
       const title = labelWords.fileName(catalogue.settings.roomName).replace(/\.pdf$/, '')
       const pdf = await withProgress(
         now => {
@@ -104,7 +107,7 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     }
   }
   async function makeCsv(ofs: readonly string[]): Promise<Blob | null> {
-    if (isBehind) await lay()
+    await settled()
     const text = await crew.run(api => api.csv([...ofs])).catch(told)
     if (text === null) return null
     await crew.run(api => api.remember([...ofs], ofs.length))
@@ -121,7 +124,7 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     stopped.value = null
     progress.value = { stage: 'printing', done: 0, total: 0 }
     try {
-      if (isBehind) await lay()
+      await settled()
       const outcome = await crew.run(api => api.toMachine([...ofs], isFed))
       showStrip(outcome)
       if (!outcome.ok) return
@@ -131,6 +134,8 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
       await lookForWaiting()
     } catch (reason) {
       told(reason)
+      crew = summon()
+      void lay()
     } finally {
       progress.value = null
     }
