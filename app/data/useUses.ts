@@ -1,10 +1,11 @@
 import { defineStore } from 'pinia'
-import { onScopeDispose, type ShallowRef, shallowRef, watch as watchRef } from 'vue'
+import { type ShallowRef, shallowRef } from 'vue'
 import type { Use } from '#core/catalog'
 import type { UseTally } from '#core/fetching'
-import { database, watch } from '~/db'
+import { database } from '~/db'
 import { type Crew, hire } from './call'
 import { useCatalogue } from './useCatalogue'
+import { useFollowed } from './useFollowed'
 import type { UsesApi } from './uses.worker'
 
 function read(text: string): ReadonlyMap<string, UseTally> {
@@ -44,23 +45,8 @@ export const useUses = defineStore('uses', () => {
 })
 
 /** The log of one set, the last day first, as it is at any moment; null: it has not been read yet. */
-export function useLogOf(holdingId: () => string): Readonly<ShallowRef<readonly Use[] | null>> {
-  const log = shallowRef<readonly Use[] | null>(null)
-  let stop: () => void = () => undefined
-  watchRef(
-    holdingId,
-    id => {
-      stop()
-      log.value = null
-      stop = watch(
-        () => database().records('uses').where('holdingId').equals(id).toArray(),
-        found => {
-          log.value = found.sort((a, b) => ((a.on ?? '') < (b.on ?? '') || ((a.on ?? '') === (b.on ?? '') && a.id < b.id) ? 1 : -1))
-        },
-      )
-    },
-    { immediate: true },
-  )
-  onScopeDispose(() => stop())
-  return log
-}
+export const useLogOf = (holdingId: () => string): Readonly<ShallowRef<readonly Use[] | null>> =>
+  useFollowed(holdingId, async id => {
+    const found = await database().records('uses').where('holdingId').equals(id).toArray()
+    return found.sort((a, b) => ((a.on ?? '') < (b.on ?? '') || ((a.on ?? '') === (b.on ?? '') && a.id < b.id) ? 1 : -1))
+  })

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { Holder, Holding, Label, LabelSheet } from '#core/catalog'
+import { drawnByPoppler } from './poppler'
 import { bringIn, bytesOf, csv, databaseOf, expect, openDemo, openEmpty, test } from './helpers'
 
 interface Room {
@@ -65,6 +66,11 @@ test('labels of the pile, in the order in which the things will stand, go to the
   await expect(page.getByText('4 labels count as made')).toBeVisible()
   await expect(page.locator('[data-group=waiting]')).toHaveCount(0)
   await expect(page.locator('[data-group=differs]')).toHaveCount(0)
+  // What the label on a set says is told on its slip.
+  const labelled = renamed[0]
+  await page.goto(`/?ask=${encodeURIComponent(`#${labelled?.number}`)}&set=${labelled?.id}`)
+  await expect(page.locator('[data-slip]')).toContainText('Its label says')
+  await expect(page.locator('[data-slip] dd').filter({ hasText: '\u00b7' }).filter({ hasText: labelled?.name })).toBeVisible()
   // They go on to be put away, and stand in the very order of the strip.
   const after = await roomOf(page)
   expect(after.holdings.filter(({ state }) => state === 'toLabel')).toEqual([])
@@ -94,20 +100,27 @@ test('a begun sheet goes on where it ended, each label on its place to a fifth o
   if (!sheet) throw new Error('no sheet')
   const order = await shown(page)
   await page.getByLabel('Printed on').selectOption(sheet.id)
+  await page.getByLabel('A square code of the number').check()
   await expect(page.locator('[data-lengths]')).toHaveText('1 sheet: goes on at label 6 of the sheet that was begun, 4 labels.')
   await expect(page.locator('[data-sheet]')).toHaveCount(1)
   await page.locator('[data-make-pdf]').click()
   await expect(page.locator('[data-ready]')).toHaveText('4 labels ready.')
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save it' }).click()])
-  const texts = await textsOf(await bytesOf(download))
+  const pdf = await bytesOf(download)
+  const texts = await textsOf(pdf)
   const { holdings } = await roomOf(page)
+  const drawn = await drawnByPoppler(pdf)
   order.forEach((of, nth) => {
     const at = sheet.nextFree + nth
     const [left, top] = [sheet.leftMm + (at % 3) * sheet.acrossMm, sheet.topMm + Math.floor(at / 3) * sheet.downMm]
     const inside = texts.filter(({ x, y }) => x >= left && x < left + sheet.widthMm && y >= top && y < top + sheet.heightMm)
     const name = holdings.find(({ id }) => `set:${id}` === of)?.name ?? ''
     expect(inside.map(({ text }) => text).join(' ')).toContain(name.split(' ')[0])
-    expect(Math.abs(Math.min(...inside.map(({ x }) => x)) - left - 2)).toBeLessThan(0.2)
+    // Its square code, drawn by another program, blurred as a phone sees it, and read by another decoder.
+    const number = holdings.find(({ id }) => `set:${id}` === of)?.number
+    expect([nth, drawn.codeIn(left, top, sheet.widthMm, sheet.heightMm)]).toEqual([nth, String(number)])
+    // Words begin behind the code and its quiet zone: 21 + 8 modules of 0.6 mm.
+    expect(Math.abs(Math.min(...inside.map(({ x }) => x)) - left - 2 - 29 * 0.6)).toBeLessThan(0.2)
   })
   await page.locator('[data-labels-well]').click()
   await expect.poll(async () => (await roomOf(page)).labelSheets[0]?.nextFree).toBe(sheet.nextFree + 4)

@@ -1,8 +1,9 @@
 import { execFile } from 'node:child_process'
-import { mkdtemp, readdir, rm, writeFile } from 'node:fs/promises'
+import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
+import jsQR from 'jsqr'
 import sharp from 'sharp'
 
 const run = promisify(execFile)
@@ -56,6 +57,35 @@ export async function readByPoppler(pdf: Buffer): Promise<SeenByPoppler> {
           return data.filter(pixel => pixel < 200).length / data.length
         }),
       ),
+    }
+  } finally {
+    await rm(folder, { recursive: true })
+  }
+}
+
+/** The first page as poppler draws it at 300 dots to the inch, blurred as ink runs and a phone sees; jsQR reads the codes on it. */
+export async function drawnByPoppler(
+  pdf: Buffer,
+): Promise<{ readonly codeIn: (leftMm: number, topMm: number, widthMm: number, heightMm: number) => string | null }> {
+  const folder = await mkdtemp(join(tmpdir(), 'labels-'))
+  const file = join(folder, 'labels.pdf')
+  try {
+    await writeFile(file, pdf)
+    await run('pdftoppm', ['-r', '300', '-f', '1', '-singlefile', '-gray', '-png', file, join(folder, 'page')])
+    const image = sharp(await readFile(join(folder, 'page.png')))
+      .greyscale()
+      .blur(1.5)
+    const { data, info } = await image.extractChannel(0).raw().toBuffer({ resolveWithObject: true })
+    const dots = (mm: number): number => Math.round((mm / 25.4) * 300)
+    return {
+      codeIn(leftMm, topMm, widthMm, heightMm) {
+        const [left, top, width, height] = [leftMm, topMm, widthMm, heightMm].map(dots) as [number, number, number, number]
+        const rgba = new Uint8ClampedArray(width * height * 4).fill(255)
+        for (let y = 0; y < height; y += 1)
+          for (let x = 0; x < width; x += 1)
+            rgba.fill(data[(top + y) * info.width + left + x] ?? 255, (y * width + x) * 4, (y * width + x) * 4 + 3)
+        return jsQR(rgba, width, height)?.data ?? null
+      },
     }
   } finally {
     await rm(folder, { recursive: true })

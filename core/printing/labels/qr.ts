@@ -5,6 +5,9 @@ export const QUIET_MODULES = 4
 /** A phone at reading distance tells modules of about a third of a millimetre: 13 mil, common practice. */
 export const LEAST_MODULE_MM = 0.33
 
+/** Larger ones take room from the words and are read no better: common practice. */
+const MOST_MODULE_MM = 0.6
+
 /** The square code of a text as rows of dark and light modules, its quiet zone left out. */
 export const codeModules = (text: string): readonly (readonly boolean[])[] =>
   encodeQR(text, 'raw', { border: 1, ecc: 'medium' })
@@ -21,12 +24,13 @@ export interface CodePlace {
 }
 
 /**
- * The largest code for a label: it may use all of the printable height, and its quiet zone the blank edges as well.
+ * The code for a label, as large as is of use: it may take all of the printable height, and its quiet zone the blank edges as well.
  * @example placeCode(21, 10, 12).moduleMm.toFixed(3) //=> '0.414'
  * @example placeCode(21, 8.4, 24).moduleMm.toFixed(1) //=> '0.4'
+ * @example placeCode(21, 36, 38).widthMm.toFixed(1) //=> '17.4'
  * @example placeCode(21, 7, 9).isTooSmall //=> true
  */
 export function placeCode(modules: number, printableMm: number, wholeMm: number): CodePlace {
-  const moduleMm = Math.min(printableMm / modules, wholeMm / (modules + 2 * QUIET_MODULES))
+  const moduleMm = Math.min(printableMm / modules, wholeMm / (modules + 2 * QUIET_MODULES), MOST_MODULE_MM)
   return { moduleMm, widthMm: (modules + 2 * QUIET_MODULES) * moduleMm, isTooSmall: moduleMm < LEAST_MODULE_MM }
 }

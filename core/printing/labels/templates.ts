@@ -83,13 +83,19 @@ export const TEMPLATES: Readonly<Record<LabelTemplateId, LabelTemplate>> = {
   spine: {
     isUnique: true,
     isCentred: false,
-    ways: ofSet(set => [row(1, 16, ...numberRuns(set), run(set.name, 'bold', 'name', 0.9), { ...brandOf(set), scale: 0.7 })]),
+    ways: ofSet(
+      set => [row(1, 16, ...numberRuns(set), run(set.name, 'bold', 'name', 0.9), { ...brandOf(set), scale: 0.7 })],
+      set => [row(0.58, 16, ...numberRuns(set), run(set.name, 'bold', 'name', 0.9)), row(0.42, 9, brandOf(set))],
+    ),
   },
   // A block is low: small letters, and the number where the hand takes it.
   blockSide: {
     isUnique: true,
     isCentred: false,
-    ways: ofSet(set => [row(1, 9, run(set.name, 'text', 'name'), ...numberRuns(set))]),
+    ways: ofSet(
+      set => [row(1, 9, run(set.name, 'text', 'name'), ...numberRuns(set))],
+      set => [row(0.5, 9, run(set.name, 'text', 'name')), row(0.5, 9, ...numberRuns(set))],
+    ),
   },
   shared: {
     isUnique: false,

@@ -8,6 +8,7 @@ import { isLookedAt } from '#core/room'
 import KImpression from '~/kit/KImpression.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
+import { useLabelOf } from '~/data/useLabelOf'
 import { useFit } from '~/areas/storeroom/holders/useFit'
 import { act } from '~/data/act'
 import { slipWords } from './words'
@@ -64,6 +65,7 @@ const holderType = computed(() => catalogue.tables?.holderTypes.get(placement.va
 const holderName = computed(() => holderType.value?.name ?? (holding.sitsIn ? pileWords.fitHolder[holding.sitsIn] : ''))
 const companions = computed(() => (placement.value?.holder.holdingIds ?? []).filter(id => id !== holding.id).map(nameOf))
 const cuts = computed(() => cutsOf(holding, holderType.value).map(cut => `${holderWords.cut[cut.of]} ${cutText(cut)}`))
+const labelSays = useLabelOf(() => holding)
 const facts = computed(() =>
   [
     [slipWords.brand, lookUp('brands', holding.brandId)?.name],
@@ -80,6 +82,7 @@ const facts = computed(() =>
     [slipWords.pieces, pieces.value.join('; ')],
     [slipWords.alsoHolds, guests.value.join('; ')],
     [slipWords.price, holding.price ? slipWords.money(holding.price.minor, holding.price.currency) : ''],
+    [slipWords.labelSays, labelSays.value.join(' \u00b7 ')],
     [slipWords.aliases, holding.aliases.map(alias => slipWords.alias(alias.text, alias.reading)).join(', ')],
     [takeInWords.packaging, holding.packaging ? takeInWords.packagings[holding.packaging] : ''],
     [slipWords.notes, holding.notes],

@@ -17,6 +17,7 @@ export const slipWords = {
   acquired: 'Came in',
   used: 'Used',
   price: 'Paid',
+  labelSays: 'Its label says',
   aliases: 'Other codes on it',
   goesWith: 'Goes with',
   questions: 'Still to be answered',

@@ -33,7 +33,6 @@ export const cardWords = {
   where: 'Where',
   everywhere: 'Everywhere',
   which: 'Which pull list',
-  paper: 'Sheet',
   form: 'Made as',
   forms: { tab: 'Labels for tabs that are there', full: 'Whole dividers' },
   blank: 'Cut from',

@@ -10,7 +10,6 @@ export const labelWords = {
   title: 'Labels',
   lead: 'What is to be labelled and why, in the order in which the things stand, so that one after the other is stuck on along the row.',
   books: 'Books',
-  nav: 'Index',
   empty: 'There is nothing to label yet. Take in a set, or bring in your list.',
   what: 'Labels for',
   kinds: {
@@ -154,7 +153,6 @@ export const labelWords = {
     `${figure(columns * rows)} labels on ${paper === 'Letter' ? 'Letter' : paper} (${columns} across, ${rows} down)`,
   sheetTitle: 'A kind of label sheet',
   start: 'Begin with',
-  startNone: 'Choose one that is like yours',
   name: 'Name',
   paper: 'Sheet',
   papers: { A4: 'A4', Letter: 'Letter', A5: 'A5', halfLetter: 'Half Letter', square12: '12 x 12 in' } satisfies Record<
