@@ -157,7 +157,7 @@ async function saveList(): Promise<void> {
       </div>
       <p v-if="work.stopped.value" class="mt-3 border-l-4 border-ochre bg-wash p-3" role="status">{{ labelWords[work.stopped.value] }}</p>
     </template>
-    <MachineStrip v-if="work.strip.value" :work="work" />
+    <MachineStrip v-if="work.strip.value || work.machine.value?.held.length" :work="work" />
     <div v-if="work.waiting.value && !isBusy" class="mt-3 border-l-4 border-strong bg-wash p-3">
       <div v-if="work.made.value" class="mb-3">
         <p class="font-semibold figures" role="status" data-ready>{{ labelWords.ready(work.made.value.count) }}</p>

@@ -25,7 +25,6 @@ const work = useLabelWork(
   () => kind.value,
   () => sheet.value,
 )
-const isEmpty = computed(() => (catalogue.tables?.holdings.size ?? 0) === 0)
 const containers = computed(() =>
   containersInOrder({ rows: catalogue.room.rows, fixtures: catalogue.tables?.fixtures ?? new Map() }, null).map(
     ({ container }) => container,
@@ -69,8 +68,7 @@ const toMake = computed(() => (lines.value ?? []).filter(line => groupsChosen.va
 <template>
   <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
     <IndexNav :title="labelWords.title" :lead="labelWords.lead" />
-    <p v-if="isEmpty" class="mt-6">{{ labelWords.empty }}</p>
-    <div v-else class="mt-1 grid items-start gap-x-8 gap-y-5 md:grid-cols-[23rem_minmax(0,1fr)] md:grid-rows-[auto_1fr]">
+    <div class="mt-1 grid items-start gap-x-8 gap-y-5 md:grid-cols-[23rem_minmax(0,1fr)] md:grid-rows-[auto_1fr]">
       <LabelStatus
         :kind="kind"
         :kinds="KINDS"

@@ -6,6 +6,8 @@ import { labelWords } from './words'
 /** What the practice machine did: the strip as it came out, what is still inside, and what is left on the reel. */
 const { work } = defineProps<{ work: LabelWork }>()
 const outcome = computed(() => work.strip.value?.outcome ?? null)
+/** What is inside stays there over a reload. */
+const held = computed(() => work.machine.value?.held.length ?? 0)
 const problem = computed(() => {
   const now = outcome.value
   if (!now || now.ok) return ''
@@ -24,11 +26,11 @@ const problem = computed(() => {
       <p v-if="outcome.unprinted.length" class="mt-1 border-l-4 border-ochre bg-wash px-3 py-2">
         {{ labelWords.ranOut(outcome.unprinted.length) }}
       </p>
-      <p v-if="outcome.held.length" class="mt-1" data-held>{{ labelWords.held(outcome.held.length) }}</p>
     </template>
+    <p v-if="held > 0 && !problem" class="mt-1" data-held>{{ labelWords.held(held) }}</p>
     <p v-if="work.machine.value" class="hint mt-1 figures">{{ labelWords.left(work.machine.value.leftMm) }}</p>
     <div class="mt-2 flex flex-wrap gap-2">
-      <button v-if="outcome?.ok && outcome.held.length" type="button" class="button" data-feed @click="work.print([], true)">
+      <button v-if="held > 0 && !problem" type="button" class="button" data-feed @click="work.print([], true)">
         {{ labelWords.feed }}
       </button>
       <button v-if="problem || (outcome?.ok && outcome.unprinted.length)" type="button" class="button" @click="work.newReel">

@@ -10,7 +10,6 @@ export const labelWords = {
   title: 'Labels',
   lead: 'What is to be labelled and why, in the order in which the things stand, so that one after the other is stuck on along the row.',
   books: 'Books',
-  empty: 'There is nothing to label yet. Take in a set, or bring in your list.',
   what: 'Labels for',
   kinds: {
     set: 'Sets and pockets',
@@ -19,7 +18,7 @@ export const labelWords = {
     cell: 'Cells of pages',
   } satisfies Record<Exclude<Labelled, 'shared'>, string>,
   none: {
-    set: 'There is no set to label.',
+    set: 'There is no set to label yet. Take in a set, or bring in your list.',
     container: 'There is nothing to label yet: add a bin, drawer or binder in the Storeroom.',
     tab: 'There are no divider tabs yet: a bin or drawer has them once it is filed by theme or brand.',
     cell: 'There are no pages with cells in this room.',
