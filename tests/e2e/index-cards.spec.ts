@@ -19,8 +19,8 @@ interface Printed {
   readonly sizes: readonly { readonly widthMm: number; readonly heightMm: number }[]
 }
 async function pdfOf(page: Page): Promise<readonly Printed[]> {
-  await page.locator('[data-make-cards]').click()
-  await expect(page.locator('[data-cards-ready]')).toBeVisible({ timeout: 30_000 })
+  await page.locator('[data-make]').click()
+  await expect(page.locator('[data-ready]')).toBeVisible({ timeout: 30_000 })
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save it' }).click()])
   const doc = await getDocument({ data: new Uint8Array(await bytesOf(download)) }).promise
   const pages: Printed[] = []
@@ -47,7 +47,7 @@ test('cards of a bin: in its order, each impression at true size; once good, onl
   await page.getByRole('navigation', { name: 'Index' }).getByRole('link', { name: 'Cards and lists' }).click()
   await page.getByLabel('Where').selectOption({ label: 'Bin 3' })
   await expect(said(page)).toHaveText(/^\d+ cards on \d+ sheets\.$/)
-  await expect(page.locator('[data-card-preview] img').first()).toBeVisible()
+  await expect(page.locator('[data-preview] img').first()).toBeVisible()
   const { holdings, holders, containers } = await roomOf(page)
   const bin = containers.find(({ name }) => name === 'Bin 3')
   const inIt = holders.filter(({ containerId }) => containerId === bin?.id).sort((a, b) => a.lane - b.lane || (a.order < b.order ? -1 : 1))
@@ -61,7 +61,7 @@ test('cards of a bin: in its order, each impression at true size; once good, onl
   expect(sizes.length).toBeGreaterThan(5)
   const known = inIt.flatMap(({ holdingIds }) => holdingIds.flatMap(id => setOf.get(id)?.size ?? []))
   for (const { widthMm } of sizes) expect(known.some(size => Math.abs(size.widthMm - widthMm) < 0.2)).toBe(true)
-  await page.locator('[data-cards-well]').click()
+  await page.locator('[data-well]').click()
   await expect(said(page)).toHaveText(`All ${inIt.length} cards are as they were made.`)
   expect((await roomOf(page)).labels.filter(({ of }) => of.startsWith('card:'))).toHaveLength(inIt.length)
   // Undone, they are to be made again.

@@ -137,7 +137,7 @@ test('three sets change, three pages are printed, and nothing is left to print; 
   const again = await pdfOf(page)
   expect(again.pages.every(texts => texts.includes('Zenith Kelp'))).toBe(true)
   // By the keys: one of the two came out badly.
-  await page.getByRole('button', { name: 'Not all of it' }).focus()
+  await page.getByRole('button', { name: 'Not all' }).focus()
   await page.keyboard.press('Enter')
   await status(page).getByRole('checkbox').first().focus()
   await page.keyboard.press('Space')

@@ -79,7 +79,7 @@ function open(id: string): void {
         {{ indexWords.firstBook }}
       </button>
     </div>
-    <div v-else class="mt-1 grid items-start gap-x-8 gap-y-5 md:grid-cols-[22rem_minmax(0,1fr)] md:grid-rows-[auto_1fr]">
+    <div v-else class="mt-2 grid items-start gap-x-8 gap-y-5 md:grid-cols-[22rem_minmax(0,1fr)] md:grid-rows-[auto_1fr]">
       <BookStatus :book="book" :work="work" @hand="isByHand = true" />
       <LeafPreview
         v-if="laid"

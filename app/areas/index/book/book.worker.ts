@@ -22,6 +22,7 @@ import {
 } from '#core/printing'
 import { Faces } from '~/areas/index/paper/faces'
 import { renderPdf } from '~/areas/index/paper/pdf'
+import type { MadePdf } from '~/areas/index/paper/usePress'
 import type { Progress } from '~/data/call'
 import { jpegOf, learnRatios, ratioOf } from '~/data/picturesOnPaper'
 import { database, loadCommands, statesAt } from '~/db'
@@ -53,12 +54,6 @@ export interface Laid {
   readonly why: BookChanges['why']
   /** All of it is new: nothing was printed, or the choices are others than then. */
   readonly isWhole: boolean
-}
-export interface MadePdf {
-  readonly pdf: ArrayBuffer
-  readonly pages: number
-  /** Letters that no font of ours has. */
-  readonly missing: readonly string[]
 }
 /** What was made and waits to be called well. */
 export interface Waiting {
@@ -214,7 +209,7 @@ const api = {
       isWhole,
     }
     await database().device.put({ id: 'printing', value: JSON.stringify(waiting) })
-    return { pdf, pages, missing: [...faces.missing] }
+    return { pdf, count: pages, missing: [...faces.missing] }
   },
 
   /** What was made to be printed and nobody has said yet whether it came out well; it outlives a reload. */

@@ -66,25 +66,11 @@ export const indexWords = {
   afresh: 'Lay it out afresh',
   afreshHint: 'Every heading gets even room again and the numbers count on without letters. All of it is then to be printed.',
   notAfresh: 'Keep the pages as they are',
-  making: (done: number, total: number) => `Page ${figure(done)} of ${figure(total)}`,
   ready: (pages: number) => `${counted(pages, 'page')} for the printer.`,
   readyBoth: (pages: number) => `${counted(pages, 'page')} for the printer: set it to print both sides, turned on the long edge.`,
-  missing: (letters: readonly string[]) =>
-    `Our paper fonts do not have ${letters.length === 1 ? 'the letter' : 'these letters'}: ${letters.slice(0, 12).join(' ')}. ` +
-    'An empty box stands for each.',
-  open: 'Open it',
-  save: 'Save it',
   fileName: (room: string, book: string) => `${book} - ${room}.pdf`,
-  cancelled: 'Stopped. No pages were made.',
-  crashed: 'The printing broke off. Your catalogue is as it was; please try once more.',
 
   waiting: (book: IndexBook, count: number, at: string) => `You made ${counted(count, thing(book))} to print on ${partialDay(at)}.`,
-  notPrinted: 'I did not print it',
-  well: 'Once it is printed: did it come out well?',
-  wellAll: 'All of it',
-  wellSome: 'Not all of it',
-  wellWhich: 'Leave ticked what came out well. The rest is told again.',
-  wellThese: 'These came out well',
   confirmed: (book: IndexBook, count: number) => `${counted(count, thing(book))} count as printed now. Undo takes it back.`,
   refused: {
     otherPrint: 'It was printed in another tab meanwhile. What is left to print is worked out anew.',
@@ -147,15 +133,7 @@ export const indexWords = {
   freeHint: 'More room means fewer new pages later.',
   percent: (share: number) => `${figure(Math.round(share * 100))} %`,
 
-  preview: 'The page as it will be printed',
-  which: 'Which page',
-  before: 'Page before',
-  after: 'Next page',
-  zoom: 'How large',
-  zoomFit: 'As wide as there is room',
-  zoomLife: 'As large as on paper',
   isNew: 'to print',
-  side: { front: 'Front', back: 'Back' },
 
   front: 'In front',
 } as const

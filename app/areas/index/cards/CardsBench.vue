@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { Download, ExternalLink, FileText } from 'lucide-vue-next'
-import { computed, watch } from 'vue'
+import { FileText } from 'lucide-vue-next'
+import { computed, shallowRef, watch } from 'vue'
 import { PAPERS, type PageSize } from '#core/printing'
 import { START_TABS } from '#core/refiling'
 import IndexNav from '~/areas/index/IndexNav.vue'
+import PagePreview from '~/areas/index/paper/PagePreview.vue'
+import PressPanel from '~/areas/index/paper/PressPanel.vue'
 import { useFetch } from '~/areas/find/fetch/useFetch'
 import { useWalk } from '~/areas/find/fetch/useWalk'
 import { plainly } from '~/data/call'
@@ -11,12 +13,9 @@ import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { partialDay } from '~/kit/grammar'
 import KField from '~/kit/KField.vue'
-import KProgress from '~/kit/KProgress.vue'
-import { offerFile } from '~/kit/offerFile'
 import { useChosen } from '~/kit/useChosen'
 import { useKept } from '~/kit/useKept'
 import type { CardOrder } from './cards.worker'
-import SheetPreview from './SheetPreview.vue'
 import { type CardRoom, cardSources, contentsLines, dividerSources, gapLines, legendLines, outLines, pullLines, rowsAsked } from './sources'
 import { useCardWork } from './useCardWork'
 import { CARD_KINDS, type CardKind, cardWords } from './words'
@@ -94,6 +93,17 @@ const headline = computed(() => {
   if (kind.value === 'cards' || kind.value === 'dividers') return cardWords.count[kind.value](now.count, now.pages)
   return cardWords.count.lines(now.count, now.pages)
 })
+/** The page in view, and what each is called. */
+const page = shallowRef(0)
+const names = computed(() => Array.from({ length: laid.value?.pages ?? 0 }, (_, nth) => cardWords.page(nth + 1, laid.value?.pages ?? 0)))
+watch(laid, now => (page.value = Math.min(page.value, Math.max(0, (now?.pages ?? 0) - 1))))
+/** Cards and dividers are asked about; what was made of them waits also while a list is in view. */
+const asks = computed(() => {
+  const waiting = work.press.waiting.value
+  if (!waiting || !isCut.value) return null
+  const pieces = waiting.pieces.map(({ of, says }) => ({ id: of, text: says.join(' ') }))
+  return { text: cardWords.waiting(pieces.length, waiting.at), pieces }
+})
 const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
 const fileName = computed(() => cardWords.fileName(cardWords.kinds[kind.value], catalogue.settings.roomName))
 </script>
@@ -101,7 +111,7 @@ const fileName = computed(() => cardWords.fileName(cardWords.kinds[kind.value], 
 <template>
   <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
     <IndexNav :title="cardWords.title" :lead="cardWords.lead" />
-    <div class="mt-1 grid items-start gap-x-8 gap-y-5 md:grid-cols-[23rem_minmax(0,1fr)]">
+    <div class="mt-2 grid items-start gap-x-8 gap-y-5 md:grid-cols-[23rem_minmax(0,1fr)]">
       <section data-card-status>
         <div class="flex gap-2">
           <select class="field min-w-0 flex-1" :aria-label="cardWords.what" :value="kind" data-card-kind @change="what = valueOf($event)">
@@ -158,53 +168,30 @@ const fileName = computed(() => cardWords.fileName(cardWords.kinds[kind.value], 
             </KField>
           </div>
         </template>
-        <KProgress
-          v-if="work.progress.value"
-          class="mt-3"
-          :text="work.progress.value.total ? cardWords.making(work.progress.value.done, work.progress.value.total) : cardWords.laying"
-          :done="work.progress.value.done"
-          :total="work.progress.value.total"
-          @cancel="work.cancel"
-        />
-        <button
-          v-else-if="laid && laid.pages > 0 && !(isCut && work.waiting.value)"
-          type="button"
-          class="button-main mt-3"
-          data-make-cards
-          @click="work.make"
+        <PressPanel
+          :press="work.press"
+          :ready="cardWords.ready(work.press.made.value?.count ?? 0)"
+          :file-name="fileName"
+          :care="cardWords.care"
+          :asks="asks"
+          @well="work.confirm"
+          @none="work.notMade"
         >
-          <FileText :size="18" aria-hidden="true" />
-          {{ cardWords.pdf }}
-        </button>
-        <p v-if="work.stopped.value" class="mt-3 border-l-4 border-ochre bg-wash p-3" role="status">{{ cardWords[work.stopped.value] }}</p>
-        <div v-if="work.made.value || (isCut && work.waiting.value)" class="mt-3 border-l-4 border-strong bg-wash p-3">
-          <template v-if="work.made.value">
-            <p class="font-semibold figures" role="status" data-cards-ready>{{ cardWords.ready(work.made.value.pages) }}</p>
-            <p v-if="work.made.value.missing.length" class="mt-1 text-ochre">{{ cardWords.missing(work.made.value.missing) }}</p>
-            <p v-if="isCut" class="hint">{{ cardWords.scale }}</p>
-            <div class="mt-2 flex flex-wrap gap-2">
-              <a class="button-main" :href="work.made.value.url" target="_blank" rel="noopener">
-                <ExternalLink :size="18" aria-hidden="true" />
-                {{ cardWords.open }}
-              </a>
-              <button type="button" class="button" @click="offerFile(work.made.value.blob, fileName)">
-                <Download :size="18" aria-hidden="true" />
-                {{ cardWords.save }}
-              </button>
-            </div>
-          </template>
-          <template v-if="isCut && work.waiting.value">
-            <p class="mt-3 figures">{{ cardWords.waiting(work.waiting.value.count, work.waiting.value.at) }}</p>
-            <p class="hint">{{ cardWords.bladeCaution }}</p>
-            <p class="mt-1 font-semibold">{{ cardWords.well }}</p>
-            <div class="mt-1 flex gap-2">
-              <button type="button" class="button" data-cards-well @click="work.confirm">{{ cardWords.wellYes }}</button>
-              <button type="button" class="button" @click="work.notMade">{{ cardWords.wellNo }}</button>
-            </div>
-          </template>
-        </div>
+          <button v-if="laid && laid.pages > 0" type="button" class="button-main" data-make @click="work.make">
+            <FileText :size="18" aria-hidden="true" />
+            {{ cardWords.pdf }}
+          </button>
+        </PressPanel>
       </section>
-      <SheetPreview v-if="laid && laid.pages > 0" class="min-w-0" :laid="laid" :items-of="work.itemsOf" :paper="paper" />
+      <PagePreview
+        v-if="laid && laid.pages > 0"
+        v-model:at="page"
+        class="min-w-0"
+        :names="names"
+        :laid="laid"
+        :pages-of="work.pagesOf"
+        :paper="paper"
+      />
     </div>
   </div>
 </template>

@@ -12,13 +12,13 @@ import {
   layList,
   type ListLine,
   type Page,
-  type PageItem,
   type PageSize,
   PT_PER_MM,
   type ShortList,
 } from '#core/printing'
 import { Faces } from '~/areas/index/paper/faces'
 import { renderPdf } from '~/areas/index/paper/pdf'
+import type { MadePdf } from '~/areas/index/paper/usePress'
 import type { Progress } from '~/data/call'
 import { jpegOf, learnRatios, ratioOf } from '~/data/picturesOnPaper'
 import { database, loadCommands } from '~/db'
@@ -43,6 +43,11 @@ interface Work {
   readonly pages: readonly Page[]
   readonly pieces: readonly CutPiece[]
   readonly faces: Faces
+}
+/** What was made and waits to be called well. */
+export interface WaitingCards {
+  readonly at: string
+  readonly pieces: readonly Pick<Label, 'of' | 'says'>[]
 }
 interface KeptCards {
   readonly at: string
@@ -104,9 +109,9 @@ const api = {
     return { pages: pages.length, count: pieces.length - tooLarge.length, all: all.length, tooLarge: tooLarge.length, withoutPicture }
   },
 
-  items: (page: number): readonly PageItem[] => work?.pages[page]?.items ?? [],
+  pages: (nth: number): readonly Page[] => work?.pages.slice(nth, nth + 1) ?? [],
 
-  async pdf(tell: (progress: Progress) => void): Promise<{ readonly pdf: ArrayBuffer; readonly missing: readonly string[] } | null> {
+  async pdf(tell: (progress: Progress) => void): Promise<MadePdf | null> {
     const now = work
     if (!now) return null
     const pdf = await renderPdf({
@@ -123,19 +128,20 @@ const api = {
       const kept: KeptCards = { at: new Date().toISOString(), made }
       await database().device.put({ id: 'cards', value: JSON.stringify(kept) })
     }
-    return { pdf, missing: [...now.faces.missing] }
+    return { pdf, count: now.pages.length, missing: [...now.faces.missing] }
   },
 
-  async waiting(): Promise<{ readonly at: string; readonly count: number } | null> {
+  async waiting(): Promise<WaitingCards | null> {
     const kept = await readKept()
-    return kept && { at: kept.at, count: kept.made.length }
+    return kept && { at: kept.at, pieces: kept.made.map(({ of, says }) => ({ of, says })) }
   },
-  /** They came out well: from now on they count as made. */
-  async confirm(): Promise<number> {
+  /** These came out well: from now on they count as made. */
+  async confirm(well: readonly string[]): Promise<number> {
     const kept = await readKept()
     if (!kept) return 0
     const { confirmLabels } = await loadCommands()
-    const count = await confirmLabels(database(), { labels: kept.made, written: [], labelled: [], sheet: null }, [])
+    const labels = kept.made.filter(({ of }) => well.includes(of))
+    const count = await confirmLabels(database(), { labels, written: [], labelled: [], sheet: null }, [])
     await database().device.delete('cards')
     return count
   },

@@ -4,6 +4,7 @@ import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Container, Labelled, LabelSheet } from '#core/catalog'
 import { type Page, PAPERS, PT_PER_MM, spotsOn } from '#core/printing'
 import PageDrawing from '~/areas/index/paper/PageDrawing.vue'
+import PageOnScreen from '~/areas/index/paper/PageOnScreen.vue'
 import { useCatalogue } from '~/data/useCatalogue'
 import type { LabelLine } from './labels.worker'
 import type { LabelWork } from './useLabelWork'
@@ -86,10 +87,7 @@ const spots = computed(() => (sheet ? spotsOn({ ...sheet, nextFree: 0 }, sheet.c
       <template v-else-if="sheet">
         <figure v-for="(page, nth) in pages.slice(0, SHOWN_SHEETS)" :key="nth" class="mb-4" :data-sheet="nth">
           <figcaption class="hint figures">{{ labelWords.sheetNo(nth + 1) }}</figcaption>
-          <div
-            class="relative border border-edge bg-paper"
-            :style="{ width: `${paper.widthPt * sheetPx + 2}px`, height: `${paper.heightPt * sheetPx + 2}px` }"
-          >
+          <PageOnScreen :items="page.items" :paper="paper" :px-per-pt="sheetPx">
             <span
               v-for="spot in spots"
               :key="spot.at"
@@ -102,8 +100,7 @@ const spots = computed(() => (sheet ? spotsOn({ ...sheet, nextFree: 0 }, sheet.c
                 height: `${sheet.heightMm * PT_PER_MM * sheetPx}px`,
               }"
             />
-            <PageDrawing class="absolute inset-0 h-full w-full" :items="page.items" :width-pt="paper.widthPt" :height-pt="paper.heightPt" />
-          </div>
+          </PageOnScreen>
         </figure>
         <p v-if="pages.length > SHOWN_SHEETS" class="figures">{{ labelWords.more(pages.length - SHOWN_SHEETS) }}</p>
       </template>

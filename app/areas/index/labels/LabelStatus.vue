@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { Download, ExternalLink, FileSpreadsheet, FileText, Printer as PrinterIcon } from 'lucide-vue-next'
+import { FileSpreadsheet, FileText, Printer as PrinterIcon } from 'lucide-vue-next'
 import { computed } from 'vue'
 import type { Container, Labelled, LabelSheet } from '#core/catalog'
 import { spotsOn, tapeLengths } from '#core/printing'
+import PressPanel from '~/areas/index/paper/PressPanel.vue'
 import { useCatalogue } from '~/data/useCatalogue'
-import KProgress from '~/kit/KProgress.vue'
 import { offerFile } from '~/kit/offerFile'
 import { useKept } from '~/kit/useKept'
 import type { LabelLine } from './labels.worker'
-import LabelsWell from './LabelsWell.vue'
 import MachineStrip from './MachineStrip.vue'
 import type { LabelWork } from './useLabelWork'
 import { labelWords } from './words'
@@ -64,7 +63,12 @@ const troubles = computed(() =>
 )
 const printable = computed(() => toMake.filter(each => !each.troubles.includes('noRoom')).map(({ of }) => of))
 const printer = computed(() => catalogue.tables?.printers.get(printerId.value) ?? null)
-const isBusy = computed(() => work.progress.value !== null)
+const asks = computed(() => {
+  const waiting = work.press.waiting.value
+  if (!waiting) return null
+  const pieces = waiting.lines.map(({ of, says }) => ({ id: of, text: says.join(' \u00b7 ') }))
+  return { text: labelWords.waiting(pieces.length, waiting.at), pieces }
+})
 
 async function saveList(): Promise<void> {
   const file = await work.makeCsv(printable.value)
@@ -124,55 +128,41 @@ async function saveList(): Promise<void> {
           </ul>
         </details>
       </template>
-      <KProgress
-        v-if="work.progress.value"
-        class="mt-3"
-        :text="work.progress.value.total ? labelWords.making(work.progress.value.done, work.progress.value.total) : labelWords.laying"
-        :done="work.progress.value.done"
-        :total="work.progress.value.total"
-        @cancel="work.cancel"
-      />
-      <div v-else-if="lines && !work.waiting.value" class="mt-3 flex flex-wrap gap-2">
-        <template v-if="printable.length > 0">
-          <button
-            v-if="!sheet"
-            type="button"
-            class="button-main"
-            :title="labelWords.machineHint"
-            data-to-machine
-            @click="work.print(printable)"
-          >
-            <PrinterIcon :size="18" aria-hidden="true" />
-            {{ labelWords.machine }}
-          </button>
-          <button type="button" :class="sheet ? 'button-main' : 'button'" data-make-pdf @click="work.makePdf(printable, printer)">
-            <FileText :size="18" aria-hidden="true" />
-            {{ labelWords.pdf }}
-          </button>
-          <button type="button" class="button" @click="saveList">
-            <FileSpreadsheet :size="18" aria-hidden="true" />
-            {{ labelWords.csv }}
-          </button>
-        </template>
-      </div>
-      <p v-if="work.stopped.value" class="mt-3 border-l-4 border-ochre bg-wash p-3" role="status">{{ labelWords[work.stopped.value] }}</p>
     </template>
-    <MachineStrip v-if="work.strip.value || work.machine.value?.held.length" :work="work" />
-    <div v-if="work.waiting.value && !isBusy" class="mt-3 border-l-4 border-strong bg-wash p-3">
-      <div v-if="work.made.value" class="mb-3">
-        <p class="font-semibold figures" role="status" data-ready>{{ labelWords.ready(work.made.value.count) }}</p>
-        <div class="mt-2 flex flex-wrap gap-2">
-          <a class="button-main" :href="work.made.value.url" target="_blank" rel="noopener">
-            <ExternalLink :size="18" aria-hidden="true" />
-            {{ labelWords.open }}
-          </a>
-          <button type="button" class="button" @click="offerFile(work.made.value.blob, labelWords.fileName(catalogue.settings.roomName))">
-            <Download :size="18" aria-hidden="true" />
-            {{ labelWords.save }}
-          </button>
-        </div>
-      </div>
-      <LabelsWell :work="work" :waiting="work.waiting.value" />
-    </div>
+    <PressPanel
+      :press="work.press"
+      :ready="labelWords.ready(work.press.made.value?.count ?? 0)"
+      :file-name="labelWords.fileName(catalogue.settings.roomName)"
+      :question="labelWords.well"
+      :care="labelWords.bladeCaution"
+      :asks="asks"
+      @well="work.confirm"
+      @none="work.notMade"
+    >
+      <template v-if="lines && printable.length > 0">
+        <button
+          v-if="!sheet"
+          type="button"
+          class="button-main"
+          :title="labelWords.machineHint"
+          data-to-machine
+          @click="work.print(printable)"
+        >
+          <PrinterIcon :size="18" aria-hidden="true" />
+          {{ labelWords.machine }}
+        </button>
+        <button type="button" :class="sheet ? 'button-main' : 'button'" data-make-pdf @click="work.makePdf(printable, printer)">
+          <FileText :size="18" aria-hidden="true" />
+          {{ labelWords.pdf }}
+        </button>
+        <button type="button" class="button" @click="saveList">
+          <FileSpreadsheet :size="18" aria-hidden="true" />
+          {{ labelWords.csv }}
+        </button>
+      </template>
+      <template #out>
+        <MachineStrip v-if="work.strip.value || work.machine.value?.held.length" :work="work" />
+      </template>
+    </PressPanel>
   </section>
 </template>

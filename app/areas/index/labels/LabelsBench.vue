@@ -68,7 +68,7 @@ const toMake = computed(() => (lines.value ?? []).filter(line => groupsChosen.va
 <template>
   <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
     <IndexNav :title="labelWords.title" :lead="labelWords.lead" />
-    <div class="mt-1 grid items-start gap-x-8 gap-y-5 md:grid-cols-[23rem_minmax(0,1fr)] md:grid-rows-[auto_1fr]">
+    <div class="mt-2 grid items-start gap-x-8 gap-y-5 md:grid-cols-[23rem_minmax(0,1fr)] md:grid-rows-[auto_1fr]">
       <LabelStatus
         :kind="kind"
         :kinds="KINDS"

@@ -21,6 +21,7 @@ import type { Stage } from '#core/pile'
 import { dotsOf } from '~/areas/index/paper/dots'
 import { Faces } from '~/areas/index/paper/faces'
 import { renderPdf } from '~/areas/index/paper/pdf'
+import type { MadePdf } from '~/areas/index/paper/usePress'
 import type { Progress } from '~/data/call'
 import { database, loadCommands } from '~/db'
 import type { LabelsMade } from '~/db/commands'
@@ -174,12 +175,7 @@ const api = {
   sheets: (ofs: readonly string[]): readonly Page[] =>
     work?.order.sheet ? sheetPages(chosen(ofs), work.order.sheet, { rightMm: 0, downMm: 0 }) : [],
 
-  async pdf(
-    ofs: readonly string[],
-    printer: Printer | null,
-    title: string,
-    tell: (progress: Progress) => void,
-  ): Promise<ArrayBuffer | null> {
+  async pdf(ofs: readonly string[], printer: Printer | null, title: string, tell: (progress: Progress) => void): Promise<MadePdf | null> {
     const now = work
     if (!now) return null
     const [labels, { sheet, habits }] = [chosen(ofs), now.order]
@@ -187,7 +183,7 @@ const api = {
     const pages = sheet
       ? sheetPages(labels, sheet, printer ?? { rightMm: 0, downMm: 0 })
       : cut.map(({ items }, nth): Page => ({ label: String(nth + 1), side: 'front', bookmark: null, items }))
-    return renderPdf({
+    const pdf = await renderPdf({
       title,
       sizeOf: nth => (sheet ? PAPERS[sheet.paper] : (cut[nth] ?? PAPERS.A4)),
       faces: now.faces,
@@ -196,6 +192,7 @@ const api = {
       jpegOf: () => Promise.resolve(null),
       onPage: (done, total) => tell({ stage: 'printing', done, total }),
     })
+    return { pdf, count: labels.length, missing: [...now.faces.missing] }
   },
   /** A page of outlines of a sheet. */
   async outlines(sheet: LabelSheet, printer: Printer | null, title: string): Promise<ArrayBuffer> {

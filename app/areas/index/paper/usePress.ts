@@ -1,0 +1,125 @@
+import { useDebounceFn } from '@vueuse/core'
+import { computed, onScopeDispose, type ShallowRef, shallowRef } from 'vue'
+import { type Crew, hire, type Progress, withProgress, WorkStopped } from '~/data/call'
+
+/** Typing and clicking rest for so long before pages are laid anew. */
+const RESTS_MS = 250
+
+type Tell = (progress: Progress) => void
+/** A PDF that was made. `missing`: letters that no font of ours has. */
+export interface MadePdf {
+  readonly pdf: ArrayBuffer
+  readonly count: number
+  readonly missing: readonly string[]
+}
+export interface Made extends Omit<MadePdf, 'pdf'> {
+  readonly url: string
+  readonly blob: Blob
+}
+
+/**
+ * One who lays out and prints, in a worker of its own that can be stopped: laid anew as things change, made with progress, and asked
+ * about until somebody answers, also after a reload. `layOut` gives null where there is nothing to lay.
+ */
+export function usePress<Api, Laid, Waiting>(
+  summon: () => Worker,
+  {
+    layOut,
+    askWaiting,
+  }: {
+    readonly layOut: (run: Crew<Api>['run']) => Promise<Laid | null>
+    readonly askWaiting: (run: Crew<Api>['run']) => Promise<Waiting | null>
+  },
+) {
+  // A ref of a type that is not known here would be of no type.
+  const laid: ShallowRef<Laid | null> = shallowRef(null)
+  const progress = shallowRef<Progress | null>(null)
+  const made = shallowRef<Made | null>(null)
+  const waiting: ShallowRef<Waiting | null> = shallowRef(null)
+  const stopped = shallowRef<WorkStopped['code'] | null>(null)
+  let crew = hire<Api>(summon())
+  const run: Crew<Api>['run'] = call => crew.run(call)
+  let asked = 0
+  /** Something changed that is not laid yet. */
+  let isBehind = false
+  let laying: Promise<void> = Promise.resolve()
+
+  function told(reason: unknown): void {
+    stopped.value = reason instanceof WorkStopped ? reason.code : 'crashed'
+  }
+  async function layNow(): Promise<void> {
+    asked += 1
+    const mine = asked
+    isBehind = false
+    try {
+      const found = await layOut(run)
+      if (mine === asked) laid.value = found
+    } catch (reason) {
+      told(reason)
+    }
+  }
+  const lay = (): Promise<void> => (laying = layNow())
+  const laySoon = useDebounceFn(lay, RESTS_MS)
+
+  async function lookForWaiting(): Promise<void> {
+    waiting.value = await askWaiting(run).catch(() => null)
+  }
+  function forget(): void {
+    if (made.value) URL.revokeObjectURL(made.value.url)
+    made.value = null
+  }
+  /** Long work of the worker, with progress. What is made waits for what is being laid: else it would be made as it was before. */
+  async function work<R>(stage: string, call: (tell: Tell) => Promise<R>): Promise<R | null> {
+    stopped.value = null
+    progress.value = { stage, done: 0, total: 0 }
+    try {
+      await (isBehind ? lay() : laying)
+      return await withProgress(now => (progress.value = now), call)
+    } catch (reason) {
+      told(reason)
+      crew = hire<Api>(summon())
+      void lay()
+      return null
+    } finally {
+      progress.value = null
+    }
+  }
+  async function make(call: (tell: Tell) => Promise<MadePdf | null>): Promise<void> {
+    forget()
+    const result = await work('printing', call)
+    if (!result) return
+    const blob = new Blob([result.pdf], { type: 'application/pdf' })
+    made.value = { url: URL.createObjectURL(blob), blob, count: result.count, missing: result.missing }
+    await lookForWaiting()
+  }
+
+  void lay()
+  void lookForWaiting()
+  onScopeDispose(() => {
+    crew.end()
+    forget()
+  })
+  return {
+    laid: computed(() => laid.value),
+    progress: computed(() => progress.value),
+    made: computed(() => made.value),
+    waiting: computed(() => waiting.value),
+    stopped: computed(() => stopped.value),
+    run,
+    lay,
+    /** Something was chosen or changed: it is laid anew in a moment. */
+    change(): void {
+      isBehind = true
+      void laySoon()
+    },
+    /** What is laid is of something else altogether. */
+    clear: (): void => void (laid.value = null),
+    work,
+    make,
+    lookForWaiting,
+    forget,
+    cancel: (): void => crew.end('cancelled'),
+  }
+}
+/** What the panel of every press shows. */
+export type Press = Pick<ReturnType<typeof usePress<unknown, unknown, unknown>>, 'progress' | 'made' | 'waiting' | 'stopped' | 'cancel'>

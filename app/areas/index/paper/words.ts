@@ -1,0 +1,28 @@
+import { figure } from '~/kit/grammar'
+
+/** What is said of everything that is made to be printed. */
+export const pressWords = {
+  laying: 'Setting the pages',
+  making: (done: number, total: number) => `Making page ${figure(done)} of ${figure(total)}`,
+  cancelled: 'Stopped. No pages were made.',
+  crashed: 'The pages could not be made. Nothing is lost; please try once more.',
+  open: 'Open it',
+  save: 'Save it',
+  missing: (letters: readonly string[]) =>
+    `Our paper fonts do not have ${letters.length === 1 ? 'the letter' : 'these letters'}: ${letters.slice(0, 12).join(' ')}. ` +
+    'An empty box stands for each.',
+  well: 'Once it is printed: did it come out well?',
+  wellAll: 'Yes, all',
+  wellSome: 'Not all',
+  wellWhich: 'Leave ticked what came out well. The rest is told again.',
+  wellThese: 'These came out well',
+  notPrinted: 'No, or not printed',
+
+  preview: 'As it will be',
+  which: 'Which page',
+  before: 'Page before',
+  after: 'Next page',
+  zoom: 'How large',
+  zoomLife: 'As large as on paper',
+  side: { front: 'Front', back: 'Back' },
+} as const
