@@ -11,6 +11,7 @@ export {
   type HandChange,
   handChanges,
   layLeaves,
+  leafFinder,
   type Leaf,
   leafShape,
   leavesPrinted,

@@ -4,6 +4,7 @@ import { blankBook, BOOK_PAPERS, BOOK_WAYS, type IndexBook } from '#core/catalog
 import {
   type BookSource,
   drawLeaf,
+  leafFinder,
   frontLeaves,
   layLeaves,
   leafShape,
@@ -102,7 +103,7 @@ function made(book: IndexBook, all: readonly BookSource[]) {
       ways: titles,
     },
   )
-  const desk = { book, words: bookWords, measure }
+  const desk = { book, words: bookWords, measure, leafOf: leafFinder(leaves) }
   return { ways, leaves, front, pages: [...front, ...leaves].flatMap(leaf => drawLeaf(leaf, desk)) }
 }
 const textsOf = (page: Page) => page.items.flatMap(item => (item.type === 'text' ? [item] : []))
@@ -230,7 +231,7 @@ describe('the sides of a book', () => {
     if (!leaf) throw new Error('a leaf')
     const [way] = wantedWays(['number'], all, book, words)
     const lines = way?.headings.flatMap(heading => heading.entries.map(entry => ({ heading, entry }))) ?? []
-    const pages = drawLeaf({ ...leaf, lines }, { book, words: bookWords, measure })
+    const pages = drawLeaf({ ...leaf, lines }, { book, words: bookWords, measure, leafOf: () => null })
     expect(pages.length).toBeGreaterThan(2)
     expect(pages.map(({ side }) => side)).toEqual(pages.map((_, at) => (at % 2 === 0 ? 'front' : 'back')))
     const figures = pages.flatMap(textsOf).filter(({ sizePt, text }) => sizePt === 13 && /^\d+$/.test(text))
@@ -249,6 +250,42 @@ describe('the sides of a book', () => {
     }
   })
 
+  test('each heading that is to be looked under as well leads to the leaf it begins on (property)', () => {
+    fc.assert(
+      fc.property(sources, choices, (all, more) => {
+        const { leaves, pages } = made(bookOf({ ...more, ways: ['theme'] }), all)
+        const begins = leaves.find(({ lines }) => lines.some(({ heading }) => heading.title === 'Weather'))?.label
+        for (const { items, label } of pages) {
+          const links = items.flatMap(item => (item.type === 'link' ? [item] : []))
+          if (Number.isNaN(Number(label))) continue
+          const lines = items.flatMap(item => (item.type === 'text' && item.text === 'see also Weather' ? [item] : []))
+          expect(links.map(({ toLabel }) => toLabel)).toEqual(begins === undefined ? [] : lines.map(() => begins))
+          links.forEach((link, at) => {
+            const [end, text] = [link.x + link.widthPt, lines[at]]
+            expect(end).toBeCloseTo((text?.x ?? 0) + measure(text?.text ?? '', 'text', 8.5), 6)
+            expect(link.widthPt).toBeCloseTo(measure('Weather', 'text', 8.5), 6)
+            expect([link.y < (text?.y ?? 0), link.y + link.heightPt > (text?.y ?? 0)]).toEqual([true, true])
+          })
+        }
+      }),
+      { numRuns: 30 },
+    )
+    // To where it begins, also where it runs on over several leaves.
+    const themes = ['Harbour', 'Weather'].map(name => ({
+      id: name,
+      name,
+      sharesPage: false,
+      seeAlso: name === 'Harbour' ? ['Weather'] : [],
+    }))
+    const many = Array.from({ length: 120 }, (_, at) => ({ ...sample(at), themes }))
+    const { leaves, pages } = made(bookOf({ ways: ['theme'] }), many)
+    const weather = leaves.filter(({ lines }) => lines[0]?.heading.title === 'Weather')
+    expect(weather.length).toBeGreaterThan(1)
+    const links = pages.filter(({ label }) => /^\d/.test(label)).flatMap(({ items }) => items.filter(({ type }) => type === 'link'))
+    expect(links.length).toBeGreaterThan(1)
+    expect(new Set(links.map(link => 'toLabel' in link && link.toLabel))).toEqual(new Set([weather[0]?.label]))
+  })
+
   test('in front: each heading with the leaf it begins on, linked, then marks and codes (property)', () => {
     fc.assert(
       fc.property(sources, all => {
@@ -257,7 +294,8 @@ describe('the sides of a book', () => {
         const begins = leaves.filter((leaf, at) => leaf.group !== leaves[at - 1]?.group || leaf.way !== leaves[at - 1]?.way)
         expect(lines.filter(({ toLabel }) => toLabel !== '').map(({ toLabel }) => toLabel)).toEqual(begins.map(({ label }) => label))
         expect(lines.filter(({ mark }) => mark !== '').map(({ mark }) => mark)).toEqual(['W', 'B1'])
-        const links = pages.flatMap(({ items }) => items).flatMap(item => (item.type === 'link' ? [item.toLabel] : []))
+        const inFront = pages.filter(({ label }) => front.some(each => each.label === label))
+        const links = inFront.flatMap(({ items }) => items).flatMap(item => (item.type === 'link' ? [item.toLabel] : []))
         expect(links).toEqual(begins.map(({ label }) => label))
       }),
       { numRuns: 30 },

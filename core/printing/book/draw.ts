@@ -19,10 +19,12 @@ export interface BookWords {
   readonly back: (label: string) => string
 }
 /** Everything a side is drawn with. */
-interface Desk {
+export interface Desk {
   readonly book: IndexBook
   readonly words: BookWords
   readonly measure: Measure
+  /** The leaf on which a heading of a way begins; null: it is not in the book. */
+  readonly leafOf: (way: BookWay, title: string) => string | null
 }
 interface Frame {
   readonly left: number
@@ -112,14 +114,27 @@ function drawSpot({ head, headHeight, line }: Spot, x: number, y: number, width:
     ? [
         ...text(x, y + 14, 12, 'title', 'ridge', clipText(title, 'title', 12, width, measure)),
         { type: 'rule', x, y: y + 19, toX: x + width, weightPt: 0.8, ink: 'ridge' },
-        ...(heading.seeAlso.length > 0
-          ? text(x, y + 30, 8.5, 'text', 'quiet', clipText(words.seeAlso(heading.seeAlso.join(', ')), 'text', 8.5, width, measure))
-          : []),
+        ...seeAlso(heading.seeAlso, leaf.way, x, y, width, desk),
       ]
     : []
   const height = leafShape(book).entryHeight(entry)
   const under: PageItem = { type: 'rule', x, y: y + headHeight + height - 1, toX: x + width, weightPt: 0.3, ink: 'line' }
   return [...headItems, ...drawEntry(entry, x, y + headHeight, width, desk), under]
+}
+
+/** The names to look under as well, on one line, each a link to the leaf on which it begins. */
+function seeAlso(names: readonly string[], way: BookWay, x: number, y: number, width: number, desk: Desk): readonly PageItem[] {
+  const { measure, words, leafOf } = desk
+  if (names.length === 0) return []
+  const size = 8.5
+  const widthOf = (some: readonly string[]): number => measure(words.seeAlso(some.join(', ')), 'text', size)
+  const links = names.flatMap((name, at): PageItem[] => {
+    const [toLabel, end] = [leafOf(way, name), widthOf(names.slice(0, at + 1))]
+    const begins = end - measure(name, 'text', size)
+    if (toLabel === null || begins >= width) return []
+    return [{ type: 'link', x: x + begins, y: y + 20, widthPt: Math.min(end, width) - begins, heightPt: 13, toLabel }]
+  })
+  return [...text(x, y + 30, size, 'text', 'quiet', clipText(words.seeAlso(names.join(', ')), 'text', size, width, measure)), ...links]
 }
 
 const pictureItem = ({ hash, widthPt, heightPt }: NonNullable<BookEntry['picture']>, x: number, y: number): PageItem => ({
@@ -162,6 +177,17 @@ function drawEntry(entry: BookEntry, x: number, y: number, width: number, desk: 
   }
   items.push(...text(textX, lineY, 9, 'text', 'night', clipText(address, 'text', 9, textWidth, measure)))
   return items
+}
+
+/** Where each heading begins. O(lines). */
+export function leafFinder(leaves: readonly Leaf[]): Desk['leafOf'] {
+  const begins = new Map<string, string>()
+  for (const { way, label, lines } of leaves)
+    for (const { heading } of lines) {
+      const key = `${way} ${heading.title}`
+      if (!begins.has(key)) begins.set(key, label)
+    }
+  return (way, title) => begins.get(`${way} ${title}`) ?? null
 }
 
 /** A phrase with the word it stands under in bold. What is too long loses its end, or, where the word would go, its beginning. */

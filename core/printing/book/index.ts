@@ -1,6 +1,6 @@
 export { type BookChanges, changesOf, type HandChange, handChanges, type Reasons } from './changes'
 export { choicesKey } from './choicesKey'
-export { type BookWords, drawLeaf } from './draw'
+export { type BookWords, drawLeaf, leafFinder } from './draw'
 export { leafShape } from './flow'
 export { type FrontLeaf, frontLeaves, type FrontWords, type Meaning } from './front'
 export { inContext } from './inContext'

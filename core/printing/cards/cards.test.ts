@@ -35,7 +35,7 @@ describe('pieces on sheets', () => {
     fc.assert(
       fc.property(sizes, all => {
         const pieces = all.map(([wide, high], at) => piece(String(at), wide, high))
-        const { pages, tooLarge } = imposePieces(pieces, A4)
+        const { pages, tooLarge, sheet } = imposePieces(pieces, A4)
         const spots = pages.flatMap(({ items }, page) =>
           items.flatMap((item, at) => {
             const [name, rule] = [items[at + 2], items[at + 1]]
@@ -51,13 +51,15 @@ describe('pieces on sheets', () => {
             return [{ of: Number(name.text), page, x, y, w, h }]
           }),
         )
-        const isLarge = ([wide = 0, high = 0]: readonly number[]): boolean => wide > 204 || high > 291
+        const [wideMm, highMm] = [sheet.widthMm - 6, sheet.heightMm - 6]
+        expect([wideMm, highMm].sort()).toEqual([204, 291])
+        const isLarge = ([wide = 0, high = 0]: readonly number[]): boolean => wide > wideMm || high > highMm
         expect(tooLarge).toEqual(all.flatMap((each, at) => (isLarge(each) ? [String(at)] : [])))
         expect(spots.map(({ of }) => of)).toEqual(all.flatMap((each, at) => (isLarge(each) ? [] : [at])))
         spots.forEach((a, at) => {
           expect(Math.min(a.x, a.y)).toBeGreaterThanOrEqual(3 - 1e-6)
-          expect(a.x + a.w).toBeLessThanOrEqual(207 + 1e-6)
-          expect(a.y + a.h).toBeLessThanOrEqual(294 + 1e-6)
+          expect(a.x + a.w).toBeLessThanOrEqual(3 + wideMm + 1e-6)
+          expect(a.y + a.h).toBeLessThanOrEqual(3 + highMm + 1e-6)
           for (const b of spots.slice(at + 1)) {
             if (a.page !== b.page) continue
             const isApart = a.x + a.w + 5 <= b.x + 1e-6 || a.y + a.h + 5 <= b.y + 1e-6
@@ -66,6 +68,17 @@ describe('pieces on sheets', () => {
         })
       }),
     )
+  })
+  test('the sheets lie across where fewer are needed that way, or more pieces find room', () => {
+    const of = (wide: number, high: number, count: number) =>
+      imposePieces(
+        Array.from({ length: count }, (_, at) => piece(String(at), wide, high)),
+        A4,
+      )
+    expect(of(140, 200, 4)).toMatchObject({ sheet: { widthMm: 297 }, pages: { length: 2 } })
+    expect(of(200, 140, 4)).toMatchObject({ sheet: { widthMm: 210 }, pages: { length: 2 } })
+    expect(of(140, 200, 1)).toMatchObject({ sheet: { widthMm: 210 }, pages: { length: 1 } })
+    expect(of(250, 90, 1)).toMatchObject({ sheet: { widthMm: 297 }, tooLarge: [] })
   })
   test('two marks at each corner, outside of the piece and no further than half way to the next', () => {
     const { pages } = imposePieces([piece('a', 60, 40)], A4)

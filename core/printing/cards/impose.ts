@@ -17,6 +17,8 @@ export interface SheetMm {
 }
 export interface Imposed {
   readonly pages: readonly Page[]
+  /** As the sheet lies: across where it holds more that way. */
+  readonly sheet: SheetMm
   /** Pieces that no sheet of this size holds. */
   readonly tooLarge: readonly string[]
 }
@@ -29,9 +31,17 @@ const SLACK_MM = 0.01
 
 /**
  * Pieces on sheets with marks to cut at, in their order: row by row, so that the stack that is cut is in order. A piece that is turned
- * could not be read with the others, and none is turned. O(pieces).
+ * could not be read with the others, and none is turned; the sheets lie across where more pieces find room or fewer sheets are needed
+ * that way. O(pieces).
  */
 export function imposePieces(pieces: readonly CutPiece[], sheet: SheetMm): Imposed {
+  const upright = impose(pieces, sheet)
+  const across = impose(pieces, { widthMm: sheet.heightMm, heightMm: sheet.widthMm })
+  const fewer = across.tooLarge.length - upright.tooLarge.length || across.pages.length - upright.pages.length
+  return fewer < 0 ? across : upright
+}
+
+function impose(pieces: readonly CutPiece[], sheet: SheetMm): Imposed {
   const [wide, high] = [sheet.widthMm - 2 * MARGIN_MM, sheet.heightMm - 2 * MARGIN_MM]
   const isTooLarge = ({ widthMm, heightMm }: CutPiece): boolean => widthMm > wide + SLACK_MM || heightMm > high + SLACK_MM
   const pages: PageItem[][] = []
@@ -49,6 +59,7 @@ export function imposePieces(pieces: readonly CutPiece[], sheet: SheetMm): Impos
   }
   return {
     pages: pages.map((items, at) => ({ label: String(at + 1), side: 'front', bookmark: null, items })),
+    sheet,
     tooLarge: pieces.filter(isTooLarge).map(({ of }) => of),
   }
 }

@@ -11,6 +11,7 @@ import {
   type HandChange,
   handChanges,
   layLeaves,
+  leafFinder,
   type Leaf,
   leafShape,
   leavesPrinted,
@@ -88,10 +89,11 @@ function withRatio({ pictureHash, ...source }: PlainSource): BookSource {
   const ratio = pictureHash ? ratioOf(pictureHash) : null
   return { ...source, picture: pictureHash && ratio ? { hash: pictureHash, ratio } : null }
 }
-const deskOf = ({ book, roomName, printedOn }: BookOrder, { measure }: Faces) => ({
+const deskOf = ({ order: { book, roomName, printedOn }, leaves }: Work, { measure }: Faces) => ({
   book,
   words: bookWords(roomName, printedOn, book.sides),
   measure,
+  leafOf: leafFinder(leaves.filter((leaf): leaf is Leaf => !('front' in leaf))),
 })
 const printedOf = (bookId: string): Promise<PrintedLeaf[]> => database().records('bookLeaves').where('bookId').equals(bookId).toArray()
 
@@ -168,7 +170,7 @@ const api = {
   async pages(label: string): Promise<readonly Page[]> {
     const now = await laid()
     const leaf = now?.leaves.find(each => each.label === label)
-    return now && leaf ? drawLeaf(leaf, deskOf(now.order, await facesOf(now))) : []
+    return now && leaf ? drawLeaf(leaf, deskOf(now, await facesOf(now))) : []
   },
 
   async print(what: What, tell: (progress: Progress) => void): Promise<MadePdf | null> {
@@ -176,7 +178,7 @@ const api = {
     if (!now) return null
     const { order, changes, isWhole } = now
     const [leaves, faces] = [chosen(now, what), await facesOf(now)]
-    const desk = deskOf(order, faces)
+    const desk = deskOf(now, faces)
     let pages = 0
     function* drawn(): Generator<Page> {
       for (const leaf of leaves) {

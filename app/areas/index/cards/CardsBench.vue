@@ -190,7 +190,7 @@ const fileName = computed(() => cardWords.fileName(cardWords.kinds[kind.value], 
         :names="names"
         :laid="laid"
         :pages-of="work.pagesOf"
-        :paper="paper"
+        :paper="laid.paper"
       />
     </div>
   </div>

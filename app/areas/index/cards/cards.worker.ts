@@ -32,6 +32,8 @@ export type CardOrder = { readonly title: string; readonly foot: string; readonl
 )
 export interface CardsLaid {
   readonly pages: number
+  /** As it lies. */
+  readonly paper: PageSize
   /** Pieces, or lines, that are on them; how many there are, changed or not. */
   readonly count: number
   readonly all: number
@@ -40,6 +42,7 @@ export interface CardsLaid {
 }
 interface Work {
   readonly order: CardOrder
+  readonly paper: PageSize
   readonly pages: readonly Page[]
   readonly pieces: readonly CutPiece[]
   readonly faces: Faces
@@ -92,21 +95,23 @@ const api = {
     if (order.of === 'list') {
       const list: ShortList = order
       const pages = order.lines.length === 0 ? [] : layList(list, order.paper, { foot: order.foot, page: cardWords.page }, faces.measure)
-      work = { order, pages, pieces: [], faces }
+      work = { order, paper: order.paper, pages, pieces: [], faces }
       const count = order.lines.filter(({ isHeading }) => !isHeading).length
-      return { pages: pages.length, count, all: count, tooLarge: 0, withoutPicture: 0 }
+      return { pages: pages.length, paper: order.paper, count, all: count, tooLarge: 0, withoutPicture: 0 }
     }
     const cards = order.of === 'cards' ? order.sources.map(source => imprintCard(source, faces.measure)) : []
     const draw = order.of === 'dividers' && order.form === 'full' ? dividerFull : dividerTab
     const all: readonly CutPiece[] = order.of === 'cards' ? cards : order.sources.map(source => draw(source, order.shape, faces.measure))
     const pieces = order.onlyChanged ? await changed(all, templateOf(order)) : all
     const sheet = { widthMm: order.paper.widthPt / PT_PER_MM, heightMm: order.paper.heightPt / PT_PER_MM }
-    const { pages, tooLarge } = imposePieces(pieces, sheet)
+    const { pages, tooLarge, sheet: lying } = imposePieces(pieces, sheet)
+    const paper = { widthPt: lying.widthMm * PT_PER_MM, heightPt: lying.heightMm * PT_PER_MM }
     const left = new Set(tooLarge)
-    work = { order, pages, pieces: pieces.filter(({ of }) => !left.has(of)), faces }
+    work = { order, paper, pages, pieces: pieces.filter(({ of }) => !left.has(of)), faces }
     const shown = new Set(pieces.map(({ of }) => of))
     const withoutPicture = cards.filter(card => shown.has(card.of) && card.withoutPicture.length > 0).length
-    return { pages: pages.length, count: pieces.length - tooLarge.length, all: all.length, tooLarge: tooLarge.length, withoutPicture }
+    const count = pieces.length - tooLarge.length
+    return { pages: pages.length, paper, count, all: all.length, tooLarge: tooLarge.length, withoutPicture }
   },
 
   pages: (nth: number): readonly Page[] => work?.pages.slice(nth, nth + 1) ?? [],
@@ -116,7 +121,7 @@ const api = {
     if (!now) return null
     const pdf = await renderPdf({
       title: now.order.title,
-      sizeOf: () => now.order.paper,
+      sizeOf: () => now.paper,
       faces: now.faces,
       pages: now.pages,
       total: now.pages.length,
