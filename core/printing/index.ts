@@ -30,6 +30,8 @@ export {
   dividerTab,
   imposePieces,
   imprintCard,
+  slipCard,
+  type SlipSource,
 } from './cards/index'
 export { layList, type ListLine, type ShortList } from './lists/list'
 export {
@@ -51,4 +53,15 @@ export {
   wishesOf,
   writtenBy,
 } from './labels/index'
-export { clipText, type FontName, type Ink, type Measure, type Page, type PageItem, type PageSize, PAPERS, PT_PER_MM } from './page'
+export {
+  clipText,
+  type FontName,
+  type Ink,
+  type Measure,
+  type Page,
+  type PageItem,
+  type PageSize,
+  PAPERS,
+  PT_PER_MM,
+  wrapText,
+} from './page'

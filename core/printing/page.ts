@@ -106,3 +106,26 @@ export function clipText(text: string, font: FontName, sizePt: number, widthPt: 
   }
   return `${letters.slice(0, low).join('').trimEnd()}…`
 }
+
+/**
+ * The text on as many lines as it needs, at most so many: parted at blanks, a word that is too long and what no line is left for end
+ * in an ellipsis. O(words) measurements.
+ * @example wrapText('Kelp Study No. 4', 'text', 9, 60, 2, monospaced) //=> ['Kelp Study', 'No. 4']
+ */
+export function wrapText(
+  text: string,
+  font: FontName,
+  sizePt: number,
+  widthPt: number,
+  lines: number,
+  measure: Measure,
+): readonly string[] {
+  const rows: string[] = []
+  for (const word of text.split(/\s+/).filter(Boolean)) {
+    const [last, isFirst] = [rows.at(-1) ?? '', rows.length === 0]
+    if (!isFirst && (measure(`${last} ${word}`, font, sizePt) <= widthPt || rows.length === lines))
+      rows[rows.length - 1] = `${last} ${word}`
+    else rows.push(word)
+  }
+  return rows.map(row => clipText(row, font, sizePt, widthPt, measure))
+}

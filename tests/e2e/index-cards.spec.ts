@@ -79,7 +79,7 @@ test('cards of a bin: in its order, each impression at true size; once good, onl
   await page.goto(`/index/cards?where=${bin?.id}`)
   await expect(said(page)).toHaveText('1 card on 1 sheet.')
   expect((await pdfOf(page)).map(({ texts }) => texts.includes('Tallow Candles'))).toEqual([true])
-  await page.getByRole('button', { name: 'No', exact: true }).click()
+  await page.getByRole('button', { name: 'No, or not printed' }).click()
   await page.getByRole('checkbox', { name: 'Only those that changed' }).uncheck()
   await expect(said(page)).toHaveText(new RegExp(`^${inIt.length} cards on`))
 })
@@ -92,19 +92,37 @@ test('dividers as labels of tabs and whole; what is out, a pull list, gaps and t
   await page.getByLabel('Made as').selectOption('full')
   await expect(said(page)).toHaveText(/^(\d+) dividers on \1 sheets?\.$/)
   expect((await pdfOf(page))[0]?.texts.length).toBeGreaterThan(0)
-  await page.getByRole('button', { name: 'No', exact: true }).click()
+  await page.getByRole('button', { name: 'No, or not printed' }).click()
   for (const [what, text] of [
     ['out', 'Night desk, since'],
     ['pull', 'Bookcase'],
     ['gaps', 'No. 3'],
+    ['slips', 'Taken out:'],
     ['legend', 'Wood mounted'],
     ['contents', 'B1-1'],
   ] as const) {
     await page.goto(`/index/cards?what=${what}`)
-    await expect(said(page)).toHaveText(/^\d+ lines? on \d+ pages?\.$/)
+    await expect(said(page)).toHaveText(/^\d+ (lines?|slips) on \d+ (pages?|sheets?)\.$/)
     const printed = await pdfOf(page)
     expect([what, printed.flatMap(each => each.texts).join(' ')]).toEqual([what, expect.stringContaining(text)])
   }
   const [body, view] = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth])
   expect(body).toBeLessThanOrEqual(view ?? 0)
+})
+
+test('the slip of a set, from the set itself: its number, its place as a sentence, and its neighbours', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/?ask=%23171')
+  await page.locator('[data-mat-item]').first().click()
+  const slip = page.locator('[data-slip]')
+  const place = await slip.locator('[data-place]').innerText()
+  await slip.getByRole('button', { name: 'Print it' }).click()
+  await expect(said(page)).toHaveText('1 slip on 1 sheet.')
+  await expect(page.locator('[data-preview] img')).toBeVisible()
+  const [printed] = await pdfOf(page)
+  expect(printed?.texts[0]).toBe('171')
+  expect(printed?.texts.join(' ')).toContain(place)
+  // The whole list in its stead, and back by the address.
+  await page.getByLabel('Which pull list').selectOption({ index: 1 })
+  await expect(said(page)).toHaveText(/^\d+ slips on 1 sheet\.$/)
 })

@@ -43,6 +43,15 @@ test('from brand to theme: half of it, a reload, a set taken in meanwhile, and o
   await expect(page.locator('[data-step]').first()).toBeVisible()
   const all = await stepsLeft(page)
   expect(all).toBeGreaterThan(2)
+  // Its dividers are wanted before they stand in the room.
+  await page.getByRole('link', { name: 'Print its dividers' }).click()
+  const said = page.locator('[data-cards-laid]')
+  await expect(said).toHaveText(/^\d+ dividers on 1 sheet\.$/)
+  await page.getByRole('button', { name: 'Make a PDF' }).click()
+  await page.getByRole('button', { name: 'Yes, all' }).click()
+  await expect(said).toHaveText(/^All \d+ dividers are as they were made\.$/)
+  await page.goto('/storeroom/refile')
+  await expect(page.locator('[data-step]').first()).toBeVisible()
   for (let step = 0; step < Math.floor(all / 2); step += 1) await tick(page)
   await placesAreTrue(page)
   await page.reload()
@@ -69,6 +78,10 @@ test('from brand to theme: half of it, a reload, a set taken in meanwhile, and o
   await page.goto('/storeroom')
   await page.getByRole('link', { name: /^Basket 1:/ }).click()
   await expect(page.locator('[data-out-of-order]')).toHaveText('All in order.')
+  // What was made for them while they were planned counts, now that they stand.
+  await page.goto('/index/cards?what=dividers')
+  await page.getByLabel('Where').selectOption({ label: 'Basket 1' })
+  await expect(said).toHaveText(/^All \d+ dividers are as they were made\.$/)
 })
 
 test('a room from nothing: furniture, common shapes, copies, an address read back, a measured lane', async ({ page }) => {

@@ -1,10 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { layList, type ListLine } from '../lists/list'
-import { type Measure, PAPERS, PT_PER_MM } from '../page'
+import { type Measure, PAPERS, PT_PER_MM, wrapText } from '../page'
 import { dividerFull, type DividerShape, dividerTab } from './divider'
 import { type CutPiece, imposePieces } from './impose'
 import { type CardSet, imprintCard } from './imprint'
+import { slipCard } from './slip'
 
 const measure: Measure = (text, _font, sizePt) => text.length * sizePt * 0.5
 const A4 = { widthMm: 210, heightMm: 297 }
@@ -138,6 +139,53 @@ describe('the card beneath the stamps', () => {
       imprintCard({ of: 'card:h', widthMm: 110, heightMm: 160, sets: [set(1, picture)], address: 'B4-12' }, measure),
     ].map(each => each.says.join(' '))
     expect(new Set(says).size).toBe(5)
+  })
+})
+
+describe('slips', () => {
+  const words = fc.array(fc.constantFrom('Kelp', 'of', 'the', 'Lighthouses', 'x'.repeat(90)), { minLength: 1, maxLength: 40, size: 'max' })
+  test('all that is on it lies within it, over nothing else, whatever it is called and wherever it is (property)', () => {
+    fc.assert(
+      fc.property(words, words, fc.option(fc.double({ min: 0.2, max: 5, noNaN: true })), (name, place, ratio) => {
+        const source = {
+          ...set(123456, null, name.join(' ')),
+          brand: { name: name.toReversed().join(' '), abbreviation: '' },
+          address: place.slice(0, 3).join('-'),
+          place: place.join(' '),
+          picture: ratio === null ? null : { hash: 'a'.repeat(64), ratio },
+        }
+        const { items, widthMm, heightMm } = slipCard(source, { takenOut: 'Taken out:' }, measure)
+        const boxes = items.flatMap(item => {
+          if (item.type === 'picture') {
+            expect(item.widthPt / item.heightPt).toBeCloseTo(ratio ?? 0, 6)
+            return [{ x: item.x, y: item.y, toX: item.x + item.widthPt, toY: item.y + item.heightPt }]
+          }
+          // Letters stand on their line; below it hangs a fifth of them.
+          if (item.type !== 'text') return []
+          return [{ x: item.x, y: item.y - item.sizePt * 0.75, toX: item.x + measure(item.text, item.font, item.sizePt), toY: item.y }]
+        })
+        expect(boxes.length).toBeGreaterThanOrEqual(4)
+        boxes.forEach((a, at) => {
+          expect(Math.min(a.x, a.y)).toBeGreaterThanOrEqual(0)
+          expect(a.toX).toBeLessThanOrEqual((widthMm - 4) * PT_PER_MM + 0.01)
+          expect(a.toY).toBeLessThanOrEqual((heightMm - 4) * PT_PER_MM + 0.01)
+          for (const b of boxes.slice(at + 1))
+            expect(a.toX <= b.x + 0.01 || b.toX <= a.x + 0.01 || a.toY <= b.y + 0.01 || b.toY <= a.y + 0.01).toBe(true)
+        })
+      }),
+    )
+  })
+  test('lines are parted at blanks: none is lost while there is room, and none is longer than there is room (property)', () => {
+    fc.assert(
+      fc.property(words, fc.integer({ min: 1, max: 6 }), fc.integer({ min: 40, max: 300 }), (all, most, width) => {
+        const rows = wrapText(all.join(' '), 'text', 10, width, most, measure)
+        expect(rows.length).toBeLessThanOrEqual(most)
+        for (const row of rows) expect(measure(row, 'text', 10)).toBeLessThanOrEqual(Math.max(width, measure('…', 'text', 10)))
+        if (!rows.some(row => row.endsWith('…'))) expect(rows.join(' ')).toBe(all.join(' '))
+        // Every line is as full as it can be.
+        rows.slice(1).forEach((row, at) => expect(measure(`${rows[at]} ${row.split(' ')[0]}`, 'text', 10)).toBeGreaterThan(width))
+      }),
+    )
   })
 })
 

@@ -4,8 +4,10 @@ import type { CutPiece } from './impose'
 
 /** A divider as it stands in its row. */
 export interface DividerSource {
-  /** As `Label.of`: `divider:` and the tab. */
+  /** As `Label.of`: `divider:` and the tab; of one that is only planned, what it stands for. */
   readonly of: string
+  /** What it was known as while it was planned. */
+  readonly before?: string
   readonly title: string
   /** One of six; it tells where the tab stands as well. */
   readonly colour: number
@@ -46,6 +48,7 @@ export function dividerTab(source: DividerSource, shape: DividerShape, measure: 
   const widthMm = shape.widthMm / shape.positions
   return {
     of: source.of,
+    before: source.before,
     widthMm,
     heightMm: shape.tabMm,
     items: face(source, 0, widthMm, shape.tabMm, measure),
@@ -64,6 +67,7 @@ export function dividerFull(source: DividerSource, shape: DividerShape, measure:
     xMm > 0 && xMm < widthMm ? [{ type: 'area', x: xMm * PT_PER_MM, y: 0, widthPt: 0.4, heightPt: tabMm * PT_PER_MM, ink: 'quiet' }] : []
   return {
     of: source.of,
+    before: source.before,
     widthMm,
     heightMm,
     items: [...face(source, from, tabWide, tabMm, measure), ...across(0, from), ...across(to, widthMm), ...upright(from), ...upright(to)],

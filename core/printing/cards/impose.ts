@@ -4,6 +4,8 @@ import { type Page, type PageItem, PT_PER_MM } from '../page'
 export interface CutPiece {
   /** As `Label.of`. */
   readonly of: string
+  /** What it was known as before it stood in the room. */
+  readonly before?: string
   readonly widthMm: number
   readonly heightMm: number
   /** From its upper left corner. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MapPin, PencilLine, Trash2, X } from 'lucide-vue-next'
+import { MapPin, PencilLine, Printer, Trash2, X } from 'lucide-vue-next'
 import { NuxtLink } from '#components'
 import { computed, onMounted, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
@@ -189,6 +189,15 @@ function showPlace(): void {
       <button type="button" class="button" @click="router.push({ path: '/take-in', query: { set: holding.id } })">
         <PencilLine :size="18" aria-hidden="true" />
         {{ slipWords.edit }}
+      </button>
+      <button
+        type="button"
+        class="button"
+        :title="slipWords.printHint"
+        @click="router.push({ path: '/index/cards', query: { what: 'slips', set: holding.id } })"
+      >
+        <Printer :size="18" aria-hidden="true" />
+        {{ slipWords.print }}
       </button>
     </div>
   </aside>

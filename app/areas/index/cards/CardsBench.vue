@@ -16,15 +16,28 @@ import KField from '~/kit/KField.vue'
 import { useChosen } from '~/kit/useChosen'
 import { useKept } from '~/kit/useKept'
 import type { CardOrder } from './cards.worker'
-import { type CardRoom, cardSources, contentsLines, dividerSources, gapLines, legendLines, outLines, pullLines, rowsAsked } from './sources'
+import {
+  type CardRoom,
+  cardSources,
+  contentsLines,
+  dividerSources,
+  gapLines,
+  legendLines,
+  outLines,
+  plannedDividers,
+  pullLines,
+  rowsAsked,
+  setsPulled,
+  slipSources,
+} from './sources'
 import { useCardWork } from './useCardWork'
 import { CARD_KINDS, type CardKind, cardWords } from './words'
 
 /** Cards beneath the stamps, dividers, and short lists: what is chosen, as it will be, and the making of it. */
 const [catalogue, fetch] = [useCatalogue(), useFetch()]
 const { facts: walkFacts } = useWalk()
-const { sizeText } = useDescribe()
-const [what, where, pull] = [useChosen('what'), useChosen('where'), useChosen('list')]
+const { numberAndName, placeOf, sizeText } = useDescribe()
+const [what, where, pull, one] = [useChosen('what'), useChosen('where'), useChosen('list'), useChosen('set')]
 const onlyChanged = useKept('cards-only-changed', true)
 const form = useKept<string>('divider-form', 'tab')
 const blankAt = useKept<number>('divider-blank', 0)
@@ -41,7 +54,23 @@ const containerId = computed(() => {
   if (where.value === ALL) return null
   return containers.value.find(({ id }) => id === where.value)?.id ?? containers.value[0]?.id ?? null
 })
+/** The dividers of a re-filing are wanted before they stand in the room. */
+const PLAN = 'plan'
+const refiling = computed(() => [...(catalogue.tables?.refilings.values() ?? [])].find(({ state }) => state === 'open') ?? null)
+const planned = computed(() => (kind.value === 'dividers' && where.value === PLAN ? refiling.value : null))
 const list = computed(() => fetch.lists.find(({ id }) => id === pull.value) ?? fetch.list)
+/** A slip of one set, where its own slip led here; else of all on a list. */
+const oneSet = computed(() => (kind.value === 'slips' ? (catalogue.tables?.holdings.get(one.value ?? '') ?? null) : null))
+const slipSets = computed(() => {
+  if (kind.value !== 'slips' || !room.value) return []
+  return oneSet.value ? [oneSet.value] : setsPulled(room.value, list.value, walkFacts.value)
+})
+const ONE = 'one'
+function choose(value: string): void {
+  if (value === ONE) return
+  one.value = null
+  pull.value = value
+}
 const paper = computed((): PageSize => PAPERS[catalogue.settings.paper])
 const shape = computed(() => {
   const blank = START_TABS.blanks[blankAt.value] ?? START_TABS.blanks[0]
@@ -68,29 +97,32 @@ function orderOf(ratioOf: (hash: string) => number | null): CardOrder | null {
     return {
       ...plain,
       of: 'dividers',
-      sources: dividerSources(at, containerId.value),
+      sources: planned.value ? plannedDividers(at, planned.value) : dividerSources(at, containerId.value),
       form: form.value === 'full' ? 'full' : 'tab',
       shape: shape.value,
     }
+  if (kind.value === 'slips') return { ...plain, of: 'slips', sources: slipSources(at, slipSets.value, placeOf, ratioOf) }
   const hasTicks = kind.value === 'out' || kind.value === 'pull' || kind.value === 'gaps'
   return { ...plain, of: 'list', lead: roomName, lines: plainly(linesOf(at)), hasTicks }
 }
 const hashes = (): readonly string[] => {
   const at = room.value
+  if (kind.value === 'slips') return slipSets.value.flatMap(({ pictureHash }) => pictureHash ?? [])
   if (!at || kind.value !== 'cards') return []
   return rowsAsked(at, containerId.value).flatMap(row =>
     row.placements.flatMap(({ holder }) => holder.holdingIds.flatMap(id => at.tables.holdings.get(id)?.pictureHash ?? [])),
   )
 }
 const work = useCardWork(orderOf, hashes)
-watch([kind, containerId, list, onlyChanged, form, blankAt, () => catalogue.settings], work.change)
+watch([kind, containerId, planned, list, oneSet, onlyChanged, form, blankAt, () => catalogue.settings], work.change)
 const laid = computed(() => work.laid.value)
 const headline = computed(() => {
   const now = laid.value
   if (!now) return cardWords.laying
   if (now.all === 0) return cardWords.nothing[kind.value]
   if (now.count === 0 && now.tooLarge === 0) return cardWords.allTrue(kind.value, now.all)
-  if (kind.value === 'cards' || kind.value === 'dividers') return cardWords.count[kind.value](now.count, now.pages)
+  if (kind.value === 'cards' || kind.value === 'dividers' || kind.value === 'slips')
+    return cardWords.count[kind.value](now.count, now.pages)
   return cardWords.count.lines(now.count, now.pages)
 })
 /** The page in view, and what each is called. */
@@ -121,21 +153,23 @@ const fileName = computed(() => cardWords.fileName(cardWords.kinds[kind.value], 
             v-if="isSomewhere"
             class="field w-32 min-w-0 shrink-0"
             :aria-label="cardWords.where"
-            :value="containerId ?? ALL"
+            :value="planned ? PLAN : (containerId ?? ALL)"
             data-card-where
             @change="where = valueOf($event)"
           >
+            <option v-if="kind === 'dividers' && refiling" :value="PLAN">{{ cardWords.plan }}</option>
             <option v-for="each in containers" :key="each.id" :value="each.id">{{ each.name }}</option>
             <option :value="ALL">{{ cardWords.everywhere }}</option>
           </select>
         </div>
         <select
-          v-if="kind === 'pull' && fetch.lists.length > 1"
+          v-if="oneSet || ((kind === 'pull' || kind === 'slips') && fetch.lists.length > 1)"
           class="field mt-2"
           :aria-label="cardWords.which"
-          :value="list?.id"
-          @change="pull = valueOf($event)"
+          :value="oneSet ? ONE : list?.id"
+          @change="choose(valueOf($event))"
         >
+          <option v-if="oneSet" :value="ONE">{{ cardWords.thisSet(numberAndName(oneSet)) }}</option>
           <option v-for="each in fetch.lists" :key="each.id" :value="each.id">{{ each.name }}</option>
         </select>
         <p class="mt-2 text-[1.1rem] leading-snug font-semibold figures" role="status" data-cards-laid>{{ headline }}</p>

@@ -11,10 +11,13 @@ import {
   imprintCard,
   layList,
   type ListLine,
+  type Measure,
   type Page,
   type PageSize,
   PT_PER_MM,
   type ShortList,
+  slipCard,
+  type SlipSource,
 } from '#core/printing'
 import { Faces } from '~/areas/index/paper/faces'
 import { renderPdf } from '~/areas/index/paper/pdf'
@@ -28,6 +31,7 @@ import { cardWords } from './words'
 export type CardOrder = { readonly title: string; readonly foot: string; readonly paper: PageSize; readonly onlyChanged: boolean } & (
   | { readonly of: 'cards'; readonly sources: readonly CardSource[] }
   | { readonly of: 'dividers'; readonly sources: readonly DividerSource[]; readonly form: 'tab' | 'full'; readonly shape: DividerShape }
+  | { readonly of: 'slips'; readonly sources: readonly SlipSource[] }
   | { readonly of: 'list'; readonly lead: string; readonly lines: readonly ListLine[]; readonly hasTicks: boolean }
 )
 export interface CardsLaid {
@@ -61,6 +65,12 @@ let work: Work | null = null
 function textsOf(order: CardOrder): readonly string[] {
   const around = [order.title, order.foot]
   if (order.of === 'cards') return [...around, ...order.sources.flatMap(({ sets, address }) => [address, ...sets.map(({ name }) => name)])]
+  if (order.of === 'slips')
+    return [
+      ...around,
+      cardWords.takenOut,
+      ...order.sources.flatMap(({ name, brand, address, place }) => [name, brand?.name ?? '', address, place]),
+    ]
   if (order.of === 'dividers') return [...around, ...order.sources.map(({ title }) => title)]
   return [...around, order.lead, ...order.lines.flatMap(({ code, text, detail }) => [code, text, detail])]
 }
@@ -72,10 +82,20 @@ async function changed<P extends CutPiece>(pieces: readonly P[], template: Label
   const known = await database()
     .records('labels')
     .where('of')
-    .anyOf(pieces.map(({ of }) => of))
+    .anyOf(pieces.flatMap(({ of, before }) => (before ? [of, before] : [of])))
     .toArray()
   const was = new Map(known.map(label => [label.of, label]))
-  return pieces.filter(({ of, says }) => was.get(of)?.template !== template || was.get(of)?.says.join(' ') !== says.join(' '))
+  return pieces.filter(({ of, before = '', says }) => {
+    const label = was.get(of) ?? was.get(before)
+    return label?.template !== template || label.says.join(' ') !== says.join(' ')
+  })
+}
+
+function piecesOf(order: Exclude<CardOrder, { readonly of: 'list' }>, measure: Measure): readonly CutPiece[] {
+  if (order.of === 'slips') return order.sources.map(source => slipCard(source, cardWords, measure))
+  if (order.of === 'cards') return []
+  const draw = order.form === 'full' ? dividerFull : dividerTab
+  return order.sources.map(source => draw(source, order.shape, measure))
 }
 
 const api = {
@@ -100,9 +120,8 @@ const api = {
       return { pages: pages.length, paper: order.paper, count, all: count, tooLarge: 0, withoutPicture: 0 }
     }
     const cards = order.of === 'cards' ? order.sources.map(source => imprintCard(source, faces.measure)) : []
-    const draw = order.of === 'dividers' && order.form === 'full' ? dividerFull : dividerTab
-    const all: readonly CutPiece[] = order.of === 'cards' ? cards : order.sources.map(source => draw(source, order.shape, faces.measure))
-    const pieces = order.onlyChanged ? await changed(all, templateOf(order)) : all
+    const all = cards.length > 0 ? cards : piecesOf(order, faces.measure)
+    const pieces = order.onlyChanged && order.of !== 'slips' ? await changed(all, templateOf(order)) : all
     const sheet = { widthMm: order.paper.widthPt / PT_PER_MM, heightMm: order.paper.heightPt / PT_PER_MM }
     const { pages, tooLarge, sheet: lying } = imposePieces(pieces, sheet)
     const paper = { widthPt: lying.widthMm * PT_PER_MM, heightPt: lying.heightMm * PT_PER_MM }
@@ -128,7 +147,7 @@ const api = {
       jpegOf,
       onPage: (done, total) => tell({ stage: 'printing', done, total }),
     })
-    if (now.order.of !== 'list') {
+    if (now.order.of === 'cards' || now.order.of === 'dividers') {
       const made = now.pieces.map(({ of, says }) => ({ of, template: templateOf(now.order), says: [...says] }))
       const kept: KeptCards = { at: new Date().toISOString(), made }
       await database().device.put({ id: 'cards', value: JSON.stringify(kept) })

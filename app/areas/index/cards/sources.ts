@@ -1,9 +1,9 @@
-import { type PullList, type RecordOf, type RoomSettings, START_HABITS, WAYS } from '#core/catalog'
+import { type PullList, type RecordOf, type Refiling, type RoomSettings, START_HABITS, WAYS } from '#core/catalog'
 import { readSeries, seriesOf } from '#core/finding'
 import { walkFor, type WalkFacts } from '#core/fetching'
 import { contentsOf, cutsFor } from '#core/holders'
 import { codeText, writeCode } from '#core/numbering'
-import type { CardSource, DividerSource, ListLine } from '#core/printing'
+import type { CardSource, DividerSource, ListLine, SlipSource } from '#core/printing'
 import { allIn, type ContainerRow, containersInOrder, type Room, shortAddress } from '#core/room'
 import { containerWay } from '~/data/words'
 import { slipWords } from '~/areas/find/slip/words'
@@ -84,15 +84,30 @@ function cardSize(
   return set?.size ? { widthMm: set.size.widthMm + AROUND_MM.acrossMm, heightMm: set.size.heightMm + AROUND_MM.downMm } : PLAIN_CARD
 }
 
+/** What a divider is known as before it stands in the room: by what it stands for. */
+const plannedAs = (standsFor: RecordOf<'sections'>['standsFor']): string | undefined => standsFor?.id && `divider:${standsFor.id}`
+
 /** Every divider tab of these rows, front to back. */
 export const dividerSources = (at: CardRoom, containerId: string | null): readonly DividerSource[] =>
   rowsAsked(at, containerId).flatMap(({ lanes }) =>
-    lanes
-      .flat()
-      .flatMap(entry =>
-        entry.type === 'section' ? [{ of: `divider:${entry.section.id}`, title: entry.section.title, colour: entry.section.colour }] : [],
-      ),
+    lanes.flat().flatMap((entry): readonly DividerSource[] => {
+      if (entry.type !== 'section') return []
+      const { id, title, colour, standsFor } = entry.section
+      return [{ of: `divider:${id}`, before: plannedAs(standsFor), title, colour }]
+    }),
   )
+
+/** The dividers of a re-filing under way, lane by lane; one that stands in its lane already is known as what it is. */
+export function plannedDividers({ tables }: CardRoom, { lanes }: Refiling): readonly DividerSource[] {
+  const sections = [...tables.sections.values()]
+  return lanes.flatMap(({ containerId, lane, tabs }) =>
+    tabs.map(({ title, colour, standsFor, beforeHolderId }): DividerSource => {
+      const standing = sections.find(each => each.containerId === containerId && each.lane === lane && each.standsFor?.id === standsFor?.id)
+      const before = plannedAs(standsFor)
+      return { of: standing ? `divider:${standing.id}` : (before ?? `divider:${beforeHolderId}`), before, title, colour }
+    }),
+  )
+}
 
 function lineOf(holding: Holding, { tables, settings, room }: CardRoom, detail?: string): ListLine {
   const standing = room.placements.get(holding.id)
@@ -121,6 +136,35 @@ export const outLines = (at: CardRoom): readonly ListLine[] =>
       const holding = at.tables.holdings.get(holdingId)
       return holding ? [lineOf(holding, at, cardWords.outSince(to, outAt))] : []
     })
+
+/** The sets of a pull list in the order of the walk; those that stand nowhere come last. */
+export function setsPulled({ tables }: CardRoom, list: PullList | null, facts: WalkFacts): readonly Holding[] {
+  if (!list) return []
+  const { stops, nowhereIds } = walkFor(list.lines, facts)
+  const ids = [...stops.flatMap(({ sets }) => sets.map(({ holdingId }) => holdingId)), ...nowhereIds]
+  return [...new Set(ids)].flatMap(id => tables.holdings.get(id) ?? [])
+}
+
+/** A slip for each of these sets. `placeOf`: where it is, as a sentence. */
+export const slipSources = (
+  { tables, settings, room }: CardRoom,
+  sets: readonly Holding[],
+  placeOf: (set: Holding) => string,
+  ratioOf: (hash: string) => number | null,
+): readonly SlipSource[] =>
+  sets.map(set => {
+    const [standing, brand] = [room.placements.get(set.id), tables.brands.get(set.brandId ?? '')]
+    const ratio = set.pictureHash === null ? null : ratioOf(set.pictureHash)
+    return {
+      id: set.id,
+      name: set.name,
+      ...codeOf(set, tables),
+      brand: brand ? { name: brand.name, abbreviation: brand.abbreviation } : null,
+      address: standing ? shortAddress(standing, settings.addressPatterns) : '',
+      place: placeOf(set),
+      picture: set.pictureHash !== null && ratio !== null ? { hash: set.pictureHash, ratio } : null,
+    }
+  })
 
 /** What is left of a pull list, stop after stop. */
 export function pullLines(at: CardRoom, list: PullList | null, facts: WalkFacts): readonly ListLine[] {

@@ -1,6 +1,6 @@
 import { counted, figure, partialDay } from '~/kit/grammar'
 
-export const CARD_KINDS = ['cards', 'dividers', 'contents', 'out', 'pull', 'gaps', 'legend'] as const
+export const CARD_KINDS = ['cards', 'dividers', 'contents', 'out', 'pull', 'slips', 'gaps', 'legend'] as const
 export type CardKind = (typeof CARD_KINDS)[number]
 
 const cards = (count: number): string => counted(count, 'card')
@@ -16,6 +16,7 @@ export const cardWords = {
     contents: 'What is in it, front to back',
     out: 'What is out',
     pull: 'The pull list, as one walk',
+    slips: 'Slips to carry to the shelf',
     gaps: 'Numbers that a series lacks',
     legend: 'What marks and letters mean',
   } satisfies Record<CardKind, string>,
@@ -23,16 +24,22 @@ export const cardWords = {
     cards:
       'One card for each pocket, with number, name, address and the impression at true size, readable and grey, so that a stamp ' +
       'shows on it. In the order of the container, with marks to cut at.',
-    dividers: 'One for each tab, in its colour and at its place from left to right.',
+    dividers: 'One for each tab, in its colour and at its place from left to right; also those of a re-filing under way.',
     contents: 'All that stands in it, in order, to lie in front.',
     out: 'With a box to tick as things come back.',
     pull: 'With a box to tick, in the order of the walk.',
+    slips:
+      'One for each set, in the order of the walk, with its number, picture and place. It can stand where the set was taken out: ' +
+      'write on it when, and who has it.',
     gaps: 'To take along to a shop.',
     legend: 'What stands behind a number, and what your marks say.',
   } satisfies Record<CardKind, string>,
   where: 'Where',
   everywhere: 'Everywhere',
   which: 'Which pull list',
+  thisSet: (name: string) => `Only ${name}`,
+  plan: 'The re-filing under way',
+  takenOut: 'Taken out:',
   form: 'Made as',
   forms: { tab: 'Labels for tabs that are there', full: 'Whole dividers' },
   blank: 'Cut from',
@@ -44,6 +51,7 @@ export const cardWords = {
     contents: 'There is nothing in it yet.',
     out: 'Nothing is out.',
     pull: 'There is nothing on this list.',
+    slips: 'There is nothing on this list.',
     gaps: 'No series of yours lacks a number between its first and its last.',
     legend: 'No kind has letters behind its number, and there are no marks.',
   } satisfies Record<CardKind, string>,
@@ -52,6 +60,7 @@ export const cardWords = {
   count: {
     cards: (count: number, pages: number) => `${cards(count)} on ${counted(pages, 'sheet')}.`,
     dividers: (count: number, pages: number) => `${dividers(count)} on ${counted(pages, 'sheet')}.`,
+    slips: (count: number, pages: number) => `${counted(count, 'slip')} on ${counted(pages, 'sheet')}.`,
     lines: (count: number, pages: number) => `${counted(count, 'line')} on ${counted(pages, 'page')}.`,
   },
   changed: (count: number, all: number) => `${figure(count)} of ${figure(all)} changed, or were never made.`,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { Check } from 'lucide-vue-next'
+import { Check, Printer } from 'lucide-vue-next'
+import { NuxtLink } from '#components'
 import { computed, shallowRef } from 'vue'
 import type { Refiling } from '#core/catalog'
 import { idsOf, setDowns, type Step } from '#core/refiling'
@@ -27,6 +28,7 @@ const NAMES = 3
 const isLeaving = shallowRef(false)
 const plan = computed(() => left.value?.moves ?? null)
 const steps = computed(() => (plan.value?.ok ? plan.value.steps : []))
+const hasTabs = computed(() => refiling.lanes.some(({ tabs }) => tabs.length > 0))
 const tableKey = computed(() => `${refiling.tableContainerId}/1`)
 const onTable = computed(() => catalogue.room.rows.get(refiling.tableContainerId)?.placements.length ?? 0)
 /** The next steps, each with its lanes as they are when its turn comes. */
@@ -146,6 +148,10 @@ async function leave(keepsRule: boolean): Promise<void> {
         <Check :size="18" aria-hidden="true" />
         {{ refileWords.finish }}
       </button>
+      <NuxtLink v-if="hasTabs" to="/index/cards?what=dividers&where=plan" class="button">
+        <Printer :size="18" aria-hidden="true" />
+        {{ refileWords.printTabs }}
+      </NuxtLink>
       <button type="button" class="button" @click="isLeaving = true">{{ refileWords.leave }}</button>
     </div>
     <KDialog :open="isLeaving" :title="refileWords.leave" @close="isLeaving = false">

@@ -65,6 +65,7 @@ export const refileWords = {
   why: (cut: SplitBreak, lane: string, write: Write): string =>
     `${lane}: ${WHY_CUT[cut.why]}. In front ${write(cut.usedMm)} used, ${write(Math.max(0, cut.freeMm))} free.`,
   tabs: 'Dividers',
+  printTabs: 'Print its dividers',
   tabsChange: (add: number, rewrite: number, out: number, stay: number) =>
     `${add} new, ${rewrite} to relabel, ${out} to take out, ${stay} stay.`,
   position: ['left', 'centre', 'right'] as const,

@@ -1,0 +1,67 @@
+import { clipText, type Measure, type PageItem, PT_PER_MM, wrapText } from '../page'
+import { codeOf, type LabelledSet } from '../labels/things'
+import type { CutPiece } from './impose'
+
+/** A set as one carries it to the shelf on a slip of paper. */
+export interface SlipSource extends LabelledSet {
+  readonly address: string
+  /** The way there and its neighbours, as a sentence. */
+  readonly place: string
+  /** `ratio`: width over height. */
+  readonly picture: { readonly hash: string; readonly ratio: number } | null
+}
+export interface SlipWords {
+  /** In front of the line that is written on when the slip stands in for its set. */
+  readonly takenOut: string
+}
+
+/** Two of them are across on A4 (ISO 216) and on Letter, four down, with room for the marks to cut at. */
+const [WIDTH_MM, HEIGHT_MM, PAD_MM] = [98, 64, 4]
+const PICTURE_MM = 30
+const [NUMBER_PT, ADDRESS_PT, NAME_PT, TEXT_PT] = [24, 15, 11, 9]
+const PLACE_LINES = 5
+
+/**
+ * A slip: number, address, name and brand in letters that are read at arm's length, the impression small, where the set is as a
+ * sentence, and a line to write on, for a slip that stands where a set was taken out. O(words).
+ */
+export function slipCard(source: SlipSource, words: SlipWords, measure: Measure): CutPiece {
+  const { address, brand, id, name, picture, place } = source
+  const [left, right] = [PAD_MM * PT_PER_MM, (WIDTH_MM - PAD_MM) * PT_PER_MM]
+  const [number, foot] = [codeOf(source), (HEIGHT_MM - PAD_MM) * PT_PER_MM]
+  const shown = clipText(address, 'bold', ADDRESS_PT, right - left - measure(number, 'title', NUMBER_PT) - 8, measure)
+  const names = wrapText(name, 'bold', NAME_PT, right - left, 2, measure)
+  const under = 44 + names.length * 13
+  const textX = picture ? left + (PICTURE_MM + 3) * PT_PER_MM : left
+  const lines = wrapText(place, 'text', TEXT_PT, right - textX, PLACE_LINES, measure)
+  const brandText = clipText(brand?.name ?? '', 'text', TEXT_PT, right - textX, measure)
+  const text = (
+    x: number,
+    y: number,
+    sizePt: number,
+    font: 'text' | 'bold' | 'title',
+    ink: 'night' | 'quiet',
+    content: string,
+  ): PageItem[] => (content === '' ? [] : [{ type: 'text', x, y, sizePt, font, ink, text: content }])
+  const [boxPt, takenPt] = [PICTURE_MM * PT_PER_MM, measure(words.takenOut, 'text', TEXT_PT)]
+  const scale = picture ? Math.min(boxPt / picture.ratio, boxPt) : 0
+  const pictureItems: PageItem[] = picture
+    ? [{ type: 'picture', x: left, y: under, widthPt: scale * picture.ratio, heightPt: scale, hash: picture.hash }]
+    : []
+  return {
+    of: `slip:${id}`,
+    widthMm: WIDTH_MM,
+    heightMm: HEIGHT_MM,
+    items: [
+      ...pictureItems,
+      ...text(left, 26, NUMBER_PT, 'title', 'night', number),
+      ...text(right - measure(shown, 'bold', ADDRESS_PT), 26, ADDRESS_PT, 'bold', 'night', shown),
+      ...names.flatMap((each, at) => text(left, 44 + at * 13, NAME_PT, 'bold', 'night', each)),
+      ...text(textX, under + 8, TEXT_PT, 'text', 'quiet', brandText),
+      ...lines.flatMap((each, at) => text(textX, under + 21 + at * 12, TEXT_PT, 'text', 'night', each)),
+      ...text(left, foot, TEXT_PT, 'text', 'quiet', words.takenOut),
+      { type: 'rule', x: left + takenPt + 4, y: foot, toX: right, weightPt: 0.5, ink: 'quiet' },
+    ],
+    says: [number, name, brand?.name ?? '', address, place],
+  }
+}
