@@ -191,3 +191,33 @@ test('at phone width and by keyboard: what is labelled, what is chosen, and ever
   await page.reload()
   await expect(page.locator('[data-label-kind]')).toHaveValue('cell')
 })
+
+test('the reel comes to its end: what was printed waits for its answer, the rest goes onto a new reel, and none is lost', async ({
+  page,
+}) => {
+  await openDemo(page)
+  await page.goto('/index/labels')
+  await page.locator('[data-group=none] input').check()
+  await page.locator('[data-group=fine] input').check()
+  const all = Number(/^(\d+) labels/.exec(await toMake(page).innerText())?.[1])
+  expect(all).toBeGreaterThan(300)
+  await page.locator('[data-to-machine]').click()
+  await expect(page.getByText(/The tape came to its end: \d+ labels were not printed/)).toBeVisible({ timeout: 30_000 })
+  let out = 0
+  const cameOut = async (): Promise<number> =>
+    Number(/^(\d+) labels? came out/.exec(await page.locator('[data-came-out]').innerText())?.[1])
+  for (let reels = 1; (await page.getByText('The tape came to its end').count()) > 0; reels += 1) {
+    expect(reels).toBeLessThan(9)
+    out += await cameOut()
+    await page.getByRole('button', { name: 'Put in a new reel' }).click()
+    // What was inside is thrown away with the old reel, and is printed once more.
+    await expect(page.locator('[data-leftover]')).toHaveText(`Print the other ${all - out} on it`)
+    await expect(page.locator('[data-waiting]')).toContainText(`${out} labels made on`)
+    await page.locator('[data-leftover]').click()
+    await expect(page.locator('[data-came-out]')).toBeVisible({ timeout: 30_000 })
+  }
+  await expect(page.locator('[data-waiting]')).toContainText(`${all} labels made on`)
+  await page.locator('[data-feed]').click()
+  await page.locator('[data-well]').click()
+  await expect(page.locator('[data-group]')).toHaveText([`${all} that are true, once more`])
+})

@@ -117,6 +117,14 @@ test('three sets change, three pages are printed, and nothing is left to print; 
   await expect(page.locator('[data-why]')).toHaveText('3 new sets and 2 renamed.')
   const { pages } = await pdfOf(page)
   expect(pages).toHaveLength(12)
+  // The demo's journal is young: what a year costs goes by the days on which its sets came in. Addresses cost more than numbers.
+  await page.getByRole('button', { name: 'What does each cost in a year?' }).click()
+  await expect(page.locator('[data-yearly]')).toContainText('this goes by the days on which sets came in')
+  const [, numbers = 0, addresses = 0] = (
+    /numbers (\d+) pages a year, with addresses (\d+)/.exec(await page.locator('[data-yearly]').innerText()) ?? []
+  ).map(Number)
+  expect(numbers).toBeGreaterThan(0)
+  expect(addresses).toBeGreaterThan(numbers)
   // Whoever comes back later is still asked.
   await page.reload()
   await expect(page.locator('[data-waiting]')).toContainText('You made 12 pages to print on')

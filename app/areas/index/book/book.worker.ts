@@ -29,7 +29,7 @@ import { jpegOf, learnRatios, ratioOf } from '~/data/picturesOnPaper'
 import { database, loadCommands, statesAt } from '~/db'
 import type { Printed, PrintedOutcome } from '~/db/commands'
 import { bookWords, paperWords } from './paperWords'
-import { type PlainSource, SOURCE_TABLES, sourcesIn } from './sources'
+import { asOn, type PlainSource, SOURCE_TABLES, sourcesIn } from './sources'
 
 export interface BookOrder {
   readonly book: IndexBook
@@ -64,6 +64,8 @@ export interface Waiting {
 /** Leaves a year, if it is printed once a month. */
 export interface Yearly {
   readonly months: number
+  /** The journal is too young: it goes by the days on which sets came in. */
+  readonly isByArrival: boolean
   readonly costs: Readonly<Record<IndexBook['code'], number>>
 }
 const MONTHS = 12
@@ -237,20 +239,29 @@ const api = {
     await database().device.delete('printing')
   },
 
-  /** What each way of sending to a set would have cost in the last year, as its journal tells; null: it tells too little. */
+  /**
+   * What each way of sending to a set would have cost in the last year, as its journal tells; where that is younger than a month, by
+   * the days on which sets came in. Null: those tell nothing either.
+   */
   async yearly(order: BookOrder): Promise<Yearly | null> {
     const now = Date.now()
     const moments = Array.from({ length: MONTHS + 1 }, (_, at) => new Date(now - at * MONTH_MS).toISOString())
     const { states } = await statesAt(database(), [...SOURCE_TABLES, 'settings'], moments)
-    const months = states.length - 1
-    if (months < 1) return null
-    const sets = states.toReversed().map(({ tables }) => {
+    const [latest] = states
+    if (!latest) return null
+    const isByArrival = states.length < 2
+    const told = isByArrival
+      ? moments.map(day => ({ ...latest.tables, ...asOn(latest.tables, day.slice(0, 10)) }))
+      : states.map(each => each.tables)
+    const sets = told.toReversed().map(tables => {
       const settings = tables.settings.get('room')
       return settings ? sourcesIn(tables, settings).map(({ pictureHash: _hash, ...source }) => ({ ...source, picture: null })) : []
     })
+    if (isByArrival && sets[0]?.length === sets.at(-1)?.length) return null
+    const months = told.length - 1
     const cost = (code: IndexBook['code']): number =>
       Math.round((leavesPrinted({ ...order.book, code, picture: 'none' }, sets, paperWords) * MONTHS) / months)
-    return { months, costs: { number: cost('number'), address: cost('address'), both: cost('both') } }
+    return { months, isByArrival, costs: { number: cost('number'), address: cost('address'), both: cost('both') } }
   },
 
   /** What is to be struck out and written in, for who prints nothing. */

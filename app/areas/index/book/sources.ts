@@ -70,3 +70,13 @@ export function sourcesIn(tables: SourceTables, settings: SourceSettings, room: 
 }
 const roomOf = ({ containers, sections, holders }: SourceTables): Room =>
   arrangeRoom({ containers: containers.values(), sections: sections.values(), holders: holders.values() })
+
+/** Without the sets that came in after a day, the others in their order. Who noted no day counts as there all along. O(sets). */
+export function asOn(tables: SourceTables, day: string): SourceTables {
+  const isThere = ({ acquiredOn }: RecordOf<'holdings'>): boolean => acquiredOn === null || acquiredOn <= day.slice(0, acquiredOn.length)
+  const holdings = new Map([...tables.holdings].filter(([, holding]) => isThere(holding)))
+  const holders = [...tables.holders].map(
+    ([id, holder]) => [id, { ...holder, holdingIds: holder.holdingIds.filter(each => holdings.has(each)) }] as const,
+  )
+  return { ...tables, holdings, holders: new Map(holders.filter(([, { holdingIds }]) => holdingIds.length > 0)) }
+}

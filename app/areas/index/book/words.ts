@@ -8,6 +8,12 @@ const NAMED = 12
 const labels = (all: readonly string[]): string =>
   all.length > NAMED ? `${all.slice(0, NAMED).join(', ')} and ${figure(all.length - NAMED)} more` : listOf(all)
 
+interface YearlyCosts {
+  readonly months: number
+  readonly isByArrival: boolean
+  readonly costs: Readonly<Record<IndexBook['code'], number>>
+}
+
 const ways: Readonly<Record<BookWay, string>> = {
   theme: 'By theme',
   category: 'By category',
@@ -107,9 +113,14 @@ export const indexWords = {
   yearlyAsk: 'What does each cost in a year?',
   yearlyBusy: 'Going through your journal',
   yearlyNone:
-    'Your journal is younger than a month: it cannot tell yet. A book of numbers is printed again far less than one of addresses.',
-  yearly: (book: IndexBook, { months, costs }: { readonly months: number; readonly costs: Readonly<Record<IndexBook['code'], number>> }) =>
-    `By your own last ${counted(months, 'month')}, printed once a month: with numbers ${counted(costs.number, thing(book))} a year, ` +
+    'Your journal is younger than a month, and no set says when it came in: it cannot be told yet. A book of numbers is printed again ' +
+    'far less than one of addresses.',
+  yearly: (book: IndexBook, { months, isByArrival, costs }: YearlyCosts) =>
+    `${
+      isByArrival
+        ? 'Your journal is younger than a month, so this goes by the days on which sets came in, and counts no move. Printed once a month'
+        : `By your own last ${counted(months, 'month')}, printed once a month`
+    }: with numbers ${counted(costs.number, thing(book))} a year, ` +
     `with addresses ${figure(costs.address)}, with both ${figure(costs.both)}.`,
   shows: 'It also shows',
   showsName: 'Name',

@@ -161,7 +161,7 @@ async function saveList(): Promise<void> {
         </button>
       </template>
       <template #out>
-        <MachineStrip v-if="work.strip.value || work.machine.value?.held.length" :work="work" />
+        <MachineStrip v-if="work.strip.value || work.machine.value?.held.length || work.leftover.value.length" :work="work" />
       </template>
     </PressPanel>
   </section>

@@ -36,6 +36,15 @@ const problem = computed(() => {
       <button v-if="problem || (outcome?.ok && outcome.unprinted.length)" type="button" class="button" @click="work.newReel">
         {{ labelWords.newReel }}
       </button>
+      <button
+        v-if="work.leftover.value.length > 0"
+        type="button"
+        class="button-main"
+        data-leftover
+        @click="work.print(work.leftover.value)"
+      >
+        {{ labelWords.printOthers(work.leftover.value.length) }}
+      </button>
     </div>
   </section>
 </template>

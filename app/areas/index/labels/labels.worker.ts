@@ -50,14 +50,11 @@ export interface LabelLine {
 export interface WaitingLabels {
   readonly at: string
   readonly lines: readonly Pick<LabelLine, 'of' | 'says'>[]
-  /** As many came out, or as many as were sent to somewhere else. */
-  readonly out: number
 }
 interface KeptWaiting {
   readonly at: string
   readonly made: readonly (LabelsMade['labels'][number] & Pick<LabelsMade, 'written' | 'labelled'>)[]
   readonly sheetId: string | null
-  readonly out: number
 }
 interface Work {
   readonly order: LabelOrder
@@ -238,33 +235,30 @@ const api = {
   },
   /** The machine as it was left. */
   machine: (habits: LabelHabits): Promise<MachineState> => readMachine(habits),
-  /** A new reel of the tape that is laid out for. What was inside the machine is thrown away. */
-  async newReel({ tapeWidthMm }: LabelHabits): Promise<MachineState> {
-    const machine = newReel(tapeWidthMm)
+  /** A new reel of the tape that is laid out for. What was inside the machine is thrown away, and so was never made. */
+  async newReel(habits: LabelHabits): Promise<MachineState> {
+    const [machine, kept] = [newReel(habits.tapeWidthMm), await readWaiting()]
+    const lost = (await readMachine(habits)).held.map(({ of }) => of)
     await keepMachine(machine)
+    if (kept) await keepWaiting({ ...kept, made: without(kept, lost) })
     return machine
   },
 
-  /** What was made is asked about until somebody answers. `out`: so many came out. */
-  async remember(ofs: readonly string[], out: number): Promise<void> {
-    const entries = ofs.flatMap(of => work?.byOf.get(of) ?? [])
-    const kept: KeptWaiting = {
-      at: new Date().toISOString(),
-      made: entries.map(({ thing, label }) => ({
-        of: thing.of,
-        template: thing.template,
-        says: label.says,
-        written: writtenBy(thing),
-        labelled: thing.sets.map(({ id }) => id),
-      })),
-      sheetId: work?.order.sheet?.id ?? null,
-      out,
-    }
-    await database().device.put({ id: 'labels', value: JSON.stringify(kept) })
+  /** What was made is asked about until somebody answers, with what was made before and nobody has answered for. */
+  async remember(ofs: readonly string[]): Promise<void> {
+    const [entries, before] = [ofs.flatMap(of => work?.byOf.get(of) ?? []), await readWaiting()]
+    const made = entries.map(({ thing, label }) => ({
+      of: thing.of,
+      template: thing.template,
+      says: label.says,
+      written: writtenBy(thing),
+      labelled: thing.sets.map(({ id }) => id),
+    }))
+    await keepWaiting({ at: new Date().toISOString(), made: [...without(before, ofs), ...made], sheetId: work?.order.sheet?.id ?? null })
   },
   async waiting(): Promise<WaitingLabels | null> {
     const kept = await readWaiting()
-    return kept && { at: kept.at, lines: kept.made.map(({ of, says }) => ({ of, says })), out: kept.out }
+    return kept && { at: kept.at, lines: kept.made.map(({ of, says }) => ({ of, says })) }
   },
   /** These came out well and are on their things; the sheet goes on behind all that were printed. */
   async confirm(well: readonly string[], used: readonly Stage[]): Promise<number> {
@@ -296,6 +290,12 @@ async function readMachine({ tapeWidthMm }: LabelHabits): Promise<MachineState> 
 }
 async function keepMachine(machine: MachineState): Promise<void> {
   await database().device.put({ id: 'labelMachine', value: JSON.stringify(machine) })
+}
+const without = (kept: KeptWaiting | null, ofs: readonly string[]): KeptWaiting['made'] =>
+  (kept?.made ?? []).filter(({ of }) => !ofs.includes(of))
+async function keepWaiting(kept: KeptWaiting): Promise<void> {
+  if (kept.made.length > 0) await database().device.put({ id: 'labels', value: JSON.stringify(kept) })
+  else await database().device.delete('labels')
 }
 async function readWaiting(): Promise<KeptWaiting | null> {
   const fact = await database().device.get('labels')

@@ -22,6 +22,8 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
   const thingsOf = useLabelThings()
   const machine = shallowRef<MachineState | null>(null)
   const strip = shallowRef<{ readonly outcome: MachineOutcome; readonly url: string | null } | null>(null)
+  /** What was not printed as the reel came to its end, or thrown away with what was inside the machine. */
+  const leftover = shallowRef<readonly string[]>([])
   const press = usePress<LabelsApi, LaidLabels, WaitingLabels>(
     () => new Worker(new URL('./labels.worker.ts', import.meta.url), { type: 'module' }),
     {
@@ -37,7 +39,10 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
   // Labels themselves are not in memory: every step may have changed them.
   watch([() => catalogue.tables, () => catalogue.steps, () => catalogue.settings], press.change)
   watch([kind, sheet], ([now], [before]) => {
-    if (now !== before) press.clear()
+    if (now !== before) {
+      press.clear()
+      leftover.value = []
+    }
     void press.lay()
   })
 
@@ -50,14 +55,14 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     const title = labelWords.fileName(catalogue.settings.roomName).replace(/\.pdf$/, '')
     await press.make(async tell => {
       const pdf = await press.run(api => api.pdf([...ofs], plainly(printer), title, tell))
-      if (pdf) await press.run(api => api.remember([...ofs], ofs.length))
+      if (pdf) await press.run(api => api.remember([...ofs]))
       return pdf
     })
   }
   async function makeCsv(ofs: readonly string[]): Promise<Blob | null> {
     const text = await press.work('printing', () => press.run(api => api.csv([...ofs])))
     if (text === null) return null
-    await press.run(api => api.remember([...ofs], ofs.length))
+    await press.run(api => api.remember([...ofs]))
     await press.lookForWaiting()
     // The mark tells a spreadsheet that it is UTF-8.
     return new Blob(['\ufeff', text], { type: 'text/csv' })
@@ -71,9 +76,10 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     const outcome = await press.work('printing', () => press.run(api => api.toMachine([...ofs], isFed)))
     showStrip(outcome)
     if (!outcome?.ok) return
+    leftover.value = []
     const missing = new Set(outcome.unprinted)
     const printed = ofs.filter(of => !missing.has(of))
-    if (printed.length > 0) await press.run(api => api.remember(printed, outcome.out.length))
+    if (printed.length > 0) await press.run(api => api.remember(printed))
     await Promise.all([press.lookForWaiting(), lookAtMachine()])
   }
   function showStrip(outcome: MachineOutcome | null): void {
@@ -81,8 +87,11 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     strip.value = outcome && { outcome, url: outcome.ok && outcome.strip ? URL.createObjectURL(outcome.strip) : null }
   }
   async function newReel(): Promise<void> {
+    const [inside, last] = [machine.value?.held.map(({ of }) => of) ?? [], strip.value?.outcome]
     machine.value = await press.run(api => api.newReel(plainly(catalogue.settings.labels)))
+    leftover.value = [...inside, ...(last?.ok ? last.unprinted : [])]
     showStrip(null)
+    await press.lookForWaiting()
   }
 
   async function confirm(well: readonly string[]): Promise<void> {
@@ -107,6 +116,7 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     found: computed(() => press.laid.value?.found ?? null),
     machine: computed(() => machine.value),
     strip: computed(() => strip.value),
+    leftover: computed(() => leftover.value),
     makePdf,
     makeCsv,
     outlines,

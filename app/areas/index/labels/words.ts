@@ -120,6 +120,7 @@ export const labelWords = {
   ranOut: (count: number) => `The tape came to its end: ${labels(count)} ${count === 1 ? 'was' : 'were'} not printed.`,
   left: (mm: number) => `${tape(mm)} left on the reel.`,
   newReel: 'Put in a new reel',
+  printOthers: (count: number) => `Print the other ${count === 1 ? 'one' : figure(count)} on it`,
   faults: {
     otherTape: (mm: number) => `There is tape of ${mm} mm in the machine. Put in a new reel, or choose that width.`,
     broken: 'The machine did not understand the job. Nothing was printed.',
