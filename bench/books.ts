@@ -78,8 +78,8 @@ function spansOfNew(before: readonly PrintedLeaf[], now: readonly Leaf[]): reado
 }
 /**
  * Two bounds to measure against. Headings touched: the fewest leaves that meet every heading in which something changed, as if each
- * had one leaf only. If no line may change its page: leaves with a line that is no longer true, and the fewest others that can take what is new
- * where the order has it.
+ * had one leaf only. If no line may change its page: leaves with a line that is no longer true, and the fewest others that can take
+ * what is new where the order has it.
  */
 function bounds(before: readonly PrintedLeaf[], now: readonly Leaf[]): { readonly headings: number; readonly kept: number } {
   const [was, is] = [linesOf(before), linesOf(now.map(({ way, content }) => ({ way, lines: content.lines })))]

@@ -6,19 +6,25 @@ import { BASE, close, freshPage } from './page'
 
 export async function firstScreen(browser: Browser): Promise<void> {
   const page = await freshPage(browser, true)
-  // Pages behind links in view are fetched ahead, sooner or later: how much of that has come by now says nothing of this screen.
   await page.addInitScript(() => {
+    // Pages behind links in view are fetched ahead, sooner or later: how much of that has come by now says nothing of this screen.
     window.IntersectionObserver = class extends IntersectionObserver {
       override observe(): void {}
     }
+    // What is asked for once the screen is there is not what it waits for.
+    const seen = new MutationObserver(() => {
+      if (!document.querySelector('[data-headline]')) return
+      seen.disconnect()
+      performance.mark('shown')
+    })
+    seen.observe(document, { subtree: true, childList: true })
   })
   await page.goto(BASE)
   await page.locator('[data-headline]').waitFor()
-  // So does what the browser was told to fetch once it has nothing else to do.
   const names = await page.evaluate(() => {
-    const ahead = new Set([...document.querySelectorAll<HTMLLinkElement>('link[rel="prefetch"]')].map(link => link.href))
-    const all = performance.getEntriesByType('resource').map(entry => entry.name)
-    return all.filter(name => !ahead.has(name)).map(name => name.split('/').pop() ?? '')
+    const shownAt = performance.getEntriesByName('shown')[0]?.startTime ?? Infinity
+    const all = performance.getEntriesByType('resource').filter(({ startTime }) => startTime <= shownAt)
+    return all.map(({ name }) => name.split('/').pop() ?? '')
   })
   const files = readdirSync('.output/public/_nuxt').filter(file => names.includes(file))
   const kilobytes = (ending: RegExp): number =>

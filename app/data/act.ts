@@ -1,4 +1,4 @@
-import { type commands, database, loadCommands, redo, type SwingProgress, undo, type YondercrestDb } from '~/db'
+import { type commands, database, loadCommands, readDrafts, readLastCopy, redo, type SwingProgress, undo, type YondercrestDb } from '~/db'
 
 type Commands = typeof commands
 type OverDatabase<F> = F extends (db: YondercrestDb, ...rest: infer A) => infer R ? (...rest: A) => R : never
@@ -13,6 +13,10 @@ export const act = new Proxy({} as Acts, {
       return command(database(), ...rest)
     },
 })
+
+// What only reads needs none of the code that changes things.
+export const draftsNow = () => readDrafts(database())
+export const lastCopyNow = () => readLastCopy(database())
 
 export const undoStep = (onProgress: SwingProgress) => undo(database(), onProgress)
 export const redoStep = (onProgress: SwingProgress) => redo(database(), onProgress)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize, useMediaQuery } from '@vueuse/core'
+import { useDebounceFn, useElementSize, useMediaQuery } from '@vueuse/core'
 import { ChevronDown, ChevronUp } from 'lucide-vue-next'
 import { computed, nextTick, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -32,15 +32,13 @@ const isSmall = useMediaQuery('(max-width: 639px), (max-height: 500px)')
 const size = computed(() => (!ridge.isUp ? REST : isSmall.value ? UP_SMALL : UP))
 const height = computed(() => size.value.band - size.value.floor - size.value.pin)
 const marked = shallowRef(0)
-/** Pins rise once the answer is painted: hundreds of blocks would hold it up. */
+/** Pins rise once typing rests: hundreds of blocks would hold up the next letter. */
+const RESTS_MS = 120
 const wanted = computed(() => ridge.stops ?? find.pins)
 const pins = shallowRef(wanted.value)
-watch(wanted, () =>
-  requestAnimationFrame(() =>
-    setTimeout(() => {
-      pins.value = wanted.value
-    }),
-  ),
+watch(
+  wanted,
+  useDebounceFn(() => (pins.value = wanted.value), RESTS_MS),
 )
 
 /** Lower shelves stand nearer to the eye, and so darker. */
@@ -71,13 +69,14 @@ watch([pins, () => ridge.proposed, size], async () => {
 })
 const openId = computed(() => (typeof route.params.container === 'string' ? route.params.container : null))
 
+const counts = computed(() => new Map([...catalogue.room.rows].map(([id, row]) => [id, setsIn(row)])))
 function label(id: string): string {
   const row = catalogue.room.rows.get(id)
   if (!row) return ''
   return shellWords.ridgeBlock(
     row.container.name,
     lookUp('fixtures', row.container.fixtureId)?.name ?? '',
-    setsIn(row),
+    counts.value.get(id) ?? 0,
     Math.round((fills.value.get(id)?.share ?? 0) * 100),
     ridge.stops ? 0 : (pins.value.get(id) ?? 0),
     ridge.stops?.get(id) ?? 0,

@@ -4,8 +4,8 @@ import { computed, shallowRef } from 'vue'
 import { ulid } from 'ulid'
 import { settingsOfLocale } from '#core/catalog'
 import { lineOf, type ListLine, type OnScreen, salvage } from '#core/exchange'
-import { SCREEN_TABLES, watch } from '~/db'
-import { act } from '~/data/act'
+import { type LastCopy, SCREEN_TABLES, watch } from '~/db'
+import { act, lastCopyNow } from '~/data/act'
 import { copyWords } from './words'
 import { useDescribe } from '~/data/useDescribe'
 import { useUses } from '~/data/useUses'
@@ -24,12 +24,9 @@ export const useCopies = defineStore('copies', () => {
   const describe = useDescribe()
   const uses = useUses()
   const progress = shallowRef<Progress | null>(null)
-  const lastCopy = shallowRef<Awaited<ReturnType<typeof act.readLastCopy>>>(null)
+  const lastCopy = shallowRef<LastCopy | null>(null)
   let crew: Crew<ExchangeApi> | null = null
-  watch(
-    () => act.readLastCopy(),
-    found => (lastCopy.value = found),
-  )
+  watch(lastCopyNow, found => (lastCopy.value = found))
 
   /** Steps done (or undone) since the last copy. */
   const stepsSince = computed(() => {

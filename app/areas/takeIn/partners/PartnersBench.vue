@@ -5,7 +5,7 @@ import { ulid } from 'ulid'
 import { blankDraft, type Draft, type Holding, nextRank } from '#core/catalog'
 import { pairKey, type PartnerPair, proposePartners, withoutPartner } from '#core/classing'
 import { useAdvice } from '~/areas/takeIn/advice/useAdvice'
-import { act } from '~/data/act'
+import { act, draftsNow } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import KPageHead from '~/kit/KPageHead.vue'
@@ -94,7 +94,7 @@ const label = (id: string): string => {
 const lacking = computed(() => withoutPartner(sets.value, relations.value, pairs.value).flatMap(({ id }) => holding(id) ?? []))
 /** The strips of the pile, as they are now: dies that were put there wait for their number. */
 const drafts = shallowRef<readonly Draft[]>([])
-const readPile = async (): Promise<void> => void (drafts.value = await act.readDrafts())
+const readPile = async (): Promise<void> => void (drafts.value = await draftsNow())
 onMounted(readPile)
 watch(() => catalogue.steps, readPile)
 const onPile = computed(() => new Set(drafts.value.map(({ texts }) => texts.notes)))

@@ -3,7 +3,7 @@ import { computed, shallowRef } from 'vue'
 import type { Draft, Holding } from '#core/catalog'
 import { type DoneStep, type Pace, paceOf, type Pack, pickPack, type Stage, stageOf, stageOfPack, STAGES, withoutSet } from '#core/pile'
 import { type JournalEntry, watch } from '~/db'
-import { act } from '~/data/act'
+import { draftsNow } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** Which stage a step of the journal was work at. */
@@ -26,13 +26,10 @@ export const usePile = defineStore('pile', () => {
   function open(): void {
     if (isWatching) return
     isWatching = true
-    watch(
-      () => act.readDrafts(),
-      found => {
-        drafts.value = found
-        isRead.value = true
-      },
-    )
+    watch(draftsNow, found => {
+      drafts.value = found
+      isRead.value = true
+    })
   }
 
   const used = computed((): readonly Stage[] =>

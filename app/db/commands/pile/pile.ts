@@ -16,11 +16,6 @@ export async function dropDrafts(db: YondercrestDb, ids: readonly string[]): Pro
   await transact(db, 'dropDrafts', { count: ids.length }, desk => desk.remove('drafts', ids))
 }
 
-/** The strips of the pile, in order. */
-export async function readDrafts(db: YondercrestDb): Promise<readonly Draft[]> {
-  return (await db.records('drafts').toArray()).sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1))
-}
-
 /** Keeps a strip as it is typed, keystroke by keystroke. Typing is no step of its own: undo is for what it leads to. */
 export async function keepDraft(db: YondercrestDb, draft: Draft): Promise<void> {
   const { firstFault } = await import('../../checked')

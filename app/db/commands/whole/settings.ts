@@ -19,17 +19,6 @@ export async function changeSettings(db: YondercrestDb, wanted: SettingsChange |
   })
 }
 
-/** When a copy was last saved, and which step was the last by then. */
-export interface LastCopy {
-  readonly at: string
-  readonly seq: number
-  readonly swings: number
-}
-export async function readLastCopy(db: YondercrestDb): Promise<LastCopy | null> {
-  const fact = await db.device.get('lastCopy')
-  return fact ? (JSON.parse(fact.value) as LastCopy) : null
-}
-
 /** Remembers when a copy was last saved, and what the journal's last step was then. */
 export async function noteCopySaved(db: YondercrestDb, at: string): Promise<void> {
   const last = await db.journal.orderBy('seq').last()

@@ -1,0 +1,18 @@
+import type { Draft } from '#core/catalog'
+import type { YondercrestDb } from './database'
+
+/** The strips of the pile, in order. */
+export async function readDrafts(db: YondercrestDb): Promise<readonly Draft[]> {
+  return (await db.records('drafts').toArray()).sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1))
+}
+
+/** When a copy was last saved, and which step was the last by then. */
+export interface LastCopy {
+  readonly at: string
+  readonly seq: number
+  readonly swings: number
+}
+export async function readLastCopy(db: YondercrestDb): Promise<LastCopy | null> {
+  const fact = await db.device.get('lastCopy')
+  return fact ? (JSON.parse(fact.value) as LastCopy) : null
+}
