@@ -11,10 +11,12 @@ defineProps<{
   area: string
   ways: readonly { readonly to: string; readonly icon: Component; readonly text: string }[]
 }>()
+/** So few ways leave room for the lead beside them. */
+const BESIDE = 4
 </script>
 
 <template>
-  <header class="flex flex-wrap items-center gap-x-4 gap-y-1">
+  <header class="flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1">
     <h1 class="sr-only">{{ title }}</h1>
     <nav class="flex min-w-0 gap-x-5 overflow-x-auto overflow-y-hidden pr-1 whitespace-nowrap" :aria-label="area" tabindex="-1">
       <NuxtLink
@@ -28,7 +30,9 @@ defineProps<{
         {{ text }}
       </NuxtLink>
     </nav>
+    <p v-if="lead" class="hint hidden min-w-0 leading-tight lg:block" :class="ways.length > BESIDE ? 'order-last w-full' : 'flex-1'">
+      {{ lead }}
+    </p>
     <div class="ml-auto flex flex-wrap items-center gap-2"><slot /></div>
-    <p v-if="lead" class="hint hidden w-full leading-tight lg:block">{{ lead }}</p>
   </header>
 </template>

@@ -116,7 +116,7 @@ test('the slip of a set, from the set itself: its number, its place as a sentenc
   await page.locator('[data-mat-item]').first().click()
   const slip = page.locator('[data-slip]')
   const place = await slip.locator('[data-place]').innerText()
-  await slip.getByRole('button', { name: 'Print it' }).click()
+  await slip.getByRole('button', { name: 'Print it as a slip of paper' }).click()
   await expect(said(page)).toHaveText('1 slip on 1 sheet.')
   await expect(page.locator('[data-preview] img')).toBeVisible()
   const [printed] = await pdfOf(page)

@@ -15,9 +15,15 @@ export const WINDOWS = [
   ],
 ] as const
 
-/** What a change of the window brings about is drawn: two frames. */
+/** What a change of the window brings about is drawn: two frames. Where no frame comes at all, that is said, and on which page. */
 export const settled = (page: Page): Promise<void> =>
-  page.evaluate(() => new Promise<void>(resolve => requestAnimationFrame(() => requestAnimationFrame(() => resolve()))))
+  page.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        setTimeout(() => reject(new Error(`no frame was drawn for 10 s: ${location.href}, ${document.visibilityState}`)), 10_000)
+        requestAnimationFrame(() => requestAnimationFrame(() => resolve()))
+      }),
+  )
 
 /** Every page of the demo room, with the first thing that one works with: a set, a row, a field. */
 export const PAGES: Readonly<Record<string, string>> = {

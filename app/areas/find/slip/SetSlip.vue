@@ -106,11 +106,20 @@ function showPlace(): void {
     data-slip
     @keydown.esc.stop="emit('close')"
   >
-    <div class="flex items-start justify-between gap-3">
+    <div class="flex items-start justify-between gap-1">
       <div class="flex flex-1 items-baseline gap-x-3">
         <KTicket :code="codeOf(holding)" />
         <h2 class="min-w-0 flex-1 basis-40 text-[1.15rem] leading-tight">{{ holding.name }}</h2>
       </div>
+      <button
+        type="button"
+        class="head-button -mt-1"
+        :aria-label="slipWords.print"
+        :title="slipWords.print"
+        @click="router.push({ path: '/index/cards', query: { what: 'slips', set: holding.id } })"
+      >
+        <Printer :size="20" aria-hidden="true" />
+      </button>
       <button ref="closeButton" type="button" class="head-button -mt-1 -mr-2" :aria-label="slipWords.close" @click="emit('close')">
         <X :size="20" aria-hidden="true" />
       </button>
@@ -189,15 +198,6 @@ function showPlace(): void {
       <button type="button" class="button" @click="router.push({ path: '/take-in', query: { set: holding.id } })">
         <PencilLine :size="18" aria-hidden="true" />
         {{ slipWords.edit }}
-      </button>
-      <button
-        type="button"
-        class="button"
-        :title="slipWords.printHint"
-        @click="router.push({ path: '/index/cards', query: { what: 'slips', set: holding.id } })"
-      >
-        <Printer :size="18" aria-hidden="true" />
-        {{ slipWords.print }}
       </button>
     </div>
   </aside>

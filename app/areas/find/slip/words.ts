@@ -7,8 +7,7 @@ const FROM: Readonly<Record<Use['from'], string>> = { fetched: 'fetched', noted:
 export const slipWords = {
   title: (code: string, name: string) => `${code} ${name}`,
   close: 'Close the slip',
-  print: 'Print it',
-  printHint: 'As a slip of paper, to carry to the shelf',
+  print: 'Print it as a slip of paper, to carry to the shelf',
   brand: 'Brand',
   kind: 'Kind',
   category: 'Category',
