@@ -206,7 +206,7 @@ const fileName = computed(() => cardWords.fileName(cardWords.kinds[kind.value], 
           :press="work.press"
           :ready="cardWords.ready(work.press.made.value?.count ?? 0)"
           :file-name="fileName"
-          :care="cardWords.care"
+          :care="isCut || kind === 'slips' ? cardWords.care : undefined"
           :asks="asks"
           @well="work.confirm"
           @none="work.notMade"

@@ -24,10 +24,10 @@ const emit = defineEmits<{ well: [string[]]; none: [] }>()
 const isAsking = shallowRef(false)
 const well = shallowRef<ReadonlySet<string>>(new Set())
 watch(
-  () => press.waiting.value,
-  () => {
+  () => asks,
+  now => {
     isAsking.value = false
-    well.value = new Set(asks?.pieces.map(({ id }) => id) ?? [])
+    well.value = new Set(now?.pieces.map(({ id }) => id) ?? [])
   },
   { immediate: true },
 )
@@ -68,9 +68,9 @@ function toggle(id: string): void {
           </button>
         </div>
       </template>
-      <div v-if="asks" :class="press.made.value ? 'mt-3' : ''">
+      <p v-if="care" class="hint" :class="press.made.value ? 'mt-2' : ''">{{ care }}</p>
+      <div v-if="asks" :class="press.made.value || care ? 'mt-2' : ''">
         <p class="figures" data-waiting>{{ asks.text }}</p>
-        <p v-if="care" class="hint mt-1">{{ care }}</p>
         <p class="mt-1 font-semibold">{{ question ?? pressWords.well }}</p>
         <div v-if="!isAsking" class="mt-1 flex flex-wrap gap-2">
           <button
