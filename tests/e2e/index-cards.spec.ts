@@ -61,6 +61,10 @@ test('cards of a bin: in its order, each impression at true size; once good, onl
   expect(sizes.length).toBeGreaterThan(5)
   const known = inIt.flatMap(({ holdingIds }) => holdingIds.flatMap(id => setOf.get(id)?.size ?? []))
   for (const { widthMm } of sizes) expect(known.some(size => Math.abs(size.widthMm - widthMm) < 0.2)).toBe(true)
+  // One by one they are called by number and name.
+  await page.getByRole('button', { name: 'Not all' }).click()
+  const [one] = inIt.flatMap(({ holdingIds }) => holdingIds.flatMap(id => setOf.get(id) ?? []))
+  await expect(page.locator('[data-waiting] ~ fieldset label').first()).toHaveText(new RegExp(`^ ?${one?.number}( \\w)? ${one?.name}`))
   await page.locator('[data-well]').click()
   await expect(said(page)).toHaveText(`All ${inIt.length} cards are as they were made.`)
   expect((await roomOf(page)).labels.filter(({ of }) => of.startsWith('card:'))).toHaveLength(inIt.length)

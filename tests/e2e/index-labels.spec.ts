@@ -62,7 +62,14 @@ test('labels of the pile, in the order in which the things will stand, go to the
   // Asked until it is answered, also after a reload.
   await page.reload()
   await expect(page.locator('[data-waiting]')).toContainText('4 labels')
+  const other = await page.context().newPage()
+  await other.goto('/index/labels')
+  await expect(other.locator('[data-waiting]')).toContainText('4 labels')
   await page.locator('[data-well]').click()
+  // What one tab answered the other asks no more.
+  await expect(other.locator('[data-group=differs]')).toHaveCount(0)
+  await expect(other.locator('[data-waiting]')).toHaveCount(0)
+  await other.close()
   await expect(page.getByText('4 labels count as made')).toBeVisible()
   await expect(page.locator('[data-group=waiting]')).toHaveCount(0)
   await expect(page.locator('[data-group=differs]')).toHaveCount(0)
@@ -164,6 +171,8 @@ test('other tape, a name of 300 letters, letters that no font has, a formula in 
   await expect(page.locator('[data-came-out]')).toBeVisible()
   await page.getByRole('button', { name: 'No, or not printed' }).click()
   await page.getByLabel('Tape is').selectOption('24')
+  // The labels are set for it: 24 mm high, 90 pixels of the screen.
+  await expect.poll(async () => (await page.locator('[data-label] svg').first().boundingBox())?.height).toBeGreaterThan(85)
   await page.locator('[data-to-machine]').click()
   await expect(page.getByText('There is tape of 12 mm in the machine')).toBeVisible()
   await page.getByRole('button', { name: 'Put in a new reel' }).click()

@@ -14,6 +14,7 @@ const piece = (of: string, widthMm: number, heightMm: number): CutPiece => ({
   of,
   widthMm,
   heightMm,
+  name: of,
   says: [],
   items: [
     { type: 'outline', x: 0, y: 0, widthPt: widthMm * PT_PER_MM, heightPt: heightMm * PT_PER_MM, ink: 'line' },

@@ -49,6 +49,7 @@ export function dividerTab(source: DividerSource, shape: DividerShape, measure: 
   return {
     of: source.of,
     before: source.before,
+    name: source.title,
     widthMm,
     heightMm: shape.tabMm,
     items: face(source, 0, widthMm, shape.tabMm, measure),
@@ -68,6 +69,7 @@ export function dividerFull(source: DividerSource, shape: DividerShape, measure:
   return {
     of: source.of,
     before: source.before,
+    name: source.title,
     widthMm,
     heightMm,
     items: [...face(source, from, tabWide, tabMm, measure), ...across(0, from), ...across(to, widthMm), ...upright(from), ...upright(to)],

@@ -10,6 +10,8 @@ export interface CutPiece {
   readonly heightMm: number
   /** From its upper left corner. */
   readonly items: readonly PageItem[]
+  /** What it is called where somebody is asked about it. */
+  readonly name: string
   /** What it says, so that it is known when it says something else. */
   readonly says: readonly string[]
 }

@@ -98,5 +98,6 @@ export function imprintCard({ of, widthMm, heightMm, sets, address }: CardSource
     address,
     ...sets.map(set => [codeOf(set), set.name, set.picture?.hash.slice(0, 12) ?? ''].join(' ')),
   ]
-  return { of, widthMm, heightMm, items: [...pictures, ...lines, ...addressItems], says, withoutPicture }
+  const name = sets.map(set => `${codeOf(set)} ${set.name}`).join(', ')
+  return { of, name, widthMm, heightMm, items: [...pictures, ...lines, ...addressItems], says, withoutPicture }
 }

@@ -50,6 +50,7 @@ export function slipCard(source: SlipSource, words: SlipWords, measure: Measure)
     : []
   return {
     of: `slip:${id}`,
+    name: `${number} ${name}`,
     widthMm: WIDTH_MM,
     heightMm: HEIGHT_MM,
     items: [

@@ -133,7 +133,7 @@ watch(laid, now => (page.value = Math.min(page.value, Math.max(0, (now?.pages ??
 const asks = computed(() => {
   const waiting = work.press.waiting.value
   if (!waiting || !isCut.value) return null
-  const pieces = waiting.pieces.map(({ of, says }) => ({ id: of, text: says.join(' ') }))
+  const pieces = waiting.pieces.map(({ of, name }) => ({ id: of, text: name }))
   return { text: cardWords.waiting(pieces.length, waiting.at), pieces }
 })
 const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value

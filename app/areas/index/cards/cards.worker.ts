@@ -54,11 +54,11 @@ interface Work {
 /** What was made and waits to be called well. */
 export interface WaitingCards {
   readonly at: string
-  readonly pieces: readonly Pick<Label, 'of' | 'says'>[]
+  readonly pieces: readonly { readonly of: string; readonly name: string }[]
 }
 interface KeptCards {
   readonly at: string
-  readonly made: readonly Pick<Label, 'of' | 'template' | 'says'>[]
+  readonly made: readonly (Pick<Label, 'of' | 'template' | 'says'> & { readonly name: string })[]
 }
 let work: Work | null = null
 
@@ -148,7 +148,7 @@ const api = {
       onPage: (done, total) => tell({ stage: 'printing', done, total }),
     })
     if (now.order.of === 'cards' || now.order.of === 'dividers') {
-      const made = now.pieces.map(({ of, says }) => ({ of, template: templateOf(now.order), says: [...says] }))
+      const made = now.pieces.map(({ of, name, says }) => ({ of, name, template: templateOf(now.order), says: [...says] }))
       const kept: KeptCards = { at: new Date().toISOString(), made }
       await database().device.put({ id: 'cards', value: JSON.stringify(kept) })
     }
@@ -157,14 +157,14 @@ const api = {
 
   async waiting(): Promise<WaitingCards | null> {
     const kept = await readKept()
-    return kept && { at: kept.at, pieces: kept.made.map(({ of, says }) => ({ of, says })) }
+    return kept && { at: kept.at, pieces: kept.made.map(({ of, name }) => ({ of, name })) }
   },
   /** These came out well: from now on they count as made. */
   async confirm(well: readonly string[]): Promise<number> {
     const kept = await readKept()
     if (!kept) return 0
     const { confirmLabels } = await loadCommands()
-    const labels = kept.made.filter(({ of }) => well.includes(of))
+    const labels = kept.made.flatMap(({ of, template, says }) => (well.includes(of) ? [{ of, template, says }] : []))
     const count = await confirmLabels(database(), { labels, written: [], labelled: [], sheet: null }, [])
     await database().device.delete('cards')
     return count

@@ -1,5 +1,6 @@
 import { watch } from 'vue'
 import type { Page } from '#core/printing'
+import { pressWords } from '~/areas/index/paper/words'
 import { usePress } from '~/areas/index/paper/usePress'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
@@ -24,7 +25,8 @@ export function useCardWork(orderOf: (ratioOf: (hash: string) => number | null) 
   watch([() => catalogue.tables, () => catalogue.steps], press.change)
 
   async function confirm(well: readonly string[]): Promise<void> {
-    notices.tell(cardWords.confirmed(await press.run(api => api.confirm([...well]))))
+    const count = await press.run(api => api.confirm([...well]))
+    notices.tell(count > 0 ? cardWords.confirmed(count) : pressWords.answered, count > 0 ? 'done' : 'care')
     await answered()
     await press.lay()
   }

@@ -1,5 +1,6 @@
 import { computed, onScopeDispose, shallowRef, watch } from 'vue'
 import type { Labelled, LabelSheet, Printer } from '#core/catalog'
+import { pressWords } from '~/areas/index/paper/words'
 import { usePress } from '~/areas/index/paper/usePress'
 import { usePile } from '~/areas/takeIn/pile/usePile'
 import { plainly } from '~/data/call'
@@ -96,7 +97,7 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
 
   async function confirm(well: readonly string[]): Promise<void> {
     const count = await press.run(api => api.confirm([...well], [...pile.used]))
-    notices.tell(labelWords.confirmed(count))
+    notices.tell(count > 0 ? labelWords.confirmed(count) : pressWords.answered, count > 0 ? 'done' : 'care')
     await answered()
     await press.lay()
   }

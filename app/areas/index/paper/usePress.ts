@@ -53,7 +53,10 @@ export function usePress<Api, Laid, Waiting>(
     isBehind = false
     try {
       const found = await layOut(run)
-      if (mine === asked) laid.value = found
+      if (mine !== asked) return
+      laid.value = found
+      // Another tab may have answered, or made something.
+      await lookForWaiting()
     } catch (reason) {
       told(reason)
     }
@@ -62,7 +65,9 @@ export function usePress<Api, Laid, Waiting>(
   const laySoon = useDebounceFn(lay, RESTS_MS)
 
   async function lookForWaiting(): Promise<void> {
-    waiting.value = await askWaiting(run).catch(() => null)
+    const found = await askWaiting(run).catch(() => null)
+    // What is as it was stays as it is: somebody may be ticking it off.
+    if (JSON.stringify(found) !== JSON.stringify(waiting.value)) waiting.value = found
   }
   function forget(): void {
     if (made.value) URL.revokeObjectURL(made.value.url)

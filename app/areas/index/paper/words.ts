@@ -17,6 +17,7 @@ export const pressWords = {
   wellWhich: 'Leave ticked what came out well. The rest is told again.',
   wellThese: 'These came out well',
   notPrinted: 'No, or not printed',
+  answered: 'That was answered in another tab meanwhile.',
 
   preview: 'As it will be',
   which: 'Which page',
