@@ -26,6 +26,8 @@ function spreadFacts(made: Made, growthReserve = 0): SpreadFacts {
   }
 }
 const standing = (facts: SpreadFacts, containerId: string): number => facts.rows.get(containerId)?.placements.length ?? 0
+/** What each row takes: a room of small rows is often full, one of long rows seldom is. */
+const takesOfRows = fc.constantFrom(2, 14).chain(most => fc.array(fc.integer({ min: 0, max: most }), { minLength: 4, maxLength: 4 }))
 const newcomer: Holding = {
   ...blankHolding({ id: 'new', number: 999, seriesId: 's', name: 'Newcomer', createdAt: '2026-01-01T00:00:00.000Z' }),
   themeIds: ['t1'],
@@ -36,7 +38,7 @@ const newcomer: Holding = {
 test('a full row is never proposed while another of the zone has room, and the nearest that has is taken (property)', () => {
   let [moved, refused] = [0, 0]
   fc.assert(
-    fc.property(rooms, fc.array(fc.integer({ min: 0, max: 14 }), { minLength: 4, maxLength: 4 }), (made, takes) => {
+    fc.property(rooms, takesOfRows, (made, takes) => {
       const containers = made.containers.map((each, at) => bin(at, Math.max(1, SET_MM * (takes[at] ?? 0))))
       const facts = spreadFacts({ ...made, containers })
       const { hasRoom: _, ...boundless } = facts
@@ -58,7 +60,7 @@ test('a full row is never proposed while another of the zone has room, and the n
     }),
   )
   expect(moved).toBeGreaterThan(5)
-  expect(refused).toBeGreaterThan(1)
+  expect(refused).toBeGreaterThan(5)
 })
 
 test('into an empty zone: in the order of the rule, no row beyond its length, and all of them where all go in (property)', () => {
