@@ -222,8 +222,9 @@ function isOnCard(x: number, y: number, width: number, height: number): boolean 
 function hardShadow(set: FlatSet, at: Point, luck: ReturnType<typeof chance>): (x: number, y: number) => number {
   const [angle, dark, softMm] = [luck.between(0, 2 * Math.PI), luck.between(0.2, 0.45), luck.between(0.3, 1.5)]
   const [x0, y0] = [at.x + set.widthMm * luck.between(0.25, 0.75), at.y + set.heightMm * luck.between(0.25, 0.75)]
+  const [cos, sin] = [Math.cos(angle), Math.sin(angle)]
   return (x, y) => {
-    const across = ((x - x0) * Math.cos(angle) + (y - y0) * Math.sin(angle)) / softMm + 0.5
+    const across = ((x - x0) * cos + (y - y0) * sin) / softMm + 0.5
     return 1 - dark * Math.min(1, Math.max(0, across))
   }
 }
@@ -237,34 +238,37 @@ function lighting({ widthPx, heightPx }: Shot, luck: ReturnType<typeof chance>):
     luck.between(0, 2 * Math.PI),
     luck.between(0.1, 0.45),
   ]
+  const [shadowX, shadowY, fallX, fallY] = [Math.cos(shadowAt), Math.sin(shadowAt), Math.cos(from), Math.sin(from)]
   return (column, row) => {
     const [x, y] = [column / widthPx - 0.5, row / heightPx - 0.5]
-    const shade = (x * Math.cos(shadowAt) + y * Math.sin(shadowAt) - place) / 0.08
+    const shade = (x * shadowX + y * shadowY - place) / 0.08
     const soft = shade <= 0 ? 0 : shade >= 1 ? 1 : shade * shade * (3 - 2 * shade)
-    return (1 - fall * (0.5 + x * Math.cos(from) + y * Math.sin(from))) * (1 - dark * soft)
+    return (1 - fall * (0.5 + x * fallX + y * fallY)) * (1 - dark * soft)
   }
 }
 
-/** Three passes of a box as wide as the spread asks are as good as a bell. */
-function blurred(picture: GreyPicture, sigma: number): GreyPicture {
+/** Three passes of a box as wide as the spread asks are as good as a bell. Along the rows, and, turned, along the columns. */
+function blurred({ widthPx, heightPx, pixels }: GreyPicture, sigma: number): GreyPicture {
   const radius = Math.max(0, Math.round((Math.sqrt(4 * sigma * sigma + 1) - 1) / 2))
-  if (radius === 0) return picture
-  const { widthPx, heightPx } = picture
-  let now: Float32Array = Float32Array.from(picture.pixels)
+  if (radius === 0) return { widthPx, heightPx, pixels }
+  let now: Float32Array = new Float32Array(pixels)
   for (let pass = 0; pass < 3; pass += 1) {
-    now = boxed(now, heightPx, widthPx, 1, widthPx, radius)
-    now = boxed(now, widthPx, heightPx, widthPx, 1, radius)
+    now = boxedTurned(now, widthPx, radius)
+    now = boxedTurned(now, heightPx, radius)
   }
-  return { widthPx, heightPx, pixels: Uint8Array.from(now, Math.round) }
+  return { widthPx, heightPx, pixels: new Uint8Array(now.map(each => Math.round(each))) }
 }
-function boxed(from: Float32Array, lines: number, length: number, step: number, nextLine: number, radius: number): Float32Array {
+/** The mean of each pixel and its neighbours in its row; the rows of what comes are its columns. */
+function boxedTurned(from: Float32Array, widthPx: number, radius: number): Float32Array {
   const to = new Float32Array(from.length)
-  for (let line = 0; line < lines; line += 1) {
-    const value = (at: number): number => from[line * nextLine + Math.min(Math.max(at, 0), length - 1) * step] ?? 0
+  const rows = from.length / widthPx
+  for (let row = 0; row < rows; row += 1) {
+    const line = from.subarray(row * widthPx, (row + 1) * widthPx)
+    const value = (at: number): number => line[at < 0 ? 0 : at < widthPx ? at : widthPx - 1] ?? 0
     let sum = 0
     for (let at = -radius; at <= radius; at += 1) sum += value(at)
-    for (let at = 0; at < length; at += 1) {
-      to[line * nextLine + at * step] = sum / (2 * radius + 1)
+    for (let at = 0; at < widthPx; at += 1) {
+      to[at * rows + row] = sum / (2 * radius + 1)
       sum += value(at + radius + 1) - value(at - radius)
     }
   }

@@ -1,11 +1,13 @@
 import { expect, openDemo, test } from './helpers'
-import { geometryOf, PAGES, settled, WINDOWS } from '../support/geometry'
+import { geometryOf, PAGES, settled, tooSmall, WINDOWS } from '../support/geometry'
 
 // A page is opened in the first window of its group, and the others are tried on it: as a window is made smaller, or a phone is turned.
 for (const windows of WINDOWS) {
   const [{ width: opened, height: openedHigh }] = windows
   const sizes = windows.map(({ width, height }) => `${width} x ${height}`).join(', ')
-  test(`${sizes}: the sheet has its share of the window on every page, and work begins near its top`, async ({ page }) => {
+  test(`${sizes}: on every page the sheet has its share, work begins near its top, nothing is too small`, async ({
+    page,
+  }) => {
     test.slow()
     await page.setViewportSize({ width: opened, height: openedHigh })
     await openDemo(page)
@@ -18,6 +20,7 @@ for (const windows of WINDOWS) {
       for (const { width, height, leastShare } of windows) {
         await page.setViewportSize({ width, height })
         await settled(page)
+        if (width === opened) expect([path, await tooSmall(page)]).toEqual([path, []])
         if (path.includes('ask=')) await expect(page.locator('[data-ridge="up"]')).toBeVisible()
         const found = await geometryOf(page, first)
         const where = `${path} at ${width} x ${height}`
@@ -27,5 +30,9 @@ for (const windows of WINDOWS) {
         if (width > 320 && height > 600) expect(found.first ?? 1, `${where}: where work begins`).toBeLessThanOrEqual(0.25)
       }
     }
+    await page.setViewportSize({ width: opened, height: openedHigh })
+    await page.goto('/take-in/work?stage=fit')
+    await expect(page.locator('[data-fit-drawing]').first()).toBeVisible()
+    expect(await tooSmall(page)).toEqual([])
   })
 }

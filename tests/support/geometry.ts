@@ -84,3 +84,32 @@ export async function geometryOf(page: Page, first: string): Promise<Geometry> {
     }
   }, first)
 }
+
+/**
+ * What can be pressed and is smaller than 44 x 44, links inside a sentence and what is drawn to scale left out; letters below 14, those
+ * left out that are shown as large as they are on paper.
+ */
+export const tooSmall = (page: Page): Promise<readonly string[]> =>
+  page.evaluate(() => {
+    const pressed = 'a[href], button, input, select, textarea, summary, [role="option"], [tabindex="0"]'
+    const found: string[] = []
+    for (const each of document.querySelectorAll<HTMLElement>(pressed)) {
+      const isTicked = each.matches('[type="checkbox"], [type="radio"]')
+      const target = (isTicked && each.closest('label')) || each
+      const { width, height } = target.getBoundingClientRect()
+      const isDrawn = each.closest('[data-elevation], [data-ridge], [aria-hidden="true"]') !== null
+      if (isDrawn || each.matches('[type="file"]') || width < 2 || height < 2 || getComputedStyle(each).display === 'inline') continue
+      if (Math.min(width, height) < 43.5)
+        found.push(`${each.tagName} ${each.getAttribute('aria-label') ?? each.textContent} ${width} x ${height}`)
+    }
+    const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    while (texts.nextNode()) {
+      const { parentElement, textContent } = texts.currentNode
+      if (!parentElement || !textContent?.trim() || parentElement.getBoundingClientRect().width < 2) continue
+      if (parentElement.closest('svg')?.closest('[data-preview], [data-label-preview]')) continue
+      const scale = parentElement instanceof SVGElement ? (parentElement.closest('svg')?.getScreenCTM()?.a ?? 1) : 1
+      const size = Number.parseFloat(getComputedStyle(parentElement).fontSize) * scale
+      if (size < 13.9) found.push(`letters of ${size}: ${textContent}`)
+    }
+    return found
+  })
