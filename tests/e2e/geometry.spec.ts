@@ -5,9 +5,7 @@ import { geometryOf, PAGES, settled, tooSmall, WINDOWS } from '../support/geomet
 for (const windows of WINDOWS) {
   const [{ width: opened, height: openedHigh }] = windows
   const sizes = windows.map(({ width, height }) => `${width} x ${height}`).join(', ')
-  test(`${sizes}: on every page the sheet has its share, work begins near its top, nothing is too small`, async ({
-    page,
-  }) => {
+  test(`${sizes}: on every page the sheet has its share, work begins near its top, nothing is too small`, async ({ page }) => {
     test.slow()
     await page.setViewportSize({ width: opened, height: openedHigh })
     await openDemo(page)
