@@ -86,6 +86,27 @@ test('cards of a bin: in its order, each impression at true size; once good, onl
   await page.getByRole('button', { name: 'No, or not printed' }).click()
   await page.getByRole('checkbox', { name: 'Only those that changed' }).uncheck()
   await expect(said(page)).toHaveText(new RegExp(`^${inIt.length} cards on`))
+  // A browser that has thrown its pictures away: said, on cards and in a book, and not only left out.
+  await expect(page.locator('[data-gone]')).toBeHidden()
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const open = indexedDB.open('yondercrest')
+        open.onerror = () => reject(new Error('no database'))
+        open.onsuccess = () => {
+          const clearing = open.result.transaction('thumbs', 'readwrite')
+          clearing.objectStore('thumbs').clear()
+          clearing.oncomplete = () => {
+            open.result.close()
+            resolve()
+          }
+        }
+      }),
+  )
+  await page.reload()
+  await expect(page.locator('[data-gone]')).toContainText(/^This browser has lost \d+ pictures: they are left out here\./)
+  await page.goto('/index')
+  await expect(page.locator('[data-gone]')).toContainText('This browser has lost 3')
 })
 
 test('dividers as labels of tabs and whole; what is out, a pull list, gaps and the legend on paper', async ({ page }) => {

@@ -57,6 +57,7 @@ const fileName = computed(() => indexWords.fileName(catalogue.settings.roomName,
       :press="work.press"
       :ready="ready"
       :file-name="fileName"
+      :gone="laid?.gone"
       :asks="asks"
       @well="work.confirm(book, $event)"
       @none="work.notPrinted"

@@ -55,6 +55,8 @@ export interface Laid {
   readonly why: BookChanges['why']
   /** All of it is new: nothing was printed, or the choices are others than then. */
   readonly isWhole: boolean
+  /** Pictures that the sets name and this browser no longer has. */
+  readonly gone: number
 }
 /** What was made and waits to be called well. */
 export interface Waiting {
@@ -133,7 +135,8 @@ const facesFor = ({ order, sources }: Work): Promise<Faces> =>
   ])
 
 async function layOut(order: BookOrder): Promise<Laid> {
-  if (order.book.picture !== 'none') await learnRatios(order.sources.flatMap(({ pictureHash }) => pictureHash ?? []))
+  const pictures = order.book.picture === 'none' ? [] : [...new Set(order.sources.flatMap(({ pictureHash }) => pictureHash ?? []))]
+  await learnRatios(pictures)
   const sources = order.sources.map(withRatio)
   const before = await printedOf(order.book.id)
   const isWhole = order.isFresh || before.length === 0 || order.book.printedAs !== choicesKey(order.book)
@@ -155,6 +158,7 @@ async function layOut(order: BookOrder): Promise<Laid> {
     takeOut: changes.takeOut,
     why: changes.why,
     isWhole,
+    gone: pictures.filter(hash => ratioOf(hash) === null).length,
   }
 }
 

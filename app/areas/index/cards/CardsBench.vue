@@ -207,6 +207,7 @@ const fileName = computed(() => cardWords.fileName(cardWords.kinds[kind.value], 
           :ready="cardWords.ready(work.press.made.value?.count ?? 0)"
           :file-name="fileName"
           :care="isCut || kind === 'slips' ? cardWords.care : undefined"
+          :gone="work.gone.value"
           :asks="asks"
           @well="work.confirm"
           @none="work.notMade"

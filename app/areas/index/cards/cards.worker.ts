@@ -58,7 +58,8 @@ export interface WaitingCards {
 }
 interface KeptCards {
   readonly at: string
-  readonly made: readonly (Pick<Label, 'of' | 'template' | 'says'> & { readonly name: string })[]
+  /** The version before kept no name: what it made may still wait for its answer. */
+  readonly made: readonly (Pick<Label, 'of' | 'template' | 'says'> & { readonly name?: string })[]
 }
 let work: Work | null = null
 
@@ -157,7 +158,7 @@ const api = {
 
   async waiting(): Promise<WaitingCards | null> {
     const kept = await readKept()
-    return kept && { at: kept.at, pieces: kept.made.map(({ of, name }) => ({ of, name })) }
+    return kept && { at: kept.at, pieces: kept.made.map(({ of, name, says }) => ({ of, name: name ?? says.join(' ') })) }
   },
   /** These came out well: from now on they count as made. */
   async confirm(well: readonly string[]): Promise<number> {

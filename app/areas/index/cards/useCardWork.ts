@@ -1,4 +1,4 @@
-import { watch } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import type { Page } from '#core/printing'
 import { pressWords } from '~/areas/index/paper/words'
 import { usePress } from '~/areas/index/paper/usePress'
@@ -10,12 +10,15 @@ import { cardWords } from './words'
 /** Cards and lists in the hands of the one who sets and prints them. */
 export function useCardWork(orderOf: (ratioOf: (hash: string) => number | null) => CardOrder | null, hashes: () => readonly string[]) {
   const [catalogue, notices] = [useCatalogue(), useNotices()]
+  /** Pictures that the sets name and this browser no longer has. */
+  const gone = shallowRef(0)
   const press = usePress<CardsApi, CardsLaid, WaitingCards>(
     () => new Worker(new URL('./cards.worker.ts', import.meta.url), { type: 'module' }),
     {
       async layOut(run) {
-        const wanted = [...hashes()]
+        const wanted = [...new Set(hashes())]
         const ratios = wanted.length > 0 ? await run(api => api.ratios(wanted)) : new Map<string, number>()
+        gone.value = wanted.length - ratios.size
         const order = orderOf(hash => ratios.get(hash) ?? null)
         return order && (await run(api => api.lay(order)))
       },
@@ -41,6 +44,7 @@ export function useCardWork(orderOf: (ratioOf: (hash: string) => number | null) 
   return {
     press,
     laid: press.laid,
+    gone: computed(() => gone.value),
     change: press.change,
     make: (): Promise<void> => press.make(tell => press.run(api => api.pdf(tell))),
     confirm,

@@ -18,6 +18,8 @@ const { press, asks } = defineProps<{
   question?: string
   /** A word of care where blades or the printer call for it. */
   care?: string
+  /** Pictures that the sets name and this browser no longer has. */
+  gone?: number
   asks: { readonly text: string; readonly pieces: readonly { readonly id: string; readonly text: string }[] } | null
 }>()
 const emit = defineEmits<{ well: [string[]]; none: [] }>()
@@ -40,6 +42,7 @@ function toggle(id: string): void {
 
 <template>
   <div>
+    <p v-if="gone" class="mt-3 border-l-4 border-ochre bg-wash px-3 py-2 figures" role="status" data-gone>{{ pressWords.gone(gone) }}</p>
     <KProgress
       v-if="press.progress.value"
       class="mt-3"

@@ -11,6 +11,10 @@ export const pressWords = {
   missing: (letters: readonly string[]) =>
     `Our paper fonts do not have ${letters.length === 1 ? 'the letter' : 'these letters'}: ${letters.slice(0, 12).join(' ')}. ` +
     'An empty box stands for each.',
+  gone: (pictures: number) =>
+    pictures === 1
+      ? 'This browser has lost a picture: it is left out here. A copy that you saved earlier still has it.'
+      : `This browser has lost ${figure(pictures)} pictures: they are left out here. A copy that you saved earlier still has them.`,
   well: 'Once it is printed: did it come out well?',
   wellAll: 'Yes, all',
   wellSome: 'Not all',
