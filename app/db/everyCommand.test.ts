@@ -7,7 +7,7 @@ import { ulid } from 'ulid'
 import { type CatalogueData, TABLE_NAMES, TABLES } from '#core/catalog'
 import { allIn } from '#core/room'
 import { findDangling, packArchive, unpackArchive } from '#core/exchange'
-import { luckOf, roomOf } from '../../tests/support/cases'
+import { luckOf, roomFrom, tablesOf } from '../../tests/support/cases'
 import { ACTIONS } from '../../tests/support/everyCommand'
 import { plainly } from '~/data/call'
 import { commands, redo, STEPS, undo, YondercrestDb } from './index'
@@ -25,17 +25,23 @@ const sha256 = (bytes: Uint8Array): Promise<string> => Promise.resolve(createHas
  */
 const HOW = { numRuns: 18, seed: 20_261_125, endOnFailure: true } as const
 
+/** Each table as its schema last took it: most commands change a few tables only. */
+const lawful = new Map<string, string>()
+
 /** Everything that must hold after any command whatever: the first thing that does not, or null. */
 async function whatIsWrong(db: YondercrestDb, tabs: 1 | 2 = 1): Promise<string | null> {
-  const data = await commands.readCatalogue(db)
+  const data = await tablesOf(db, TABLE_NAMES)
   for (const table of TABLE_NAMES) {
+    const text = JSON.stringify(data[table])
+    if (lawful.get(table) === text) continue
     const read = TABLES[table].array().safeParse(data[table])
     if (!read.success) return `${table}: ${read.error.issues[0]?.path.join('.')} ${read.error.issues[0]?.message}`
-    if (!isDeepStrictEqual(plainly(read.data), plainly(data[table]))) return `${table}: more or less than its schema says`
+    if (!isDeepStrictEqual(plainly(read.data), JSON.parse(text))) return `${table}: more or less than its schema says`
+    lawful.set(table, text)
   }
   const dangling = findDangling(data, new Set())
   if (dangling) return dangling
-  const { rows } = await roomOf(db)
+  const { rows } = roomFrom(data)
   const seen = [...rows.values()].flatMap(row => allIn(row).map(each => each.holder.id))
   for (const { cell, somewhere, containerId } of data.holders)
     if (!somewhere && (cell === null) !== (rows.get(containerId)?.container.cells === null)) return 'a holder is in no cell of its pages'

@@ -21,7 +21,7 @@ export interface RawDatabase {
   >
 }
 
-const finished = <T>(request: IDBRequest<T>): Promise<T> =>
+export const finished = <T>(request: IDBRequest<T>): Promise<T> =>
   new Promise((resolve, reject) => {
     request.onsuccess = () => resolve(request.result)
     request.onerror = () => reject(new Error(String(request.error)))
