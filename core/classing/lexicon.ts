@@ -27,69 +27,183 @@ const VERB_ENDS: readonly (readonly [ending: RegExp, stem: string])[] = [
   [/e(r|st)$/, 'e'],
 ]
 
+/** The characters that the file is made of, beside the letters of its words. */
+const [LINE, NOTE, COMMA, ZERO, RANK, BAR] = Array.from('\n#,0:|', each => each.charCodeAt(0)) as [
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+]
+const isEndOfWord = (code: number): boolean => code === COMMA || code === RANK || code === BAR || code === LINE || Number.isNaN(code)
+
+/** A letter as words are compared by it: small, and `_` for the space. All of WordNet is in ASCII. */
+const plainLetter = (code: number): number => (code >= 65 && code <= 90 ? code + 32 : code === 32 ? 95 : code)
+/** FNV-1a (Fowler, Noll and Vo), 32 bits. */
+const FNV_BASIS = 0x811c9dc5
+const FNV_PRIME = 0x01000193
+
+/** The words of a text by a hash of their letters: none is cut out before somebody asks for it. */
+class WrittenWords {
+  private count = 0
+  /** Word after word: where it begins, what it belongs to, and the word before it in the same slot. */
+  private readonly begins: Int32Array
+  private readonly owners: Int32Array
+  private readonly before: Int32Array
+  /** The last word of each slot. */
+  private readonly slots: Int32Array
+
+  constructor(
+    private readonly text: string,
+    most: number,
+  ) {
+    this.begins = new Int32Array(most)
+    this.owners = new Int32Array(most)
+    this.before = new Int32Array(most)
+    this.slots = new Int32Array(2 ** Math.ceil(Math.log2(most + 1))).fill(-1)
+  }
+
+  /** Takes in the word that begins here. Where it ends. */
+  add(from: number, owner: number): number {
+    let hash = FNV_BASIS
+    let at = from
+    for (let code = this.text.charCodeAt(at); !isEndOfWord(code); code = this.text.charCodeAt((at += 1)))
+      hash = Math.imul(hash ^ plainLetter(code), FNV_PRIME)
+    if (at === from) return at
+    const slot = hash & (this.slots.length - 1)
+    this.begins[this.count] = from
+    this.owners[this.count] = owner
+    this.before[this.count] = this.slots[slot] ?? -1
+    this.slots[slot] = this.count
+    this.count += 1
+    return at
+  }
+
+  /** Each place where the word stands, in the order of the text: what it belongs to there, and where it ends. */
+  find(word: string): readonly { readonly owner: number; readonly end: number }[] {
+    let hash = FNV_BASIS
+    for (let at = 0; at < word.length; at += 1) hash = Math.imul(hash ^ plainLetter(word.charCodeAt(at)), FNV_PRIME)
+    const found: { owner: number; end: number }[] = []
+    let each = this.slots[hash & (this.slots.length - 1)] ?? -1
+    for (; each >= 0; each = this.before[each] ?? -1) {
+      const from = this.begins[each] ?? 0
+      if (this.stands(word, from)) found.push({ owner: this.owners[each] ?? 0, end: from + word.length })
+    }
+    return found.reverse()
+  }
+  private stands(word: string, from: number): boolean {
+    for (let at = 0; at < word.length; at += 1)
+      if (plainLetter(this.text.charCodeAt(from + at)) !== plainLetter(word.charCodeAt(at))) return false
+    return isEndOfWord(this.text.charCodeAt(from + word.length))
+  }
+}
+
+/** Which of `count` things lead to each of them: those of one after those of another, and where those of each begin. */
+function reversed(
+  count: number,
+  from: readonly number[],
+  to: readonly number[],
+): { readonly all: Int32Array; readonly begins: Int32Array } {
+  const begins = new Int32Array(count + 1)
+  for (const each of to) begins[each + 1] = (begins[each + 1] ?? 0) + 1
+  for (let at = 0; at < count; at += 1) begins[at + 1] = (begins[at + 1] ?? 0) + (begins[at] ?? 0)
+  const [all, next] = [new Int32Array(to.length), begins.slice()]
+  to.forEach((each, at) => {
+    const here = next[each] ?? to.length
+    all[here] = from[at] ?? 0
+    next[each] = here + 1
+  })
+  return { all, begins }
+}
+
 /**
  * WordNet 3.1 in the compact form that `scripts/lexicon.mjs` writes: words of one meaning and the meanings one step up.
- * Reading takes O(file), about a tenth of a second; asking is a few look-ups.
+ * The text stays text: where each word stands in it is found by a hash of its letters, and what a line says is read when it is
+ * asked for. Reading takes O(file), about a tenth of a second; asking is a few look-ups.
  * @example new Lexicon(text).related('teapot').wider //=> ['pot']
  */
 export class Lexicon {
-  private readonly synsets: readonly (readonly string[])[]
-  private readonly ups: readonly (readonly number[])[]
-  private readonly downs = new Map<number, number[]>()
-  private readonly senses = new Map<string, Sense[]>()
+  readonly size: number
+  /** Where the line of each meaning begins. */
+  private readonly lineAt: readonly number[]
+  private readonly words: WrittenWords
+  private readonly downs: ReturnType<typeof reversed>
 
-  constructor(text: string) {
-    const lines = text.split('\n').filter(line => line !== '' && !line.startsWith('#'))
-    this.ups = lines.map(line =>
-      line
-        .slice(line.lastIndexOf('|') + 1)
-        .split(',')
-        .filter(Boolean)
-        .map(Number),
-    )
-    this.synsets = lines.map((line, synset) =>
-      line
-        .slice(0, line.lastIndexOf('|'))
-        .split(',')
-        .filter(Boolean)
-        .map(written => {
-          const [lemma = '', rank = '1'] = written.split(':')
-          const word = lemma.replaceAll('_', ' ')
-          const key = word.toLowerCase()
-          const senses = this.senses.get(key)
-          if (senses) senses.push({ synset, rank: Number(rank) })
-          else this.senses.set(key, [{ synset, rank: Number(rank) }])
-          return word
-        }),
-    )
-    this.ups.forEach((ups, synset) => {
-      for (const up of ups) {
-        const downs = this.downs.get(up)
-        if (downs) downs.push(synset)
-        else this.downs.set(up, [synset])
+  constructor(private readonly text: string) {
+    const lineAt: number[] = []
+    let marks = 0
+    for (let at = 0; at < text.length; at = this.endOfLine(at) + 1)
+      if (text.charCodeAt(at) !== NOTE && text.charCodeAt(at) !== LINE) lineAt.push(at)
+    for (let at = 0; at < text.length; at += 1) if (text.charCodeAt(at) === COMMA) marks += 1
+    this.lineAt = lineAt
+    this.size = lineAt.length
+    this.words = new WrittenWords(text, lineAt.length + marks)
+    const [from, to]: [number[], number[]] = [[], []]
+    lineAt.forEach((begin, synset) => {
+      const [bar, end] = [text.indexOf('|', begin), this.endOfLine(begin)]
+      for (let at = begin; at < bar; at += 1) {
+        at = this.words.add(at, synset)
+        while (at < bar && text.charCodeAt(at) !== COMMA) at += 1
+      }
+      for (let at = bar + 1; at < end; at += 1) {
+        let up = 0
+        for (; at < end && text.charCodeAt(at) !== COMMA; at += 1) up = up * 10 + text.charCodeAt(at) - ZERO
+        from.push(synset)
+        to.push(up)
       }
     })
+    this.downs = reversed(lineAt.length, from, to)
   }
 
-  get size(): number {
-    return this.synsets.length
+  private endOfLine(at: number): number {
+    const end = this.text.indexOf('\n', at)
+    return end < 0 ? this.text.length : end
+  }
+  /** What the line of a meaning says before its bar, or behind it. */
+  private lineOf(synset: number, part: 'words' | 'ups'): readonly string[] {
+    const at = this.lineAt[synset] ?? 0
+    const line = this.text.slice(at, this.endOfLine(at))
+    const bar = line.lastIndexOf('|')
+    return (part === 'words' ? line.slice(0, bar) : line.slice(bar + 1)).split(',').filter(Boolean)
+  }
+  private wordsOf(synset: number): readonly string[] {
+    return this.lineOf(synset, 'words').map(written => (written.split(':')[0] ?? '').replaceAll('_', ' '))
+  }
+  private upsOf(synset: number): readonly number[] {
+    return this.lineOf(synset, 'ups').map(Number)
+  }
+  private downsOf(synset: number): readonly number[] {
+    const { all, begins } = this.downs
+    return [...all.subarray(begins[synset], begins[synset + 1])]
+  }
+
+  /** The senses of a word, in the order of the file. Its rank stands behind the word where it is not the first. */
+  private sensesOf(word: string): readonly Sense[] {
+    return this.words.find(word).map(({ owner, end }) => {
+      const isRanked = this.text.charCodeAt(end) === RANK
+      return { synset: owner, rank: isRanked ? Number.parseInt(this.text.slice(end + 1, end + 4), 10) : 1 }
+    })
+  }
+  private has(word: string): boolean {
+    return this.sensesOf(word).length > 0
   }
 
   /** The word as the lexicon has it: itself, or the singular of it; null when it has neither. */
   lemmaOf(word: string): string | null {
     const plain = word.toLowerCase().trim()
-    if (this.senses.has(plain)) return plain
-    return singularsByRule(plain).find(each => this.senses.has(each)) ?? null
+    if (this.has(plain)) return plain
+    return singularsByRule(plain).find(each => this.has(each)) ?? null
   }
 
   /** What the commonest meanings of the word suggest, the word itself left out. Empty lists for an unknown word. */
   related(word: string): RelatedWords {
     const lemma = this.lemmaOf(word)
-    const senses = [...(this.senses.get(lemma ?? '') ?? [])]
+    const senses = [...this.sensesOf(lemma ?? '')]
       .sort((a, b) => a.rank - b.rank || a.synset - b.synset)
       .filter(sense => sense.rank <= SENSES)
     const [first] = senses
-    const wordsOf = (synsets: readonly number[]): string[] => synsets.flatMap(synset => this.synsets[synset] ?? [])
+    const wordsOf = (synsets: readonly number[]): string[] => synsets.flatMap(synset => this.wordsOf(synset))
     const own = new Set([lemma ?? '', word.toLowerCase().trim()])
     const take = (words: readonly string[]): string[] =>
       [...new Set(words.filter(each => each !== each.toUpperCase() || each.length === 1))].filter(each => {
@@ -98,8 +212,8 @@ export class Lexicon {
         return isNew
       })
     const synonyms = take(wordsOf(senses.map(sense => sense.synset)))
-    const wider = take(wordsOf(first ? (this.ups[first.synset] ?? []) : []))
-    return { synonyms, wider, narrower: take(wordsOf(first ? (this.downs.get(first.synset) ?? []) : [])).slice(0, MOST_NARROWER) }
+    const wider = take(wordsOf(first ? this.upsOf(first.synset) : []))
+    return { synonyms, wider, narrower: take(wordsOf(first ? this.downsOf(first.synset) : [])).slice(0, MOST_NARROWER) }
   }
 
   /**
@@ -110,14 +224,14 @@ export class Lexicon {
   meaning(word: string): readonly string[] {
     const lemma = this.lemmaOf(word)
     if (lemma === null) return [word]
-    const forms = singularsByRule(lemma).filter(each => this.senses.has(each))
+    const forms = singularsByRule(lemma).filter(each => this.has(each))
     const senses = [lemma, ...forms]
-      .flatMap(each => this.senses.get(each) ?? [])
+      .flatMap(each => this.sensesOf(each))
       .filter(sense => sense.rank <= SENSES)
       .map(sense => sense.synset)
-    const below = senses.flatMap(each => this.downs.get(each) ?? [])
-    const all = [...senses, ...senses.flatMap(each => this.ups[each] ?? []), ...below, ...below.flatMap(each => this.downs.get(each) ?? [])]
-    return [...new Set([word, lemma, ...forms, ...all.slice(0, MOST_MEANINGS).flatMap(each => this.synsets[each] ?? [])])]
+    const below = senses.flatMap(each => this.downsOf(each))
+    const all = [...senses, ...senses.flatMap(each => this.upsOf(each)), ...below, ...below.flatMap(each => this.downsOf(each))]
+    return [...new Set([word, lemma, ...forms, ...all.slice(0, MOST_MEANINGS).flatMap(each => this.wordsOf(each))])]
   }
 
   /**
@@ -134,7 +248,7 @@ export class Lexicon {
    * @example new Lexicon(text).isEnglish('edged') //=> true
    */
   isEnglish(word: string): boolean {
-    const isVerb = (): boolean => VERB_ENDS.some(([ending, stem]) => ending.test(word) && this.senses.has(word.replace(ending, stem)))
+    const isVerb = (): boolean => VERB_ENDS.some(([ending, stem]) => ending.test(word) && this.has(word.replace(ending, stem)))
     return this.lemmaOf(word) !== null || isVerb()
   }
 }

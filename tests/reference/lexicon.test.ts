@@ -72,6 +72,45 @@ describe('WordNet', () => {
     expect(lexicon.related('qwrtz')).toEqual({ synonyms: [], wider: [], narrower: [] })
   })
 
+  test('what is found by its letters is what reading line by line finds, for words of every kind', () => {
+    const lines = readFileSync('public/lexicon.txt', 'utf8')
+      .split('\n')
+      .filter(line => line !== '' && !line.startsWith('#'))
+      .map(line => line.split('|').map(part => part.split(',').filter(Boolean)))
+    const written = lines.map(([words = []]) => words.map(each => each.split(':')))
+    const wordsOf = (synset: number) => (written[synset] ?? []).map(([word = '']) => word.replaceAll('_', ' '))
+    const downs = (synset: number) => lines.flatMap(([, ups = []], at) => (ups.includes(String(synset)) ? wordsOf(at) : []))
+    const sensesOf = new Map<string, { readonly synset: number; readonly rank: number }[]>()
+    written.forEach((words, synset) => {
+      for (const [lemma = '', rank = '1'] of words) {
+        const key = lemma.toLowerCase().replaceAll('_', ' ')
+        sensesOf.set(key, [...(sensesOf.get(key) ?? []), { synset, rank: Number(rank) }])
+      }
+    })
+    // One of each two thousand lines, and words of one letter, with a space, in capitals, with a mark, or none.
+    const some = written.flatMap((words, at) => (at % 2000 === 7 ? (words[0]?.[0] ?? []) : []))
+    for (const word of [...some, 'a', 'ice cream', 'Teapot', 'DNA', "cat's-eye", 'rank', 'xyzzy', 'tea', 'teapo', 'eapot']) {
+      const key = word.toLowerCase().replaceAll('_', ' ')
+      const senses = [...(sensesOf.get(key) ?? [])].sort((one, other) => one.rank - other.rank)
+      const [first] = senses
+      if (!first) {
+        expect([word, lexicon.lemmaOf(word) === key]).toEqual([word, false])
+        continue
+      }
+      const { synonyms, wider, narrower } = lexicon.related(key)
+      const told = (words: readonly string[]) => words.filter(each => each.toLowerCase() !== key && /[a-z]|^.$/.test(each))
+      const same = [...new Set(told(senses.filter(each => each.rank <= 2).flatMap(each => wordsOf(each.synset))))]
+      const isNew = (each: string) => !same.some(other => other.toLowerCase() === each.toLowerCase())
+      const ups = told((lines[first.synset]?.[1] ?? []).flatMap(up => wordsOf(Number(up)))).filter(isNew)
+      expect([word, synonyms.length]).toEqual([word, new Set(same.map(each => each.toLowerCase())).size])
+      expect([word, synonyms.every(each => same.includes(each))]).toEqual([word, true])
+      expect([word, new Set(wider)]).toEqual([word, new Set(ups)])
+      const below = told(downs(first.synset)).filter(each => isNew(each) && !ups.includes(each))
+      expect([word, narrower]).toEqual([word, [...new Set(below)].slice(0, 8)])
+    }
+    expect(some.length).toBeGreaterThan(50)
+  })
+
   test('in a room without a set, the meaning of a word suggests the class', () => {
     const index = new SuggestIndex()
     const names = (list: readonly string[]) => list.map(name => ({ id: name, name }))

@@ -72,7 +72,7 @@ const api = {
     }
   },
 
-  /** Sets that say the same otherwise: asked once typing rests. The first time it reads the lexicon, about a fifth of a second. */
+  /** Sets that say the same otherwise: asked once typing rests. The first time it reads the lexicon, a few tenths of a second. */
   async linked(text: string, without: readonly string[]): Promise<readonly LinkedHit[]> {
     await (lexicon ??= learn().catch(() => undefined))
     const { mode, hits } = index.ask(text, without)
