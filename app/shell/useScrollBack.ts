@@ -1,10 +1,8 @@
 import { onScopeDispose } from 'vue'
 import { useRouter } from 'vue-router'
 
-/** A page that has not its full length after so long keeps the place it has. */
+/** A page that is not as long as it was after so much time keeps the place it has. */
 const GROWS_MS = 10_000
-/** So long what is filled in above moves nothing: it was there when the page was left. */
-const SETTLES_MS = 2000
 const keyOf = (position: number): string => `scrolled ${position}`
 
 /**
@@ -18,32 +16,43 @@ export function useScrollBack(): void {
   let position = here()
   let run = 0
   const remember = (): void => {
+    const { scrollTop = 0, scrollHeight = 0 } = sheet() ?? {}
     try {
-      sessionStorage.setItem(keyOf(position), String(sheet()?.scrollTop ?? 0))
+      sessionStorage.setItem(keyOf(position), `${scrollTop} ${scrollHeight}`)
     } catch {
       // A browser that keeps nothing for a tab: then every page begins at its top.
     }
   }
-  function recall(): number {
+  /** Where the sheet lay when this page was left, and how long the page was. */
+  function recall(): readonly [top: number, height: number] {
     try {
-      return Number(sessionStorage.getItem(keyOf(here())) ?? 0)
+      const [top = 0, height = 0] = (sessionStorage.getItem(keyOf(here())) ?? '').split(' ').map(Number)
+      return [top, height]
     } catch {
-      return 0
+      return [0, 0]
     }
   }
-  /** As soon as the page is long enough. Whoever scrolls meanwhile is left alone, and a page that was left is let go. */
-  function scrollTo(top: number): void {
+  function scrollTo([top, height]: readonly [top: number, height: number]): void {
     run += 1
-    step(top, run, performance.now() + GROWS_MS, -1)
+    sheet()?.style.removeProperty('overflow-anchor')
+    step(top, height, run, performance.now() + GROWS_MS, -1)
   }
-  function step(top: number, mine: number, until: number, last: number): void {
+  /**
+   * As soon as the page is long enough. What is filled in above moves nothing until the page is as long as it was: it was there
+   * when the page was left. Whoever scrolls meanwhile is left alone, and a page that was left is let go.
+   */
+  function step(top: number, height: number, mine: number, until: number, last: number): void {
+    if (mine !== run) return
     const target = sheet()
-    if (mine !== run || (target && last >= 0 && target.scrollTop !== last)) return
-    if (target && target.scrollHeight - target.clientHeight >= top) {
+    const isMoved = target !== null && last >= 0 && target.scrollTop !== last
+    const isLongEnough = target !== null && target.scrollHeight - target.clientHeight >= top
+    if (isLongEnough && !isMoved) {
       target.scrollTop = top
       target.style.overflowAnchor = 'none'
-      setTimeout(() => target.style.removeProperty('overflow-anchor'), SETTLES_MS)
-    } else if (performance.now() < until) requestAnimationFrame(() => step(top, mine, until, target?.scrollTop ?? -1))
+    }
+    const isAsItWas = isLongEnough && target.scrollHeight >= height
+    if (isMoved || isAsItWas || performance.now() >= until) target?.style.removeProperty('overflow-anchor')
+    else requestAnimationFrame(() => step(top, height, mine, until, target?.scrollTop ?? -1))
   }
   const stopBefore = router.beforeEach(remember)
   const stopAfter = router.afterEach((to, from) => {

@@ -144,7 +144,7 @@ test('begin tidy on a phone, in a corner of pages: as many binders as it takes, 
   expect([placeless, holders.every(({ cell }) => cell !== null)]).toEqual([1, true])
 })
 
-test('a corner that is filed already takes a few more one by one: nothing that stands there is moved', async ({ page }) => {
+test('a corner that is filed already takes a few more one by one: nothing that stands there is moved', async ({ demo: page }) => {
   await openDemo(page)
   const before = await standing(page)
   await page.goto('/take-in/tidy')

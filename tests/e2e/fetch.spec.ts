@@ -22,8 +22,7 @@ async function pullAnew(page: Page, text: string): Promise<void> {
   await expect(headline(page)).toHaveAttribute('data-ask', text)
 }
 
-test('ask, pull, walk, take, and back, by the keys alone; a reload in the middle of the walk loses nothing', async ({ page }) => {
-  await openDemo(page)
+test('ask, pull, walk, take, and back, by the keys alone; a reload in the middle of the walk loses nothing', async ({ demo: page }) => {
   await pullAnew(page, 'lighthouse')
   await page.keyboard.press('ArrowDown')
   await expect(page.locator('[data-mat-item]').first()).toBeFocused()
@@ -83,8 +82,7 @@ test('ask, pull, walk, take, and back, by the keys alone; a reload in the middle
   await expect.poll(async () => outOf(await roomOf(page)).length).toBe(before.length + 1)
 })
 
-test('a set is carried from the mat onto the pull list, and back off it by undo', async ({ page }) => {
-  await openDemo(page)
+test('a set is carried from the mat onto the pull list, and back off it by undo', async ({ demo: page }) => {
   await pullAnew(page, 'lighthouse')
   const item = page.locator('[data-mat-item]').nth(1)
   const id = await item.getAttribute('data-set')
@@ -104,9 +102,8 @@ test('a set is carried from the mat onto the pull list, and back off it by undo'
   await expect.poll(own).toEqual([])
 })
 
-test('at phone width: one stop a screen, ticked with one thumb', async ({ page }) => {
+test('at phone width: one stop a screen, ticked with one thumb', async ({ demo: page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await openDemo(page)
   await page.goto('/find/pull')
   await expect(page.locator(stops)).toHaveCount(1)
   const first = await page.locator(stops).getAttribute('data-container')
@@ -128,8 +125,7 @@ test('at phone width: one stop a screen, ticked with one thumb', async ({ page }
   await expect(page.locator('[data-put-back]').first()).toBeVisible()
 })
 
-test('for one card: the choice opens the fewest containers; another candidate changes the walk', async ({ page }) => {
-  await openDemo(page)
+test('for one card: the choice opens the fewest containers; another candidate changes the walk', async ({ demo: page }) => {
   await page.goto('/find/card')
   const need = (at: number) => page.locator(`[data-need="${at}"]`)
   await need(1).getByRole('textbox').fill('birthday greeting')
@@ -160,10 +156,8 @@ test('for one card: the choice opens the fewest containers; another candidate ch
 })
 
 test('back: a wrong slot is told, a set comes to live elsewhere; two tabs tick one stop, and one of them takes it', async ({
-  page,
-  context,
+  demo: page,
 }) => {
-  await openDemo(page)
   await page.goto('/find/out')
   const field = page.locator('[data-slot-number]').first()
   const set = page.locator(`${stops} li`).first()
@@ -183,7 +177,7 @@ test('back: a wrong slot is told, a set comes to live elsewhere; two tabs tick o
   await expect(page.getByRole('status').filter({ hasText: 'from now on' })).toContainText('lives at D2')
   await expect(page.locator(`${stops} li[data-set="${id}"]`)).toHaveCount(0)
 
-  const other = await context.newPage()
+  const other = await page.context().newPage()
   for (const each of [page, other]) {
     await each.goto('/find/pull')
     await expect(each.locator('[data-taken]').first()).toBeVisible()
@@ -196,7 +190,7 @@ test('back: a wrong slot is told, a set comes to live elsewhere; two tabs tick o
   expect(outOf(await roomOf(page)).filter(each => each === here)).toHaveLength(1)
 })
 
-test('a whole container out for a season leaves its gaps, counts as no use, and comes back in one step', async ({ page }) => {
+test('a whole container out for a season leaves its gaps, counts as no use, and comes back in one step', async ({ demo: page }) => {
   await openDemo(page)
   await page.getByRole('link', { name: 'Storeroom' }).click()
   await page
@@ -220,7 +214,7 @@ test('a whole container out for a season leaves its gaps, counts as no use, and 
   expect(after.uses.length).toBe(before.uses.length)
 })
 
-test('the log of a set: a use noted with one press, dated, taken back; the pull list on paper is one page', async ({ page }) => {
+test('the log of a set: a use noted with one press, dated, taken back; the pull list on paper is one page', async ({ demo: page }) => {
   await openDemo(page)
   await matItem(page, 'Merry Scallop Numbers').click()
   const log = page.locator('[data-uses]')
@@ -252,7 +246,7 @@ test('the log of a set: a use noted with one press, dated, taken back; the pull 
 })
 
 test('a label is scanned: from a photo it ticks the walk and comes back; elsewhere its slip opens; codes of other things are told', async ({
-  page,
+  demo: page,
 }) => {
   await openDemo(page)
   const photoOf = async (label: string, seed = 3) => {

@@ -35,7 +35,9 @@ test('what is written on the shelf is read first: places, empty places, numbers,
   await expect(page.locator(shelf)).toHaveText('The set with this number')
 })
 
-test('singular and plural, and what is asked beside words: kinds, sizes, use; each is shown and can be taken back', async ({ page }) => {
+test('singular and plural, and what is asked beside words: kinds, sizes, use; each is shown and can be taken back', async ({
+  demo: page,
+}) => {
   await openDemo(page)
   await ask(page, 'harbour')
   await expect(headline(page)).toContainText(/^\d+ sets in/)
@@ -74,7 +76,9 @@ test('singular and plural, and what is asked beside words: kinds, sizes, use; ea
   await expect(headline(page)).toContainText(new RegExp(`^${unused.filter(({ kindId }) => kindId && !dies.has(kindId)).length} sets in`))
 })
 
-test('an answer is parted by clicks and by typing; the address of the page has it all, and a reload finds it again', async ({ page }) => {
+test('an answer is parted by clicks and by typing; the address of the page has it all, and a reload finds it again', async ({
+  demo: page,
+}) => {
   await openDemo(page)
   await page.keyboard.press('/')
   await page.keyboard.type('harbour')
@@ -109,7 +113,7 @@ test('an answer is parted by clicks and by typing; the address of the page has i
   await expect(headline(page)).toHaveText('All 360 sets')
 })
 
-test('where no set is all of it, the nearest are told, by giving up one part each', async ({ page }) => {
+test('where no set is all of it, the nearest are told, by giving up one part each', async ({ demo: page }) => {
   await openDemo(page)
   await ask(page, 'alphabet salt lantern 3x4')
   const absence = page.locator('[data-absence]')
@@ -122,7 +126,7 @@ test('where no set is all of it, the nearest are told, by giving up one part eac
 })
 
 test('the same in other words: a link of the craft is taken for good, ruled out, undone; own links are made and forgotten', async ({
-  page,
+  demo: page,
 }) => {
   await openDemo(page)
   await ask(page, 'mum')
@@ -162,7 +166,7 @@ test('the same in other words: a link of the craft is taken for good, ruled out,
   await expect(page.locator(linked)).toHaveCount(0)
 })
 
-test('on a phone: asked, parted and opened by thumb', async ({ page }) => {
+test('on a phone: asked, parted and opened by thumb', async ({ demo: page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await openDemo(page)
   await ask(page, 'harbour dies')

@@ -1,14 +1,13 @@
-import { expect, openDemo, test } from './helpers'
+import { expect, test } from './helpers'
 import { geometryOf, PAGES, settled, tooSmall, WINDOWS } from '../support/geometry'
 
 // A page is opened in the first window of its group, and the others are tried on it: as a window is made smaller, or a phone is turned.
 for (const windows of WINDOWS) {
   const [{ width: opened, height: openedHigh }] = windows
   const sizes = windows.map(({ width, height }) => `${width} x ${height}`).join(', ')
-  test(`${sizes}: on every page the sheet has its share, work begins near its top, nothing is too small`, async ({ page }) => {
+  test(`${sizes}: on every page the sheet has its share, work begins near its top, nothing is too small`, async ({ demo: page }) => {
     test.slow()
     await page.setViewportSize({ width: opened, height: openedHigh })
-    await openDemo(page)
     await page.goto('/storeroom')
     const bin = (await page.locator('[data-elevation] a').first().getAttribute('href')) ?? ''
     for (const [path, first] of [...Object.entries(PAGES), [bin, '[data-holder], [data-tab]'] as const]) {

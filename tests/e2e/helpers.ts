@@ -1,21 +1,58 @@
+import { cp, mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { type Download, expect, type Page, test as base } from '@playwright/test'
 
-/** Every journey also watches that the page reports no error and that nothing is asked of another machine. */
-export const test = base.extend<{ watched: undefined }>({
-  watched: [
-    async ({ page }, use) => {
-      const problems: string[] = []
-      page.on('pageerror', error => problems.push(String(error)))
-      page.on('console', message => {
-        if (message.type() === 'error') problems.push(message.text())
-      })
-      page.on('request', request => {
-        if (!/^(http:\/\/127\.0\.0\.1|blob:)/.test(request.url())) problems.push(`asked ${request.url()}`)
-      })
-      await use(undefined)
-      expect(problems).toEqual([])
+/** Every journey also watches that its page reports no error and that nothing is asked of another machine. */
+async function watch(page: Page, use: (page: Page) => Promise<void>): Promise<void> {
+  const problems: string[] = []
+  page.on('pageerror', error => problems.push(String(error)))
+  page.on('console', message => {
+    if (message.type() === 'error') problems.push(message.text())
+  })
+  page.on('request', request => {
+    if (!/^(http:\/\/127\.0\.0\.1|blob:)/.test(request.url())) problems.push(`asked ${request.url()}`)
+  })
+  await use(page)
+  expect(problems).toEqual([])
+}
+const newFolder = (): Promise<string> => mkdtemp(join(tmpdir(), 'yondercrest-journey-'))
+/** Where a browser keeps what the databases of its pages hold, in the folder of its user. */
+const DATABASES = join('Default', 'IndexedDB')
+
+/**
+ * `page` is of a browser that has never been here. `demo` is of one in which the demo room was opened before and has been looked
+ * through: once for all such journeys, each of which begins with a copy of its databases, and of nothing else.
+ */
+export const test = base.extend<{ demo: Page }, { demoDatabases: string }>({
+  page: ({ page }, use) => watch(page, use),
+  demo: async ({ playwright, demoDatabases }, use) => {
+    const folder = await newFolder()
+    await cp(demoDatabases, join(folder, DATABASES), { recursive: true })
+    const context = await playwright.chromium.launchPersistentContext(folder)
+    await watch(context.pages()[0] ?? (await context.newPage()), use)
+    await context.close()
+    await rm(folder, { recursive: true })
+  },
+  demoDatabases: [
+    async ({ playwright }, use, { project }) => {
+      const folder = await newFolder()
+      const context = await playwright.chromium.launchPersistentContext(folder, project.use)
+      const page = context.pages()[0] ?? (await context.newPage())
+      await openDemo(page)
+      // What a picture shows is read once, in the background of Take in.
+      await page.goto('/take-in')
+      await expect
+        .poll(async () => {
+          const { pictures, inkMaps } = await askTables<number>(page, ['pictures', 'inkMaps'], 'count')
+          return inkMaps === pictures
+        })
+        .toBe(true)
+      await context.close()
+      await use(join(folder, DATABASES))
+      await rm(folder, { recursive: true })
     },
-    { auto: true },
+    { scope: 'worker' },
   ],
 })
 export { expect }
@@ -51,25 +88,31 @@ export async function bytesOf(download: Download): Promise<Buffer> {
   for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer)
   return Buffer.concat(chunks)
 }
-/** What the database of the page holds, table by table, without pictures; the register and journal on request. */
-export async function databaseOf(page: Page, tables: readonly string[]): Promise<Record<string, unknown[]>> {
-  return page.evaluate(async names => {
-    const open = indexedDB.open('yondercrest')
-    const db = await new Promise<IDBDatabase>((resolve, reject) => {
-      open.onsuccess = () => resolve(open.result)
-      open.onerror = () => reject(new Error('no database'))
-    })
-    const read = (name: string): Promise<unknown[]> =>
-      new Promise((resolve, reject) => {
-        const request = db.transaction(name).objectStore(name).getAll()
-        request.onsuccess = () => resolve(request.result as unknown[])
-        request.onerror = () => reject(new Error(name))
+async function askTables<T>(page: Page, tables: readonly string[], question: 'getAll' | 'count'): Promise<Record<string, T>> {
+  const answers = await page.evaluate(
+    async ({ tables: names, question: each }) => {
+      const open = indexedDB.open('yondercrest')
+      const db = await new Promise<IDBDatabase>((resolve, reject) => {
+        open.onsuccess = () => resolve(open.result)
+        open.onerror = () => reject(new Error('no database'))
       })
-    const found = Object.fromEntries(await Promise.all(names.map(async name => [name, await read(name)] as const)))
-    db.close()
-    return found
-  }, tables)
+      const read = (name: string): Promise<unknown> =>
+        new Promise((resolve, reject) => {
+          const store = db.transaction(name).objectStore(name)
+          const request = each === 'count' ? store.count() : store.getAll()
+          request.onsuccess = () => resolve(request.result)
+          request.onerror = () => reject(new Error(name))
+        })
+      const found = await Promise.all(names.map(async name => [name, await read(name)] as const))
+      db.close()
+      return found
+    },
+    { tables, question },
+  )
+  return Object.fromEntries(answers) as Record<string, T>
 }
+/** What the database of the page holds, table by table, without pictures; the register and journal on request. */
+export const databaseOf = (page: Page, tables: readonly string[]): Promise<Record<string, unknown[]>> => askTables(page, tables, 'getAll')
 export const SAMPLE_LIST = 'tests/fixtures/hand-kept-list.csv'
 
 /** A list from the file to the catalogue, as it is proposed. */

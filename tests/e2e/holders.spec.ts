@@ -18,7 +18,9 @@ async function takeToFit(page: Page, name: string, size: string, theme = '', kin
   await expect(page.locator('[data-stage="fit"]')).toHaveAttribute('data-count', '1')
 }
 
-test('a photo becomes a measured set with its pieces: corners by keys, pieces joined and parted, kept on the slip', async ({ page }) => {
+test('a photo becomes a measured set with its pieces: corners by keys, pieces joined and parted, kept on the slip', async ({
+  demo: page,
+}) => {
   test.slow()
   await openDemo(page)
   await ask(page, 'lighthouse')
@@ -59,9 +61,8 @@ test('a photo becomes a measured set with its pieces: corners by keys, pieces jo
   expect(measured?.size?.widthMm).toBeGreaterThan(50)
 })
 
-test('what cannot be measured gets a plain sentence: a bent sheet, crossed corners, no picture', async ({ page }) => {
+test('what cannot be measured gets a plain sentence: a bent sheet, crossed corners, no picture', async ({ demo: page }) => {
   test.slow()
-  await openDemo(page)
   await page.goto('/take-in/measure')
   await page.getByLabel('What of known size is in it').selectOption('A4')
   const photo = async (trouble: string): Promise<Buffer> =>
@@ -152,8 +153,7 @@ test('ten small sets into pages: each into the next free cell, in order of arriv
   expect(cells.filter(cell => cell.startsWith('2/')).length).toBe(2)
 })
 
-test('one size for all: how many go in plainly, how many with which exception, and what it takes', async ({ page }) => {
-  await openDemo(page)
+test('one size for all: how many go in plainly, how many with which exception, and what it takes', async ({ demo: page }) => {
   await page.goto('/storeroom/holders')
   await page.getByRole('button', { name: /^pocket 6 x 9/ }).click()
   const report = page.locator('[data-one-size]')

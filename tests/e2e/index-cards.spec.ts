@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { Container, Holder, Holding } from '#core/catalog'
-import { bytesOf, databaseOf, expect, openDemo, test } from './helpers'
+import { bytesOf, databaseOf, expect, test } from './helpers'
 
 interface Room {
   readonly holdings: readonly Holding[]
@@ -41,8 +41,7 @@ async function pdfOf(page: Page): Promise<readonly Printed[]> {
   return pages
 }
 
-test('cards of a bin: in its order, each impression at true size; once good, only what changed is made again', async ({ page }) => {
-  await openDemo(page)
+test('cards of a bin: in its order, each impression at true size; once good, only what changed is made again', async ({ demo: page }) => {
   await page.goto('/index')
   await page.getByRole('navigation', { name: 'Index' }).getByRole('link', { name: 'Cards and lists' }).click()
   await page.getByLabel('Where').selectOption({ label: 'Bin 3' })
@@ -109,9 +108,8 @@ test('cards of a bin: in its order, each impression at true size; once good, onl
   await expect(page.locator('[data-gone]')).toContainText('This browser has lost 3')
 })
 
-test('dividers as labels of tabs and whole; what is out, a pull list, gaps and the legend on paper', async ({ page }) => {
+test('dividers as labels of tabs and whole; what is out, a pull list, gaps and the legend on paper', async ({ demo: page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await openDemo(page)
   await page.goto('/index/cards?what=dividers&where=all')
   await expect(said(page)).toHaveText(/^\d+ dividers on \d+ sheets?\.$/)
   await page.getByLabel('Made as').selectOption('full')
@@ -135,8 +133,7 @@ test('dividers as labels of tabs and whole; what is out, a pull list, gaps and t
   expect(body).toBeLessThanOrEqual(view ?? 0)
 })
 
-test('the slip of a set, from the set itself: its number, its place as a sentence, and its neighbours', async ({ page }) => {
-  await openDemo(page)
+test('the slip of a set, from the set itself: its number, its place as a sentence, and its neighbours', async ({ demo: page }) => {
   await page.goto('/?ask=%23171')
   await page.locator('[data-mat-item]').first().click()
   const slip = page.locator('[data-slip]')

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { Holder, Holding, Label, LabelSheet } from '#core/catalog'
 import { drawnByPoppler } from './poppler'
-import { bringIn, bytesOf, csv, databaseOf, expect, openDemo, openEmpty, test } from './helpers'
+import { bringIn, bytesOf, csv, databaseOf, expect, openEmpty, test } from './helpers'
 
 interface Room {
   readonly holdings: readonly Holding[]
@@ -39,9 +39,8 @@ async function textsOf(
 }
 
 test('labels of the pile, in the order in which the things will stand, go to the practice machine and are called good once', async ({
-  page,
+  demo: page,
 }) => {
-  await openDemo(page)
   await openLabels(page)
   await expect(page.locator('[data-group]')).toHaveCount(4)
   const before = await roomOf(page)
@@ -100,8 +99,9 @@ test('labels of the pile, in the order in which the things will stand, go to the
   expect(numbers.filter(number => wanted.includes(number))).toEqual(wanted)
 })
 
-test('a begun sheet goes on where it ended, each label on its place to a fifth of a millimetre; undo gives it back', async ({ page }) => {
-  await openDemo(page)
+test('a begun sheet goes on where it ended, each label on its place to a fifth of a millimetre; undo gives it back', async ({
+  demo: page,
+}) => {
   await openLabels(page)
   const sheet = (await roomOf(page)).labelSheets[0]
   if (!sheet) throw new Error('no sheet')
@@ -180,9 +180,8 @@ test('other tape, a name of 300 letters, letters that no font has, a formula in 
   await expect(page.locator('[data-came-out]')).toBeVisible()
 })
 
-test('at phone width and by keyboard: what is labelled, what is chosen, and every kind of thing', async ({ page }) => {
+test('at phone width and by keyboard: what is labelled, what is chosen, and every kind of thing', async ({ demo: page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await openDemo(page)
   await page.goto('/index/labels')
   await expect(toMake(page)).toHaveText('4 labels to make.')
   await page.locator('[data-group=differs] input').focus()
@@ -202,9 +201,8 @@ test('at phone width and by keyboard: what is labelled, what is chosen, and ever
 })
 
 test('the reel comes to its end: what was printed waits for its answer, the rest goes onto a new reel, and none is lost', async ({
-  page,
+  demo: page,
 }) => {
-  await openDemo(page)
   await page.goto('/index/labels')
   await page.locator('[data-group=none] input').check()
   await page.locator('[data-group=fine] input').check()

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { getDocument, OPS, type PDFDocumentProxy } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { readByPoppler } from './poppler'
-import { bytesOf, databaseOf, expect, newStrip, openDemo, openEmpty, test } from './helpers'
+import { bytesOf, databaseOf, expect, newStrip, openEmpty, test } from './helpers'
 
 /** What is to be printed, as pdf.js reads it. */
 async function pdfOf(page: Page): Promise<{ pages: string[][]; box: number[]; pdf: Buffer; doc: PDFDocumentProxy }> {
@@ -62,9 +62,8 @@ async function beginBook(page: Page, ways: readonly string[]): Promise<void> {
 }
 
 test('a whole book read back by two independent readers: every set under every theme, one number, fonts, links and bookmarks', async ({
-  page,
+  demo: page,
 }) => {
-  await openDemo(page)
   await beginBook(page, ['By place', 'By word', 'By series'])
   // Stopped in the middle, nothing was made; begun again, all of it.
   await page.locator('[data-make]').click()
@@ -109,8 +108,9 @@ test('a whole book read back by two independent readers: every set under every t
   expect(under('In front')).toEqual(expect.arrayContaining(['B5R', 'Bookcase, shelf 2, bin 5, right row', 'Wood mounted']))
 })
 
-test('three sets change, three pages are printed, and nothing is left to print; what did not come out is told again', async ({ page }) => {
-  await openDemo(page)
+test('three sets change, three pages are printed, and nothing is left to print; what did not come out is told again', async ({
+  demo: page,
+}) => {
   await page.goto('/index')
   // The demo's binder lags behind: what changed since it was printed is told, printed and taken as good.
   await expect(sentence(page)).toHaveText('12 of 57 pages have changed since November 4, 2026.')
@@ -159,8 +159,9 @@ test('three sets change, three pages are printed, and nothing is left to print; 
   await expect(sentence(page)).toContainText('2 of 57 pages have changed since')
 })
 
-test('who prints nothing writes it in by hand; other choices make all of it new, and undo brings the pages back', async ({ page }) => {
-  await openDemo(page)
+test('who prints nothing writes it in by hand; other choices make all of it new, and undo brings the pages back', async ({
+  demo: page,
+}) => {
   await page.goto('/index')
   await page.getByRole('button', { name: 'Write it in by hand' }).click()
   const dialog = page.getByRole('dialog')
@@ -190,14 +191,10 @@ test('who prints nothing writes it in by hand; other choices make all of it new,
   await expect(sentence(page)).toContainText('All 57 pages are as they were printed on')
 })
 
-test('two tabs and one book: what one has made the other asks about, and once it is answered none asks again', async ({
-  page,
-  context,
-}) => {
-  await openDemo(page)
+test('two tabs and one book: what one has made the other asks about, and once it is answered none asks again', async ({ demo: page }) => {
   await page.goto('/index')
   await pdfOf(page)
-  const other = await context.newPage()
+  const other = await page.context().newPage()
   await other.goto('/index')
   await other.bringToFront()
   await expect(other.locator('[data-waiting]')).toContainText('You made 12 pages to print on')
@@ -208,8 +205,7 @@ test('two tabs and one book: what one has made the other asks about, and once it
   await expect(page.locator('[data-well]')).toHaveCount(0)
 })
 
-test('a picture at true size is as large on paper as its set; a sheet printed on both sides has a back', async ({ page }) => {
-  await openDemo(page)
+test('a picture at true size is as large on paper as its set; a sheet printed on both sides has a back', async ({ demo: page }) => {
   await beginBook(page, [])
   await page.getByLabel('By theme').uncheck()
   await page.getByLabel('Picture').selectOption('life')

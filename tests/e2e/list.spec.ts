@@ -1,5 +1,5 @@
 import writeXlsxFile from 'write-excel-file/node'
-import { ask, databaseOf, expect, headline, openDemo, openEmpty, SAMPLE_LIST, test } from './helpers'
+import { ask, databaseOf, expect, headline, openEmpty, SAMPLE_LIST, test } from './helpers'
 
 test('the hand-kept list comes in whole, one undo takes it out, and a reload in between changes nothing', async ({ page }) => {
   await openEmpty(page)
@@ -88,8 +88,7 @@ test('a workbook of several sheets, and pasted cells: the list is found, what is
   await expect(page.locator('[data-taken]')).toContainText('2 rows')
 })
 
-test('a file that is not a table gets a plain sentence', async ({ page }) => {
-  await openDemo(page)
+test('a file that is not a table gets a plain sentence', async ({ demo: page }) => {
   await page.goto('/take-in/list')
   await page
     .locator('input[type=file]')
@@ -98,11 +97,10 @@ test('a file that is not a table gets a plain sentence', async ({ page }) => {
   await expect(page.getByRole('alert')).toContainText('Nothing was changed')
 })
 
-test('a tab closed half-way, and a cancel, leave nothing half-imported', async ({ page, context }) => {
-  await openDemo(page)
+test('a tab closed half-way, and a cancel, leave nothing half-imported', async ({ demo: page }) => {
   const rows = Array.from({ length: 9000 }, (_, index) => `Set ${index},Tidewrack,harbour,4 x 6 in`).join('\n')
   const file = { name: 'long.csv', mimeType: 'text/csv', buffer: Buffer.from(`Name,Brand,Themes,Size\n${rows}\n`) }
-  const other = await context.newPage()
+  const other = await page.context().newPage()
   await other.goto('/take-in/list')
   await other.locator('input[type=file]').setInputFiles(file)
   await other.getByRole('button', { name: 'Take in 9,000 sets' }).click()

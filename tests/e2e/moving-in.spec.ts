@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import type { Container, Holder, Holding, Loan } from '#core/catalog'
-import { ask, bringIn, csv, databaseOf, expect, headline, openDemo, openEmpty, SAMPLE_LIST, test } from './helpers'
+import { ask, bringIn, csv, databaseOf, expect, headline, openEmpty, SAMPLE_LIST, test } from './helpers'
 
 const family = (page: Page, name: RegExp) => page.locator('[data-family]').filter({ has: page.getByRole('heading', { name }) })
 
@@ -163,9 +163,8 @@ test('a bin is said as it stands, half of it, then a reload, then on; what was n
   await expect(page.locator('[data-somewhere]')).toContainText('31 sets somewhere in here')
 })
 
-test('on a phone: what an old list says becomes a room, and a basket and a rack are said by thumb', async ({ page }) => {
+test('on a phone: what an old list says becomes a room, and a basket and a rack are said by thumb', async ({ demo: page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await openDemo(page)
   await page.goto('/take-in/places')
   await page.getByRole('button', { name: /^Build 3 and place 6 sets$/ }).click()
   await expect(page.getByRole('status').filter({ hasText: '3 containers stand in the room. 6 sets have their place.' })).toBeVisible()

@@ -1,11 +1,10 @@
-import { ask, databaseOf, expect, headline, matItem, newStrip, openDemo, openEmpty, test } from './helpers'
+import { ask, databaseOf, expect, headline, matItem, newStrip, openEmpty, test } from './helpers'
 import type { Page } from '@playwright/test'
 
 const row = (page: Page, name: string) => page.locator(`[data-name="${name}"]`)
 const namesInOrder = (page: Page) => page.locator('[data-name]').evaluateAll(rows => rows.map(each => (each as HTMLElement).dataset.name))
 
-test('a brand is joined into another: its sets go over, its spelling means the other, undo takes it back', async ({ page }) => {
-  await openDemo(page)
+test('a brand is joined into another: its sets go over, its spelling means the other, undo takes it back', async ({ demo: page }) => {
   await page.goto('/take-in/names?list=brands')
   const before = await databaseOf(page, ['holdings'])
   await row(page, 'Greywether').click()
@@ -33,8 +32,7 @@ test('a brand is joined into another: its sets go over, its spelling means the o
   expect(await databaseOf(page, ['holdings'])).toEqual(before)
 })
 
-test("themes in an order of one's own: carried by keys and by mouse, kept through a reload", async ({ page }) => {
-  await openDemo(page)
+test("themes in an order of one's own: carried by keys and by mouse, kept through a reload", async ({ demo: page }) => {
   await page.goto('/take-in/names?list=themes')
   await expect(row(page, 'Harbour')).toBeVisible()
   const before = await namesInOrder(page)
@@ -55,8 +53,7 @@ test("themes in an order of one's own: carried by keys and by mouse, kept throug
   await expect.poll(() => namesInOrder(page)).toEqual([before[4], before[1], before[0], before[2], before[3], ...before.slice(5)])
 })
 
-test('a name is made, renamed, and split; a spelling that belongs to another is refused', async ({ page }) => {
-  await openDemo(page)
+test('a name is made, renamed, and split; a spelling that belongs to another is refused', async ({ demo: page }) => {
   await page.goto('/take-in/names?list=themes')
   await page.getByRole('button', { name: 'New theme' }).click()
   await page.getByLabel('Preferred name').fill('Harbour')
@@ -78,8 +75,7 @@ test('a name is made, renamed, and split; a spelling that belongs to another is 
   await expect(row(page, 'Storms')).toContainText('2 sets')
 })
 
-test('numbers: another writing shows what becomes stale; two series never print one code; gaps are told', async ({ page }) => {
-  await openDemo(page)
+test('numbers: another writing shows what becomes stale; two series never print one code; gaps are told', async ({ demo: page }) => {
   await page.goto('/take-in/numbers')
   await expect(page.locator('[data-reports]')).toContainText('gap')
   await page.getByLabel('How many digits').fill('4')

@@ -19,7 +19,9 @@ const pulled = async (page: Page): Promise<readonly string[]> =>
     lines.map(({ holdingId }) => holdingId),
   )
 
-test('by picture: a photo of one stamped piece finds its set among the first, in the background of a first reading', async ({ page }) => {
+test('by picture: a photo of one stamped piece finds its set among the first, in the background of a first reading', async ({
+  demo: page,
+}) => {
   test.slow()
   await openDemo(page)
   await page.locator('[data-way="/find/picture"]').click()
@@ -56,8 +58,7 @@ test('by picture: a photo of one stamped piece finds its set among the first, in
   expect(kept).toBeGreaterThan(340)
 })
 
-test('by picture: what shows no ink, or is no picture, is told in a sentence', async ({ page }) => {
-  await openDemo(page)
+test('by picture: what shows no ink, or is no picture, is told in a sentence', async ({ demo: page }) => {
   await page.goto('/find/picture')
   const choose = page.getByLabel('Choose a photo')
   const blank = await sharp({ create: { width: 600, height: 400, channels: 3, background: '#f4f2ee' } })
@@ -84,7 +85,7 @@ test('in a room with nothing in it, each way says what it needs', async ({ page 
 })
 
 const MM_PER_INCH = 25.4
-test('fits a space: typed, drawn and by the keys; every piece shown goes into it; what is not measured is told', async ({ page }) => {
+test('fits a space: typed, drawn and by the keys; every piece shown goes into it; what is not measured is told', async ({ demo: page }) => {
   await openDemo(page)
   await page.locator('[data-way="/find/space"]').click()
   const { holdings } = (await databaseOf(page, ['holdings'])) as unknown as { readonly holdings: readonly Holding[] }

@@ -24,9 +24,8 @@ async function photo(seed: number, widthPx = 900, heightPx = 1200): Promise<Buff
 const file = async (seed: number) => ({ name: `photo-${seed}.jpg`, mimeType: 'image/jpeg', buffer: await photo(seed) })
 const files = (page: Page) => page.locator('input[multiple]')
 
-test('twenty photos in, worked through stage by stage, all placed', async ({ page }) => {
+test('twenty photos in, worked through stage by stage, all placed', async ({ demo: page }) => {
   test.setTimeout(120_000)
-  await openDemo(page)
   await page.goto('/take-in')
   // The pile of the demo room is set aside; what waits at its stages goes through with the rest.
   const strips = page.getByRole('button', { name: /^Take .* off the pile$/ })
@@ -92,7 +91,7 @@ test('twenty photos in, worked through stage by stage, all placed', async ({ pag
   await expect(page.locator('[data-place]')).toContainText(/bin [12], /)
 })
 
-test('one set all the way, by keyboard alone, and how many keys that takes', async ({ page }) => {
+test('one set all the way, by keyboard alone, and how many keys that takes', async ({ demo: page }) => {
   await openDemo(page)
   let keys = 0
   const press = async (key: string): Promise<void> => {
@@ -131,8 +130,7 @@ test('one set all the way, by keyboard alone, and how many keys that takes', asy
   expect(keys).toBeLessThanOrEqual(45)
 })
 
-test('what is owned already is shown before anything is saved: by name, by picture, and within the pile', async ({ page }) => {
-  await openDemo(page)
+test('what is owned already is shown before anything is saved: by name, by picture, and within the pile', async ({ demo: page }) => {
   await newStrip(page)
   const panel = page.locator('[data-look-alikes]')
   const owned = await page.evaluate(async () => {

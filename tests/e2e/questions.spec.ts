@@ -64,7 +64,7 @@ interface Tables {
   readonly themes: readonly Theme[]
 }
 
-test('sets of an answer are changed together: shown before it is done, some left out, one undo', async ({ page }) => {
+test('sets of an answer are changed together: shown before it is done, some left out, one undo', async ({ demo: page }) => {
   await openDemo(page)
   await ask(page, 'harbour')
   await expect(headline(page)).toContainText('sets')

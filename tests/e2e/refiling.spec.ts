@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { databaseOf, expect, newStrip, openDemo, openEmpty, test } from './helpers'
+import { databaseOf, expect, newStrip, openEmpty, test } from './helpers'
 
 interface Holder {
   readonly id: string
@@ -30,9 +30,8 @@ async function hasStep(page: Page): Promise<boolean> {
   return (await page.locator('[data-tick]').count()) > 0
 }
 
-test('from brand to theme: half of it, a reload, a set taken in meanwhile, and on to the end', async ({ page }) => {
+test('from brand to theme: half of it, a reload, a set taken in meanwhile, and on to the end', async ({ demo: page }) => {
   test.slow()
-  await openDemo(page)
   await page.goto('/storeroom/refile')
   await page.getByLabel('Corner').selectOption({ label: 'Thin dies (brand, then name)' })
   await page.getByLabel('First by').selectOption('theme')
@@ -145,8 +144,7 @@ test('a room from nothing: furniture, common shapes, copies, an address read bac
   await expect(page.locator('[data-holder]')).toContainText('Bin 1 no. 01')
 })
 
-test('overflow is told before it happens; a cap warns at Take in; the run is split over more containers', async ({ page }) => {
-  await openDemo(page)
+test('overflow is told before it happens; a cap warns at Take in; the run is split over more containers', async ({ demo: page }) => {
   await page.goto('/storeroom/zones')
   await page.getByRole('button', { name: /^Thin dies/ }).click()
   await page.getByLabel('At most so many sets').fill('10')
@@ -171,8 +169,7 @@ test('overflow is told before it happens; a cap warns at Take in; the run is spl
   await expect(page.getByText('Dividers', { exact: false }).first()).toBeVisible()
 })
 
-test('which way of filing suits: compared on the sets there are, with what decides the answer', async ({ page }) => {
-  await openDemo(page)
+test('which way of filing suits: compared on the sets there are, with what decides the answer', async ({ demo: page }) => {
   await page.goto('/storeroom/ways')
   await page.getByRole('button', { name: 'mostly by brand' }).click()
   await page.getByRole('button', { name: 'Compare' }).click()
@@ -190,8 +187,7 @@ test('which way of filing suits: compared on the sets there are, with what decid
   await expect(page.getByLabel('in my own order')).toHaveValue('own')
 })
 
-test('another order to look at, a set kept apart, an order of themes shown before it is taken', async ({ page }) => {
-  await openDemo(page)
+test('another order to look at, a set kept apart, an order of themes shown before it is taken', async ({ demo: page }) => {
   await page.goto('/storeroom')
   await page.getByRole('link', { name: /^Bin 1:/ }).click()
   const first = await page.locator('[data-holder]').first().innerText()

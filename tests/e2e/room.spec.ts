@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { ask, databaseOf, expect, matItem, openDemo, openEmpty, test } from './helpers'
+import { ask, databaseOf, expect, matItem, openEmpty, test } from './helpers'
 
 const done = (page: Page, text: string | RegExp) => expect(page.getByRole('status').filter({ hasText: text })).toBeVisible()
 const idsOfRows = async (page: Page): Promise<(string | null)[]> =>
@@ -10,8 +10,7 @@ const openContainer = async (page: Page, name: RegExp): Promise<void> => {
   await expect(page.locator('[data-holder], [data-cell]').first()).toBeVisible()
 }
 
-test('two containers become one: what stood in the first stands behind the other in its order; undo parts them', async ({ page }) => {
-  await openDemo(page)
+test('two containers become one: what stood in the first stands behind the other in its order; undo parts them', async ({ demo: page }) => {
   await openContainer(page, /^Basket 3:/)
   const moved = await idsOfRows(page)
   expect(moved.length).toBeGreaterThan(3)
@@ -35,8 +34,7 @@ test('two containers become one: what stood in the first stands behind the other
   await expect(page.locator('[data-elevation]').getByRole('link', { name: /^Basket 3: 8 sets/ })).toBeVisible()
 })
 
-test('a zone is ended: its containers and kinds go over to another, and undo brings it back', async ({ page }) => {
-  await openDemo(page)
+test('a zone is ended: its containers and kinds go over to another, and undo brings it back', async ({ demo: page }) => {
   await page.goto('/storeroom/zones')
   await page.getByRole('button', { name: /^Small singles/ }).click()
   await expect(page.locator('[data-members] label:has(:checked)')).toHaveText([/^\s*Binder A/, /^\s*Binder C/])
@@ -53,8 +51,9 @@ test('a zone is ended: its containers and kinds go over to another, and undo bri
   await expect(page.getByRole('button', { name: /^Small singles/ })).toBeVisible()
 })
 
-test('what harms is pointed out: a sticky set beside others, and a bin too heavy for its shelf with a better one', async ({ page }) => {
-  await openDemo(page)
+test('what harms is pointed out: a sticky set beside others, and a bin too heavy for its shelf with a better one', async ({
+  demo: page,
+}) => {
   await page.goto('/storeroom/fill')
   await expect(page.getByText('No container is heavier than is recommended for its shelf.')).toBeVisible()
   await page.goto('/')
@@ -89,9 +88,8 @@ test('what harms is pointed out: a sticky set beside others, and a bin too heavy
 })
 
 test('a re-filing left off half-way: what was carried stays at its new address, the old rule holds again, the table is a table', async ({
-  page,
+  demo: page,
 }) => {
-  await openDemo(page)
   await page.goto('/storeroom/refile')
   await page.getByLabel('Corner').selectOption({ label: 'Thin dies (brand, then name)' })
   await page.getByLabel('First by').selectOption('theme')
@@ -150,9 +148,8 @@ test('a set cut in two stands at two addresses, and both are told together', asy
 })
 
 test('a zone in another order: every set with its address, what is missing told, and one press away from where it stands', async ({
-  page,
+  demo: page,
 }) => {
-  await openDemo(page)
   await page.goto('/storeroom/orders')
   await expect(page.getByText('349 sets. Nothing is moved')).toBeVisible()
   await page.getByLabel('Sets of').selectOption('Thin dies')
@@ -162,6 +159,8 @@ test('a zone in another order: every set with its address, what is missing told,
     (await page.locator('[data-line="set"]').allInnerTexts()).map(text => Number(/\d+/.exec(text)?.[0]))
   expect(await numbers()).toEqual([...(await numbers())].sort((a, b) => a - b))
   await page.getByLabel('Show in the order of').selectOption('brand')
+  await expect(page.locator('[data-line="group"]').first()).toBeVisible()
+  await expect(page).toHaveURL(/by=brand/)
   const groups = await page.locator('[data-line="group"]').allInnerTexts()
   expect(groups).toEqual([...groups].sort((a, b) => a.localeCompare(b)))
   await page.reload()

@@ -49,16 +49,15 @@ for (const [area, paths] of [
   ],
   ['what is fetched and put back', ['/find/pull', '/find/out', '/find/card', '/find/picture', '/find/space', '/find/own']],
 ] as const)
-  test(`${area}, by day and by night: axe-core finds nothing moderate or serious`, async ({ page }) => {
+  test(`${area}, by day and by night: axe-core finds nothing moderate or serious`, async ({ demo: page }) => {
     test.slow()
-    await openDemo(page)
     for (const path of paths) {
       await page.goto(path)
       await expect(page.locator('h1').first()).toBeAttached()
       await checkBoth(page)
     }
   })
-test('a slip, a bin and a list that is open, by day and by night: axe-core finds nothing moderate or serious', async ({ page }) => {
+test('a slip, a bin and a list that is open, by day and by night: axe-core finds nothing moderate or serious', async ({ demo: page }) => {
   await openDemo(page)
   await ask(page, 'lighthouse')
   await matItem(page, /./).first().click()
@@ -92,7 +91,9 @@ test('strict headers on every answer', async ({ request }) => {
   }
 })
 
-test('keys can be turned off; a screen is printed whole and without bars; colours of the system keep bars and pins', async ({ page }) => {
+test('keys can be turned off; a screen is printed whole and without bars; colours of the system keep bars and pins', async ({
+  demo: page,
+}) => {
   await openDemo(page)
   await page.keyboard.press('?')
   await page.getByLabel('Single keys do something').uncheck()

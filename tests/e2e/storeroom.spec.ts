@@ -25,7 +25,7 @@ async function openBin(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible()
 }
 
-test('a set is carried by keyboard; the addresses of everything behind it follow; undo puts it back', async ({ page }) => {
+test('a set is carried by keyboard; the addresses of everything behind it follow; undo puts it back', async ({ demo: page }) => {
   await openDemo(page)
   await openBin(page, 'Bin 1')
   const before = await namesOf(page)
@@ -45,7 +45,7 @@ test('a set is carried by keyboard; the addresses of everything behind it follow
   expect((await namesOf(page)).slice(0, 3)).toEqual([first, second, third])
 })
 
-test('a set is dragged with the mouse in its row, and onto a block of the ridge', async ({ page }) => {
+test('a set is dragged with the mouse in its row, and onto a block of the ridge', async ({ demo: page }) => {
   await openDemo(page)
   await openBin(page, 'Bin 2')
   const [first, second] = await namesOf(page)
@@ -57,7 +57,7 @@ test('a set is dragged with the mouse in its row, and onto a block of the ridge'
   await expect(rows(page).first()).toContainText(first ?? '')
 })
 
-test('a marked run keeps its order when it is carried to another container', async ({ page }) => {
+test('a marked run keeps its order when it is carried to another container', async ({ demo: page }) => {
   await openDemo(page)
   await openBin(page, 'Drawer 1')
   const [first, second] = await namesOf(page)
@@ -70,7 +70,7 @@ test('a marked run keeps its order when it is carried to another container', asy
   await expect(rows(page).nth(1)).toContainText(second ?? '')
 })
 
-test('pages of cells: a taken cell is refused, a free one takes the set', async ({ page }) => {
+test('pages of cells: a taken cell is refused, a free one takes the set', async ({ demo: page }) => {
   await openDemo(page)
   await openBin(page, 'Binder C')
   await page.locator('[data-cell="1/1/front"]').focus()
@@ -81,7 +81,7 @@ test('pages of cells: a taken cell is refused, a free one takes the set', async 
   await expect(page.locator('[data-cell="1/1/front"]')).toHaveAccessibleName('C 6-101, free')
 })
 
-test('pins rise on the ridge for an ask, and a block opens by keyboard', async ({ page }) => {
+test('pins rise on the ridge for an ask, and a block opens by keyboard', async ({ demo: page }) => {
   await openDemo(page)
   await ask(page, 'lighthouse')
   const pinned = page.locator('.ridge-block[data-hits]:not([data-hits="0"])')

@@ -3,8 +3,7 @@ import { bytesOf, databaseOf, expect, headline, matItem, newStrip, openDemo, tes
 
 const told = (page: Page, text: string) => expect(page.getByRole('status').filter({ hasText: text })).toBeVisible()
 
-test('what one tab undoes goes from the other too, slip and all; done again there, it is back in both', async ({ page, context }) => {
-  await openDemo(page)
+test('what one tab undoes goes from the other too, slip and all; done again there, it is back in both', async ({ demo: page }) => {
   await newStrip(page)
   await page.getByLabel('Name', { exact: true }).fill('Passing Ferry')
   await page.getByLabel('Name', { exact: true }).press('Enter')
@@ -13,7 +12,7 @@ test('what one tab undoes goes from the other too, slip and all; done again ther
   await matItem(page, 'Passing Ferry').click()
   await expect(page.locator('[data-slip]')).toContainText('Passing Ferry')
 
-  const other = await context.newPage()
+  const other = await page.context().newPage()
   await other.goto('/')
   await expect(headline(other)).toHaveText('All 361 sets')
   await other.getByRole('button', { name: 'Undo', exact: true }).click()
@@ -27,11 +26,7 @@ test('what one tab undoes goes from the other too, slip and all; done again ther
   expect((await databaseOf(page, ['holdings'])).holdings).toHaveLength(361)
 })
 
-test('a zone that one tab is re-filing is not ended from another, and no second re-filing is begun beside it', async ({
-  page,
-  context,
-}) => {
-  await openDemo(page)
+test('a zone that one tab is re-filing is not ended from another, and no second re-filing is begun beside it', async ({ demo: page }) => {
   const propose = async (tab: Page): Promise<void> => {
     await tab.goto('/storeroom/refile')
     await tab.getByLabel('Corner').selectOption({ label: 'Thin dies (brand, then name)' })
@@ -39,7 +34,7 @@ test('a zone that one tab is re-filing is not ended from another, and no second 
     await tab.getByRole('button', { name: 'Work it out' }).click()
     await expect(tab.getByRole('button', { name: 'Begin', exact: true })).toBeVisible({ timeout: 20_000 })
   }
-  const other = await context.newPage()
+  const other = await page.context().newPage()
   await propose(other)
   await propose(page)
   await page.getByRole('button', { name: 'Begin', exact: true }).click()

@@ -59,8 +59,7 @@ test('in an empty room the first set gets number 1 and the first place; its phot
   await expect(page.locator('[data-place]')).toHaveText('Shelf 2, bin 1, 1st of 1')
 })
 
-test('what is typed survives a reload in mid-word; bad input gets a plain sentence', async ({ page }) => {
-  await openDemo(page)
+test('what is typed survives a reload in mid-word; bad input gets a plain sentence', async ({ demo: page }) => {
   await newStrip(page)
   await page.getByLabel('Name', { exact: true }).fill('Half a na')
   await page.getByLabel('Size', { exact: true }).fill('4 x 600 cm')
@@ -80,9 +79,8 @@ test('what is typed survives a reload in mid-word; bad input gets a plain senten
   await expect(page.getByLabel('Size', { exact: true })).toBeFocused()
 })
 
-test('two tabs take in at once and never give one number twice', async ({ page, context }) => {
-  await openDemo(page)
-  const other = await context.newPage()
+test('two tabs take in at once and never give one number twice', async ({ demo: page }) => {
+  const other = await page.context().newPage()
   await newStrip(other)
   await newStrip(page)
   for (const [tab, name] of [
@@ -162,9 +160,8 @@ test('a set that cannot be kept while the next is typed waits on the pile, and n
 })
 
 test('typing makes no junk: Enter and Tab take the best name there is, a new one comes last, an emptied field stays empty', async ({
-  page,
+  demo: page,
 }) => {
-  await openDemo(page)
   await newStrip(page)
   const brand = page.getByRole('combobox', { name: 'Brand' })
   for (const key of ['Tab', 'Enter']) {

@@ -58,7 +58,7 @@ const { texts, facts, proposal, chosenId, openId, notKept } = draft
 const fields = useTemplateRef<InstanceType<typeof StripFields>>('fields')
 /** Asked before anything else, until it is answered. */
 const isBeginning = computed(() => catalogue.settings.collection === null && !catalogue.isEmpty)
-const SERIES_WITHIN_MS = 2000
+const FOLLOWS_WITHIN_MS = 2000
 /** Packaging that still has a back to take a photo of. */
 const KEPT_WITH_BACK: readonly KeptPackaging[] = ['whole', 'folded', 'part']
 const isTried = shallowRef(false)
@@ -113,8 +113,8 @@ async function capture(isAllTheWay: boolean): Promise<void> {
     const { written, isFarMeant } = handed
     const holding = await act.takeIn(handed.facts, { place, state, draftId, written, isFarMeant })
     if (!holding) return notices.tell(pileWords.stripGone, 'care')
-    // The first number of a maker brings its series: the code is said once the screen knows how it is written.
-    await until(() => catalogue.tables?.series.has(holding.seriesId) ?? false).toBe(true, { timeout: SERIES_WITHIN_MS })
+    // It is said once the screen has followed: its series tells how its code is written, and its brand is offered to the next.
+    await until(() => catalogue.tables?.holdings.has(holding.id) ?? false).toBe(true, { timeout: FOLLOWS_WITHIN_MS })
     void keepForGood()
     if (pile.pack && draftId) pile.pack = afterCapture(pile.pack, draftId, holding.id)
     const stage = stageOf(holding)
