@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import type { FilingRule, Holder, Holding, LaneTarget, RecordOf, Refiling, Section, TableName } from '#core/catalog'
 import { type Candidate, type CardChoice, chooseForCard, tallyUses } from '#core/fetching'
 import type { NameList, NameRecord } from '#core/classing'
@@ -234,7 +234,7 @@ const api = {
     const { facts, rowsOf, titleOf } = await readRoom()
     const heap = heapOf(
       heapIds.flatMap(id => facts.holdings.get(id) ?? []),
-      ulid,
+      newId,
     )
     return { proposal: proposeRefiling({ ...facts, rows: rowsOf(question.zone.id) }, { ...question, heap }, titleOf), heap }
   },

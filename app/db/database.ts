@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie'
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { LATEST_VERSION, type Old, type RecordOf, type TableName, type Version, VERSIONS } from '#core/catalog'
 import type { Change, JournalEntry, JournalPart } from './journal'
 
@@ -89,7 +89,7 @@ async function keepTheOneDraft(transaction: Transaction): Promise<void> {
   if (!kept) return
   const { pictureHash = null, ...texts } = JSON.parse(kept.value) as Record<string, unknown>
   await transaction.table('drafts').add({
-    id: ulid(),
+    id: newId(),
     rank: 0,
     createdAt: new Date().toISOString(),
     pictureHash,

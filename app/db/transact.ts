@@ -8,6 +8,8 @@ import { type Change, CHANGES_A_PART, type JournalEntry, STEPS_KEPT } from './jo
 export interface Desk {
   readonly db: YondercrestDb
   put<T extends TableName>(table: T, records: readonly RecordOf<T>[]): Promise<void>
+  /** Records that were just made: nothing is asked for that they might take the place of. One that is there ends the step. */
+  add<T extends TableName>(table: T, records: readonly RecordOf<T>[]): Promise<void>
   remove(table: TableName, ids: readonly string[]): Promise<void>
   /** A series that numbers are given from stays, also when the step is undone: what it has given would be given again. */
   putForGood(series: RecordOf<'series'>): Promise<void>
@@ -96,6 +98,11 @@ function deskOver(db: YondercrestDb, changes: Map<string, Change>, touched: Set<
       const before = (await rows.count()) === 0 ? [] : await rows.bulkGet(records.map(record => record.id))
       records.forEach((record, index) => note(table, record.id, before[index] ?? null))
       await rows.bulkPut(records as readonly { id: string }[])
+    },
+    async add(table, records) {
+      expectFaultless(firstFault, table, records)
+      for (const { id } of records) note(table, id, null)
+      await db.anyRecords(table).bulkAdd(records as readonly { id: string }[])
     },
     async remove(table, ids) {
       const before = await db.anyRecords(table).bulkGet([...ids])

@@ -1,7 +1,7 @@
 import { transfer } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { settingsOfLocale } from '#core/catalog'
 import { lineOf, type ListLine, type OnScreen, salvage } from '#core/exchange'
 import { type LastCopy, SCREEN_TABLES, watch } from '~/db'
@@ -75,7 +75,7 @@ export const useCopies = defineStore('copies', () => {
     if (!tables) return
     const screen = Object.fromEntries(SCREEN_TABLES.map(name => [name, [...tables[name].values()]])) as unknown as OnScreen
     const now = new Date().toISOString()
-    const data = plainly(salvage({ ...screen, settings: [{ ...catalogue.settings }] }, catalogue.nextNumbers, now, ulid))
+    const data = plainly(salvage({ ...screen, settings: [{ ...catalogue.settings }] }, catalogue.nextNumbers, now, newId))
     const bytes = await work((hands, tell) => hands.run(api => api.packData(data, tell)))
     offerFile(new Blob([bytes], { type: 'application/zip' }), copyWords.fileName(catalogue.settings.roomName, now.slice(0, 10)))
   }

@@ -14,6 +14,17 @@ const NAMES: readonly (readonly string[])[] = [
 ].map(line => line.split(' '))
 /** Short forms that are not the beginning of their name. */
 const SHORT: Readonly<Record<string, number>> = { mrt: 3, maerz: 3, jaenner: 1, janner: 1 }
+const LEAST_LETTERS = 3
+
+/** The months that each text may be, by what is written of their names. */
+function monthsBy(written: (name: string) => readonly string[]): ReadonlyMap<string, ReadonlySet<number>> {
+  const months = new Map<string, Set<number>>()
+  for (const names of NAMES)
+    names.forEach((name, at) => written(name).forEach(text => months.set(text, (months.get(text) ?? new Set()).add(at + 1))))
+  return months
+}
+const WHOLE = monthsBy(name => [name])
+const BEGUN = monthsBy(name => Array.from({ length: name.length - LEAST_LETTERS }, (_, more) => name.slice(0, LEAST_LETTERS + more)))
 
 /**
  * The month, 1 to 12, that a word names in any of the languages, whole or cut short to three letters or more; null where it
@@ -22,10 +33,7 @@ const SHORT: Readonly<Record<string, number>> = { mrt: 3, maerz: 3, jaenner: 1, 
  */
 export function monthOf(word: string): number | null {
   const plain = plainLetters(word).replace(/\.$/, '')
-  if (plain.length < 3) return null
   if (Object.hasOwn(SHORT, plain)) return SHORT[plain] ?? null
-  const whole = NAMES.flatMap(names => names.flatMap((name, at) => (name === plain ? [at + 1] : [])))
-  const begun = NAMES.flatMap(names => names.flatMap((name, at) => (name.startsWith(plain) ? [at + 1] : [])))
-  const found = new Set(whole.length > 0 ? whole : begun)
-  return found.size === 1 ? ([...found][0] ?? null) : null
+  const found = WHOLE.get(plain) ?? BEGUN.get(plain)
+  return found?.size === 1 ? ([...found][0] ?? null) : null
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Plus } from 'lucide-vue-next'
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { computed, shallowRef } from 'vue'
 import { type HolderType, nextRank, START_HOLDER_TYPES } from '#core/catalog'
 import { useChosen } from '~/kit/useChosen'
@@ -30,7 +30,7 @@ const usedBy = computed(() => {
 
 function make(): void {
   const [model] = START_HOLDER_TYPES
-  if (model) fresh.value = { ...model, id: ulid(), rank: nextRank(types.value), name: '', inner: null }
+  if (model) fresh.value = { ...model, id: newId(), rank: nextRank(types.value), name: '', inner: null }
 }
 function open(id: string): void {
   fresh.value = null

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Camera, Check, Plus, X } from 'lucide-vue-next'
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { computed, onScopeDispose, reactive, toRef, watch } from 'vue'
 import type { Holding, Piece } from '#core/catalog'
 import { readWords, wordsFit } from '#core/exchange'
@@ -156,7 +156,7 @@ async function keep(): Promise<void> {
       <button
         type="button"
         class="button"
-        @click="rows = [...rows, { id: ulid(), words: '', size: '', pictureHash: null, isMissing: false, livesWith: '' }]"
+        @click="rows = [...rows, { id: newId(), words: '', size: '', pictureHash: null, isMissing: false, livesWith: '' }]"
       >
         <Plus :size="18" aria-hidden="true" />
         {{ belongingWords.addPiece }}

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Aperture, Camera, Check, RefreshCw, Ruler } from 'lucide-vue-next'
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { computed, onScopeDispose, shallowRef, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Holding, Piece } from '#core/catalog'
@@ -71,7 +71,7 @@ async function keep(): Promise<void> {
     ? await crew.run(api => api.addPicture(new File([found.impression], 'impression.png', { type: 'image/png' }))).catch(() => null)
     : null
   const named = (piece: MeasuredPiece): Piece => ({
-    id: ulid(),
+    id: newId(),
     words: [],
     size: { widthMm: tenths(piece.widthMm), heightMm: tenths(piece.heightMm) },
     // On the picture of the set, where that is the impression.

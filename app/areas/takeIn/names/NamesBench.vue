@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { until } from '@vueuse/core'
 import { Plus } from 'lucide-vue-next'
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { computed, nextTick, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
 import { NuxtLink } from '#components'
@@ -63,7 +63,7 @@ function open(id: string): void {
   openId.value = openId.value === id ? null : id
 }
 function make(): void {
-  fresh.value = newName(list.value, ulid(), '', records.value)
+  fresh.value = newName(list.value, newId(), '', records.value)
 }
 function kept(): void {
   openId.value = fresh.value?.id ?? openId.value

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Plus } from 'lucide-vue-next'
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { computed, shallowRef } from 'vue'
 import { CODE_READINGS, type Series } from '#core/catalog'
 import { doublesIn, gapsIn, hasTwoReadings, type LabelLine, labelsThatDisagree, writeCode } from '#core/numbering'
@@ -63,7 +63,7 @@ const nameOf = (id: string): string => {
 }
 
 function make(): void {
-  fresh.value = { id: ulid(), name: '', prefix: 'D-', padding: 0, suffixBy: 'none', isRunning: false, countsBy: 'all', partOf: null }
+  fresh.value = { id: newId(), name: '', prefix: 'D-', padding: 0, suffixBy: 'none', isRunning: false, countsBy: 'all', partOf: null }
 }
 function open(id: string): void {
   fresh.value = null

@@ -2,7 +2,7 @@
 import MovingLine from '~/areas/takeIn/moving/MovingLine.vue'
 import { until } from '@vueuse/core'
 import { Check, CornerDownLeft, FileSpreadsheet, Ruler } from 'lucide-vue-next'
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
@@ -155,7 +155,7 @@ async function takePhotos(hashes: readonly string[]): Promise<void> {
     const from = nextRank(pile.drafts) + 1
     await act.addDrafts(
       rest.map((hash, at) => ({
-        ...blankDraft({ id: ulid(), rank: from + at, createdAt: new Date().toISOString() }),
+        ...blankDraft({ id: newId(), rank: from + at, createdAt: new Date().toISOString() }),
         pictureHash: hash ?? null,
       })),
     )

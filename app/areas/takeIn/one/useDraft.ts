@@ -1,5 +1,5 @@
 import { useDebounceFn } from '@vueuse/core'
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { blankDraft, blankHolding, type Draft, type DraftTexts, type Holding, KEPT_PACKAGINGS, nextRank } from '#core/catalog'
 import { readDate, readPrice, readWords, writePrice } from '#core/exchange'
@@ -140,7 +140,7 @@ export function useDraft(editing: () => Holding | null) {
    */
   function handOver(waiting: Draft | undefined): HandedOver {
     const typed: Texts = plainly({ ...texts })
-    const id = openId.value ?? ulid()
+    const id = openId.value ?? newId()
     const isKnown = pile.drafts.some(draft => draft.id === id)
     const kept = JSON.stringify(texts) === begunWith ? Promise.resolve(null) : keepTexts(id, typed)
     const handed = { facts: facts.value, written: typed.written, isFarMeant: isFarMeant.value }
@@ -162,7 +162,7 @@ export function useDraft(editing: () => Holding | null) {
   async function keepNow(): Promise<void> {
     if (editing() || JSON.stringify(texts) === begunWith) return
     const now: Texts = plainly({ ...texts })
-    openId.value ??= ulid()
+    openId.value ??= newId()
     const id = openId.value
     const trouble = await keepTexts(id, now)
     if (openId.value !== id) return

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Check } from 'lucide-vue-next'
 import { computed, onMounted, onScopeDispose, reactive, shallowRef, watch } from 'vue'
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { blankDraft, type Draft, type Holding, nextRank } from '#core/catalog'
 import { pairKey, type PartnerPair, proposePartners, withoutPartner } from '#core/classing'
 import { useAdvice } from '~/areas/takeIn/advice/useAdvice'
@@ -106,7 +106,7 @@ async function toPile(stamps: readonly Holding[]): Promise<void> {
   const createdAt = new Date().toISOString()
   await act.addDrafts(
     stamps.map((stamp, at) => {
-      const draft = blankDraft({ id: ulid(), rank: rank + at, createdAt })
+      const draft = blankDraft({ id: newId(), rank: rank + at, createdAt })
       const brand = lookUp('brands', stamp.brandId)?.name ?? ''
       const texts = {
         ...draft.texts,

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import type { Piece, Relation } from '#core/catalog'
 import { faultOf, type RelationFault } from '#core/classing'
 import type { YondercrestDb } from '../../database'
@@ -9,7 +9,7 @@ export async function addRelation(db: YondercrestDb, wanted: Omit<Relation, 'id'
   return transact(db, 'addRelation', {}, async desk => {
     const fault = faultOf(wanted, await db.records('relations').toArray())
     const ends = await db.records('holdings').bulkGet([wanted.fromId, wanted.toId])
-    if (!fault && !ends.includes(undefined)) await desk.put('relations', [{ id: ulid(), ...wanted }])
+    if (!fault && !ends.includes(undefined)) await desk.put('relations', [{ id: newId(), ...wanted }])
     return fault
   })
 }

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import type { Relation } from '#core/catalog'
 import { faultOf } from '#core/classing'
 import type { YondercrestDb } from '../../database'
@@ -17,7 +17,7 @@ export async function pairDies(db: YondercrestDb, pairs: readonly { readonly die
       const made = pairs.flatMap(({ dieId, stampId }): Relation[] => {
         const wanted = { fromId: dieId, toId: stampId, kind: 'dieForStamp' as const }
         if (!sets.has(dieId) || !sets.has(stampId) || faultOf(wanted, known)) return []
-        const relation = { id: ulid(), ...wanted }
+        const relation = { id: newId(), ...wanted }
         known.push(relation)
         return [relation]
       })

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { type Holding, LIMITS, type Loan, type Use } from '#core/catalog'
 import { dayOf, daysOfUse } from '#core/fetching'
 import type { YondercrestDb } from '../../database'
@@ -81,7 +81,7 @@ async function goOut(desk: Desk, holdingIds: readonly string[], to: string, isFo
     'loans',
     going.map(({ id }): Loan => {
       const loan = open.get(id)
-      return loan ? { ...loan, to: place } : { id: ulid(), holdingId: id, to: place, outAt, backAt: null, isForUse }
+      return loan ? { ...loan, to: place } : { id: newId(), holdingId: id, to: place, outAt, backAt: null, isForUse }
     }),
   )
   await desk.put(
@@ -174,7 +174,7 @@ async function logUses(
     'uses',
     days
       .filter(({ id, on }) => !isKnown.has(`${id} ${on}`))
-      .map(({ id, on }): Use => ({ id: ulid(), holdingId: id, on, times: 1, from: 'fetched' })),
+      .map(({ id, on }): Use => ({ id: newId(), holdingId: id, on, times: 1, from: 'fetched' })),
   )
 }
 

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { LIMITS, type PullList } from '#core/catalog'
 import { withoutSets, withSets } from '#core/fetching'
 import type { YondercrestDb } from '../../database'
@@ -41,7 +41,7 @@ export async function pullSets(db: YondercrestDb, listId: string | null, holding
     },
   )
 }
-const blankList = (): PullList => ({ id: ulid(), name: '', createdAt: new Date().toISOString(), lines: [] })
+const blankList = (): PullList => ({ id: newId(), name: '', createdAt: new Date().toISOString(), lines: [] })
 
 /** Takes sets off a pull list, and what came along with them alone. */
 export async function leaveOut(db: YondercrestDb, listId: string, holdingIds: readonly string[]): Promise<void> {

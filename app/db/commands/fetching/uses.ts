@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import type { RecordOf, Use } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import { transact } from '../../transact'
@@ -16,7 +16,7 @@ export async function noteUse(db: YondercrestDb, holdingIds: readonly string[], 
       const fresh = there.filter(id => !known.some(use => use.holdingId === id && use.on === on))
       await desk.put(
         'uses',
-        fresh.map((holdingId): Use => ({ id: ulid(), holdingId, on, times: 1, from: 'noted' })),
+        fresh.map((holdingId): Use => ({ id: newId(), holdingId, on, times: 1, from: 'noted' })),
       )
       return fresh.length
     },

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { type Container, type HolderType, type Holding, LIMITS, nextRank, START_HOLDER_TYPES, isBlank } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import { changeHolding, transact } from '../../transact'
@@ -58,7 +58,7 @@ export async function addStartHolders(db: YondercrestDb): Promise<number> {
       const fresh = START_HOLDER_TYPES.filter(type => !names.has(type.name.toLowerCase()))
       await desk.put(
         'holderTypes',
-        fresh.map((type, at) => ({ ...type, id: ulid(), rank: from + at })),
+        fresh.map((type, at) => ({ ...type, id: newId(), rank: from + at })),
       )
       return fresh.length
     },

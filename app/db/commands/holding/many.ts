@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { type HolderType, type Holding, LIMITS, type OpenQuestion, type Use } from '#core/catalog'
 import { saidUse } from '#core/fetching'
 import { type Answered, isSameQuestion, stillOpen } from '#core/questions'
@@ -70,7 +70,7 @@ export async function changeMany(
           const questions = before.questions.filter(question => !answers || !isSameQuestion(question, answers))
           const after: Holding = { ...before, ...set, ...named, themeIds: themes, notes, questions }
           const said = isUsed === undefined ? null : saidUse({ isUsed, useCount: null })
-          if (said) uses.push({ id: ulid(), holdingId: before.id, ...said })
+          if (said) uses.push({ id: newId(), holdingId: before.id, ...said })
           return changed.set(before.id, { ...after, questions: stillOpen(before, after) })
         })
       }

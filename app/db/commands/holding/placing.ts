@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { type Holder, type Holding, newHolder, type Section } from '#core/catalog'
 import { withoutSets } from '#core/fetching'
 import { stageOf } from '#core/pile'
@@ -208,13 +208,13 @@ export async function planPlaces(holdings: readonly Holding[], facts: SpreadFact
     if (!row) return
     const { container } = row
     const sections = row.lanes.flat().flatMap(entry => (entry.type === 'section' ? [entry.section] : []))
-    const fresh = list.map(({ holding, containerId, lane, order, cell }) => newHolder(ulid(), holding, { containerId, lane, order, cell }))
+    const fresh = list.map(({ holding, containerId, lane, order, cell }) => newHolder(newId(), holding, { containerId, lane, order, cell }))
     let inIt = [...allIn(row).map(each => each.holder), ...fresh]
     let arranged = arrangeContainer(container, inIt, sections)
     fresh.forEach((holder, at) => {
       const beside = list[at]?.holding.isCutInTwo ? besideFirstHalf(arranged, holder) : null
       if (!beside) return
-      const second = { ...holder, id: ulid(), ...beside }
+      const second = { ...holder, id: newId(), ...beside }
       holders.push(second)
       inIt = [...inIt, second]
       arranged = arrangeContainer(container, inIt, sections)

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import {
   blankBrand,
   blankHolding,
@@ -68,7 +68,7 @@ export async function takeIn(
     (holding: Holding | null) => ({ name: holding?.name, number: holding?.number }),
     async desk => {
       if (draftId && !(await db.records('drafts').get(draftId))) return null
-      const id = ulid()
+      const id = newId()
       const names = await resolveNames(desk, facts)
       // A place that another tab has taken meanwhile is none: the set waits for another.
       const place = wanted && (await freePlaces(db, [wanted]))(wanted, null) ? wanted : null
@@ -112,7 +112,7 @@ async function giveNumber(
       place: place && container ? { container, cell: place.cell } : null,
       written,
     },
-    ulid,
+    newId,
   )
   const givenTo = givenToText(facts.name, facts.brandName)
   const giveFrom = async (series: Series, wanted: number | null): Promise<GivenNumber> => {
@@ -171,7 +171,7 @@ export async function editHolding(db: YondercrestDb, id: string, facts: HoldingF
  */
 export async function putInPlace(desk: Desk, holding: Holding, place: PlaceChoice): Promise<void> {
   const [first, second] = await desk.db.records('holders').where('holdingIds').equals(holding.id).toArray()
-  const front = first ? { ...first, ...place, somewhere: null } : newHolder(ulid(), holding, place)
+  const front = first ? { ...first, ...place, somewhere: null } : newHolder(newId(), holding, place)
   await desk.put('holders', [front])
   if (!holding.isCutInTwo) return
   const container = await desk.db.records('containers').get(place.containerId)
@@ -184,7 +184,9 @@ export async function putInPlace(desk: Desk, holding: Holding, place: PlaceChoic
   )
   const beside = besideFirstHalf(row, front)
   if (beside)
-    await desk.put('holders', [{ ...(second ?? { ...front, id: ulid(), holdingIds: [holding.id] }), ...place, somewhere: null, ...beside }])
+    await desk.put('holders', [
+      { ...(second ?? { ...front, id: newId(), holdingIds: [holding.id] }), ...place, somewhere: null, ...beside },
+    ])
 }
 
 /** What each of some sets was put into by itself is of the type that was decided for it; a cell stays a cell. */
@@ -224,7 +226,7 @@ export async function brandNamed(desk: Desk, name: string): Promise<string | nul
   const all = await desk.db.records('brands').toArray()
   const found = all.find(brand => same(brand.name, name)) ?? all.find(brand => brand.variants.some(variant => same(variant, name)))
   if (found) return found.id
-  const brand = blankBrand(ulid(), name.trim())
+  const brand = blankBrand(newId(), name.trim())
   await desk.put('brands', [brand])
   return brand.id
 }
@@ -234,7 +236,7 @@ export async function categoryNamed(desk: Desk, name: string): Promise<string | 
   const all = await desk.db.records('categories').toArray()
   const found = all.find(category => same(category.name, name))
   if (found) return found.id
-  const category = newCategory(ulid(), name.trim(), all)
+  const category = newCategory(newId(), name.trim(), all)
   await desk.put('categories', [category])
   return category.id
 }
@@ -243,7 +245,7 @@ export async function themeNamed(desk: Desk, name: string): Promise<string> {
   const all = await desk.db.records('themes').toArray()
   const found = all.find(theme => same(theme.name, name))
   if (found) return found.id
-  const theme = newTheme(ulid(), name.trim(), all)
+  const theme = newTheme(newId(), name.trim(), all)
   await desk.put('themes', [theme])
   return theme.id
 }

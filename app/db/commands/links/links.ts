@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { type OwnLink, pairOf, phraseOf } from '#core/finding'
 import type { YondercrestDb } from '../../database'
 import { transact } from '../../transact'
@@ -12,7 +12,7 @@ export async function linkWords(db: YondercrestDb, { word, goesWith, isRuledOut 
   if (from === to) return { ok: false, code: 'oneWord' }
   return transact(db, isRuledOut ? 'partWords' : 'linkWords', { name: `${word.trim()}, ${goesWith.trim()}` }, async desk => {
     const same = (await db.records('links').toArray()).filter(link => pairOf(link.word, link.goesWith) === pairOf(word, goesWith))
-    const [{ id } = { id: ulid() }, ...more] = same
+    const [{ id } = { id: newId() }, ...more] = same
     await desk.remove(
       'links',
       more.map(link => link.id),

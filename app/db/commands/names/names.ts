@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { type Brand, type Kind, nextRank, START_THEMES, type Theme, type ThemeSchool, newTheme, type Way, isBlank } from '#core/catalog'
 import {
   joinNames as planJoin,
@@ -116,7 +116,7 @@ export async function splitName(
       [name],
     )
     if (by) return { ok: false, code: 'nameTaken', by }
-    const change = planSplit(list, fromId, { id: ulid(), name }, holdingIds, ground)
+    const change = planSplit(list, fromId, { id: newId(), name }, holdingIds, ground)
     return change ? apply(desk, list, change) : { ok: false, code: 'gone' }
   })
 }
@@ -144,7 +144,7 @@ export async function addStartThemes(db: YondercrestDb, school: ThemeSchool): Pr
       const fresh = START_THEMES[school].filter(name => spelledBy(known, null, [name]) === null)
       await desk.put(
         'themes',
-        fresh.map((name, at) => ({ ...newTheme(ulid(), name, []), rank: from + at })),
+        fresh.map((name, at) => ({ ...newTheme(newId(), name, []), rank: from + at })),
       )
       return fresh.length
     },

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { blankBook, type BookLeaf, type IndexBook } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import { transact } from '../../transact'
@@ -9,7 +9,7 @@ export type BookChoices = Partial<Omit<IndexBook, 'id' | 'createdAt' | 'printing
 /** Begins a book. */
 export async function beginBook(db: YondercrestDb, choices: BookChoices & { readonly name: string }): Promise<string> {
   return transact(db, 'beginBook', { name: choices.name }, async desk => {
-    const identity = { id: ulid(), name: choices.name, createdAt: new Date().toISOString() }
+    const identity = { id: newId(), name: choices.name, createdAt: new Date().toISOString() }
     await desk.put('books', [{ ...blankBook(identity), ...choices }])
     return identity.id
   })
@@ -75,7 +75,7 @@ export async function confirmPrinted(db: YondercrestDb, printed: Printed): Promi
     const at = new Date().toISOString()
     await desk.put(
       'bookLeaves',
-      leaves.map(leaf => ({ ...leaf, id: ulid(), bookId, printedAt: at })),
+      leaves.map(leaf => ({ ...leaf, id: newId(), bookId, printedAt: at })),
     )
     await desk.put('books', [{ ...book, printings: printings + 1, lastPrintedAt: at, printedAs }])
     return { ok: true, count: leaves.length }

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import type { Holding, Label, LabelSheet, Printer } from '#core/catalog'
 import { type Stage, stageOf, stateAfter } from '#core/pile'
 import { gridFault, type GridFault } from '#core/printing'
@@ -27,7 +27,7 @@ export async function confirmLabels(db: YondercrestDb, made: LabelsMade, used: r
     const madeAt = new Date().toISOString()
     await desk.put(
       'labels',
-      made.labels.map(({ of, template, says }) => ({ id: ulid(), of, template, says: [...says], madeAt })),
+      made.labels.map(({ of, template, says }) => ({ id: newId(), of, template, says: [...says], madeAt })),
     )
     const texts = new Map(made.written.map(({ holdingId, text }) => [holdingId, text]))
     const known = await db.records('holdings').bulkGet([...new Set([...made.labelled, ...texts.keys()])])
@@ -61,7 +61,7 @@ export async function putLabelSheet(
 ): Promise<{ readonly ok: true; readonly id: string } | { readonly ok: false; readonly code: GridFault['code']; readonly overMm: number }> {
   const fault = gridFault(sheet)
   if (fault) return { ok: false, ...fault }
-  const id = sheet.id ?? ulid()
+  const id = sheet.id ?? newId()
   await transact(db, 'putLabelSheet', { name: sheet.name }, desk =>
     desk.put('labelSheets', [{ ...sheet, id, nextFree: sheet.nextFree % (sheet.columns * sheet.rows) }]),
   )
@@ -74,7 +74,7 @@ export async function dropLabelSheet(db: YondercrestDb, id: string): Promise<voi
 
 /** Keeps how far a printer prints beside where it should. */
 export async function putPrinter(db: YondercrestDb, printer: Omit<Printer, 'id'> & { readonly id: string | null }): Promise<string> {
-  const id = printer.id ?? ulid()
+  const id = printer.id ?? newId()
   await transact(db, 'putPrinter', { name: printer.name }, desk => desk.put('printers', [{ ...printer, id }]))
   return id
 }

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import type { Container, Holder, LaneTarget, Refiling, Section, Zone } from '#core/catalog'
 import { idsOf, type Step } from '#core/refiling'
 import { allIn, arrangeContainer, containerClash, keyBehind, planMove } from '#core/room'
@@ -44,7 +44,7 @@ export async function beginRefiling(
     const [present, containers] = [await db.records('zones').get(zone.id), await db.records('containers').toArray()]
     const first = containers.find(each => lanes.some(lane => lane.containerId === each.id))
     if (!present || !first) return { ok: false, code: 'gone' }
-    const [id, tableContainerId] = [ulid(), ulid()]
+    const [id, tableContainerId] = [newId(), newId()]
     const table: Container = {
       ...first,
       id: tableContainerId,
@@ -245,7 +245,7 @@ async function putTabs(desk: Desk, { containerId, lane, tabs }: LaneTarget): Pro
     // Two sets may share a key, set down in one gap from two tabs: the divider then goes behind both, where it must not meet the next.
     const behind = standing.findIndex(entry => entry.order > order)
     standing.splice(behind < 0 ? standing.length : behind, 0, { order, id: null })
-    return [{ id: ulid(), containerId, lane, order, ...tab }]
+    return [{ id: newId(), containerId, lane, order, ...tab }]
   })
   await desk.put('sections', sections)
 }

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import {
   blankDraft,
   type Cell,
@@ -62,7 +62,7 @@ export async function standAsSeen(db: YondercrestDb, containerId: string, lane: 
           if (!holding || (container.cells !== null && !each.cell) || !isFree(place, own?.id ?? null)) continue
           // Who shares its holder was put down with it.
           if (own && holders.has(own.id)) continue
-          const holder = own ? { ...own, ...place, somewhere: null } : newHolder(ulid(), holding, place)
+          const holder = own ? { ...own, ...place, somewhere: null } : newHolder(newId(), holding, place)
           holders.set(holder.id, holder)
           stood.push(...holder.holdingIds.flatMap(id => holdings.get(id) ?? []))
         }
@@ -86,7 +86,7 @@ function next(known: readonly Holder[], holdingId: string, put: ReadonlyMap<stri
   return own.find(holder => holder.somewhere && !put.has(holder.id)) ?? own.find(holder => !put.has(holder.id)) ?? own[0]
 }
 const tab = ({ id }: Container, lane: number, order: string, title: string): Section => ({
-  id: ulid(),
+  id: newId(),
   containerId: id,
   lane,
   order,
@@ -95,6 +95,6 @@ const tab = ({ id }: Container, lane: number, order: string, title: string): Sec
   standsFor: null,
 })
 function strange({ name, note }: Extract<Stood, { as: 'strange' }>, rank: number): Draft {
-  const draft = blankDraft({ id: ulid(), rank, createdAt: new Date().toISOString() })
+  const draft = blankDraft({ id: newId(), rank, createdAt: new Date().toISOString() })
   return { ...draft, texts: { ...draft.texts, name, notes: note } }
 }

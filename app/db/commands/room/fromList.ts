@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { type Container, type Fixture, type Holder, LIMITS, type Loan, nextRank, PLAIN_FIXTURE } from '#core/catalog'
 import { allIn, containerClash, type ContainerRow, keysBehind } from '#core/room'
 import type { NewContainer, NewHolder, RoomPlan } from '#core/room/places'
@@ -47,7 +47,7 @@ export async function buildFromList(db: YondercrestDb, plan: RoomPlan): Promise<
 export async function newFixtures(db: YondercrestDb, { fixtures }: Pick<RoomPlan, 'fixtures'>): Promise<ReadonlyMap<string, Fixture>> {
   const rank = nextRank(await db.records('fixtures').toArray())
   return new Map(
-    fixtures.map(({ key, name, type, shelves }, at) => [key, { ...PLAIN_FIXTURE, id: ulid(), name, type, shelves, rank: rank + at }]),
+    fixtures.map(({ key, name, type, shelves }, at) => [key, { ...PLAIN_FIXTURE, id: newId(), name, type, shelves, rank: rank + at }]),
   )
 }
 
@@ -64,7 +64,7 @@ export async function newContainers(
     wanted.flatMap(({ key, fixture, ...shape }, at) => {
       const fixtureId = 'key' in fixture ? fixtures.get(fixture.key)?.id : known.has(fixture.id) ? fixture.id : undefined
       return fixtureId && zones.has(shape.zoneId)
-        ? [[key, { ...shape, id: ulid(), fixtureId, rank: first + at, isTable: false }] as const]
+        ? [[key, { ...shape, id: newId(), fixtureId, rank: first + at, isTable: false }] as const]
         : []
     }),
   )
@@ -106,7 +106,7 @@ async function giveHolders(
       return {
         ...rest,
         type,
-        id: ulid(),
+        id: newId(),
         holderTypeId: first?.holderTypeId ?? null,
         containerId,
         order: keys[at] ?? '',
@@ -160,7 +160,7 @@ async function takeOut(desk: Desk, wanted: RoomPlan['out']): Promise<number> {
   await desk.put(
     'loans',
     going.map(({ id }): Loan => ({
-      id: ulid(),
+      id: newId(),
       holdingId: id,
       to: (toOf.get(id) ?? '').trim().slice(0, LIMITS.name),
       outAt: now,

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { type Container, type Fixture, LIMITS, nextRank, PLAIN_FIXTURE } from '#core/catalog'
 import { type AddressPatterns, allIn, arrangeContainer, containerClash, type ContainerRow, namesAlong, planEmptying } from '#core/room'
 import type { YondercrestDb } from '../../database'
@@ -26,7 +26,7 @@ export async function putFixture(
 ): Promise<string> {
   return transact(db, 'changeFixture', { name: fixture.name }, async desk => {
     const all = await db.records('fixtures').toArray()
-    const id = fixture.id ?? ulid()
+    const id = fixture.id ?? newId()
     await desk.put('fixtures', [{ rank: nextRank(all), ...PLAIN_FIXTURE, ...fixture, id }])
     // What stood on a shelf that is no longer there stands on the lowest one.
     const low = await db
@@ -110,7 +110,7 @@ export async function copyContainer(
         ...original,
         ...names,
         ...place,
-        id: ulid(),
+        id: newId(),
         rank: rank + at,
       })),
     )

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { type Container, type Fixture, nextRank, type Section } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import { transact } from '../../transact'
@@ -35,7 +35,7 @@ export async function addContainers(db: YondercrestDb, wanted: NewContainers): P
     if (clash) return { ok: false, code: 'addressTaken', by: clash.other.name, address: clash.address }
     const isGone = !(await db.records('zones').get(shape.zoneId)) || ('id' in fixture && !(await db.records('fixtures').get(fixture.id)))
     if (isGone) return { ok: false, code: 'gone' }
-    const fixtureId = 'id' in fixture ? fixture.id : ulid()
+    const fixtureId = 'id' in fixture ? fixture.id : newId()
     if (!('id' in fixture))
       await desk.put('fixtures', [{ ...fixture, id: fixtureId, rank: nextRank(await db.records('fixtures').toArray()) }])
     const names = [shape, ...namesAlong(shape, [...all, { ...shape, id: '', shelf: 1 }], patterns, count - 1)]
@@ -43,7 +43,7 @@ export async function addContainers(db: YondercrestDb, wanted: NewContainers): P
       const rank = nextRank(all.filter(each => each.fixtureId === fixtureId && each.shelf === shelf))
       return names
         .slice(row * countEach, (row + 1) * countEach)
-        .map(({ name, code }, at): Container => ({ ...shape, name, code, id: ulid(), fixtureId, shelf, rank: rank + at, isTable: false }))
+        .map(({ name, code }, at): Container => ({ ...shape, name, code, id: newId(), fixtureId, shelf, rank: rank + at, isTable: false }))
     })
     await desk.put('containers', made)
     return { ok: true, ids: made.map(each => each.id) }
@@ -52,7 +52,7 @@ export async function addContainers(db: YondercrestDb, wanted: NewContainers): P
 
 /** Puts a divider into a row. */
 export async function addSection(db: YondercrestDb, section: Omit<Section, 'id'>): Promise<string> {
-  const id = ulid()
+  const id = newId()
   await transact(db, 'addSection', { name: section.title }, async desk => {
     if (await db.records('containers').get(section.containerId)) await desk.put('sections', [{ ...section, id }])
   })

@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import { type MeasuredLength, nextRank, START_HABITS, type Zone } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import { transact } from '../../transact'
@@ -7,7 +7,7 @@ import { openRefilings } from '../refiling/refiling'
 
 /** A new zone: files by theme, then brand, until its rule is changed. */
 export async function addZone(db: YondercrestDb, name: string): Promise<string> {
-  const id = ulid()
+  const id = newId()
   await transact(db, 'changeZone', { name }, async desk => {
     const rank = nextRank(await db.records('zones').toArray())
     await desk.put('zones', [
@@ -78,7 +78,7 @@ export async function measureLength(db: YondercrestDb, measured: Omit<MeasuredLe
       .filter(each => each.lane === measured.lane)
       .primaryKeys()
     await desk.remove('measuredLengths', before)
-    await desk.put('measuredLengths', [{ ...measured, id: ulid(), at: new Date().toISOString() }])
+    await desk.put('measuredLengths', [{ ...measured, id: newId(), at: new Date().toISOString() }])
   })
 }
 

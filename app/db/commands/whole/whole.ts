@@ -1,4 +1,4 @@
-import { ulid } from 'ulid'
+import { newId } from '~/db/newId'
 import {
   type CatalogueData,
   emptyCatalogue,
@@ -56,7 +56,7 @@ export async function replaceCatalogue(
 
 /** Begins anew with the start set of kinds and categories, one shelf and one bin, as its owner has it. Undoable like any step. */
 export async function startEmpty(db: YondercrestDb, own: Partial<LocaleSettings & Pick<RoomSettings, 'roomName'>> = {}): Promise<void> {
-  const start = startCatalogue(ulid)
+  const start = startCatalogue(newId)
   const settings = start.settings.map(each => ({ ...each, ...own }))
   await transact(db, 'startEmpty', {}, desk => replaceAll(desk, { ...start, settings }))
 }
@@ -100,16 +100,16 @@ export async function importList(
           lineOf: number => lines.get(number),
           isLiving: id => living.has(id),
         },
-        ulid,
+        newId,
         new Date().toISOString(),
       )
       for (const table of ['brands', 'kinds', 'categories', 'themes'] as const) await desk.put(table, records[table])
       const CHUNK = 500
       for (let at = 0; at < records.holdings.length; at += CHUNK) {
-        await desk.put('holdings', records.holdings.slice(at, at + CHUNK))
+        await desk.add('holdings', records.holdings.slice(at, at + CHUNK))
         onProgress(Math.min(at + CHUNK, records.holdings.length), records.holdings.length)
       }
-      await desk.put('uses', records.uses)
+      await desk.add('uses', records.uses)
       await desk.register(records.register)
       return records.holdings.length
     },
