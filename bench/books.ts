@@ -8,7 +8,7 @@ import { bookSources } from '../demo/printed'
 import { paperWords } from '~/areas/index/book/paperWords'
 import { makeLarge, packLarge } from './collection'
 import { median, ms, report } from './measure'
-import { BASE, close, freshPage, restore } from './page'
+import { BASE, close, freshPage, restore, shown } from './page'
 
 const THREE: readonly BookWay[] = ['theme', 'brand', 'number']
 
@@ -163,7 +163,7 @@ async function printed(
   const watching = setInterval(() => (most = Math.max(most, rendererMb())), 100)
   const start = performance.now()
   await page.locator('[data-make]').click()
-  await page.locator('[data-ready]').waitFor({ timeout: 120_000 })
+  await shown(page, '[data-ready]')
   const time = performance.now() - start
   clearInterval(watching)
   return { time, mb: most - before, said: await page.locator('[data-ready]').innerText() }

@@ -19,7 +19,7 @@ import { labels } from './labels'
 import { byPicture } from './shapes'
 import { places } from './places'
 import { tidy } from './tidy'
-import { BASE, close, freshPage, PORT, restore } from './page'
+import { BASE, close, freshPage, PORT, restore, shown } from './page'
 import { coldStart, firstScreen, withNoNetwork } from './opening'
 import { baselineMs, median, ms, percentile, report } from './measure'
 import { storeroom, storeroomScreen } from './storeroom'
@@ -165,7 +165,7 @@ async function importLong(browser: Browser): Promise<void> {
   const reading = async (path: string): Promise<number> => {
     const start = performance.now()
     await page.locator('input[type=file]').setInputFiles(path)
-    await page.locator('[data-sums]').waitFor({ timeout: 60_000 })
+    await shown(page, '[data-sums]')
     return performance.now() - start
   }
   const [asText, asBook]: [number[], number[]] = [[], []]
@@ -183,7 +183,7 @@ async function importLong(browser: Browser): Promise<void> {
   report('  the same list as .xlsx', `${ms(median(asBook))}, ${(median(asBook) / read).toFixed(2)} x the text`, '1.5 x')
   const begin = performance.now()
   await page.getByRole('button', { name: /^Take in [\d,]+ sets/ }).click()
-  await page.locator('[data-taken]').waitFor({ timeout: 60_000 })
+  await shown(page, '[data-taken]')
   const written = performance.now() - begin
   const sums = await page.locator('[data-taken] p').first().innerText()
   await page.waitForTimeout(1500)

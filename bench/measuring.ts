@@ -7,6 +7,7 @@ import sharp from 'sharp'
 import { CAMERA_REFERENCES, CAMERA_TROUBLES, type CameraReference, type FlatSet, takePhoto } from '../demo/camera'
 import { drawCameraSets } from '../demo/cameraSets'
 import { median, ms, report } from './measure'
+import { shown } from './page'
 
 const PHOTOS = 100
 const TILTS = [10, 20, 35] as const
@@ -141,7 +142,7 @@ export async function photoTimes(page: Page, base: string): Promise<void> {
     await page.locator('[role=status]').filter({ hasText: 'corners' }).waitFor({ state: 'hidden' })
     const start = performance.now()
     await page.getByRole('button', { name: 'Measure', exact: true }).click()
-    await page.locator('[data-measured]').waitFor()
+    await shown(page, '[data-measured]')
     times.push(performance.now() - start)
   }
   report('a photo of 12 megapixels, measured', `median ${ms(median(times))}`, '2000 ms')

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { gzipSync } from 'node:zlib'
 import type { Browser } from '@playwright/test'
 import { median, ms, report } from './measure'
-import { BASE, close, freshPage } from './page'
+import { BASE, close, freshPage, shown } from './page'
 
 export async function firstScreen(browser: Browser): Promise<void> {
   const page = await freshPage(browser, true)
@@ -48,7 +48,7 @@ export async function coldStart(browser: Browser): Promise<void> {
     for (const times of [first, again]) {
       const start = performance.now()
       await page.goto(`${BASE}/?ask=harbour`, { waitUntil: 'commit' })
-      await page.locator('[data-ask="harbour"]').waitFor()
+      await shown(page, '[data-ask="harbour"]')
       times.push(performance.now() - start)
     }
     await close(page)
@@ -66,7 +66,7 @@ export async function withNoNetwork(browser: Browser): Promise<void> {
   const opened = async (): Promise<number> => {
     const start = performance.now()
     await page.goto(`${BASE}/?ask=harbour`, { waitUntil: 'commit' })
-    await page.locator('[data-ask="harbour"]').waitFor()
+    await shown(page, '[data-ask="harbour"]')
     return performance.now() - start
   }
   const [online, offline, owned]: [number[], number[], number[]] = [[], [], []]
@@ -83,7 +83,7 @@ export async function withNoNetwork(browser: Browser): Promise<void> {
     const start = performance.now()
     await page.goto(`${BASE}/find/own`, { waitUntil: 'commit' })
     await page.locator('#own-text').fill('Lantern Cloud Trio')
-    await page.locator('[data-own="Lantern Cloud Trio"][data-verdict="same"]').waitFor()
+    await shown(page, '[data-own="Lantern Cloud Trio"][data-verdict="same"]')
     owned.push(performance.now() - start)
   }
   report('demo room, installed, to the first answer with the network', `median ${ms(median(online))}`, 'none given')

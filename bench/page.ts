@@ -9,6 +9,10 @@ export async function freshPage(browser: Browser, isDemo: boolean, serviceWorker
   if (!isDemo) await page.route('**/api/start', route => route.fulfill({ json: { demo: false } }))
   return page
 }
+/** Until it is there, looked for at each frame: a locator looks every half second only, once it has waited for one. */
+export async function shown(page: Page, selector: string, timeout = 120_000): Promise<void> {
+  await page.waitForFunction(each => document.querySelector(each) !== null, selector, { timeout, polling: 'raf' })
+}
 export const close = (page: Page): Promise<void> => page.context().close()
 
 export async function restore(page: Page, zip: Uint8Array): Promise<void> {
