@@ -43,16 +43,20 @@ export const test = base.extend<{ demo: Page }, { demoDatabases: string }>({
       // What a picture shows is read once, in the background of Take in.
       await page.goto('/take-in')
       await expect
-        .poll(async () => {
-          const { pictures, inkMaps } = await askTables<number>(page, ['pictures', 'inkMaps'], 'count')
-          return inkMaps === pictures
-        })
+        .poll(
+          async () => {
+            const { pictures, inkMaps } = await askTables<number>(page, ['pictures', 'inkMaps'], 'count')
+            return inkMaps === pictures
+          },
+          { timeout: 90_000 },
+        )
         .toBe(true)
       await context.close()
       await use(join(folder, DATABASES))
       await rm(folder, { recursive: true })
     },
-    { scope: 'worker' },
+    // Made before the first of them, and not in its time.
+    { scope: 'worker', timeout: 120_000 },
   ],
 })
 export { expect }
