@@ -30,9 +30,12 @@ export const test = base.extend<{ demo: Page }, { demoDatabases: string }>({
     const folder = await newFolder()
     await cp(demoDatabases, join(folder, DATABASES), { recursive: true })
     const context = await playwright.chromium.launchPersistentContext(folder)
-    await watch(context.pages()[0] ?? (await context.newPage()), use)
-    await context.close()
-    await rm(folder, { recursive: true })
+    try {
+      await watch(context.pages()[0] ?? (await context.newPage()), use)
+    } finally {
+      await context.close()
+      await rm(folder, { recursive: true })
+    }
   },
   demoDatabases: [
     async ({ playwright }, use, { project }) => {
