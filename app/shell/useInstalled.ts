@@ -40,8 +40,10 @@ export const useInstalled = defineStore('installed', () => {
       isNewer.value = true
       notices.tell(shellWords.newer)
     })
-    worker.addEventListener('controlling', ({ isUpdate }) => {
-      if (!isUpdate) return
+    // Not what Workbox calls an update: a page that was there before the first version takes every later one for the first, too.
+    let isFirst = !navigator.serviceWorker.controller
+    worker.addEventListener('controlling', () => {
+      if (isFirst) return void (isFirst = false)
       isTaken = true
       // Taken in another tab, this one is not torn from its work.
       if (isAsked.value) window.location.reload()
