@@ -43,11 +43,11 @@ export const useInstalled = defineStore('installed', () => {
     // Not what Workbox calls an update: a page that was there before the first version takes every later one for the first, too.
     let isFirst = !navigator.serviceWorker.controller
     worker.addEventListener('controlling', () => {
+      if (isAsked.value) return window.location.reload()
       if (isFirst) return void (isFirst = false)
-      isTaken = true
       // Taken in another tab, this one is not torn from its work.
-      if (isAsked.value) window.location.reload()
-      else isNewer.value = true
+      isTaken = true
+      isNewer.value = true
     })
     await worker.register()
   }
