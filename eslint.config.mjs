@@ -1,11 +1,7 @@
-import { fileURLToPath } from 'node:url'
 import js from '@eslint/js'
-import { createNodeResolver, importX } from 'eslint-plugin-import-x'
 import vue from 'eslint-plugin-vue'
 import globals from 'globals'
 import tseslint from 'typescript-eslint'
-
-const app = fileURLToPath(new URL('./app', import.meta.url))
 
 export default tseslint.config(
   {
@@ -25,23 +21,14 @@ export default tseslint.config(
   ...tseslint.configs.recommended,
   ...vue.configs['flat/recommended'],
   {
-    // Where a file of TypeScript imports one of Vue, that is read too: circles are sought through both.
-    files: ['**/*.vue', 'app/**/*.ts'],
-    languageOptions: { parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'] } },
+    files: ['**/*.vue'],
+    languageOptions: { parserOptions: { parser: tseslint.parser } },
   },
   {
     languageOptions: { globals: { ...globals.browser, ...globals.node } },
-    plugins: { 'import-x': importX },
-    settings: {
-      'import-x/extensions': ['.ts', '.vue', '.mjs'],
-      'import-x/parsers': { '@typescript-eslint/parser': ['.ts'], 'vue-eslint-parser': ['.vue'] },
-      'import-x/resolver-next': [createNodeResolver({ extensions: ['.ts', '.vue', '.mjs', '.js'], alias: { '~': [app] } })],
-    },
     rules: {
       'no-undef': 'off', // TypeScript reports unknown names
       'no-console': 'error',
-      // The house keeps its shape: no circles between files.
-      'import-x/no-cycle': ['error', { ignoreExternal: true }],
       'vue/multi-word-component-names': 'off',
       // One width: Prettier lays the lines (npm run format), and what it cannot break is broken by hand.
       'max-len': ['error', 140],

@@ -1,4 +1,7 @@
 import { spawnSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { beforeAll, expect, test } from '@jest/globals'
 
 /** The rules of the house, each with an offence that it must find and a neighbour that it must leave alone. */
@@ -68,4 +71,31 @@ beforeAll(() => {
 
 test.each(OFFENCES.map((each, at) => [...each, at] as const))('%s', (_offence, rule, _file, _code, isFound, at) => {
   expect(told[at]?.includes(rule)).toBe(isFound)
+})
+
+/** What lies in a house of its own, with the circles that are found there. */
+function circlesIn(files: Readonly<Record<string, string>>): number {
+  const house = mkdtempSync(join(tmpdir(), 'yondercrest-house-'))
+  try {
+    for (const [name, text] of Object.entries(files)) writeFileSync(join(house, name), text)
+    const rules = ['-c', join(process.cwd(), '.oxlintrc.json'), '--tsconfig', join(house, 'tsconfig.json')]
+    const run = spawnSync(process.execPath, [join(process.cwd(), 'node_modules/oxlint/bin/oxlint'), ...rules, '--format', 'json'], {
+      cwd: house,
+      encoding: 'utf8',
+    })
+    return (JSON.parse(run.stdout) as { diagnostics: readonly { code: string }[] }).diagnostics.filter(each =>
+      each.code.includes('no-cycle'),
+    ).length
+  } finally {
+    rmSync(house, { recursive: true })
+  }
+}
+const PATHS = JSON.stringify({ compilerOptions: { paths: { '~/*': ['./*'] } } })
+
+test('a circle of files, also through a page and a short path; a circle of types alone is none', () => {
+  const begins = `import Page from './Page.vue'\nexport const a = () => Page\n`
+  const page = (line: string) => `<script setup lang="ts">\n${line}\n</script>\n<template><p /></template>\n`
+  expect(circlesIn({ 'tsconfig.json': PATHS, 'a.ts': begins, 'Page.vue': page(`import { a } from '~/a'\na()`) })).toBe(2)
+  const ofTypes = page(`import type { a } from '~/a'\ndefineProps<{ b: typeof a }>()`)
+  expect(circlesIn({ 'tsconfig.json': PATHS, 'a.ts': begins, 'Page.vue': ofTypes })).toBe(0)
 })
