@@ -256,7 +256,7 @@ async function geometry(browser: Browser): Promise<void> {
   for (const { width, height, leastShare } of WINDOWS.flat()) {
     await page.setViewportSize({ width, height })
     const found: (Geometry & { readonly path: string })[] = []
-    for (const [path, first] of Object.entries(PAGES)) {
+    for (const [path, [, first]] of Object.entries(PAGES)) {
       await page.goto(`${BASE}${path}`)
       await page.locator(first.replaceAll('main ', '#sheet ')).first().waitFor()
       found.push({ path, ...(await geometryOf(page, first)) })

@@ -1,55 +1,7 @@
-import { type Page, test as plainTest } from '@playwright/test'
-import { PAGES } from '../support/geometry'
+import { test as plainTest } from '@playwright/test'
 import { expect, test } from './helpers'
 
-/** What can be read on the sheet, and how far below its upper edge; then, in the same moment, the page is left by a link. */
-const lying = (page: Page, leaveBy: string | null): Promise<readonly string[]> =>
-  page.evaluate(link => {
-    const sheet = document.getElementById('sheet')
-    const { top = 0, bottom = 0 } = sheet?.getBoundingClientRect() ?? {}
-    const read = [...(sheet?.querySelectorAll('*') ?? [])].flatMap(each => {
-      const text = each.childElementCount === 0 ? (each.textContent ?? '').trim() : ''
-      const { y } = each.getBoundingClientRect()
-      return text && y >= top && y < bottom ? [`${text} ${Math.round(y - top)}`] : []
-    })
-    const links = [...document.querySelectorAll<HTMLElement>('header a')]
-    if (link) links.find(each => each.textContent?.trim().startsWith(link))?.click()
-    return read
-  }, leaveBy)
-async function shareThatLies(page: Page, before: readonly string[]): Promise<number> {
-  const now = new Set(await lying(page, null))
-  return before.filter(each => now.has(each)).length / before.length
-}
-
 /** Back, a reload and an address: nothing that was chosen or typed is gone. */
-test('every page has a title of its own, and Back and a reload bring it back where it was', async ({ demo: page }) => {
-  test.slow()
-  await page.setViewportSize({ width: 1366, height: 650 })
-  const titles = new Map<string, string>()
-  for (const [path, first] of Object.entries(PAGES)) {
-    await page.goto(path)
-    await page.locator(first).first().waitFor()
-    const title = await page.title()
-    expect(title).toMatch(/ - Yondercrest$/)
-    titles.set(path, title)
-    await page.evaluate(() => document.getElementById('sheet')?.scrollBy(0, 260))
-    const [other, called] = path === '/copies' ? ['Find', 'Find - Yondercrest'] : ['Copies', 'Copies - Yondercrest']
-    // As it lies when it is left: what stands above may be filled in before or after, and moves nothing that is read.
-    const before = await lying(page, other)
-    await expect(page).toHaveTitle(called)
-    await expect.poll(() => page.evaluate(() => document.getElementById('sheet')?.scrollTop)).toBe(0)
-    await page.goBack()
-    await expect(page).toHaveTitle(title)
-    await expect.poll(() => shareThatLies(page, before)).toBeGreaterThan(0.5)
-    await page.reload()
-    await page.locator(first).first().waitFor()
-    await expect(page).toHaveTitle(title)
-    await expect.poll(() => shareThatLies(page, before)).toBeGreaterThan(0.5)
-  }
-  // Two asks of Find are one page.
-  expect(new Set(titles.values()).size).toBe(titles.size - 1)
-})
-
 test('what is typed and not kept is there again, said so, and can be given up', async ({ demo: page }) => {
   // A name: over another page, and a reload.
   await page.goto('/take-in/names?list=brands')
