@@ -48,7 +48,7 @@ export const test = base.extend<{ demo: Page }, { demoDatabases: string }>({
       await expect
         .poll(
           async () => {
-            const { pictures, inkMaps } = await askTables<number>(page, ['pictures', 'inkMaps'], 'count')
+            const { pictures, inkMaps } = await countsOf(page, ['pictures', 'inkMaps'])
             return inkMaps === pictures
           },
           { timeout: 90_000 },
@@ -95,6 +95,7 @@ export async function bytesOf(download: Download): Promise<Buffer> {
   for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer)
   return Buffer.concat(chunks)
 }
+/** As one text: Playwright looks at every value of what comes as records, on both of its sides. */
 async function askTables<T>(page: Page, tables: readonly string[], question: 'getAll' | 'count'): Promise<Record<string, T>> {
   const answers = await page.evaluate(
     async ({ tables: names, question: each }) => {
@@ -112,14 +113,16 @@ async function askTables<T>(page: Page, tables: readonly string[], question: 'ge
         })
       const found = await Promise.all(names.map(async name => [name, await read(name)] as const))
       db.close()
-      return found
+      return JSON.stringify(Object.fromEntries(found))
     },
     { tables, question },
   )
-  return Object.fromEntries(answers) as Record<string, T>
+  return JSON.parse(answers) as Record<string, T>
 }
 /** What the database of the page holds, table by table, without pictures; the register and journal on request. */
 export const databaseOf = (page: Page, tables: readonly string[]): Promise<Record<string, unknown[]>> => askTables(page, tables, 'getAll')
+/** How many records the database of the page holds, table by table. */
+export const countsOf = (page: Page, tables: readonly string[]): Promise<Record<string, number>> => askTables(page, tables, 'count')
 export const SAMPLE_LIST = 'tests/fixtures/hand-kept-list.csv'
 
 /** A list from the file to the catalogue, as it is proposed. */

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { strFromU8, unzipSync } from 'fflate'
 import sharp from 'sharp'
 import type { Holding, PullList } from '../../core/catalog'
-import { databaseOf, expect, openDemo, openEmpty, test } from './helpers'
+import { countsOf, databaseOf, expect, openDemo, openEmpty, test } from './helpers'
 import type { Page } from '@playwright/test'
 
 /** The pieces that the stand-in camera stamps: the numbers of the sets they are of, never told to who looks. */
@@ -54,8 +54,7 @@ test('by picture: a photo of one stamped piece finds its set among the first, in
   await expect(page).toHaveURL(new RegExp(`set=${id}`))
 
   // The shapes are kept: after a reload nothing is read anew.
-  const kept = ((await databaseOf(page, ['shapes'])) as unknown as { readonly shapes: readonly unknown[] }).shapes.length
-  expect(kept).toBeGreaterThan(340)
+  expect((await countsOf(page, ['shapes'])).shapes).toBeGreaterThan(340)
 })
 
 test('by picture: what shows no ink, or is no picture, is told in a sentence', async ({ demo: page }) => {
