@@ -17,7 +17,7 @@ const esmOnly = [
 
 export default {
   maxWorkers: '100%', // on two cores Jest would keep one of them free
-  testTimeout: 60_000, // no test is timed: on a busy machine a property takes several times as long
+  testTimeout: 120_000, // no test is timed: beside a build, on a busy machine, a property takes several times as long
   testEnvironment: 'node',
   // Clearing away by hand what a whole database in memory holds takes longer than its tests, and grows without bound.
   testEnvironmentOptions: { globalsCleanup: 'off' },

