@@ -44,15 +44,18 @@ export function useScrollBack(): void {
   function step(top: number, height: number, mine: number, until: number, last: number): void {
     if (mine !== run) return
     const target = sheet()
-    const isMoved = target !== null && last >= 0 && target.scrollTop !== last
-    const isLongEnough = target !== null && target.scrollHeight - target.clientHeight >= top
+    const most = target ? target.scrollHeight - target.clientHeight : 0
+    // A page that became shorter under it has moved the sheet, not a person.
+    const isMoved = target !== null && last >= 0 && target.scrollTop !== Math.min(last, most)
+    const isLongEnough = target !== null && most >= top
     if (isLongEnough && !isMoved) {
       target.scrollTop = top
       target.style.overflowAnchor = 'none'
     }
     const isAsItWas = isLongEnough && target.scrollHeight >= height
+    const left = target?.scrollTop ?? -1
     if (isMoved || isAsItWas || performance.now() >= until) target?.style.removeProperty('overflow-anchor')
-    else requestAnimationFrame(() => step(top, height, mine, until, target?.scrollTop ?? -1))
+    else requestAnimationFrame(() => step(top, height, mine, until, left))
   }
   const stopBefore = router.beforeEach(remember)
   const stopAfter = router.afterEach((to, from) => {

@@ -66,6 +66,24 @@ test('what is chosen has an address: a corner, a pocket, a name, an open list', 
   await expect(page.locator('[data-file-facts]')).toBeHidden()
 })
 
+test('whoever scrolls while a page is still filled in is left alone', async ({ demo: page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  const sheet = (by = 0): Promise<{ top: number; height: number }> =>
+    page.evaluate(pixels => {
+      const lying = document.getElementById('sheet')
+      lying?.scrollBy(0, pixels)
+      return { top: lying?.scrollTop ?? 0, height: lying?.scrollHeight ?? 0 }
+    }, by)
+  await page.goto('/take-in')
+  await expect(page.locator('[data-look-alikes]')).toBeVisible()
+  const { top, height } = await sheet(260)
+  await page.reload()
+  await expect.poll(async () => (await sheet()).top).toBeGreaterThan(0)
+  expect((await sheet(-top)).top).toBe(0)
+  await expect.poll(async () => (await sheet()).height).toBeGreaterThanOrEqual(height)
+  expect((await sheet()).top).toBe(0)
+})
+
 // Without the watch over the console: the browser itself reports a status of 404 there.
 plainTest('an address that leads nowhere is told, with a way back', async ({ page, request }) => {
   for (const [path, status] of [

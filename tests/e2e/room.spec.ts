@@ -26,6 +26,8 @@ test('two containers become one: what stood in the first stands behind the other
     .locator('[data-elevation]')
     .getByRole('link', { name: /^Basket 2: 30 sets/ })
     .click()
+  await expect(page).toHaveTitle('Basket 2 - Yondercrest')
+  await expect(page.locator('[data-holder]').first()).toBeVisible()
   await page.locator('#sheet').evaluate(sheet => sheet.scrollTo(0, sheet.scrollHeight))
   await expect.poll(async () => (await idsOfRows(page)).slice(-moved.length)).toEqual(moved)
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
