@@ -1,4 +1,3 @@
-import { expose } from 'comlink'
 import type { BookWay, IndexBook } from '#core/catalog'
 import {
   type BookChanges,
@@ -164,7 +163,7 @@ async function layOut(order: BookOrder): Promise<Laid> {
 
 const chosen = ({ leaves, changes }: Work, what: What): readonly (Leaf | FrontLeaf)[] => (what === 'all' ? leaves : changes.toPrint)
 
-const api = {
+export const bookApi = {
   /** Lays a book out, and says what of it is to be printed. */
   lay(order: BookOrder): Promise<Laid> {
     const found = layOut(order)
@@ -305,5 +304,4 @@ async function readWaiting(): Promise<KeptWaiting | null> {
   return fact ? (JSON.parse(fact.value) as KeptWaiting) : null
 }
 
-export type BookApi = typeof api
-expose(api)
+export type BookApi = typeof bookApi

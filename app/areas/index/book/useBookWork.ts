@@ -29,16 +29,19 @@ export function useBookWork(book: () => IndexBook | null) {
       isFresh: isFresh.value,
     }
   }
-  const press = usePress<BookApi, Laid, Waiting>(() => new Worker(new URL('./book.worker.ts', import.meta.url), { type: 'module' }), {
-    async layOut(run) {
-      const of = book()
-      return of && (await run(api => api.lay(orderOf(of))))
+  const press = usePress<BookApi, Laid, Waiting>(
+    () => new Worker(new URL('../paper/press.worker.ts', import.meta.url), { type: 'module', name: 'book' }),
+    {
+      async layOut(run) {
+        const of = book()
+        return of && (await run(api => api.lay(orderOf(of))))
+      },
+      async askWaiting(run) {
+        const of = book()
+        return of && (await run(api => api.waiting(of.id, of.printings)))
+      },
     },
-    async askWaiting(run) {
-      const of = book()
-      return of && (await run(api => api.waiting(of.id, of.printings)))
-    },
-  })
+  )
   watch([book, isFresh, () => catalogue.tables, () => catalogue.settings], ([now], [before]) => {
     if (now?.id !== before?.id || now?.printings !== before?.printings) {
       press.forget()

@@ -1,4 +1,3 @@
-import { expose } from 'comlink'
 import type { Label } from '#core/catalog'
 import {
   type CardSource,
@@ -99,7 +98,7 @@ function piecesOf(order: Exclude<CardOrder, { readonly of: 'list' }>, measure: M
   return order.sources.map(source => draw(source, order.shape, measure))
 }
 
-const api = {
+export const cardsApi = {
   /** The pictures of cards are as high as they are shaped: that is read first. */
   async ratios(hashes: readonly string[]): Promise<ReadonlyMap<string, number>> {
     await learnRatios(hashes)
@@ -179,5 +178,4 @@ async function readKept(): Promise<KeptCards | null> {
   return fact ? (JSON.parse(fact.value) as KeptCards) : null
 }
 
-export type CardsApi = typeof api
-expose(api)
+export type CardsApi = typeof cardsApi

@@ -13,7 +13,7 @@ export function useCardWork(orderOf: (ratioOf: (hash: string) => number | null) 
   /** Pictures that the sets name and this browser no longer has. */
   const gone = shallowRef(0)
   const press = usePress<CardsApi, CardsLaid, WaitingCards>(
-    () => new Worker(new URL('./cards.worker.ts', import.meta.url), { type: 'module' }),
+    () => new Worker(new URL('../paper/press.worker.ts', import.meta.url), { type: 'module', name: 'cards' }),
     {
       async layOut(run) {
         const wanted = [...new Set(hashes())]

@@ -1,4 +1,3 @@
-import { expose } from 'comlink'
 import type { Label, Labelled, LabelHabits, LabelSheet, Printer } from '#core/catalog'
 import {
   composeLabels,
@@ -135,7 +134,7 @@ function outlinePage(sheet: LabelSheet, printer: Pick<Printer, 'rightMm' | 'down
 
 const chosen = (ofs: readonly string[]): readonly LaidLabel[] => ofs.flatMap(of => work?.byOf.get(of)?.label ?? [])
 
-const api = {
+export const labelsApi = {
   /** Lays out the labels of all things of a kind, in filing order, each with why it is to be made. */
   async lay(order: LabelOrder): Promise<readonly LabelLine[]> {
     const [faces, before] = [await Faces.for(textsOf(order)), await known(order.kind)]
@@ -302,5 +301,4 @@ async function readWaiting(): Promise<KeptWaiting | null> {
   return fact ? (JSON.parse(fact.value) as KeptWaiting) : null
 }
 
-export type LabelsApi = typeof api
-expose(api)
+export type LabelsApi = typeof labelsApi

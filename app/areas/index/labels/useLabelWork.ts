@@ -26,7 +26,7 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
   /** What was not printed as the reel came to its end, or thrown away with what was inside the machine. */
   const leftover = shallowRef<readonly string[]>([])
   const press = usePress<LabelsApi, LaidLabels, WaitingLabels>(
-    () => new Worker(new URL('./labels.worker.ts', import.meta.url), { type: 'module' }),
+    () => new Worker(new URL('../paper/press.worker.ts', import.meta.url), { type: 'module', name: 'labels' }),
     {
       async layOut(run) {
         const found = await thingsOf(kind())
