@@ -96,32 +96,40 @@ function correlation(a: Float32Array, b: Float32Array): number {
   return sum
 }
 
-/** For each of a number of fields: the lines of the map it covers, and how much of each. */
-type Cover = readonly (readonly (readonly [line: number, part: number])[])[]
-const COVERS: Readonly<Record<number, readonly Cover[]>> = {
-  [COARSE]: PARTS.map(part => coverOf(part, COARSE)),
-  [FINE]: PARTS.map(part => coverOf(part, FINE)),
+/** Of each field of a side: the first line of the map that it covers, and how much of this and of the next ones. */
+interface Cover {
+  readonly first: number
+  readonly parts: Float64Array
+}
+const COVERS: Readonly<Record<number, readonly (readonly Cover[])[]>> = {
+  [COARSE]: PARTS.map(part => coversOf(part, COARSE)),
+  [FINE]: PARTS.map(part => coversOf(part, FINE)),
 }
 
-function coverOf([from, to]: readonly [number, number], side: number): Cover {
+function coversOf([from, to]: readonly [number, number], side: number): readonly Cover[] {
   const step = ((to - from) * INK_MAP_SIDE) / side
   return Array.from({ length: side }, (_, field) => {
     const [start, end] = [from * INK_MAP_SIDE + field * step, Math.min(INK_MAP_SIDE, from * INK_MAP_SIDE + (field + 1) * step)]
-    const lines: (readonly [number, number])[] = []
-    for (let line = Math.floor(start); line < Math.ceil(end); line += 1) lines.push([line, Math.min(end, line + 1) - Math.max(start, line)])
-    return lines
+    const first = Math.floor(start)
+    const parts = Float64Array.from({ length: Math.ceil(end) - first }, (_part, at) => {
+      const line = first + at
+      return Math.min(end, line + 1) - Math.max(start, line)
+    })
+    return { first, parts }
   })
 }
 
-/** Mean ink of side x side fields of every view, by area: first across, then down. */
+/** Mean ink of side x side fields of every view, by area: first across, then down. Plain loops: an ask takes some fifty of these. */
 function viewsOf(map: InkMap, side: number): Views {
   const covers = COVERS[side] ?? []
   const across = covers.map(cover => {
     const rows = new Float32Array(INK_MAP_SIDE * side)
-    for (let row = 0; row < INK_MAP_SIDE; row += 1) {
-      for (let field = 0; field < side; field += 1) {
+    for (let field = 0; field < side; field += 1) {
+      const { first, parts } = cover[field] as Cover
+      for (let row = 0; row < INK_MAP_SIDE; row += 1) {
+        const from = row * INK_MAP_SIDE + first
         let sum = 0
-        for (const [line, part] of cover[field] ?? []) sum += (map[row * INK_MAP_SIDE + line] ?? 0) * part
+        for (let at = 0; at < parts.length; at += 1) sum += (map[from + at] as number) * (parts[at] as number)
         rows[row * side + field] = sum
       }
     }
@@ -131,9 +139,11 @@ function viewsOf(map: InkMap, side: number): Views {
     across.map(rows => {
       const fields = new Float32Array(side * side)
       for (let field = 0; field < side; field += 1) {
-        for (const [line, part] of down[field] ?? []) {
+        const { first, parts } = down[field] as Cover
+        for (let at = 0; at < parts.length; at += 1) {
+          const [part, from, to] = [parts[at] as number, (first + at) * side, field * side]
           for (let column = 0; column < side; column += 1)
-            fields[field * side + column] = (fields[field * side + column] ?? 0) + (rows[line * side + column] ?? 0) * part
+            fields[to + column] = (fields[to + column] as number) + (rows[from + column] as number) * part
         }
       }
       return standardised(fields)
@@ -141,8 +151,14 @@ function viewsOf(map: InkMap, side: number): Views {
   )
 }
 
+/** In its place. */
 function standardised(fields: Float32Array): Float32Array {
-  const mean = fields.reduce((sum, each) => sum + each, 0) / fields.length
-  const length = Math.sqrt(fields.reduce((sum, each) => sum + (each - mean) ** 2, 0))
-  return fields.map(each => (length === 0 ? 0 : (each - mean) / length))
+  let sum = 0
+  for (let at = 0; at < fields.length; at += 1) sum += fields[at] as number
+  const mean = sum / fields.length
+  let squares = 0
+  for (let at = 0; at < fields.length; at += 1) squares += ((fields[at] as number) - mean) ** 2
+  const length = Math.sqrt(squares)
+  for (let at = 0; at < fields.length; at += 1) fields[at] = length === 0 ? 0 : ((fields[at] as number) - mean) / length
+  return fields
 }

@@ -12,7 +12,7 @@ async function grey(image: Sharp): Promise<GreyPicture> {
   const { data, info } = await image.resize(180, 180, { fit: 'inside' }).greyscale().raw().toBuffer({ resolveWithObject: true })
   return { widthPx: info.width, heightPx: info.height, pixels: new Uint8Array(data) }
 }
-const sheet = (svg: string): Promise<Buffer> => sharp(Buffer.from(svg), { density: 100 }).flatten({ background: '#fff' }).png().toBuffer()
+const sheet = (svg: string): Promise<Buffer> => sharp(Buffer.from(svg), { density: 50 }).flatten({ background: '#fff' }).png().toBuffer()
 
 async function cut(png: Buffer, left: number, top: number, width: number, height: number): Promise<Sharp> {
   const { width: w = 1, height: h = 1 } = await sharp(png).metadata()
