@@ -36,32 +36,39 @@ export interface Moments {
   readonly im: Float32Array
 }
 
+/**
+ * A field of the disc and its three mirror images have the same values but for their signs, which go by whether m is even: the ink of
+ * the four is put together first, in four ways, and each function is taken on a quarter of the disc alone.
+ */
 interface Basis {
-  /** Fields of the grid whose middle lies in the disc. */
+  /** Fields of the grid whose middle lies in the quarter of the disc where x and y are above 0. */
   readonly fields: Uint16Array
-  /**
-   * At each of these fields, one after the other, the functions of all moments, conjugate, times (n + 1) / pi and the area of a field:
-   * their real parts, then their imaginary parts.
-   */
+  /** At each of these fields, one after the other, the functions of all moments, conjugate, times (n + 1) / pi and the area of a field. */
   readonly values: Float32Array
 }
+const COUNT = ORDERS.length
+/** Moments whose m is even, then those whose m is odd: as they lie in `values`, their real parts before all imaginary ones. */
+const BY_PARITY = [0, 1].flatMap(parity => ORDERS.flatMap(([, m], moment) => (m % 2 === parity ? [moment] : [])))
+const EVEN = ORDERS.filter(([, m]) => m % 2 === 0).length
+
 let made: Basis | null = null
 function basis(): Basis {
   if (made) return made
   const fields: number[] = []
   const middle = (at: number): number => (2 * (at + 0.5)) / GRID_SIDE - 1
-  for (let at = 0; at < GRID_SIDE * GRID_SIDE; at += 1)
-    if (Math.hypot(middle(at % GRID_SIDE), middle(Math.floor(at / GRID_SIDE))) <= 1) fields.push(at)
+  for (let row = GRID_SIDE / 2; row < GRID_SIDE; row += 1)
+    for (let column = GRID_SIDE / 2; column < GRID_SIDE; column += 1)
+      if (Math.hypot(middle(column), middle(row)) <= 1) fields.push(row * GRID_SIDE + column)
   const area = (2 / GRID_SIDE) ** 2
-  const count = ORDERS.length
-  const values = new Float32Array(fields.length * 2 * count)
+  const values = new Float32Array(fields.length * 2 * COUNT)
   fields.forEach((field, at) => {
     const [x, y] = [middle(field % GRID_SIDE), middle(Math.floor(field / GRID_SIDE))]
-    ORDERS.forEach(([n, m], moment) => {
+    BY_PARITY.forEach((moment, place) => {
+      const [n, m] = ORDERS[moment] as readonly [number, number]
       const value = ((n + 1) / Math.PI) * area * radialPolynomial(n, m, Math.hypot(x, y))
       const angle = m * Math.atan2(y, x)
-      values[2 * count * at + moment] = value * Math.cos(angle)
-      values[2 * count * at + count + moment] = -value * Math.sin(angle)
+      values[2 * COUNT * at + place] = value * Math.cos(angle)
+      values[2 * COUNT * at + COUNT + place] = -value * Math.sin(angle)
     })
   })
   made = { fields: Uint16Array.from(fields), values }
@@ -71,13 +78,31 @@ function basis(): Basis {
 /** The moments of a grid of `GRID_SIDE` x `GRID_SIDE` fields, row by row, whose disc touches its edges. O(fields x moments). */
 export function momentsOf(grid: Float32Array): Moments {
   const { fields, values } = basis()
-  const both = 2 * ORDERS.length
-  const sums = new Float64Array(both)
+  const sums = new Float64Array(2 * COUNT)
   for (let at = 0; at < fields.length; at += 1) {
-    const ink = grid[fields[at] as number] as number
-    if (ink === 0) continue
-    const from = at * both
-    for (let part = 0; part < both; part += 1) sums[part] = (sums[part] as number) + ink * (values[from + part] as number)
+    const field = fields[at] as number
+    const [row, column] = [Math.floor(field / GRID_SIDE), field % GRID_SIDE]
+    const [mirrorRow, mirrorColumn] = [(GRID_SIDE - 1 - row) * GRID_SIDE, GRID_SIDE - 1 - column]
+    const ink = grid[field] as number
+    const left = grid[row * GRID_SIDE + mirrorColumn] as number
+    const above = grid[mirrorRow + column] as number
+    const across = grid[mirrorRow + mirrorColumn] as number
+    if (ink === 0 && left === 0 && above === 0 && across === 0) continue
+    const own = values.subarray(at * 2 * COUNT, (at + 1) * 2 * COUNT)
+    // cos and sin of m times the angle, mirrored left to right, top to bottom, and both.
+    addTimes(ink + left + above + across, own, sums, 0, EVEN)
+    addTimes(ink - left + above - across, own, sums, EVEN, COUNT)
+    addTimes(ink - left - above + across, own, sums, COUNT, COUNT + EVEN)
+    addTimes(ink + left - above - across, own, sums, COUNT + EVEN, 2 * COUNT)
   }
-  return { re: Float32Array.from(sums.subarray(0, ORDERS.length)), im: Float32Array.from(sums.subarray(ORDERS.length)) }
+  const [re, im] = [new Float32Array(COUNT), new Float32Array(COUNT)]
+  BY_PARITY.forEach((moment, place) => {
+    re[moment] = sums[place] as number
+    im[moment] = sums[COUNT + place] as number
+  })
+  return { re, im }
+}
+
+function addTimes(weight: number, values: Float32Array, to: Float64Array, start: number, end: number): void {
+  for (let at = start; at < end; at += 1) to[at] = (to[at] as number) + weight * (values[at] as number)
 }

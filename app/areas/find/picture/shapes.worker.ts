@@ -73,13 +73,13 @@ async function readMissing(tell: (progress: Progress) => void): Promise<void> {
     for (let at = 0; at < toMake.length; at += MADE_AT_ONCE) {
       tell({ stage: 'shapes', done: wanted.size - toMake.length + at, total: wanted.size })
       const some = toMake.slice(at, at + MADE_AT_ONCE).filter(hash => wanted.has(hash))
-      const records: ShapesRecord[] = []
-      for (const hash of some) {
-        const record = await made(hash)
-        if (record) records.push(record)
-        else unread.add(hash)
-      }
-      await commands.addShapes(db, records)
+      // Together: the browser opens the next pictures in threads of its own while the shapes of one are made.
+      const records = await Promise.all(some.map(made))
+      some.filter((_, each) => !records[each]).forEach(hash => unread.add(hash))
+      await commands.addShapes(
+        db,
+        records.filter(record => record !== null),
+      )
     }
   }
 }
