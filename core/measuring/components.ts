@@ -14,7 +14,10 @@ export interface Labelled {
   readonly components: readonly Component[]
 }
 
-/** Connected components, corners count as touching: two passes with union and find. O(pixels). */
+/**
+ * Connected components, corners count as touching: two passes with union and find, and of the neighbours that are known already only
+ * those are looked at that may not touch each other (Wu, Otoo and Suzuki 2009, Pattern Anal. Appl. 12, 117-135). O(pixels).
+ */
 export function componentsOf({ widthPx, heightPx, ink }: Mask): Labelled {
   const labels = new Int32Array(widthPx * heightPx)
   const parents: number[] = [0]
@@ -23,52 +26,48 @@ export function componentsOf({ widthPx, heightPx, ink }: Mask): Labelled {
     while (parents[at] !== at) at = parents[at] = parents[parents[at] as number] as number
     return at
   }
-  /** The label of both, 0 for none: the lower of the two, which the other is of from then on. */
-  const joined = (own: number, near: number): number => {
-    if (near === 0) return own
-    const found = root(near)
-    if (own === 0 || own === found) return found
-    const [low, high] = own < found ? [own, found] : [found, own]
-    parents[high] = low
+  /** The lower of the two, which the other is of from then on. */
+  const joined = (one: number, other: number): number => {
+    const [a, b] = [root(one), root(other)]
+    const low = Math.min(a, b)
+    parents[Math.max(a, b)] = low
     return low
   }
   for (let row = 0; row < heightPx; row += 1) {
     for (let column = 0; column < widthPx; column += 1) {
       const at = row * widthPx + column
       if (ink[at] !== 1) continue
-      let own = 0
-      // Left, and the three above: what is known already.
-      const [hasLeft, hasRight] = [column > 0, column < widthPx - 1]
-      if (hasLeft) own = joined(own, labels[at - 1] as number)
-      if (row > 0) {
-        if (hasLeft) own = joined(own, labels[at - widthPx - 1] as number)
-        own = joined(own, labels[at - widthPx] as number)
-        if (hasRight) own = joined(own, labels[at - widthPx + 1] as number)
+      // Whatever else is round it touches what is above.
+      const above = row > 0 ? (labels[at - widthPx] as number) : 0
+      if (above !== 0) {
+        labels[at] = above
+        continue
       }
-      if (own === 0) parents.push((own = parents.length))
-      labels[at] = own
+      const left = column > 0 ? (labels[at - 1] as number) || (row > 0 ? (labels[at - widthPx - 1] as number) : 0) : 0
+      const right = row > 0 && column < widthPx - 1 ? (labels[at - widthPx + 1] as number) : 0
+      if (left !== 0 && right !== 0) labels[at] = joined(left, right)
+      else labels[at] = left || right || parents.push(parents.length) - 1
     }
   }
   const numbers = new Int32Array(parents.length)
   const components: { left: number; top: number; right: number; bottom: number; pixels: number }[] = []
-  for (let at = 0; at < labels.length; at += 1) {
-    const label = labels[at]
-    if (!label) continue
-    const found = root(label)
-    let number = numbers[found] as number
-    if (number === 0) {
-      number = components.push({ left: widthPx, top: heightPx, right: 0, bottom: 0, pixels: 0 })
-      numbers[found] = number
+  for (let row = 0; row < heightPx; row += 1) {
+    for (let column = 0; column < widthPx; column += 1) {
+      const at = row * widthPx + column
+      if (labels[at] === 0) continue
+      const found = root(labels[at] as number)
+      let number = numbers[found] as number
+      if (number === 0) {
+        number = components.push({ left: column, top: row, right: column, bottom: row, pixels: 0 })
+        numbers[found] = number
+      }
+      labels[at] = number
+      const box = components[number - 1] as (typeof components)[number]
+      if (column < box.left) box.left = column
+      if (column > box.right) box.right = column
+      box.bottom = row
+      box.pixels += 1
     }
-    labels[at] = number
-    const box = components[number - 1]
-    if (!box) continue
-    const [row, column] = [Math.floor(at / widthPx), at % widthPx]
-    box.left = Math.min(box.left, column)
-    box.right = Math.max(box.right, column)
-    box.top = Math.min(box.top, row)
-    box.bottom = row
-    box.pixels += 1
   }
   return { labels, components }
 }

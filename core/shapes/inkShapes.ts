@@ -38,10 +38,10 @@ const MOST_SHAPES = 60
 export function inkOnPaper(picture: GreyPicture): Mask {
   const { widthPx, heightPx } = picture
   const mask = inkOf(picture, Math.max(4, Math.round(REACH * Math.max(widthPx, heightPx))), DARKER_BY)
-  const isPaper = paperOf(picture)
-  if (isPaper) {
-    for (let at = 0; at < mask.ink.length; at += 1)
-      if (mask.ink[at] === 1 && !isPaper(at % widthPx, Math.floor(at / widthPx))) mask.ink[at] = 0
+  const paper = paperOf(picture)
+  for (let row = 0; paper && row < heightPx; row += 1) {
+    const [after, before] = paper(row)
+    for (let column = 0; column < widthPx; column += 1) if (column <= after || column >= before) mask.ink[row * widthPx + column] = 0
   }
   return mask
 }
@@ -55,8 +55,11 @@ const ALL_PAPER = 0.93
 /** So far within the edge of the paper ink begins, in shares of the longer side of the picture. */
 const WITHIN = 0.012
 
-/** Whether a pixel lies on the paper: within the hull of the largest bright part. null: the picture shows nothing but paper. */
-function paperOf(picture: GreyPicture): ((x: number, y: number) => boolean) | null {
+/**
+ * The paper is what lies within the hull of the largest bright part: of a row of pixels those between two places. null: the picture
+ * shows nothing but paper.
+ */
+function paperOf(picture: GreyPicture): ((row: number) => readonly [after: number, before: number]) | null {
   const factor = Math.max(1, Math.floor(Math.max(picture.widthPx, picture.heightPx) / PAPER_PX))
   const small = shrink(picture, factor)
   const { widthPx, heightPx, pixels } = small
@@ -91,7 +94,17 @@ function paperOf(picture: GreyPicture): ((x: number, y: number) => boolean) | nu
     (y >= heightPx - 1 && Math.abs(inY) > 0.99)
   const within = WITHIN * Math.max(widthPx, heightPx)
   const closed = sides.filter(({ from, inX, inY }) => !isOpen(from, inX, inY))
-  return (x, y) => closed.every(({ from, inX, inY }) => sign * (inX * (x / factor - from.x) + inY * (y / factor - from.y)) > within)
+  return row => {
+    let [after, before] = [-Infinity, Infinity]
+    for (const { from, inX, inY } of closed) {
+      // How far within this side a place of the row lies: steadily more or less from left to right, or the same all along.
+      const [atStart, more] = [sign * (inY * (row / factor - from.y) - inX * from.x) - within, (sign * inX) / factor]
+      if (more > 0) after = Math.max(after, -atStart / more)
+      else if (more < 0) before = Math.min(before, -atStart / more)
+      else if (atStart <= 0) before = -Infinity
+    }
+    return [after, before]
+  }
 }
 
 /** Every part of the ink of a picture that may be a piece, each once, the largest first. O(pixels). */
