@@ -51,10 +51,10 @@ const scrolled = (page: Page, by: number): Promise<number> =>
 /** Back and a reload bring the page to where it was. */
 async function comesBack(page: Page, title: string, shown: string): Promise<void> {
   await scrolled(page, 260)
-  const [other, called] = title === 'Copies' ? ['Find', 'Find'] : ['Copies', 'Copies']
+  const other = title === 'Copies' ? 'Find' : 'Copies'
   // As it lies when it is left: what stands above may be filled in before or after, and moves nothing that is read.
   const before = await lying(page, other)
-  await expect(page).toHaveTitle(`${called} - Yondercrest`)
+  await expect(page).toHaveTitle(`${other} - Yondercrest`)
   await expect.poll(() => scrolled(page, 0)).toBe(0)
   await page.goBack()
   await expect(page).toHaveTitle(`${title} - Yondercrest`)
