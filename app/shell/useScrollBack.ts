@@ -3,6 +3,8 @@ import { useRouter } from 'vue-router'
 
 /** A page that is not as long as it was after so much time keeps the place it has. */
 const GROWS_MS = 10_000
+/** Signs of a person at the page. */
+const SIGNS = ['wheel', 'touchmove', 'keydown', 'pointerdown'] as const
 const keyOf = (position: number): string => `scrolled ${position}`
 
 /**
@@ -35,28 +37,30 @@ export function useScrollBack(): void {
   function scrollTo([top, height]: readonly [top: number, height: number]): void {
     run += 1
     sheet()?.style.removeProperty('overflow-anchor')
-    step(top, height, run, performance.now() + GROWS_MS, -1)
+    step(top, height, run, performance.now() + GROWS_MS)
   }
   /**
    * As soon as the page is long enough. What is filled in above moves nothing until the page is as long as it was: it was there
-   * when the page was left. Whoever scrolls meanwhile is left alone, and a page that was left is let go.
+   * when the page was left. A page that was left is let go.
    */
-  function step(top: number, height: number, mine: number, until: number, last: number): void {
+  function step(top: number, height: number, mine: number, until: number): void {
     if (mine !== run) return
     const target = sheet()
-    const most = target ? target.scrollHeight - target.clientHeight : 0
-    // A page that became shorter under it has moved the sheet, not a person.
-    const isMoved = target !== null && last >= 0 && target.scrollTop !== Math.min(last, most)
-    const isLongEnough = target !== null && most >= top
-    if (isLongEnough && !isMoved) {
+    const isLongEnough = target !== null && target.scrollHeight - target.clientHeight >= top
+    if (isLongEnough) {
       target.scrollTop = top
       target.style.overflowAnchor = 'none'
     }
     const isAsItWas = isLongEnough && target.scrollHeight >= height
-    const left = target?.scrollTop ?? -1
-    if (isMoved || isAsItWas || performance.now() >= until) target?.style.removeProperty('overflow-anchor')
-    else requestAnimationFrame(() => step(top, height, mine, until, left))
+    if (isAsItWas || performance.now() >= until) target?.style.removeProperty('overflow-anchor')
+    else requestAnimationFrame(() => step(top, height, mine, until))
   }
+  /** Whoever does something meanwhile is left alone. The page moves the sheet too, as it is filled in: that is no sign of a person. */
+  function leaveAlone(): void {
+    run += 1
+    sheet()?.style.removeProperty('overflow-anchor')
+  }
+  for (const sign of SIGNS) addEventListener(sign, leaveAlone, { capture: true, passive: true })
   const stopBefore = router.beforeEach(remember)
   const stopAfter = router.afterEach((to, from) => {
     const isOtherPage = to.path !== from.path
@@ -69,5 +73,6 @@ export function useScrollBack(): void {
     stopBefore()
     stopAfter()
     removeEventListener('pagehide', remember)
+    for (const sign of SIGNS) removeEventListener(sign, leaveAlone, { capture: true })
   })
 }

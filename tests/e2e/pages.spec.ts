@@ -41,9 +41,11 @@ async function shareThatLies(page: Page, before: readonly string[]): Promise<num
   const now = new Set(await lying(page, null))
   return before.filter(each => now.has(each)).length / before.length
 }
+/** By a wheel: what the page itself moves while it is filled in is put back. */
 const scrolled = (page: Page, by: number): Promise<number> =>
   page.evaluate(pixels => {
     const sheet = document.getElementById('sheet')
+    if (pixels !== 0) sheet?.dispatchEvent(new WheelEvent('wheel', { bubbles: true }))
     sheet?.scrollBy(0, pixels)
     return sheet?.scrollTop ?? 0
   }, by)
