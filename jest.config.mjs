@@ -18,12 +18,9 @@ const esmOnly = [
 export default {
   maxWorkers: '100%', // on two cores Jest would keep one of them free
   testTimeout: 120_000, // no test is timed: beside a build, on a busy machine, a property takes several times as long
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/tests/support/sandbox.mjs',
   // Clearing away by hand what a whole database in memory holds takes longer than its tests, and grows without bound.
   testEnvironmentOptions: { globalsCleanup: 'off' },
-  // As a global of Jest's sandbox each of these is some twenty times slower, and code that touches every pixel asks for Math at each.
-  // Not Promise, in whose place Dexie puts its own, and not Map, which is the name of an icon.
-  sandboxInjectedGlobals: ['Array', 'Math', 'Number', 'Object', 'Set', 'String', 'structuredClone'],
   testMatch: ['<rootDir>/{core,app,server,demo}/**/*.test.ts', '<rootDir>/tests/reference/**/*.test.ts'],
   modulePathIgnorePatterns: ['<rootDir>/\\.output/', '<rootDir>/\\.nuxt/'],
   // "#core/*" comes from "imports" in package.json; Jest reads it by itself.

@@ -61,7 +61,8 @@ export function arrivalsOf(
 }
 
 export type CapState =
-  { readonly state: 'none' } | { readonly state: 'under' | 'at' | 'over'; readonly cap: number; readonly count: number }
+  | { readonly state: 'none' }
+  | { readonly state: 'under' | 'at' | 'over'; readonly cap: number; readonly count: number }
 
 /** Where a zone stands against the most sets that its owner wants in it, with `more` sets that are about to come. */
 export function capOf(zone: Pick<Zone, 'capHoldings'>, count: number, more = 0): CapState {

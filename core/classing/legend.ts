@@ -2,7 +2,8 @@ import { type Kind, type Way, WAYS } from '#core/catalog'
 
 /** One mark that the owner prints or sticks, and the one thing it means: a way of going together, or a kind. */
 export type LegendLine = { readonly mark: string } & (
-  { readonly way: Way; readonly kind: null } | { readonly way: null; readonly kind: Pick<Kind, 'id' | 'name'> }
+  | { readonly way: Way; readonly kind: null }
+  | { readonly way: null; readonly kind: Pick<Kind, 'id' | 'name'> }
 )
 
 /** Every mark in use, the ways first. Marks left empty are not in use. */

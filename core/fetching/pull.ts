@@ -60,7 +60,9 @@ export function placeIdsOf(holdingId: string, room: Pick<Room, 'placements' | 'h
 
 /** How far a line is: still to be fetched, out of its place (by this list or not), or fetched and back again. */
 export type LineState =
-  { readonly as: 'toFetch'; readonly placeIds: readonly string[] } | { readonly as: 'out'; readonly loan: Loan } | { readonly as: 'back' }
+  | { readonly as: 'toFetch'; readonly placeIds: readonly string[] }
+  | { readonly as: 'out'; readonly loan: Loan }
+  | { readonly as: 'back' }
 
 export function lineState(
   { holdingId, takenFromIds }: PullLine,

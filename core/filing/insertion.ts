@@ -25,7 +25,13 @@ export type InsertionProposal =
   | {
       readonly ok: false
       readonly code:
-        'kindNotSaid' | 'noZoneTakesKind' | 'zoneHasNoContainer' | 'allCellsTaken' | 'cellsNotLookedAt' | 'noCellFits' | 'noRoom'
+        | 'kindNotSaid'
+        | 'noZoneTakesKind'
+        | 'zoneHasNoContainer'
+        | 'allCellsTaken'
+        | 'cellsNotLookedAt'
+        | 'noCellFits'
+        | 'noRoom'
       readonly zone: Zone | null
     }
 

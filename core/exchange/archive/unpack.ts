@@ -35,7 +35,15 @@ export type ArchiveReading =
   | {
       readonly ok: false
       readonly code:
-        'notAZip' | 'foreign' | 'tooLarge' | 'damaged' | 'newer' | 'badRecord' | 'danglingReference' | 'fileMissing' | 'fileUnlisted'
+        | 'notAZip'
+        | 'foreign'
+        | 'tooLarge'
+        | 'damaged'
+        | 'newer'
+        | 'badRecord'
+        | 'danglingReference'
+        | 'fileMissing'
+        | 'fileUnlisted'
       readonly where: string
     }
 

@@ -17,7 +17,15 @@ export type FamilyMeaning =
 
 /** Why a meaning is proposed. */
 export type MeaningBecause =
-  'caseWord' | 'containerWord' | 'letters' | 'manyFigures' | 'pageCode' | 'outWord' | 'notSaid' | 'ownNumber' | 'unread'
+  | 'caseWord'
+  | 'containerWord'
+  | 'letters'
+  | 'manyFigures'
+  | 'pageCode'
+  | 'outWord'
+  | 'notSaid'
+  | 'ownNumber'
+  | 'unread'
 
 /** What is settled of a family, by the proposal or by its owner. */
 export interface FamilyChoice {

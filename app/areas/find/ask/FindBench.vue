@@ -65,7 +65,7 @@ watch(
   },
   { immediate: true },
 )
-const firstOf = <T,>(all: readonly T[]): readonly T[] => (isWhole.value || all.length <= FIRST ? all : all.slice(0, FIRST))
+const firstOf = <T>(all: readonly T[]): readonly T[] => (isWhole.value || all.length <= FIRST ? all : all.slice(0, FIRST))
 const count = computed(() => (find.ids ? find.ids.length : find.everything.length))
 const holdings = computed((): readonly Holding[] => {
   const all = catalogue.tables?.holdings

@@ -33,7 +33,7 @@ const FONTS = { text: ['font-sans', 400], bold: ['font-sans', 700], title: ['fon
         :fill="INKS[item.ink]"
         xml:space="preserve"
         style="font-kerning: none"
-      >
+>
         {{ item.text }}
       </text>
       <line

@@ -11,7 +11,9 @@ import { alongWords } from './words'
 
 /** What was said, in order. `empty`: a cell with nothing in it. */
 type Saying =
-  { readonly as: 'set'; readonly holdingId: string } | { readonly as: 'tab' | 'strange'; readonly text: string } | { readonly as: 'empty' }
+  | { readonly as: 'set'; readonly holdingId: string }
+  | { readonly as: 'tab' | 'strange'; readonly text: string }
+  | { readonly as: 'empty' }
 /** So many sets from elsewhere are offered. */
 const ELSEWHERE = 6
 

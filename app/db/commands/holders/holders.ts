@@ -4,7 +4,8 @@ import type { YondercrestDb } from '../../database'
 import { changeHolding, transact } from '../../transact'
 
 export type HolderTypeOutcome =
-  { readonly ok: true } | { readonly ok: false; readonly code: 'nameMissing' | 'nameTaken' | 'inUse'; readonly count: number }
+  | { readonly ok: true }
+  | { readonly ok: false; readonly code: 'nameMissing' | 'nameTaken' | 'inUse'; readonly count: number }
 
 /** Puts a type of holder, new or changed, into the list. No two are called the same. */
 export async function putHolderType(db: YondercrestDb, type: HolderType): Promise<HolderTypeOutcome> {
