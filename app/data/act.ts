@@ -1,4 +1,5 @@
-import { type commands, database, loadCommands, readDrafts, readLastCopy, redo, type SwingProgress, undo, type YondercrestDb } from '~/db'
+import { database, loadCommands, readDrafts, readLastCopy, redo, type SwingProgress, undo, type YondercrestDb } from '~/db'
+import type * as commands from '~/db/commands'
 
 type Commands = typeof commands
 type OverDatabase<F> = F extends (db: YondercrestDb, ...rest: infer A) => infer R ? (...rest: A) => R : never

@@ -26,7 +26,8 @@ import {
   type ListLine,
   PICTURE_TYPES,
 } from '#core/exchange'
-import { commands, database, type PictureRecord, type ThumbRecord } from '~/db'
+import { database, type PictureRecord, type ThumbRecord } from '~/db'
+import * as commands from '~/db/commands'
 import { plainly, type Progress } from './call'
 import { troubleOf } from './storageTrouble'
 import { makeThumb, sha256 } from './pictures'

@@ -5,7 +5,7 @@ import { faultOf, headerSize, isTooLarge } from './pictureSize'
 const picture = async (format: 'png' | 'jpeg' | 'webp' | 'gif' | 'avif', width: number, height: number): Promise<Uint8Array> =>
   new Uint8Array(
     await sharp({ create: { width, height, channels: 3, background: '#fff' }, limitInputPixels: false })
-      .toFormat(format, { effort: 1 } as object)
+      .toFormat(format, { effort: format === 'webp' ? 0 : 1, compressionLevel: 1 } as object)
       .toBuffer(),
   )
 

@@ -27,7 +27,8 @@ import {
   simulateRule,
   whatDecides,
 } from '#core/ways'
-import { commands, database } from '~/db'
+import { database } from '~/db'
+import * as commands from '~/db/commands'
 import type { Progress } from './call'
 
 type Tell = (progress: Progress) => void

@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, expect, test } from '@jest/globals'
 import { emptyRooms } from '../../tests/support/emptyRooms'
 import { all } from '../../tests/support/cases'
-import { commands, undo, type YondercrestDb } from './index'
+import { undo, type YondercrestDb } from './index'
+import * as commands from './commands'
 
 const { room, drop } = emptyRooms()
 let db: YondercrestDb

@@ -3,7 +3,8 @@ import { afterEach, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
 import { PLAIN_FIXTURE } from '#core/catalog'
 import { namesAlong } from '#core/room'
-import { commands, undo, YondercrestDb } from './index'
+import { undo, YondercrestDb } from './index'
+import * as commands from './commands'
 
 const db = new YondercrestDb(`test-${ulid()}`)
 afterEach(() => db.delete())

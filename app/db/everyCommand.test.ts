@@ -10,7 +10,8 @@ import { findDangling, packArchive, unpackArchive } from '#core/exchange'
 import { luckOf, roomFrom, tablesOf } from '../../tests/support/cases'
 import { ACTIONS } from '../../tests/support/everyCommand'
 import { plainly } from '~/data/call'
-import { commands, redo, STEPS, undo, YondercrestDb } from './index'
+import { redo, STEPS, undo, YondercrestDb } from './index'
+import * as commands from './commands'
 
 async function emptyRoom(): Promise<YondercrestDb> {
   const db = new YondercrestDb(`test-${ulid()}`)

@@ -6,7 +6,8 @@ import { dayOf, placeIdsOf, tallyUses } from '#core/fetching'
 import { arrangeRoom } from '#core/room'
 import { dropRooms, filledRoom } from '../../tests/support/filedRooms'
 import { all } from '../../tests/support/cases'
-import { commands, undo, type YondercrestDb } from './index'
+import { undo, type YondercrestDb } from './index'
+import * as commands from './commands'
 
 afterEach(dropRooms)
 

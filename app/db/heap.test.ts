@@ -5,7 +5,8 @@ import type { Holder, Holding } from '#core/catalog'
 import { heapOf, idsOf } from '#core/refiling'
 import { keysBehind } from '#core/room'
 import { begin, dropRooms, filledRoom, left } from '../../tests/support/filedRooms'
-import { commands, undo, type YondercrestDb } from './index'
+import { undo, type YondercrestDb } from './index'
+import * as commands from './commands'
 
 afterEach(dropRooms)
 

@@ -5,7 +5,7 @@ import { emptyRooms } from '../../tests/support/emptyRooms'
 import { luckOf } from '../../tests/support/cases'
 import { ACTIONS } from '../../tests/support/everyCommand'
 import { statesAt } from './history'
-import { commands } from './index'
+import * as commands from './commands'
 
 const { room, drop } = emptyRooms()
 afterAll(drop)

@@ -21,7 +21,6 @@ export type { FromListOutcome, NotBuilt } from './commands/room/fromList'
 export { type CommandName, STEPS } from './commands/steps'
 export type { Change, JournalEntry, JournalPart } from './journal'
 export { redo, type SwingProgress, transact, undo } from './transact'
-export * as commands from './commands'
 export { nextNumbers } from './commands/holding/numbers'
 /** Every command, in a part of its own: a screen is up before anybody changes something. */
 export const loadCommands = () => import('./commands')

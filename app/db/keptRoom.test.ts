@@ -4,7 +4,8 @@ import fc from 'fast-check'
 import { all, luckOf } from '../../tests/support/cases'
 import { emptyRooms } from '../../tests/support/emptyRooms'
 import { ACTIONS } from '../../tests/support/everyCommand'
-import { commands, keepRoom, readSnapshot, SCREEN_TABLES, undo, type YondercrestDb } from '~/db'
+import { keepRoom, readSnapshot, SCREEN_TABLES, undo, type YondercrestDb } from '~/db'
+import * as commands from '~/db/commands'
 import { readKeptRoom } from './keptRoom'
 
 /** Kept from the first set and the first change on. */

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, expect, test } from '@jest/globals'
-import { commands, undo } from '~/db'
+import { undo } from '~/db'
+import * as commands from '~/db/commands'
 import { all } from '../../tests/support/cases'
 import { emptyRooms } from '../../tests/support/emptyRooms'
 

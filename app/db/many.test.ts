@@ -4,7 +4,8 @@ import { type Holding, LIMITS } from '#core/catalog'
 import { all } from '../../tests/support/cases'
 import { emptyRooms } from '../../tests/support/emptyRooms'
 import { factsOf } from '../../tests/support/facts'
-import { commands, undo, type YondercrestDb } from './index'
+import { undo, type YondercrestDb } from './index'
+import * as commands from './commands'
 
 const { room, drop } = emptyRooms()
 /** A room of sets that were typed in, each with the questions given. */

@@ -3,7 +3,8 @@ import { afterEach, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { ulid } from 'ulid'
 import { blankBrand, blankDraft, type Draft, newTheme } from '#core/catalog'
-import { commands, undo, YondercrestDb } from './index'
+import { undo, YondercrestDb } from './index'
+import * as commands from './commands'
 import { factsOf } from '../../tests/support/facts'
 
 let opened: YondercrestDb[] = []

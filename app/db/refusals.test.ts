@@ -15,7 +15,8 @@ import {
   START_HOLDER_TYPES,
 } from '#core/catalog'
 import { keysBehind } from '#core/room'
-import { commands, YondercrestDb } from './index'
+import { YondercrestDb } from './index'
+import * as commands from './commands'
 import { factsOf } from '../../tests/support/facts'
 
 const SERIES = ulid()

@@ -3,7 +3,8 @@ import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
 import { factsOf } from '../../tests/support/facts'
 import { troubleOf, wasCleared } from '~/data/storageTrouble'
-import { commands, undo, redo, YondercrestDb } from './index'
+import { undo, redo, YondercrestDb } from './index'
+import * as commands from './commands'
 
 let opened: YondercrestDb[] = []
 afterEach(async () => {

@@ -7,7 +7,8 @@ import { type CatalogueData, LATEST_VERSION, recordsGiven, TABLE_NAMES, TABLES }
 import { unpackArchive } from '#core/exchange'
 import { makeRaw, type RawDatabase } from '../../tests/support/rawDatabase'
 import { plainly } from '~/data/call'
-import { commands, redo, undo, YondercrestDb } from './index'
+import { redo, undo, YondercrestDb } from './index'
+import * as commands from './commands'
 
 /** Databases as earlier versions left them. Never written anew: whoever has one expects it to open. */
 const FROZEN = [1, 2, 3, 4, 5, 6, 7, 8, 9] as const

@@ -1,5 +1,6 @@
 import { ulid } from 'ulid'
-import { commands, YondercrestDb } from '~/db'
+import { YondercrestDb } from '~/db'
+import * as commands from '~/db/commands'
 
 /** Rooms of one test file, each empty and of its own; `drop` takes all of them away. */
 export function emptyRooms() {

@@ -2,7 +2,8 @@ import { ulid } from 'ulid'
 import { blankHolding, type Holder, type Holding, newTheme } from '#core/catalog'
 import { proposeRefiling, type RefilingFacts, remainingRefiling } from '#core/refiling'
 import { arrangeRoom, containersInOrder, keysBehind, shortAddress } from '#core/room'
-import { commands, YondercrestDb } from '~/db'
+import { YondercrestDb } from '~/db'
+import * as commands from '~/db/commands'
 
 // Rooms in the database with a bin that is filled, and re-filings of them: for tests of commands.
 

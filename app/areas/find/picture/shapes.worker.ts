@@ -13,7 +13,8 @@ import {
 import type { Progress } from '~/data/call'
 import { greyOf, openPicture } from '~/data/pictures'
 import type { PictureFault } from '~/data/pictureSize'
-import { commands, database, type ShapesRecord } from '~/db'
+import { database, type ShapesRecord } from '~/db'
+import * as commands from '~/db/commands'
 
 /** Counted up with every change of how shapes are made: those kept in another way are made anew. */
 const MADE_AS = 1

@@ -11,7 +11,8 @@ import {
   type Suggestion,
 } from '#core/classing'
 import { PictureLikeness, type PictureLookAlike, SAME_PICTURE } from '#core/measuring'
-import { commands, database } from '~/db'
+import { database } from '~/db'
+import * as commands from '~/db/commands'
 import { inkMapOfThumb } from '~/data/pictures'
 
 /** A look-alike among the sets owned, or among the strips of the pile. */

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid'
 import { all, type Cases } from '../../../../tests/support/cases'
-import { commands } from '~/db'
+import * as commands from '~/db/commands'
 
 export const belongingCases: Cases = {
   async relate(db, luck) {

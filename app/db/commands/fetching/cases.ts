@@ -1,5 +1,5 @@
 import { placeIdsOf } from '#core/fetching'
-import { commands } from '~/db'
+import * as commands from '~/db/commands'
 import { all, type Cases, placeFor, roomOf } from '../../../../tests/support/cases'
 
 const PLACES = ['On the table', 'Night desk', 'Winter basket'] as const

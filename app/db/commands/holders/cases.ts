@@ -1,7 +1,7 @@
 import { ulid } from 'ulid'
 import { START_HOLDER_TYPES } from '#core/catalog'
 import { all, type Cases } from '../../../../tests/support/cases'
-import { commands } from '~/db'
+import * as commands from '~/db/commands'
 
 export const holdersCases: Cases = {
   async share(db, luck) {

@@ -3,7 +3,8 @@ import { ulid } from 'ulid'
 import { blankHolding, KEPT_PACKAGINGS } from '#core/catalog'
 import { factsOf } from '../../../../tests/support/facts'
 import { all, BRANDS, NAMES, placeFor, roomOf, type Cases, type Luck } from '../../../../tests/support/cases'
-import { commands, type YondercrestDb } from '~/db'
+import type { YondercrestDb } from '~/db'
+import * as commands from '~/db/commands'
 
 async function takeIn(db: YondercrestDb, luck: Luck): Promise<void> {
   const kind = luck.pick(await all(db, 'kinds'))

@@ -1,5 +1,5 @@
 import { all, type Cases } from '../../../../tests/support/cases'
-import { commands } from '~/db'
+import * as commands from '~/db/commands'
 
 const WORDS = ['mum', "Mother's Day", 'harbour', 'Kelp', 'bday', ' ', '&'] as const
 

@@ -1,7 +1,7 @@
 import { ulid } from 'ulid'
 import { blankBrand, newTheme, THEME_SCHOOLS } from '#core/catalog'
 import { all, NAMES, type Cases } from '../../../../tests/support/cases'
-import { commands } from '~/db'
+import * as commands from '~/db/commands'
 
 export const namesCases: Cases = {
   async name(db, luck) {

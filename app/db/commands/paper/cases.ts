@@ -1,7 +1,7 @@
 import { BOOK_CODES, BOOK_WAYS } from '#core/catalog'
 import { START_SHEETS } from '#core/printing'
 import { all, type Cases, NAMES } from '../../../../tests/support/cases'
-import { commands } from '~/db'
+import * as commands from '~/db/commands'
 
 export const paperCases: Cases = {
   async beginBook(db, luck) {

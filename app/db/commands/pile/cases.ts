@@ -2,7 +2,7 @@ import { ulid } from 'ulid'
 import { blankDraft } from '#core/catalog'
 import { factsOf } from '../../../../tests/support/facts'
 import { all, NAMES, type Cases } from '../../../../tests/support/cases'
-import { commands } from '~/db'
+import * as commands from '~/db/commands'
 
 export const pileCases: Cases = {
   async strips(db, luck) {

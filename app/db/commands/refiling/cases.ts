@@ -2,7 +2,8 @@ import { ulid } from 'ulid'
 import { heapOf, proposeRefiling, remainingRefiling, START_AIMS, type RefilingFacts } from '#core/refiling'
 import { containersInOrder } from '#core/room'
 import { all, mapOf, roomOf, type Cases } from '../../../../tests/support/cases'
-import { commands, type YondercrestDb } from '~/db'
+import type { YondercrestDb } from '~/db'
+import * as commands from '~/db/commands'
 
 /** A zone as a re-filing sees it. */
 async function refilingFacts(

@@ -2,7 +2,7 @@ import { allIn, keyBehind, planMove } from '#core/room'
 import { familiesOf, planFromList, proposeChoice } from '#core/room/places'
 import { fittingsOf, planTidy, shapesFor } from '#core/tidy'
 import { all, mapOf, roomOf, type Cases } from '../../../../tests/support/cases'
-import { commands } from '~/db'
+import * as commands from '~/db/commands'
 
 export const roomCases: Cases = {
   /** Some sets lose their place, a list says where they are, and the room of that list is built: in new containers and in those there. */

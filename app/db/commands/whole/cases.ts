@@ -1,7 +1,8 @@
 import { gatherFacts, guessColumns, planRows, recommendedChoices, type ListTable } from '#core/exchange'
 import type { CatalogueData } from '#core/catalog'
 import { all, BRANDS, NAMES, type Cases, type Luck } from '../../../../tests/support/cases'
-import { commands, type YondercrestDb } from '~/db'
+import type { YondercrestDb } from '~/db'
+import * as commands from '~/db/commands'
 
 export const wholeCases: Cases = {
   async habits(db, luck) {
