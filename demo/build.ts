@@ -15,6 +15,9 @@ import { labelAll, printBook } from './printed'
 /** Pixels a millimetre of the drawings: fine enough for life size on a good screen, small enough to load at once. */
 const PX_PER_MM = 4
 const THUMB_PX = 180
+/** So many greys, from ink to paper: enough for an edge to look smooth. */
+const GREYS = 8
+const nearestGrey = Uint8Array.from({ length: 256 }, (_, grey) => (Math.round((grey / 255) * (GREYS - 1)) * 255) / (GREYS - 1))
 const AT_ONCE = 4
 const CAMERA_SETS = 12
 const CAMERA_SEED = 500
@@ -37,8 +40,9 @@ async function buildDemo(target: string): Promise<readonly Stamp[]> {
     const [width, height] = [Math.round(widthMm * PX_PER_MM), Math.round(heightMm * PX_PER_MM)]
     const svg = drawing.replace('<svg ', `<svg width="${width}" height="${height}" `)
     const { data: raw, info } = await sharp(Buffer.from(svg)).greyscale().raw().toBuffer({ resolveWithObject: true })
+    for (let at = 0; at < raw.length; at += 1) raw[at] = nearestGrey[raw[at] ?? 0] ?? 0
     const image = sharp(raw, { raw: { width: info.width, height: info.height, channels: info.channels } })
-    const bytes = new Uint8Array(await image.clone().png({ palette: true, colours: 8, effort: 4 }).toBuffer())
+    const bytes = new Uint8Array(await image.clone().toColourspace('b-w').png().toBuffer())
     const hash = await sha256(bytes)
     pictures.set(hash, { hash, type: 'image/png', bytes })
     thumbs.set(hash, {

@@ -126,7 +126,8 @@ export function takePhoto(set: FlatSet, shot: Shot): Photo {
   for (let row = 0; row < shot.heightPx; row += 1) {
     for (let column = 0; column < shot.widthPx; column += 1) {
       const w = toPlane[6] * column + toPlane[7] * row + toPlane[8]
-      const [x, y] = [(toPlane[0] * column + toPlane[1] * row + toPlane[2]) / w, (toPlane[3] * column + toPlane[4] * row + toPlane[5]) / w]
+      const x = (toPlane[0] * column + toPlane[1] * row + toPlane[2]) / w
+      const y = (toPlane[3] * column + toPlane[4] * row + toPlane[5]) / w
       pixels[row * shot.widthPx + column] = Math.max(0, Math.min(255, sample(x, y) * light(column, row)))
     }
   }
@@ -191,15 +192,15 @@ function sceneSampler(
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)]
   return (x, y) => {
     for (const at of places) {
-      const [dx, dy] = [x - at.x, y - at.y]
-      const [u, v] = [dx * cos + dy * sin, -dx * sin + dy * cos]
+      const u = (x - at.x) * cos + (y - at.y) * sin
+      const v = -(x - at.x) * sin + (y - at.y) * cos
       if (u < 0 || v < 0 || u > set.widthMm || v > set.heightMm) continue
       const ink = brightnessAt(set.picture, u * set.pxPerMm - 0.5, v * set.pxPerMm - 0.5) / 255
       if (set.isLoose) return ink * PAPER
       return u < RIM_MM || v < RIM_MM || u > set.widthMm - RIM_MM || v > set.heightMm - RIM_MM ? RIM : ink * BACKING
     }
     // A bent sheet: its long sides bow outward.
-    const bow = bend * Math.sin(Math.PI * Math.min(Math.max(y / reference.heightMm, 0), 1))
+    const bow = bend === 0 ? 0 : bend * Math.sin(Math.PI * Math.min(Math.max(y / reference.heightMm, 0), 1))
     if (
       reference.widthMm > 0 &&
       x >= -bow &&
@@ -209,12 +210,13 @@ function sceneSampler(
       (reference.isSheet || isOnCard(x, y, reference.widthMm, reference.heightMm))
     )
       return reference.isSheet ? PAPER : CARD
-    const [gx, gy] = [((x % 10) + 10) % 10, ((y % 10) + 10) % 10]
-    return gx < 0.4 || gy < 0.4 ? mat.line : mat.ground
+    const isLine = x - 10 * Math.floor(x / 10) < 0.4 || y - 10 * Math.floor(y / 10) < 0.4
+    return isLine ? mat.line : mat.ground
   }
 }
 function isOnCard(x: number, y: number, width: number, height: number): boolean {
-  const [dx, dy] = [Math.max(CARD_ROUND_MM - x, x - width + CARD_ROUND_MM, 0), Math.max(CARD_ROUND_MM - y, y - height + CARD_ROUND_MM, 0)]
+  const dx = Math.max(CARD_ROUND_MM - x, x - width + CARD_ROUND_MM, 0)
+  const dy = Math.max(CARD_ROUND_MM - y, y - height + CARD_ROUND_MM, 0)
   return dx * dx + dy * dy <= CARD_ROUND_MM ** 2
 }
 
@@ -240,7 +242,8 @@ function lighting({ widthPx, heightPx }: Shot, luck: ReturnType<typeof chance>):
   ]
   const [shadowX, shadowY, fallX, fallY] = [Math.cos(shadowAt), Math.sin(shadowAt), Math.cos(from), Math.sin(from)]
   return (column, row) => {
-    const [x, y] = [column / widthPx - 0.5, row / heightPx - 0.5]
+    const x = column / widthPx - 0.5
+    const y = row / heightPx - 0.5
     const shade = (x * shadowX + y * shadowY - place) / 0.08
     const soft = shade <= 0 ? 0 : shade >= 1 ? 1 : shade * shade * (3 - 2 * shade)
     return (1 - fall * (0.5 + x * fallX + y * fallY)) * (1 - dark * soft)
@@ -251,28 +254,30 @@ function lighting({ widthPx, heightPx }: Shot, luck: ReturnType<typeof chance>):
 function blurred({ widthPx, heightPx, pixels }: GreyPicture, sigma: number): GreyPicture {
   const radius = Math.max(0, Math.round((Math.sqrt(4 * sigma * sigma + 1) - 1) / 2))
   if (radius === 0) return { widthPx, heightPx, pixels }
-  let now: Float32Array = new Float32Array(pixels)
+  const [upright, turned] = [new Float32Array(pixels), new Float32Array(pixels.length)]
   for (let pass = 0; pass < 3; pass += 1) {
-    now = boxedTurned(now, widthPx, radius)
-    now = boxedTurned(now, heightPx, radius)
+    boxTurned(upright, turned, widthPx, radius)
+    boxTurned(turned, upright, heightPx, radius)
   }
-  return { widthPx, heightPx, pixels: new Uint8Array(now.map(each => Math.round(each))) }
+  const rounded = new Uint8Array(pixels.length)
+  for (let at = 0; at < rounded.length; at += 1) rounded[at] = Math.round(upright[at] ?? 0)
+  return { widthPx, heightPx, pixels: rounded }
 }
 /** The mean of each pixel and its neighbours in its row; the rows of what comes are its columns. */
-function boxedTurned(from: Float32Array, widthPx: number, radius: number): Float32Array {
-  const to = new Float32Array(from.length)
+function boxTurned(from: Float32Array, to: Float32Array, widthPx: number, radius: number): void {
   const rows = from.length / widthPx
   for (let row = 0; row < rows; row += 1) {
-    const line = from.subarray(row * widthPx, (row + 1) * widthPx)
-    const value = (at: number): number => line[at < 0 ? 0 : at < widthPx ? at : widthPx - 1] ?? 0
+    const first = row * widthPx
+    const last = first + widthPx - 1
+    // Beyond its ends the row goes on as it ends.
+    const value = (at: number): number => from[at < first ? first : at > last ? last : at] ?? 0
     let sum = 0
-    for (let at = -radius; at <= radius; at += 1) sum += value(at)
-    for (let at = 0; at < widthPx; at += 1) {
-      to[at * rows + row] = sum / (2 * radius + 1)
+    for (let at = first - radius; at <= first + radius; at += 1) sum += value(at)
+    for (let at = first; at <= last; at += 1) {
+      to[(at - first) * rows + row] = sum / (2 * radius + 1)
       sum += value(at + radius + 1) - value(at - radius)
     }
   }
-  return to
 }
 
 /** Grain: the sum of four even chances is bell-shaped enough. A table of it is drawn once, and read at shifting places. */
@@ -281,11 +286,11 @@ function grain({ widthPx, heightPx, pixels }: GreyPicture, sigma: number, luck: 
     { length: 65_521 },
     () => (luck.unit() + luck.unit() + luck.unit() + luck.unit() - 2) * Math.sqrt(3) * sigma,
   )
-  return {
-    widthPx,
-    heightPx,
-    pixels: pixels.map((pixel, at) =>
-      Math.max(0, Math.min(255, Math.round(pixel + (table[(at * 7919 + (at >> 16) * 104_729) % table.length] ?? 0)))),
-    ),
+  const grained = new Uint8Array(pixels.length)
+  let place = 0
+  for (let at = 0; at < pixels.length; at += 1) {
+    grained[at] = Math.max(0, Math.min(255, Math.round((pixels[at] ?? 0) + (table[place] ?? 0))))
+    place = (place + 7919 + (at % 65_536 === 65_535 ? 104_729 : 0)) % table.length
   }
+  return { widthPx, heightPx, pixels: grained }
 }

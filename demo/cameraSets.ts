@@ -35,24 +35,29 @@ export async function drawCameraSets(count: number, seed: number): Promise<reado
       const side = (Math.min(cellW, cellH) - BETWEEN_MM) * luck.between(0.7, 1)
       const middle = { x: 4 + ((at % columns) + 0.5) * cellW, y: 4 + (Math.floor(at / columns) + 0.5) * cellH }
       const name = names[(index * 5 + at) % names.length] as MotifName
+      // Its cell alone, on the pixels of the sheet.
+      const [fromX, fromY] = [Math.floor((middle.x - cellW / 2) * PX_PER_MM), Math.floor((middle.y - cellH / 2) * PX_PER_MM)]
+      const [acrossPx, downPx] = [Math.ceil(cellW * PX_PER_MM) + 1, Math.ceil(cellH * PX_PER_MM) + 1]
       const svg =
-        `<svg xmlns="http://www.w3.org/2000/svg" width="${widthPx}" height="${heightPx}" viewBox="0 0 ` +
-        `${widthMm} ${heightMm}"><rect width="100%" height="100%" fill="#fff"/><g fill="none" stroke="${INK}" ` +
+        `<svg xmlns="http://www.w3.org/2000/svg" width="${acrossPx}" height="${downPx}" ` +
+        `viewBox="${[fromX, fromY, acrossPx, downPx].map(px => px / PX_PER_MM).join(' ')}">` +
+        `<rect x="0" y="0" width="${widthMm}" height="${heightMm}" fill="#fff"/><g fill="none" stroke="${INK}" ` +
         'stroke-linecap="round" stroke-linejoin="round" ' +
         `stroke-width="5">${moved(middle.x, middle.y, side / 106, drawMotif(name, luck))}</g></svg>`
       const { data } = await sharp(Buffer.from(svg)).greyscale().raw().toBuffer({ resolveWithObject: true })
       let [left, top, right, bottom] = [widthPx, heightPx, 0, 0]
-      data.forEach((value, pixel) => {
-        if (value >= 128) return
-        const [x, y] = [pixel % widthPx, Math.floor(pixel / widthPx)]
+      for (let at = 0; at < data.length; at += 1) {
+        const value = data[at] ?? 255
+        const x = fromX + (at % acrossPx)
+        const y = fromY + Math.floor(at / acrossPx)
+        const pixel = y * widthPx + x
+        if (value < (pixels[pixel] ?? 255)) pixels[pixel] = value
+        if (value >= 128) continue
         left = Math.min(left, x)
         right = Math.max(right, x + 1)
         top = Math.min(top, y)
         bottom = Math.max(bottom, y + 1)
-      })
-      data.forEach((value, pixel) => {
-        pixels[pixel] = Math.min(pixels[pixel] ?? 255, value)
-      })
+      }
       pieces.push({
         xMm: left / PX_PER_MM,
         yMm: top / PX_PER_MM,

@@ -47,7 +47,8 @@ export interface BesideCard {
   isInPhoto(point: Point): boolean
 }
 export type Found =
-  { readonly ok: true; readonly box: SetBox; readonly pieces: readonly MeasuredPiece[] } | { readonly ok: false; readonly code: FindFault }
+  | { readonly ok: true; readonly box: SetBox; readonly pieces: readonly MeasuredPiece[] }
+  | { readonly ok: false; readonly code: FindFault }
 
 /** The set on a sheet: round all of its ink, where nothing of it lies at the edge, and no second thing beside it. */
 function boxOfInk(view: View, ink: Mask): SetBox | FindFault {
@@ -244,8 +245,10 @@ export function keepInside({ widthPx, heightPx, ink }: Mask, view: View, box: Tu
   for (let row = 0; row < heightPx; row += 1) {
     for (let column = 0; column < widthPx; column += 1) {
       if (ink[row * widthPx + column] === 0) continue
-      const [dx, dy] = [view.x + (column + 0.5) / view.pxPerMm - box.corners[0].x, view.y + (row + 0.5) / view.pxPerMm - box.corners[0].y]
-      const [x, y] = [dx * Math.cos(angle) - dy * Math.sin(angle), dx * Math.sin(angle) + dy * Math.cos(angle)]
+      const dx = view.x + (column + 0.5) / view.pxPerMm - box.corners[0].x
+      const dy = view.y + (row + 0.5) / view.pxPerMm - box.corners[0].y
+      const x = dx * Math.cos(angle) - dy * Math.sin(angle)
+      const y = dx * Math.sin(angle) + dy * Math.cos(angle)
       if (x < RIM_MM || y < RIM_MM || x > box.width - RIM_MM || y > box.height - RIM_MM) ink[row * widthPx + column] = 0
     }
   }

@@ -3,9 +3,12 @@ import { type Matrix3, mapPoint } from './perspective'
 
 /** Brightness between the pixels; beyond the edge, of the nearest one. */
 export function brightnessAt({ widthPx, heightPx, pixels }: GreyPicture, x: number, y: number): number {
-  const [cx, cy] = [Math.min(Math.max(x, 0), widthPx - 1), Math.min(Math.max(y, 0), heightPx - 1)]
-  const [left, top] = [Math.min(Math.floor(cx), widthPx - 2), Math.min(Math.floor(cy), heightPx - 2)]
-  const [u, v] = [cx - left, cy - top]
+  const cx = Math.min(Math.max(x, 0), widthPx - 1)
+  const cy = Math.min(Math.max(y, 0), heightPx - 1)
+  const left = Math.min(Math.floor(cx), widthPx - 2)
+  const top = Math.min(Math.floor(cy), heightPx - 2)
+  const u = cx - left
+  const v = cy - top
   const at = top * widthPx + left
   return (
     (1 - v) * ((1 - u) * (pixels[at] ?? 0) + u * (pixels[at + 1] ?? 0)) +

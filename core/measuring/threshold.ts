@@ -48,7 +48,8 @@ export function inkOf({ widthPx, heightPx, pixels }: GreyPicture, reachPx: numbe
   for (let row = 0; row < heightPx; row += 1) {
     const [top, bottom] = [Math.max(0, row - reachPx), Math.min(heightPx, row + reachPx + 1)]
     for (let column = 0; column < widthPx; column += 1) {
-      const [left, right] = [Math.max(0, column - reachPx), Math.min(widthPx, column + reachPx + 1)]
+      const left = Math.max(0, column - reachPx)
+      const right = Math.min(widthPx, column + reachPx + 1)
       const sum =
         (sums[bottom * (widthPx + 1) + right] ?? 0) -
         (sums[top * (widthPx + 1) + right] ?? 0) -

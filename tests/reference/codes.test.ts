@@ -7,9 +7,10 @@ import type { GreyPicture } from '#core/measuring'
 import { composeLabels, type LabelThing, PT_PER_MM } from '#core/printing'
 
 const rgbaOf = ({ widthPx, heightPx, pixels }: GreyPicture) => {
-  const data = new Uint8ClampedArray(widthPx * heightPx * 4).fill(255)
-  pixels.forEach((grey, at) => data.fill(grey, at * 4, at * 4 + 3))
-  return { width: widthPx, height: heightPx, data }
+  // Opaque, and red, green and blue alike.
+  const whole = new Uint32Array(pixels.length)
+  for (let at = 0; at < pixels.length; at += 1) whole[at] = 0xff000000 + (pixels[at] ?? 0) * 0x010101
+  return { width: widthPx, height: heightPx, data: new Uint8ClampedArray(whole.buffer) }
 }
 /** As the application reads a photo; null: nothing. */
 function read(picture: GreyPicture): string | null {
