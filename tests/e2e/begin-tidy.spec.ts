@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import type { Brand, Container, Holder, Holding, Theme } from '#core/catalog'
-import { bringIn, csv, databaseOf, expect, openDemo, openEmpty, test } from './helpers'
+import { bringIn, csv, databaseOf, expect, go, openDemo, openEmpty, test } from './helpers'
 
 const THEMES = ['Tides', 'Harbour', 'Kelp', 'Lights', 'Birds', 'Ropes', 'Weather']
 const BRANDS = ['Greywether', 'Copperlatch', 'Tidewrack Press']
@@ -55,7 +55,7 @@ test('two hundred sets from a heap: the room they need in one step, then filed i
   test.slow()
   await openEmpty(page)
   await bringIn(page, list(200))
-  await page.goto('/take-in/moving')
+  await go(page, '/take-in/moving')
   await page.locator('[data-step="room"]').getByRole('link', { name: 'See what room they need' }).click()
   await expect(page.getByRole('heading', { name: 'Everything: 200 sets' })).toBeVisible()
   const holders = page.locator('[data-holders] li')
@@ -106,7 +106,7 @@ test('two hundred sets from a heap: the room they need in one step, then filed i
   expect(half.keys).toEqual([...half.keys].sort())
   expect(half.sets.every(({ state }) => state === 'filed')).toBe(true)
 
-  await page.goto('/take-in/tidy')
+  await go(page, '/take-in/tidy')
   await fileFromHeap(page, onHeap)
   await page.getByRole('button', { name: 'Begin', exact: true }).click()
   await expect(steps(page)).toHaveAttribute('aria-busy', 'false')
@@ -116,7 +116,7 @@ test('two hundred sets from a heap: the room they need in one step, then filed i
   const { placeless, sets, keys, containers } = await standing(page)
   expect([placeless, sets.length, containers.length]).toEqual([0, 200, 4])
   expect(keys).toEqual([...keys].sort())
-  await page.goto('/take-in/moving')
+  await go(page, '/take-in/moving')
   await expect(page.locator('[data-step="places"]')).toHaveAttribute('data-done', 'true')
 })
 
@@ -127,12 +127,12 @@ test('begin tidy on a phone, in a corner of pages: as many binders as it takes, 
     page,
     csv(['Name,Kind,Size', ...Array.from({ length: 70 }, (_, at) => `Small ${at},Clear,${at === 0 ? '9 x 12' : '1.5 x 1.5'} in`)]),
   )
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('link', { name: /^Bin 1:/ }).click()
   await page.getByRole('button', { name: 'Empty or remove' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Take it out' }).click()
   await expect(page.getByRole('status').filter({ hasText: 'Bin 1 is out of the room.' })).toBeVisible()
-  await page.goto('/take-in/tidy')
+  await go(page, '/take-in/tidy')
   await page.getByLabel('Of this sort').selectOption({ label: 'tray of cells' })
   await expect(page.getByText('Too large for it: 1 Small 0.')).toBeVisible()
   await expect(page.locator('[data-makes]')).toHaveText('It takes 4 more: Tray 1 to Tray 4, short T1 to T4.')
@@ -147,7 +147,7 @@ test('begin tidy on a phone, in a corner of pages: as many binders as it takes, 
 test('a corner that is filed already takes a few more one by one: nothing that stands there is moved', async ({ demo: page }) => {
   await openDemo(page)
   const before = await standing(page)
-  await page.goto('/take-in/tidy')
+  await go(page, '/take-in/tidy')
   await expect(page.getByRole('link', { name: 'File the whole corner anew with them' }).first()).toBeVisible()
   await page.getByRole('button', { name: 'Put 2 sets where they belong' }).click()
   await expect(page.getByRole('status').filter({ hasText: '2 sets have a place now.' })).toBeVisible()

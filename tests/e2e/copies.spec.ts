@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { expect } from '@playwright/test'
 import { parse } from 'csv-parse/sync'
 import { strToU8, unzipSync, zipSync } from 'fflate'
-import { bytesOf, databaseOf, headline, openDemo, openEmpty, test } from './helpers'
+import { bytesOf, databaseOf, go, headline, openDemo, openEmpty, test } from './helpers'
 
 const ALL = [
   'settings',
@@ -26,7 +26,7 @@ const ALL = [
 test('a copy restores the identical catalogue, photos byte for byte; damaged and foreign ones are refused whole', async ({ page }) => {
   await openDemo(page)
   const before = await databaseOf(page, ALL)
-  await page.goto('/copies')
+  await go(page, '/copies')
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save a copy now' }).click()])
   const archive = await bytesOf(download)
   const files = unzipSync(archive)
@@ -75,14 +75,14 @@ test('the list as CSV reads with another parser, with formula cells made safe, a
   await page.getByLabel('Notes').fill('two\nlines, "quoted"')
   await page.getByRole('button', { name: 'Next one' }).click()
   await page.getByRole('status').filter({ hasText: 'is in.' }).waitFor()
-  await page.goto('/copies')
+  await go(page, '/copies')
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the list' }).click()])
   const csv = await bytesOf(download)
   const [line] = parse(csv, { columns: true, bom: true }) as Record<string, string>[]
   expect(line).toMatchObject({ Number: '1', Name: "'=SUM(A1:A9) Kelp", Notes: 'two\nlines, "quoted"' })
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await page.getByRole('status').filter({ hasText: 'Undone' }).waitFor()
-  await page.goto('/take-in/list')
+  await go(page, '/take-in/list')
   await page.locator('input[type=file]').setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: csv })
   await page.getByRole('button', { name: 'Take in 1 set' }).click()
   await expect(page.locator('[data-taken]')).toBeVisible()
@@ -95,7 +95,7 @@ test("the demo never takes the place of a person's own sets without a saved copy
   await page.getByLabel('Name', { exact: true }).fill('My own Anchor')
   await page.getByRole('button', { name: 'Next one' }).click()
   await page.getByRole('status').filter({ hasText: 'is in.' }).waitFor()
-  await page.goto('/copies')
+  await go(page, '/copies')
   await page.getByRole('button', { name: 'Load the demo room' }).click()
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByText('You have 1 set of your own here')).toBeVisible()

@@ -1,5 +1,5 @@
 import type { Holder, Holding, Loan, PullList, Use } from '../../core/catalog'
-import { ask, databaseOf, expect, headline, matItem, openDemo, test } from './helpers'
+import { ask, databaseOf, expect, go, headline, matItem, openDemo, test } from './helpers'
 import type { Page } from '@playwright/test'
 
 interface Room {
@@ -15,7 +15,7 @@ const outOf = ({ loans }: Room): readonly string[] => loans.filter(({ backAt }) 
 const stops = '[data-stop]'
 /** A list of their own, so that what the demo room has on its lists is not in the way. */
 async function pullAnew(page: Page, text: string): Promise<void> {
-  await page.goto('/find/pull')
+  await go(page, '/find/pull')
   await page.getByRole('button', { name: 'Begin another list' }).click()
   await expect(page.locator('[data-pull-empty]')).toBeVisible()
   await ask(page, text)
@@ -104,7 +104,7 @@ test('a set is carried from the mat onto the pull list, and back off it by undo'
 
 test('at phone width: one stop a screen, ticked with one thumb', async ({ demo: page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto('/find/pull')
+  await go(page, '/find/pull')
   await expect(page.locator(stops)).toHaveCount(1)
   const first = await page.locator(stops).getAttribute('data-container')
   const all = page.locator('[data-take-all]')
@@ -126,7 +126,7 @@ test('at phone width: one stop a screen, ticked with one thumb', async ({ demo: 
 })
 
 test('for one card: the choice opens the fewest containers; another candidate changes the walk', async ({ demo: page }) => {
-  await page.goto('/find/card')
+  await go(page, '/find/card')
   const need = (at: number) => page.locator(`[data-need="${at}"]`)
   await need(1).getByRole('textbox').fill('birthday greeting')
   await need(2).getByRole('textbox').fill('border up to 5 in')
@@ -159,7 +159,7 @@ test('for one card: the choice opens the fewest containers; another candidate ch
 test('back: a wrong slot is told, a set comes to live elsewhere; two tabs tick one stop, and one of them takes it', async ({
   demo: page,
 }) => {
-  await page.goto('/find/out')
+  await go(page, '/find/out')
   const field = page.locator('[data-slot-number]').first()
   const set = page.locator(`${stops} li`).first()
   const between = (await set.innerText()).match(/between (\d+) .* and (\d+) /)
@@ -180,7 +180,7 @@ test('back: a wrong slot is told, a set comes to live elsewhere; two tabs tick o
 
   const other = await page.context().newPage()
   for (const each of [page, other]) {
-    await each.goto('/find/pull')
+    await go(each, '/find/pull')
     await expect(each.locator('[data-taken]').first()).toBeVisible()
   }
   const here = await page.locator(`${stops} li`).first().getAttribute('data-set')
@@ -238,7 +238,7 @@ test('the log of a set: a use noted with one press, dated, taken back; the pull 
   await expect(headline(page)).toHaveAttribute('data-ask', 'Salt Lantern')
   await page.locator('[data-tool="pull"]').click()
   await expect(page.getByRole('status').filter({ hasText: 'on the pull list' })).toBeVisible()
-  await page.goto('/find/pull')
+  await go(page, '/find/pull')
   await expect(page.locator(stops).first()).toBeVisible()
   const sets = await page.locator('[data-line]').count()
   expect(sets).toBeGreaterThanOrEqual(20)
@@ -256,7 +256,7 @@ test('a label is scanned: from a photo it ticks the walk and comes back; elsewhe
   }
   const scan = async (label: string): Promise<void> =>
     page.locator('[role="dialog"] input[type="file"]').setInputFiles(await photoOf(label))
-  await page.goto('/find/pull')
+  await go(page, '/find/pull')
   const set = page.locator(`${stops} li`).first()
   const id = (await set.getAttribute('data-set')) ?? ''
   const number = (await roomOf(page)).holdings.find(each => each.id === id)?.number ?? 0
@@ -272,7 +272,7 @@ test('a label is scanned: from a photo it ticks the walk and comes back; elsewhe
   await expect.poll(async () => outOf(await roomOf(page)).includes(id)).toBe(true)
   expect(outOf(await roomOf(page)).length).toBe(before + 1)
 
-  await page.goto('/find/out')
+  await go(page, '/find/out')
   await page.locator('[data-scan]').click()
   await page.getByLabel('or the number').fill(String(number))
   await page.keyboard.press('Enter')

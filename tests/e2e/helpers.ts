@@ -44,7 +44,7 @@ export const test = base.extend<{ demo: Page }, { demoDatabases: string }>({
       const page = context.pages()[0] ?? (await context.newPage())
       await openDemo(page)
       // What a picture shows is read once, in the background of Take in.
-      await page.goto('/take-in')
+      await go(page, '/take-in')
       await expect
         .poll(
           async () => {
@@ -64,6 +64,18 @@ export const test = base.extend<{ demo: Page }, { demoDatabases: string }>({
 })
 export { expect }
 
+/**
+ * To another page as a link leads there, without reading the application anew; where it is not open yet, by its address. Who asks
+ * what an address or a reload shows says `goto` or `reload`.
+ */
+export async function go(page: Page, path: string): Promise<void> {
+  const isThere = await page.evaluate(async to => {
+    const app = window.useNuxtApp?.()
+    await app?.$router.push(to)
+    return app !== undefined
+  }, path)
+  if (!isThere) await page.goto(path)
+}
 /** The demo room, loaded into an empty browser. */
 export async function openDemo(page: Page): Promise<void> {
   await page.goto('/')
@@ -80,7 +92,7 @@ export async function openEmpty(page: Page): Promise<void> {
 
 /** A strip with nothing on it: the demo room has sets on its pile, and the first of them is open. */
 export async function newStrip(page: Page): Promise<void> {
-  await page.goto('/take-in')
+  await go(page, '/take-in')
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Ferry Timetable')
   await page.getByRole('button', { name: 'Begin a new one' }).click()
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('')
@@ -130,7 +142,7 @@ export async function bringIn(
   page: Page,
   list: string | { readonly name: string; readonly mimeType: string; readonly buffer: Buffer },
 ): Promise<void> {
-  await page.goto('/take-in/list')
+  await go(page, '/take-in/list')
   await page.locator('input[type=file]').setInputFiles(list)
   await expect(page.locator('[data-sums]')).toBeVisible()
   await page.getByRole('button', { name: /^Take in \d+ sets?$/ }).click()

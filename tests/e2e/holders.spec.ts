@@ -1,9 +1,9 @@
 import type { Page } from '@playwright/test'
-import { ask, databaseOf, expect, matItem, openDemo, openEmpty, test } from './helpers'
+import { ask, databaseOf, expect, go, matItem, openDemo, openEmpty, test } from './helpers'
 
 /** A set by name on the pile of an empty room, brought to the stage where its holder is found. */
 async function takeToFit(page: Page, name: string, size: string, theme = '', kind = ''): Promise<void> {
-  await page.goto('/take-in')
+  await go(page, '/take-in')
   await page.getByLabel('Name', { exact: true }).fill(name)
   await page.locator('#take-size').fill(size)
   if (kind) await page.locator('#take-kind').selectOption({ label: kind })
@@ -13,7 +13,7 @@ async function takeToFit(page: Page, name: string, size: string, theme = '', kin
   }
   await page.getByLabel('Name', { exact: true }).press('Enter')
   await expect(page.getByRole('status').filter({ hasText: `${name} is in.` })).toBeVisible()
-  await page.goto('/take-in/work?stage=class')
+  await go(page, '/take-in/work?stage=class')
   await page.locator('[data-settle]').click()
   await expect(page.locator('[data-stage="fit"]')).toHaveAttribute('data-count', '1')
 }
@@ -63,7 +63,7 @@ test('a photo becomes a measured set with its pieces: corners by keys, pieces jo
 
 test('what cannot be measured gets a plain sentence: a bent sheet, crossed corners, no picture', async ({ demo: page }) => {
   test.slow()
-  await page.goto('/take-in/measure')
+  await go(page, '/take-in/measure')
   await page.getByLabel('What of known size is in it').selectOption('A4')
   const photo = async (trouble: string): Promise<Buffer> =>
     (await page.request.get(`/api/camera?seed=2&reference=A4&megapixels=1.5&trouble=${trouble}`)).body()
@@ -86,10 +86,10 @@ test('what cannot be measured gets a plain sentence: a bent sheet, crossed corne
 
 test('a set too big for any pocket: what could be done is ranked, a cut is said to be for good', async ({ page }) => {
   await openEmpty(page)
-  await page.goto('/storeroom/holders')
+  await go(page, '/storeroom/holders')
   await page.getByRole('button', { name: 'Begin with the common sizes' }).click()
   await takeToFit(page, 'Tall Ship Backdrop', '9 x 12 in', '', 'Cling')
-  await page.goto('/take-in/work?stage=fit')
+  await go(page, '/take-in/work?stage=fit')
   const ways = page.locator('[data-work] fieldset label')
   await expect(page.getByRole('heading', { name: 'What does it sit in?' })).toBeVisible()
   await ways
@@ -97,11 +97,11 @@ test('a set too big for any pocket: what could be done is ranked, a cut is said 
     .first()
     .click()
   await expect(page.getByRole('alert')).toContainText('cannot be taken back')
-  await page.goto('/storeroom/holders')
+  await go(page, '/storeroom/holders')
   for (const way of ['Cut in two', 'Sticks out', 'Trimmed'])
     await page.locator('li').filter({ hasText: way }).getByRole('checkbox').first().check()
   await expect.poll(async () => (await databaseOf(page, ['settings'])).settings).toMatchObject([{ fitNever: { length: 3 } }])
-  await page.goto('/take-in/work?stage=fit')
+  await go(page, '/take-in/work?stage=fit')
   await expect(page.getByRole('heading', { name: 'What does it sit in?' })).toBeVisible()
   await expect(page.locator('[data-work]')).not.toContainText(/cut in two|sticks out|trimmed/i)
   // Now nothing takes it, and that is said with what it needs and what there is.
@@ -112,7 +112,7 @@ test('a set too big for any pocket: what could be done is ranked, a cut is said 
 test('ten small sets into pages: each into the next free cell, in order of arrival, on to a new page', async ({ page }) => {
   test.slow()
   await openEmpty(page)
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('button', { name: 'Add a container' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Begin from').selectOption('pages4')
@@ -120,23 +120,23 @@ test('ten small sets into pages: each into the next free cell, in order of arriv
   await dialog.getByRole('button', { name: 'Add a container' }).click()
   await expect(page.getByRole('heading', { level: 1, name: /^Binder/ })).toBeVisible()
   // The bin goes: what is left of the zone is pages.
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('link', { name: /^Bin 1:/ }).click()
   await page.getByRole('button', { name: 'Empty or remove' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Take it out' }).click()
   await expect(page.getByRole('status').filter({ hasText: 'is out of the room' })).toBeVisible()
-  await page.goto('/take-in')
+  await go(page, '/take-in')
   for (let at = 1; at <= 10; at += 1) {
     await page.getByLabel('Name', { exact: true }).fill(`Small Knot ${at}`)
     if (at === 1) await page.locator('#take-size').fill('2 x 3 in')
     await page.getByLabel('Name', { exact: true }).press('Enter')
     await expect(page.getByRole('status').filter({ hasText: `Small Knot ${at} is in.` })).toBeVisible()
   }
-  await page.goto('/take-in/placeless')
+  await go(page, '/take-in/placeless')
   await page.getByRole('button', { name: 'Put all where they belong' }).click()
   await page.getByRole('button', { name: 'Put them there' }).click()
   await expect(page.getByRole('banner').getByText('without a place')).toHaveCount(0, { timeout: 15_000 })
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page
     .getByRole('link', { name: /^Binder/ })
     .first()
@@ -154,7 +154,7 @@ test('ten small sets into pages: each into the next free cell, in order of arriv
 })
 
 test('one size for all: how many go in plainly, how many with which exception, and what it takes', async ({ demo: page }) => {
-  await page.goto('/storeroom/holders')
+  await go(page, '/storeroom/holders')
   await page.getByRole('button', { name: /^pocket 6 x 9/ }).click()
   const report = page.locator('[data-one-size]')
   await expect(report.getByText(/sets? of \d+ go in plainly/)).toBeVisible({ timeout: 15_000 })

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { Container, Holder, Holding } from '#core/catalog'
-import { bytesOf, databaseOf, expect, test } from './helpers'
+import { bytesOf, databaseOf, expect, go, test } from './helpers'
 
 interface Room {
   readonly holdings: readonly Holding[]
@@ -42,7 +42,7 @@ async function pdfOf(page: Page): Promise<readonly Printed[]> {
 }
 
 test('cards of a bin: in its order, each impression at true size; once good, only what changed is made again', async ({ demo: page }) => {
-  await page.goto('/index')
+  await go(page, '/index')
   await page.getByRole('navigation', { name: 'Index' }).getByRole('link', { name: 'Cards and lists' }).click()
   await page.getByLabel('Where').selectOption({ label: 'Bin 3' })
   await expect(said(page)).toHaveText(/^\d+ cards on \d+ sheets\.$/)
@@ -74,12 +74,12 @@ test('cards of a bin: in its order, each impression at true size; once good, onl
   await expect(said(page)).toHaveText(`All ${inIt.length} cards are as they were made.`)
   // A set gets another name: one card, and no other, is made again. All of them, when that is asked for.
   const [first] = inIt.flatMap(({ holdingIds }) => holdingIds.flatMap(id => setOf.get(id) ?? []))
-  await page.goto(`/?ask=${encodeURIComponent(`#${first?.number}`)}&set=${first?.id}`)
+  await go(page, `/?ask=${encodeURIComponent(`#${first?.number}`)}&set=${first?.id}`)
   await page.getByRole('button', { name: 'Change', exact: true }).click()
   await page.getByLabel('Name', { exact: true }).fill('Tallow Candles')
   await page.getByRole('button', { name: 'Keep the change' }).click()
   await expect.poll(async () => (await roomOf(page)).holdings.some(({ name }) => name === 'Tallow Candles')).toBe(true)
-  await page.goto(`/index/cards?where=${bin?.id}`)
+  await go(page, `/index/cards?where=${bin?.id}`)
   await expect(said(page)).toHaveText('1 card on 1 sheet.')
   expect((await pdfOf(page)).map(({ texts }) => texts.includes('Tallow Candles'))).toEqual([true])
   await page.getByRole('button', { name: 'No, or not printed' }).click()
@@ -104,13 +104,13 @@ test('cards of a bin: in its order, each impression at true size; once good, onl
   )
   await page.reload()
   await expect(page.locator('[data-gone]')).toContainText(/^This browser has lost \d+ pictures: they are left out here\./)
-  await page.goto('/index')
+  await go(page, '/index')
   await expect(page.locator('[data-gone]')).toContainText('This browser has lost 3')
 })
 
 test('dividers as labels of tabs and whole; what is out, a pull list, gaps and the legend on paper', async ({ demo: page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto('/index/cards?what=dividers&where=all')
+  await go(page, '/index/cards?what=dividers&where=all')
   await expect(said(page)).toHaveText(/^\d+ dividers on \d+ sheets?\.$/)
   await page.getByLabel('Made as').selectOption('full')
   await expect(said(page)).toHaveText(/^(\d+) dividers on \1 sheets?\.$/)
@@ -124,7 +124,7 @@ test('dividers as labels of tabs and whole; what is out, a pull list, gaps and t
     ['legend', 'Wood mounted'],
     ['contents', 'B1-1'],
   ] as const) {
-    await page.goto(`/index/cards?what=${what}`)
+    await go(page, `/index/cards?what=${what}`)
     await expect(said(page)).toHaveText(/^\d+ (lines?|slips) on \d+ (pages?|sheets?)\.$/)
     const printed = await pdfOf(page)
     expect([what, printed.flatMap(each => each.texts).join(' ')]).toEqual([what, expect.stringContaining(text)])
@@ -134,7 +134,7 @@ test('dividers as labels of tabs and whole; what is out, a pull list, gaps and t
 })
 
 test('the slip of a set, from the set itself: its number, its place as a sentence, and its neighbours', async ({ demo: page }) => {
-  await page.goto('/?ask=%23171')
+  await go(page, '/?ask=%23171')
   await page.locator('[data-mat-item]').first().click()
   const slip = page.locator('[data-slip]')
   const place = await slip.locator('[data-place]').innerText()

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { Holder, Holding, Label, LabelSheet } from '#core/catalog'
 import { drawnByPoppler } from './poppler'
-import { bringIn, bytesOf, csv, databaseOf, expect, openEmpty, test } from './helpers'
+import { bringIn, bytesOf, csv, databaseOf, expect, go, openEmpty, test } from './helpers'
 
 interface Room {
   readonly holdings: readonly Holding[]
@@ -16,7 +16,7 @@ const toMake = (page: Page) => page.locator('[data-to-make]')
 const shown = (page: Page): Promise<string[]> =>
   page.locator('[data-label]').evaluateAll(all => all.map(each => each.getAttribute('data-label') ?? ''))
 async function openLabels(page: Page): Promise<void> {
-  await page.goto('/index')
+  await go(page, '/index')
   await page.getByRole('navigation', { name: 'Index' }).getByRole('link', { name: 'Labels' }).click()
   await expect(toMake(page)).toHaveText('4 labels to make.')
 }
@@ -62,7 +62,7 @@ test('labels of the pile, in the order in which the things will stand, go to the
   await page.reload()
   await expect(page.locator('[data-waiting]')).toContainText('4 labels')
   const other = await page.context().newPage()
-  await other.goto('/index/labels')
+  await go(other, '/index/labels')
   await expect(other.locator('[data-waiting]')).toContainText('4 labels')
   await page.locator('[data-well]').click()
   // What one tab answered the other asks no more.
@@ -74,19 +74,19 @@ test('labels of the pile, in the order in which the things will stand, go to the
   await expect(page.locator('[data-group=differs]')).toHaveCount(0)
   // What the label on a set says is told on its slip.
   const labelled = renamed[0]
-  await page.goto(`/?ask=${encodeURIComponent(`#${labelled?.number}`)}&set=${labelled?.id}`)
+  await go(page, `/?ask=${encodeURIComponent(`#${labelled?.number}`)}&set=${labelled?.id}`)
   await expect(page.locator('[data-slip]')).toContainText('Its label says')
   await expect(page.locator('[data-slip] dd').filter({ hasText: '\u00b7' }).filter({ hasText: labelled?.name })).toBeVisible()
   // They go on to be put away, and stand in the very order of the strip.
   const after = await roomOf(page)
   expect(after.holdings.filter(({ state }) => state === 'toLabel')).toEqual([])
   expect(after.labels.filter(({ of }) => order.includes(of)).length).toBe(4)
-  await page.goto('/take-in/placeless')
+  await go(page, '/take-in/placeless')
   await page.getByRole('button', { name: 'Put all where they belong' }).click()
   await page.getByRole('button', { name: 'Put them there' }).click()
   const ids = new Set(pile.map(({ id }) => id))
   await expect.poll(async () => (await roomOf(page)).holdings.filter(({ id, state }) => ids.has(id) && state !== 'filed')).toEqual([])
-  await page.goto('/index/labels')
+  await go(page, '/index/labels')
   await page.locator('[data-group=fine] input').check()
   await expect(page.locator('[data-label]').first()).toBeVisible()
   const [list] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as a list' }).click()])
@@ -152,7 +152,7 @@ test('a begun sheet goes on where it ended, each label on its place to a fifth o
 test('other tape, a name of 300 letters, letters that no font has, a formula in a list: said, and nothing is lost', async ({ page }) => {
   await openEmpty(page)
   await bringIn(page, csv(['Number,Name', "1,'=SUM(A1:A9)", `2,${'Windjammer '.repeat(27).trim()}`, '3,Κύμα и море 波']))
-  await page.goto('/index/labels')
+  await go(page, '/index/labels')
   await expect(toMake(page)).toHaveText('3 labels to make.')
   await page.getByText('1 label made shorter to fit').click()
   await expect(page.getByText('(letters left out)')).toBeVisible()
@@ -182,7 +182,7 @@ test('other tape, a name of 300 letters, letters that no font has, a formula in 
 
 test('at phone width and by keyboard: what is labelled, what is chosen, and every kind of thing', async ({ demo: page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto('/index/labels')
+  await go(page, '/index/labels')
   await expect(toMake(page)).toHaveText('4 labels to make.')
   await page.locator('[data-group=differs] input').focus()
   await page.keyboard.press('Space')
@@ -203,7 +203,7 @@ test('at phone width and by keyboard: what is labelled, what is chosen, and ever
 test('the reel comes to its end: what was printed waits for its answer, the rest goes onto a new reel, and none is lost', async ({
   demo: page,
 }) => {
-  await page.goto('/index/labels')
+  await go(page, '/index/labels')
   await page.locator('[data-group=none] input').check()
   await page.locator('[data-group=fine] input').check()
   const all = Number(/^(\d+) labels/.exec(await toMake(page).innerText())?.[1])

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { getDocument, OPS, type PDFDocumentProxy } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { readByPoppler } from './poppler'
-import { bytesOf, databaseOf, expect, newStrip, openEmpty, test } from './helpers'
+import { bytesOf, databaseOf, expect, go, newStrip, openEmpty, test } from './helpers'
 
 /** What is to be printed, as pdf.js reads it. */
 async function pdfOf(page: Page): Promise<{ pages: string[][]; box: number[]; pdf: Buffer; doc: PDFDocumentProxy }> {
@@ -54,7 +54,7 @@ const sentence = (page: Page) => page.locator('[data-headline-book]')
 
 /** A book of the demo room that has every way in, at true size. */
 async function beginBook(page: Page, ways: readonly string[]): Promise<void> {
-  await page.goto('/index')
+  await go(page, '/index')
   await expect(page.locator('[data-to-print]')).toBeVisible()
   await page.getByRole('button', { name: 'Another book' }).click()
   await expect(sentence(page)).toContainText('Nothing of it is printed yet')
@@ -111,7 +111,7 @@ test('a whole book read back by two independent readers: every set under every t
 test('three sets change, three pages are printed, and nothing is left to print; what did not come out is told again', async ({
   demo: page,
 }) => {
-  await page.goto('/index')
+  await go(page, '/index')
   // The demo's binder lags behind: what changed since it was printed is told, printed and taken as good.
   await expect(sentence(page)).toHaveText('12 of 57 pages have changed since November 4, 2026.')
   await expect(page.locator('[data-why]')).toHaveText('3 new sets and 2 renamed.')
@@ -137,7 +137,7 @@ test('three sets change, three pages are printed, and nothing is left to print; 
   await page.getByLabel('Name', { exact: true }).fill('Zenith Kelp')
   await page.getByRole('button', { name: 'Take it in' }).click()
   await page.getByRole('status').filter({ hasText: 'is in.' }).waitFor()
-  await page.goto('/index')
+  await go(page, '/index')
   await expect(sentence(page)).toContainText('2 of 57 pages have changed since')
   await expect(page.locator('[data-why]')).toHaveText('1 new set.')
   const told = await page.locator('[data-to-print]').innerText()
@@ -162,7 +162,7 @@ test('three sets change, three pages are printed, and nothing is left to print; 
 test('who prints nothing writes it in by hand; other choices make all of it new, and undo brings the pages back', async ({
   demo: page,
 }) => {
-  await page.goto('/index')
+  await go(page, '/index')
   await page.getByRole('button', { name: 'Write it in by hand' }).click()
   const dialog = page.getByRole('dialog')
   await expect(dialog.locator('[data-hand]')).toHaveCount(12)
@@ -192,10 +192,10 @@ test('who prints nothing writes it in by hand; other choices make all of it new,
 })
 
 test('two tabs and one book: what one has made the other asks about, and once it is answered none asks again', async ({ demo: page }) => {
-  await page.goto('/index')
+  await go(page, '/index')
   await pdfOf(page)
   const other = await page.context().newPage()
-  await other.goto('/index')
+  await go(other, '/index')
   await other.bringToFront()
   await expect(other.locator('[data-waiting]')).toContainText('You made 12 pages to print on')
   await other.locator('[data-well]').click()
@@ -238,7 +238,7 @@ test('an empty room says what the index needs; Letter is printed on Letter; lett
   const before = (days: number): Promise<void> => page.clock.setFixedTime(Date.now() - days * 86_400_000)
   await before(90)
   await openEmpty(page)
-  await page.goto('/index')
+  await go(page, '/index')
   await expect(page.getByText('There is nothing to print yet.')).toBeVisible()
   for (const [name, days] of [
     ['Ærø færge — ½ Tide', 80],
@@ -246,12 +246,12 @@ test('an empty room says what the index needs; Letter is printed on Letter; lett
     ['海 Kelp', 10],
   ] as const) {
     await before(days)
-    await page.goto('/take-in')
+    await go(page, '/take-in')
     await page.getByLabel('Name', { exact: true }).fill(name)
     await page.getByRole('button', { name: 'Take it in' }).click()
     await page.getByRole('status').filter({ hasText: 'is in.' }).waitFor()
   }
-  await page.goto('/index')
+  await go(page, '/index')
   await page.getByRole('button', { name: 'Begin a book' }).click()
   await page.getByLabel('Paper').selectOption('Letter')
   await expect(sentence(page)).toHaveText('Nothing of it is printed yet: 3 pages.')

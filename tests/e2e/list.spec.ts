@@ -1,5 +1,5 @@
 import writeXlsxFile from 'write-excel-file/node'
-import { ask, databaseOf, expect, headline, openEmpty, SAMPLE_LIST, test } from './helpers'
+import { ask, databaseOf, expect, go, headline, openEmpty, SAMPLE_LIST, test } from './helpers'
 
 test('the hand-kept list comes in whole, one undo takes it out, and a reload in between changes nothing', async ({ page }) => {
   await openEmpty(page)
@@ -42,7 +42,7 @@ test('the hand-kept list comes in whole, one undo takes it out, and a reload in 
 
 test('what could mean two things is asked, not guessed', async ({ page }) => {
   await openEmpty(page)
-  await page.goto('/take-in/list')
+  await go(page, '/take-in/list')
   const csv = 'Name;Size;Bought\r\nKelp;14 x 18 cm;3/4/2019\r\nFerry;10 x 15 cm;5/6/2020\r\nGull;6x8;1/2/2021\r\nPost;9 x 9cm;2/2/2022\r\n'
   await page.locator('input[type=file]').setInputFiles({ name: 'metric.csv', mimeType: 'text/csv', buffer: Buffer.from(csv, 'latin1') })
   await expect(page.getByRole('group', { name: '1 size without a unit' }).getByRole('radio', { name: 'Leave as text' })).toBeChecked()
@@ -58,7 +58,7 @@ test('what could mean two things is asked, not guessed', async ({ page }) => {
 
 test('a workbook of several sheets, and pasted cells: the list is found, what is left out is said, a sheet is chosen', async ({ page }) => {
   await openEmpty(page)
-  await page.goto('/take-in/list')
+  await go(page, '/take-in/list')
   const cells = (...rows: readonly (readonly string[])[]) => rows.map(row => row.map(value => ({ value })))
   const bytes = await writeXlsxFile([
     { sheet: 'About', data: cells(['Lantern Quay']) },
@@ -89,7 +89,7 @@ test('a workbook of several sheets, and pasted cells: the list is found, what is
 })
 
 test('a file that is not a table gets a plain sentence', async ({ demo: page }) => {
-  await page.goto('/take-in/list')
+  await go(page, '/take-in/list')
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'photo.csv', mimeType: 'text/csv', buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0]) })
@@ -101,12 +101,12 @@ test('a tab closed half-way, and a cancel, leave nothing half-imported', async (
   const rows = Array.from({ length: 9000 }, (_, index) => `Set ${index},Tidewrack,harbour,4 x 6 in`).join('\n')
   const file = { name: 'long.csv', mimeType: 'text/csv', buffer: Buffer.from(`Name,Brand,Themes,Size\n${rows}\n`) }
   const other = await page.context().newPage()
-  await other.goto('/take-in/list')
+  await go(other, '/take-in/list')
   await other.locator('input[type=file]').setInputFiles(file)
   await other.getByRole('button', { name: 'Take in 9,000 sets' }).click()
   await expect(other.getByText(/^Taking in/)).toBeVisible()
   await other.close()
-  await page.goto('/take-in/list')
+  await go(page, '/take-in/list')
   expect((await databaseOf(page, ['holdings'])).holdings?.length).toBe(360)
 
   // The list that was open there is open here: nothing of it is lost.

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import type { Container, Holder, Holding, Loan } from '#core/catalog'
-import { ask, bringIn, csv, databaseOf, expect, headline, openEmpty, SAMPLE_LIST, test } from './helpers'
+import { ask, bringIn, csv, databaseOf, expect, go, headline, openEmpty, SAMPLE_LIST, test } from './helpers'
 
 const family = (page: Page, name: RegExp) => page.locator('[data-family]').filter({ has: page.getByRole('heading', { name }) })
 
@@ -66,7 +66,7 @@ test('the hand-kept list to a room in one sitting: every row is accounted for, a
   for (const step of ['size', 'doubts', 'places', 'index'])
     await page.locator(`[data-step="${step}"]`).getByRole('button', { name: 'Leave this out' }).click()
   await expect(page.locator('[data-moved-in]')).toBeVisible()
-  await page.goto('/take-in')
+  await go(page, '/take-in')
   await expect(page.locator('#take-name')).toBeVisible()
   await expect(page.locator('[data-moving-line]')).toHaveCount(0)
 
@@ -89,7 +89,7 @@ test('a bin is said as it stands, half of it, then a reload, then on; what was n
   await page.getByRole('link', { name: 'Build the room it tells of' }).click()
   await page.getByRole('button', { name: /^Build 2 and place 32 sets$/ }).click()
   await expect(page.getByRole('status').filter({ hasText: '2 containers stand in the room. 32 sets have their place.' })).toBeVisible()
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('link', { name: /^Bin 4: 31 sets/ }).click()
   await expect(page.locator('[data-somewhere]')).toContainText('31 sets somewhere in here')
   await expect(page.locator('[data-holder]')).toHaveCount(0)
@@ -165,10 +165,10 @@ test('a bin is said as it stands, half of it, then a reload, then on; what was n
 
 test('on a phone: what an old list says becomes a room, and a basket and a rack are said by thumb', async ({ demo: page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto('/take-in/places')
+  await go(page, '/take-in/places')
   await page.getByRole('button', { name: /^Build 3 and place 6 sets$/ }).click()
   await expect(page.getByRole('status').filter({ hasText: '3 containers stand in the room. 6 sets have their place.' })).toBeVisible()
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('link', { name: /^Basket 2:/ }).click()
   await expect(page.locator('[data-somewhere]')).toContainText('7 sets somewhere in here')
   await page.locator('[data-somewhere]').getByRole('button', { name: 'Say what stands here' }).click()
@@ -180,7 +180,7 @@ test('on a phone: what an old list says becomes a room, and a basket and a rack 
   await expect(page.locator('[data-somewhere]')).toHaveCount(0)
   await expect(page.locator('#sheet')).toContainText('22 sets')
 
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('link', { name: /^CD:/ }).click()
   await expect(page.locator('[data-cell="14/1/front"]')).toContainText('and 1 more')
   await page.getByRole('button', { name: 'Say what stands here' }).click()
@@ -226,7 +226,7 @@ test('dies and their stamps: a group is taken, one is left, a die that is not in
     page,
     csv([...rows, 'Die for Night Ferry;Plover;Dies;', 'Gull;Plover;Clear stamps;yes', 'Tide Tables;Plover;Clear stamps;yes']),
   )
-  await page.goto('/take-in/partners')
+  await go(page, '/take-in/partners')
   const group = page.locator('[data-group="sameBrandAndName"]')
   await expect(group.getByRole('checkbox')).toHaveCount(2)
   await group.getByRole('checkbox', { name: /Night Ferry/ }).uncheck()

@@ -1,11 +1,11 @@
-import { ask, databaseOf, expect, headline, matItem, newStrip, openEmpty, test } from './helpers'
+import { ask, databaseOf, expect, go, headline, matItem, newStrip, openEmpty, test } from './helpers'
 import type { Page } from '@playwright/test'
 
 const row = (page: Page, name: string) => page.locator(`[data-name="${name}"]`)
 const namesInOrder = (page: Page) => page.locator('[data-name]').evaluateAll(rows => rows.map(each => (each as HTMLElement).dataset.name))
 
 test('a brand is joined into another: its sets go over, its spelling means the other, undo takes it back', async ({ demo: page }) => {
-  await page.goto('/take-in/names?list=brands')
+  await go(page, '/take-in/names?list=brands')
   const before = await databaseOf(page, ['holdings'])
   await row(page, 'Greywether').click()
   await page.getByText('Join into another').click()
@@ -27,13 +27,13 @@ test('a brand is joined into another: its sets go over, its spelling means the o
     await page.getByRole('button', { name: 'Undo', exact: true }).click()
     await expect(page.getByRole('status').filter({ hasText: undone })).toBeVisible()
   }
-  await page.goto('/take-in/names?list=brands')
+  await go(page, '/take-in/names?list=brands')
   await expect(row(page, 'Greywether')).toBeVisible()
   expect(await databaseOf(page, ['holdings'])).toEqual(before)
 })
 
 test("themes in an order of one's own: carried by keys and by mouse, kept through a reload", async ({ demo: page }) => {
-  await page.goto('/take-in/names?list=themes')
+  await go(page, '/take-in/names?list=themes')
   await expect(row(page, 'Harbour')).toBeVisible()
   const before = await namesInOrder(page)
   await row(page, before[0] ?? '').focus()
@@ -54,7 +54,7 @@ test("themes in an order of one's own: carried by keys and by mouse, kept throug
 })
 
 test('a name is made, renamed, and split; a spelling that belongs to another is refused', async ({ demo: page }) => {
-  await page.goto('/take-in/names?list=themes')
+  await go(page, '/take-in/names?list=themes')
   await page.getByRole('button', { name: 'New theme' }).click()
   await page.getByLabel('Preferred name').fill('Harbour')
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
@@ -76,7 +76,7 @@ test('a name is made, renamed, and split; a spelling that belongs to another is 
 })
 
 test('numbers: another writing shows what becomes stale; two series never print one code; gaps are told', async ({ demo: page }) => {
-  await page.goto('/take-in/numbers')
+  await go(page, '/take-in/numbers')
   await expect(page.locator('[data-reports]')).toContainText('gap')
   await page.getByLabel('How many digits').fill('4')
   await expect(page.locator('[data-sample]')).toContainText('0042')
@@ -158,7 +158,7 @@ test('a number that stands on the thing already is taken over, or kept as anothe
     await page.getByLabel('Name', { exact: true }).press('Enter')
     await expect(page.getByRole('status').filter({ hasText: `${code} ${name} is in.` })).toBeVisible()
   }
-  await page.goto('/take-in/numbers')
+  await go(page, '/take-in/numbers')
   await expect(page.locator('[data-reports]')).toContainText('1 code on more than one set')
   await expect(page.locator('[data-reports]')).toContainText('1 code with two readings')
   await expect(page.locator('[data-reports]')).toContainText('1 to 351')

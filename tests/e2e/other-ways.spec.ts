@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { strFromU8, unzipSync } from 'fflate'
 import sharp from 'sharp'
 import type { Holding, PullList } from '../../core/catalog'
-import { countsOf, databaseOf, expect, openDemo, openEmpty, test } from './helpers'
+import { countsOf, databaseOf, expect, go, openDemo, openEmpty, test } from './helpers'
 import type { Page } from '@playwright/test'
 
 /** The pieces that the stand-in camera stamps: the numbers of the sets they are of, never told to who looks. */
@@ -58,7 +58,7 @@ test('by picture: a photo of one stamped piece finds its set among the first, in
 })
 
 test('by picture: what shows no ink, or is no picture, is told in a sentence', async ({ demo: page }) => {
-  await page.goto('/find/picture')
+  await go(page, '/find/picture')
   const choose = page.getByLabel('Choose a photo')
   const blank = await sharp({ create: { width: 600, height: 400, channels: 3, background: '#f4f2ee' } })
     .png()
@@ -73,11 +73,11 @@ test('by picture: what shows no ink, or is no picture, is told in a sentence', a
 
 test('in a room with nothing in it, each way says what it needs', async ({ page }) => {
   await openEmpty(page)
-  await page.goto('/find/picture')
+  await go(page, '/find/picture')
   await expect(page.getByText('No set has a picture yet.')).toBeVisible()
-  await page.goto('/find/space')
+  await go(page, '/find/space')
   await expect(page.locator('[data-unmeasured]')).toContainText('No piece is measured yet.')
-  await page.goto('/find/own')
+  await go(page, '/find/own')
   await page.getByLabel('What lies before you').fill('Tide Tables 3')
   await expect(page.locator('[data-verdict="none"]')).toBeVisible()
   await expect(page.locator('[data-own-room]')).toContainText(/There is room for about [1-9]/)

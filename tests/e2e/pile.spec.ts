@@ -1,5 +1,5 @@
 import sharp from 'sharp'
-import { ask, databaseOf, expect, headline, matItem, newStrip, openDemo, openEmpty, test } from './helpers'
+import { ask, databaseOf, expect, go, headline, matItem, newStrip, openDemo, openEmpty, test } from './helpers'
 import type { Page } from '@playwright/test'
 
 const count = (page: Page, stage: string) => page.locator(`[data-stage="${stage}"]`)
@@ -26,7 +26,7 @@ const files = (page: Page) => page.locator('input[multiple]')
 
 test('twenty photos in, worked through stage by stage, all placed', async ({ demo: page }) => {
   test.setTimeout(120_000)
-  await page.goto('/take-in')
+  await go(page, '/take-in')
   // The pile of the demo room is set aside; what waits at its stages goes through with the rest.
   const strips = page.getByRole('button', { name: /^Take .* off the pile$/ })
   await page.getByRole('button', { name: 'Start over' }).click()
@@ -52,7 +52,7 @@ test('twenty photos in, worked through stage by stage, all placed', async ({ dem
   }
   await expect(count(page, 'capture')).toHaveAttribute('data-count', '0')
 
-  await page.goto('/take-in/work?stage=class')
+  await go(page, '/take-in/work?stage=class')
   for (let at = 0; at < 23; at += 1) {
     await expect(count(page, 'fit')).toHaveAttribute('data-count', String(3 + at))
     await page.locator('#take-kind').selectOption({ label: 'Clear' })
@@ -212,7 +212,7 @@ test('bad input gets a plain sentence, the strip is kept', async ({ page }) => {
 test('the same brand from two tabs is one brand; a near spelling is asked about', async ({ page, context }) => {
   await openEmpty(page)
   const other = await context.newPage()
-  await other.goto('/take-in')
+  await go(other, '/take-in')
   for (const [tab, name] of [
     [page, 'Left'],
     [other, 'Right'],

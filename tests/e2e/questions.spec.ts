@@ -1,5 +1,5 @@
 import type { Holder, Holding, Theme } from '#core/catalog'
-import { ask, databaseOf, expect, headline, openDemo, openEmpty, SAMPLE_LIST, test } from './helpers'
+import { ask, databaseOf, expect, go, headline, openDemo, openEmpty, SAMPLE_LIST, test } from './helpers'
 
 interface Asked {
   readonly name: string
@@ -13,7 +13,7 @@ test('the questions of a list are answered in groups, by keyboard alone, and und
   page,
 }) => {
   await openEmpty(page)
-  await page.goto('/take-in/list')
+  await go(page, '/take-in/list')
   await page.locator('input[type=file]').setInputFiles(SAMPLE_LIST)
   await page.getByRole('button', { name: 'Take in 640 sets' }).click()
   await page.getByRole('link', { name: 'Answer the questions' }).click()

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { databaseOf, expect, newStrip, openEmpty, test } from './helpers'
+import { databaseOf, expect, go, newStrip, openEmpty, test } from './helpers'
 
 interface Holder {
   readonly id: string
@@ -32,7 +32,7 @@ async function hasStep(page: Page): Promise<boolean> {
 
 test('from brand to theme: half of it, a reload, a set taken in meanwhile, and on to the end', async ({ demo: page }) => {
   test.slow()
-  await page.goto('/storeroom/refile')
+  await go(page, '/storeroom/refile')
   await page.getByLabel('Corner').selectOption({ label: 'Thin dies (brand, then name)' })
   await page.getByLabel('First by').selectOption('theme')
   await page.getByRole('button', { name: 'Work it out' }).click()
@@ -49,7 +49,7 @@ test('from brand to theme: half of it, a reload, a set taken in meanwhile, and o
   await page.getByRole('button', { name: 'Make a PDF' }).click()
   await page.getByRole('button', { name: 'Yes, all' }).click()
   await expect(said).toHaveText(/^All \d+ dividers are as they were made\.$/)
-  await page.goto('/storeroom/refile')
+  await go(page, '/storeroom/refile')
   await expect(page.locator('[data-step]').first()).toBeVisible()
   for (let step = 0; step < Math.floor(all / 2); step += 1) await tick(page)
   await placesAreTrue(page)
@@ -65,27 +65,27 @@ test('from brand to theme: half of it, a reload, a set taken in meanwhile, and o
   await page.locator('#take-kind').selectOption({ label: 'Thin die' })
   await page.getByLabel('Name', { exact: true }).press('Enter')
   await expect(page.getByRole('status').filter({ hasText: 'Meanwhile Die is in.' })).toBeVisible()
-  await page.goto('/take-in/placeless')
+  await go(page, '/take-in/placeless')
   await page.getByRole('listitem').filter({ hasText: 'Meanwhile Die' }).getByRole('button', { name: 'Put it there' }).click()
   await expect(page.getByRole('banner').getByText('11 without a place')).toBeVisible()
-  await page.goto('/storeroom/refile')
+  await go(page, '/storeroom/refile')
   await expect(page.locator('[data-refiling-progress]')).toBeVisible()
   while (await hasStep(page)) await tick(page)
   await placesAreTrue(page)
   await page.getByRole('button', { name: 'The dividers are in: finish' }).click()
   await expect(page.getByRole('status').filter({ hasText: 'Finished.' })).toBeVisible()
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('link', { name: /^Basket 1:/ }).click()
   await expect(page.locator('[data-out-of-order]')).toHaveText('All in order.')
   // What was made for them while they were planned counts, now that they stand.
-  await page.goto('/index/cards?what=dividers')
+  await go(page, '/index/cards?what=dividers')
   await page.getByLabel('Where').selectOption({ label: 'Basket 1' })
   await expect(said).toHaveText(/^All \d+ dividers are as they were made\.$/)
 })
 
 test('a room from nothing: furniture, common shapes, copies, an address read back, a measured lane', async ({ page }) => {
   await openEmpty(page)
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('button', { name: 'New furniture' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Name').fill('Long shelf')
@@ -108,14 +108,14 @@ test('a room from nothing: furniture, common shapes, copies, an address read bac
   await page.getByLabel('How many').fill('3')
   await page.getByRole('dialog').getByRole('button', { name: 'Copy' }).click()
   await expect(page.getByRole('status').filter({ hasText: '3 containers like Bin 2' })).toBeVisible()
-  await page.goto('/take-in')
+  await go(page, '/take-in')
   await page.getByLabel('Name', { exact: true }).fill('Rope Ends')
   await page.getByLabel('Name', { exact: true }).press('Enter')
   await expect(page.getByRole('status').filter({ hasText: 'Rope Ends is in.' })).toBeVisible()
-  await page.goto('/take-in/placeless')
+  await go(page, '/take-in/placeless')
   await page.getByRole('button', { name: 'Put it there' }).click()
   await expect(page.getByRole('banner').getByText('without a place')).toHaveCount(0)
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByLabel('What stands at').fill('b1 - 1')
   await page.getByRole('button', { name: 'Go there' }).click()
   await expect(page.locator('[data-holder]')).toContainText('Rope Ends')
@@ -123,10 +123,10 @@ test('a room from nothing: furniture, common shapes, copies, an address read bac
   await page.getByLabel('Filled length').fill('1/2 in')
   await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('status').filter({ hasText: 'The length of Bin 1 is kept' })).toBeVisible()
-  await page.goto('/storeroom/fill')
+  await go(page, '/storeroom/fill')
   await expect(page.getByText('Bin 1: 1/2 in')).toBeVisible()
   // An address pattern that would name two places is refused.
-  await page.goto('/storeroom/zones')
+  await go(page, '/storeroom/zones')
   await page.getByLabel('Bin', { exact: true }).selectOption('B1-01')
   await expect(page.getByRole('status').filter({ hasText: 'Addresses are written so' })).toBeVisible()
   await page
@@ -139,26 +139,26 @@ test('a room from nothing: furniture, common shapes, copies, an address read bac
   await page.getByLabel(/^Bin: written as/).blur()
   // Once it is kept it is one of the ways to choose.
   await expect(page.getByLabel('Bin', { exact: true }).locator('option', { hasText: 'Bin 1 no. 01' })).toBeAttached()
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('link', { name: /^Bin 1:/ }).click()
   await expect(page.locator('[data-holder]')).toContainText('Bin 1 no. 01')
 })
 
 test('overflow is told before it happens; a cap warns at Take in; the run is split over more containers', async ({ demo: page }) => {
-  await page.goto('/storeroom/zones')
+  await go(page, '/storeroom/zones')
   await page.getByRole('button', { name: /^Thin dies/ }).click()
   await page.getByLabel('At most so many sets').fill('10')
   await page.getByLabel('At most so many sets').blur()
   await expect
     .poll(async () => ((await databaseOf(page, ['zones'])).zones as { capHoldings: number | null }[]).some(zone => zone.capHoldings === 10))
     .toBe(true)
-  await page.goto('/storeroom/fill')
+  await go(page, '/storeroom/fill')
   await expect(page.getByText(/more than the 10 you want/)).toBeVisible()
   await newStrip(page)
   await page.getByLabel('Name', { exact: true }).fill('One Die More')
   await page.locator('#take-kind').selectOption({ label: 'Thin die' })
   await expect(page.locator('[data-cap]').first()).toContainText('the 10 sets that you want at most')
-  await page.goto('/storeroom/refile')
+  await go(page, '/storeroom/refile')
   await page.getByLabel('Corner').selectOption({ label: 'Thin dies (brand, then name)' })
   for (const name of ['Basket 2', 'Basket 3']) await page.getByLabel(name, { exact: true }).uncheck()
   await page.getByRole('button', { name: 'Work it out' }).click()
@@ -170,7 +170,7 @@ test('overflow is told before it happens; a cap warns at Take in; the run is spl
 })
 
 test('which way of filing suits: compared on the sets there are, with what decides the answer', async ({ demo: page }) => {
-  await page.goto('/storeroom/ways')
+  await go(page, '/storeroom/ways')
   await page.getByRole('button', { name: 'mostly by brand' }).click()
   await page.getByRole('button', { name: 'Compare' }).click()
   await expect(page.locator('[data-reading]')).toContainText('minutes a year', { timeout: 30_000 })
@@ -188,7 +188,7 @@ test('which way of filing suits: compared on the sets there are, with what decid
 })
 
 test('another order to look at, a set kept apart, an order of themes shown before it is taken', async ({ demo: page }) => {
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('link', { name: /^Bin 1:/ }).click()
   const first = await page.locator('[data-holder]').first().innerText()
   await page.locator('[data-order-view]').selectOption('number')
@@ -206,7 +206,7 @@ test('another order to look at, a set kept apart, an order of themes shown befor
   await page.getByRole('dialog').getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.locator('[data-holder]').first()).toContainText('Pinned here: kept on the desk, used daily')
   await expect(page.locator('[data-holder]').first()).toContainText('B1-1')
-  await page.goto('/take-in/names?list=themes')
+  await go(page, '/take-in/names?list=themes')
   const names = page.locator('[data-name]')
   const before = await names.first().getAttribute('data-name')
   await names.first().focus()

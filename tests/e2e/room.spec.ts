@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test'
-import { ask, databaseOf, expect, matItem, openEmpty, test } from './helpers'
+import { ask, databaseOf, expect, go, matItem, openEmpty, test } from './helpers'
 
 const done = (page: Page, text: string | RegExp) => expect(page.getByRole('status').filter({ hasText: text })).toBeVisible()
 const idsOfRows = async (page: Page): Promise<(string | null)[]> =>
   page.locator('[data-holder]').evaluateAll(rows => rows.map(row => row.getAttribute('data-id')))
 const openContainer = async (page: Page, name: RegExp): Promise<void> => {
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.locator('[data-elevation]').getByRole('link', { name }).click()
   await expect(page.locator('[data-holder], [data-cell]').first()).toBeVisible()
 }
@@ -32,12 +32,12 @@ test('two containers become one: what stood in the first stands behind the other
   await expect.poll(async () => (await idsOfRows(page)).slice(-moved.length)).toEqual(moved)
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await done(page, 'Undone: ')
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await expect(page.locator('[data-elevation]').getByRole('link', { name: /^Basket 3: 8 sets/ })).toBeVisible()
 })
 
 test('a zone is ended: its containers and kinds go over to another, and undo brings it back', async ({ demo: page }) => {
-  await page.goto('/storeroom/zones')
+  await go(page, '/storeroom/zones')
   await page.getByRole('button', { name: /^Small singles/ }).click()
   await expect(page.locator('[data-members] label:has(:checked)')).toHaveText([/^\s*Binder A/, /^\s*Binder C/])
   await page.locator('#zone-end').selectOption({ label: await page.locator('#zone-end option', { hasText: 'Thin dies' }).innerText() })
@@ -56,9 +56,9 @@ test('a zone is ended: its containers and kinds go over to another, and undo bri
 test('what harms is pointed out: a sticky set beside others, and a bin too heavy for its shelf with a better one', async ({
   demo: page,
 }) => {
-  await page.goto('/storeroom/fill')
+  await go(page, '/storeroom/fill')
   await expect(page.getByText('No container is heavier than is recommended for its shelf.')).toBeVisible()
-  await page.goto('/')
+  await go(page, '/')
   // One that lies bare between two others.
   await ask(page, 'wood mounted')
   await page.locator('[data-mat-item]').filter({ hasText: /D2/ }).nth(1).click()
@@ -67,7 +67,7 @@ test('what harms is pointed out: a sticky set beside others, and a bin too heavy
   await expect
     .poll(async () => ((await databaseOf(page, ['holdings'])).holdings as { isSticky: boolean }[]).filter(each => each.isSticky).length)
     .toBe(1)
-  await page.goto('/storeroom/fill')
+  await go(page, '/storeroom/fill')
   await expect(page.locator('[data-care]')).toContainText(`${name} is sticky and lies beside`)
   await openContainer(page, /^Bin 1:/)
   await page.getByRole('button', { name: 'Change', exact: true }).click()
@@ -78,7 +78,7 @@ test('what harms is pointed out: a sticky set beside others, and a bin too heavy
       ((await databaseOf(page, ['containers'])).containers as { emptyWeightG: number | null }[]).some(each => each.emptyWeightG === 13_000),
     )
     .toBe(true)
-  await page.goto('/storeroom/fill')
+  await go(page, '/storeroom/fill')
   const bin = page.locator('[data-lifts] li').filter({ hasText: 'Bin 1:' })
   await expect(bin).toContainText('more than is recommended; easier to lift from shelf')
   // Its inputs can be changed, and the limit follows: less reach, more weight.
@@ -92,7 +92,7 @@ test('what harms is pointed out: a sticky set beside others, and a bin too heavy
 test('a re-filing left off half-way: what was carried stays at its new address, the old rule holds again, the table is a table', async ({
   demo: page,
 }) => {
-  await page.goto('/storeroom/refile')
+  await go(page, '/storeroom/refile')
   await page.getByLabel('Corner').selectOption({ label: 'Thin dies (brand, then name)' })
   await page.getByLabel('First by').selectOption('theme')
   await page.getByRole('button', { name: 'Work it out' }).click()
@@ -120,9 +120,9 @@ test('a re-filing left off half-way: what was carried stays at its new address, 
 
 test('a set cut in two stands at two addresses, and both are told together', async ({ page }) => {
   await openEmpty(page)
-  await page.goto('/storeroom/holders')
+  await go(page, '/storeroom/holders')
   await page.getByRole('button', { name: 'Begin with the common sizes' }).click()
-  await page.goto('/take-in')
+  await go(page, '/take-in')
   await page.getByLabel('Name', { exact: true }).fill('Tall Ship Backdrop')
   // Of what kind it is must be known: what may be metal is never cut.
   await page.locator('#take-kind').selectOption({ label: 'Cling' })
@@ -130,7 +130,7 @@ test('a set cut in two stands at two addresses, and both are told together', asy
   await page.getByLabel('Name', { exact: true }).press('Enter')
   await done(page, 'Tall Ship Backdrop is in.')
   for (const stage of ['class', 'fit', 'label', 'file']) {
-    await page.goto(`/take-in/work?stage=${stage}`)
+    await go(page, `/take-in/work?stage=${stage}`)
     if (stage === 'fit')
       await page
         .locator('[data-work] fieldset label')
@@ -141,7 +141,7 @@ test('a set cut in two stands at two addresses, and both are told together', asy
     await page.locator('[data-settle]').click()
     await expect(page.locator(`[data-stage="${stage}"]`)).toHaveAttribute('data-count', '0')
   }
-  await page.goto('/?ask=ship')
+  await go(page, '/?ask=ship')
   await matItem(page, 'Tall Ship Backdrop').click()
   await expect(page.locator('[data-place]')).toContainText('It was cut in two: the other half stands at')
   const { holders } = (await databaseOf(page, ['holders'])) as { holders: { holdingIds: string[] }[] }
@@ -152,7 +152,7 @@ test('a set cut in two stands at two addresses, and both are told together', asy
 test('a zone in another order: every set with its address, what is missing told, and one press away from where it stands', async ({
   demo: page,
 }) => {
-  await page.goto('/storeroom/orders')
+  await go(page, '/storeroom/orders')
   await expect(page.getByText('349 sets. Nothing is moved')).toBeVisible()
   await page.getByLabel('Sets of').selectOption('Thin dies')
   await page.getByLabel('Show in the order of').selectOption('number')

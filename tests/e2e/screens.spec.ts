@@ -1,16 +1,16 @@
 import { findsNothing } from './axe'
-import { ask, expect, matItem, openDemo, SAMPLE_LIST, test } from './helpers'
+import { ask, expect, go, matItem, openDemo, SAMPLE_LIST, test } from './helpers'
 
 test('a slip, a bin and a list that is open, by day and by night: axe-core finds nothing moderate or serious', async ({ demo: page }) => {
   await openDemo(page)
   await ask(page, 'lighthouse')
   await matItem(page, /./).first().click()
   await findsNothing(page)
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('link', { name: /^Bin 5:/ }).click()
   await expect(page.locator('[data-holder]').first()).toBeVisible()
   await findsNothing(page)
-  await page.goto('/take-in/list')
+  await go(page, '/take-in/list')
   await page.locator('input[type=file]').setInputFiles(SAMPLE_LIST)
   await expect(page.locator('[data-sums]')).toBeVisible()
   await findsNothing(page)
@@ -19,7 +19,7 @@ test('a slip, a bin and a list that is open, by day and by night: axe-core finds
 test('a phone: tabs below, and a set opens over the whole screen', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await openDemo(page)
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('navigation', { name: 'Areas' }).getByRole('link', { name: 'Find' }).click()
   await ask(page, 'teacup')
   await matItem(page, /./).first().click()
@@ -50,7 +50,7 @@ test('keys can be turned off; a screen is printed whole and without bars; colour
   await page.keyboard.press('3')
   await expect(page).toHaveTitle('Find - Yondercrest')
 
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   await page.getByRole('link', { name: /^Bin 5:/ }).click()
   const all = Number(await page.locator('[data-entries]').first().getAttribute('data-entries'))
   await page.emulateMedia({ media: 'print' })

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
-import { ask, expect, openDemo, openEmpty, test } from './helpers'
+import { ask, expect, go, openDemo, openEmpty, test } from './helpers'
 
 const rows = (page: Page) => page.locator('[data-holder]')
 const namesOf = async (page: Page): Promise<string[]> =>
@@ -136,7 +136,7 @@ function hands(page: Page) {
 
 test('forty-one containers in four pieces of furniture, in at most 60 clicks and keys', async ({ page }) => {
   await openEmpty(page)
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   const { strokes, click, keys } = hands(page)
   // What it is, its shelves, and how many stand on each: the name is proposed, and bins are.
   await click('New furniture')
@@ -161,7 +161,7 @@ test('forty-one containers in four pieces of furniture, in at most 60 clicks and
 
 test('eight bins on two bookcases, a drawer cabinet and two binders, in at most 40 clicks and keys and two minutes', async ({ page }) => {
   await openEmpty(page)
-  await page.goto('/storeroom')
+  await go(page, '/storeroom')
   const { strokes, click, keys } = hands(page)
   const begun = Date.now()
   for (const last of ['Bin 5', 'Bin 9']) {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { ask, databaseOf, expect, headline, matItem, newStrip, openDemo, openEmpty, test } from './helpers'
+import { ask, databaseOf, expect, go, headline, matItem, newStrip, openDemo, openEmpty, test } from './helpers'
 
 test('a set is taken in by keyboard alone: number, place between two neighbours, found at once', async ({ page }) => {
   await openDemo(page)
@@ -90,7 +90,7 @@ test('two tabs take in at once and never give one number twice', async ({ demo: 
     await tab.getByLabel('Name', { exact: true }).fill(name)
   await Promise.all([page, other].map(tab => tab.getByRole('button', { name: 'Next one' }).click()))
   for (const tab of [page, other]) await expect(tab.getByRole('status').filter({ hasText: 'is in.' })).toBeVisible()
-  await page.goto('/take-in/placeless')
+  await go(page, '/take-in/placeless')
   const tickets = page.locator('li').filter({ hasText: 'From the' }).locator('.ticket')
   await expect(tickets).toHaveCount(2)
   const numbers = await tickets.allInnerTexts()
