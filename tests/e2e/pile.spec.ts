@@ -24,6 +24,24 @@ async function photo(seed: number, widthPx = 900, heightPx = 1200): Promise<Buff
 const file = async (seed: number) => ({ name: `photo-${seed}.jpg`, mimeType: 'image/jpeg', buffer: await photo(seed) })
 const files = (page: Page) => page.locator('input[multiple]')
 
+/** By what the button of a stage jumps up from now on, where nobody scrolls: a press that falls into it is lost. */
+async function watchedRises(page: Page): Promise<() => Promise<readonly number[]>> {
+  const rises = await page.evaluateHandle(() => {
+    const found: number[] = []
+    let [last, lastScroll] = [Number.NEGATIVE_INFINITY, 0]
+    const look = (): void => {
+      const top = document.querySelector('[data-settle]')?.getBoundingClientRect().top ?? Number.NEGATIVE_INFINITY
+      const scroll = document.getElementById('sheet')?.scrollTop ?? 0
+      if (scroll === lastScroll && Number.isFinite(top) && top < last - 1) found.push(Math.round(last - top))
+      ;[last, lastScroll] = [top, scroll]
+      requestAnimationFrame(look)
+    }
+    look()
+    return found
+  })
+  return () => rises.jsonValue()
+}
+
 test('twenty photos in, worked through stage by stage, all placed', async ({ demo: page }) => {
   test.setTimeout(120_000)
   await go(page, '/take-in')
@@ -66,11 +84,14 @@ test('twenty photos in, worked through stage by stage, all placed', async ({ dem
     ['label', 'file', 28, 3],
   ] as const) {
     await page.locator(`[data-stage="${stage}"]`).click()
+    await expect(settle(page)).toBeEnabled()
+    const upward = await watchedRises(page)
     for (let at = 0; at < waiting; at += 1) {
       await expect(count(page, next)).toHaveAttribute('data-count', String(there + at))
       await settle(page).click()
     }
     await expect(count(page, next)).toHaveAttribute('data-count', String(there + waiting))
+    expect(await upward()).toEqual([])
   }
   await page.locator('[data-stage="file"]').click()
   for (let at = 31; at > 0; at -= 1) {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useKept } from '~/kit/useKept'
+import { until } from '@vueuse/core'
 import { Check, SkipForward } from 'lucide-vue-next'
 import { computed, nextTick, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -36,6 +37,12 @@ const panel = useTemplateRef<{ finish: () => Promise<void> }>('panel')
 const skipped = shallowRef<ReadonlySet<string>>(new Set())
 const doneHere = shallowRef(0)
 const isBusy = shallowRef(false)
+let isSettled = false
+const box = useTemplateRef('box')
+/** As high as the highest so far: the button stays under the pointer while what comes next is worked out. */
+const leastPx = shallowRef(0)
+/** A screen that hears nothing for so long will not. */
+const HEARD_WITHIN_MS = 2000
 
 const single = computed((): Holding | null =>
   typeof route.query.set === 'string' ? (catalogue.tables?.holdings.get(route.query.set) ?? null) : null,
@@ -52,11 +59,13 @@ const queue = computed((): readonly Holding[] => {
   return [...all.filter(holding => !skipped.value.has(holding.id)), ...later]
 })
 const current = computed(() => queue.value[0] ?? null)
+const shown = computed(() => `${current.value?.id} ${asked.value}`)
 watch(
   () => route.query.stage,
   () => {
     skipped.value = new Set()
     doneHere.value = 0
+    leastPx.value = 0
   },
 )
 
@@ -66,16 +75,25 @@ function skip(): void {
 async function finish(): Promise<void> {
   if (isBusy.value || !panel.value) return
   isBusy.value = true
-  await panel.value.finish()
-  isBusy.value = false
+  isSettled = false
+  leastPx.value = box.value?.offsetHeight ?? 0
+  const before = shown.value
+  try {
+    await panel.value.finish()
+    // In the database it is settled; until the screen has heard of it, one more press would settle it once more.
+    if (isSettled) await until(shown).not.toBe(before, { timeout: HEARD_WITHIN_MS })
+  } finally {
+    isBusy.value = false
+  }
+  if (!isSettled) return
+  await nextTick()
+  document.querySelector<HTMLElement>('[data-settle]')?.focus()
 }
-/** The set is settled in the database; the screen hears of it a moment later. */
-async function done(holding: Holding): Promise<void> {
+function done(holding: Holding): void {
+  isSettled = true
   doneHere.value += 1
   const next = stageOf(catalogue.tables?.holdings.get(holding.id) ?? holding)
   if (isAllTheWay.value && !single.value && next) void router.replace({ query: { set: holding.id, from: asked.value } })
-  await nextTick()
-  document.querySelector<HTMLElement>('[data-settle]')?.focus()
 }
 /** A set that went all the way is followed by the next one of the stage where it was picked up. */
 watch(queue, (now, before) => {
@@ -110,7 +128,9 @@ useSettleKey(() => void finish(), true)
         </label>
       </div>
       <div class="grid content-between gap-4">
-        <component :is="PANELS[asked]" ref="panel" :key="current.id" :holding="current" @done="done(current)" />
+        <div ref="box" :style="{ minHeight: `${leastPx}px` }">
+          <component :is="PANELS[asked]" ref="panel" :key="current.id" :holding="current" @done="done(current)" />
+        </div>
         <div class="sticky bottom-0 z-20 flex flex-wrap items-center justify-end gap-3 border-t border-line bg-sheet py-3">
           <button v-if="queue.length > 1" type="button" class="button" @click="skip">
             <SkipForward :size="18" aria-hidden="true" />
