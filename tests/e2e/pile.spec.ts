@@ -84,14 +84,11 @@ test('twenty photos in, worked through stage by stage, all placed', async ({ dem
     ['label', 'file', 28, 3],
   ] as const) {
     await page.locator(`[data-stage="${stage}"]`).click()
-    await expect(settle(page)).toBeEnabled()
-    const upward = await watchedRises(page)
     for (let at = 0; at < waiting; at += 1) {
       await expect(count(page, next)).toHaveAttribute('data-count', String(there + at))
       await settle(page).click()
     }
     await expect(count(page, next)).toHaveAttribute('data-count', String(there + waiting))
-    expect(await upward()).toEqual([])
   }
   await page.locator('[data-stage="file"]').click()
   for (let at = 31; at > 0; at -= 1) {
@@ -110,6 +107,41 @@ test('twenty photos in, worked through stage by stage, all placed', async ({ dem
   await matItem(page, 'Harbour Anchor Sketch 7').first().click()
   await expect(page.locator('[data-slip] img').first()).toBeVisible()
   await expect(page.locator('[data-place]')).toContainText(/bin [12], /)
+})
+
+test('pressed before the advice is there, the button never jumps; on a phone, from further down, the next set is named in sight', async ({
+  demo: page,
+}) => {
+  await go(page, '/take-in')
+  // As on a slow machine: what is asked of a worker waits until it is let through.
+  const held = await page.evaluateHandle(() => {
+    const post = Worker.prototype.postMessage
+    const waiting: (() => void)[] = []
+    Worker.prototype.postMessage = function (this: Worker, message: unknown, options?: StructuredSerializeOptions | Transferable[]) {
+      waiting.push(() => post.call(this, message, Array.isArray(options) ? { transfer: options } : options))
+    }
+    return () => {
+      Worker.prototype.postMessage = post
+      for (const send of waiting) send()
+    }
+  })
+  await go(page, '/take-in/work?stage=fit')
+  const upward = await watchedRises(page)
+  await settle(page).click()
+  await expect(settle(page)).toBeDisabled()
+  await held.evaluate(letThrough => letThrough())
+  await expect(count(page, 'label')).toHaveAttribute('data-count', '3')
+  await expect(page.locator('[data-fit-drawing]')).toBeVisible()
+  expect(await upward()).toEqual([])
+
+  await page.setViewportSize({ width: 390, height: 844 })
+  const name = page.locator('[data-working]')
+  const before = await name.innerText()
+  await page.locator('#fit-other').scrollIntoViewIfNeeded()
+  await expect(name).not.toBeInViewport()
+  await settle(page).click()
+  await expect(name).not.toHaveText(before)
+  await expect(name).toBeInViewport()
 })
 
 test('one set all the way, by keyboard alone, and how many keys that takes', async ({ demo: page }) => {

@@ -38,6 +38,8 @@ const sizeProblem = computed(() => (!reading.value.ok && reading.value.code !== 
 /** The latest decision for a set of this kind, where no size says better. */
 const usual = computed(() => latestHolder(holding, catalogue.tables?.holdings.values() ?? []))
 const isBlock = computed(() => standsByItself(kind.value))
+/** Until the first answer is there, nothing else is offered: it would be taken away again. */
+const isAwaited = computed(() => isWorking.value && !advice.value)
 const chosenKind = shallowRef<HolderKind>('pocket')
 const chosenTypeId = shallowRef('')
 const choices = computed(() => (isBlock.value ? [] : (advice.value?.choices ?? [])))
@@ -170,7 +172,8 @@ defineExpose({ finish })
         </div>
       </div>
     </div>
-    <fieldset v-if="!choice" class="mt-2">
+    <p v-if="isAwaited" class="hint mt-2">{{ holderWords.working }}</p>
+    <fieldset v-else-if="!choice" class="mt-2">
       <legend class="sr-only">{{ pileWords.fitAsk }}</legend>
       <p v-if="usual && kind" class="hint">{{ pileWords.fitUsual(kind.name) }}</p>
       <div class="grid gap-x-4 sm:grid-cols-2">

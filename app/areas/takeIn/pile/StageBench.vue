@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useKept } from '~/kit/useKept'
-import { until } from '@vueuse/core'
+import { until, useResizeObserver, useWindowSize } from '@vueuse/core'
 import { Check, SkipForward } from 'lucide-vue-next'
 import { computed, nextTick, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -41,6 +41,7 @@ let isSettled = false
 const box = useTemplateRef('box')
 /** As high as the highest so far: the button stays under the pointer while what comes next is worked out. */
 const leastPx = shallowRef(0)
+const keepHeight = (): void => void (leastPx.value = Math.max(leastPx.value, box.value?.offsetHeight ?? 0))
 /** A screen that hears nothing for so long will not. */
 const HEARD_WITHIN_MS = 2000
 
@@ -76,7 +77,7 @@ async function finish(): Promise<void> {
   if (isBusy.value || !panel.value) return
   isBusy.value = true
   isSettled = false
-  leastPx.value = box.value?.offsetHeight ?? 0
+  keepHeight()
   const before = shown.value
   try {
     await panel.value.finish()
@@ -87,7 +88,10 @@ async function finish(): Promise<void> {
   }
   if (!isSettled) return
   await nextTick()
-  document.querySelector<HTMLElement>('[data-settle]')?.focus()
+  // It is always in sight; focus alone would roll the sheet to where it lies when nothing holds it up.
+  document.querySelector<HTMLElement>('[data-settle]')?.focus({ preventScroll: true })
+  // Whoever settled from further down reads which set is next.
+  document.querySelector('[data-working]')?.scrollIntoView({ block: 'nearest' })
 }
 function done(holding: Holding): void {
   isSettled = true
@@ -99,6 +103,9 @@ function done(holding: Holding): void {
 watch(queue, (now, before) => {
   if (now.length === 0 && before.length > 0 && single.value) void router.replace({ query: { stage: String(route.query.from ?? 'file') } })
 })
+// Whoever was quicker than the advice sees it come while the set is being settled.
+useResizeObserver(box, () => isBusy.value && keepHeight())
+watch(useWindowSize().width, () => void (leastPx.value = 0))
 useSettleKey(() => void finish(), true)
 </script>
 
@@ -116,7 +123,7 @@ useSettleKey(() => void finish(), true)
         <div class="mat small-mat h-40 border border-mat-line p-3 md:h-72"><KImpression :hash="current.pictureHash" is-full /></div>
         <p class="mt-2 flex items-baseline gap-2">
           <KTicket :code="codeOf(current)" />
-          <span class="font-semibold" data-working>{{ current.name }}</span>
+          <span class="scroll-mt-2 font-semibold" data-working>{{ current.name }}</span>
         </p>
         <p class="hint figures">{{ pileWords.left(doneHere + 1, doneHere + queue.length) }}</p>
         <label v-if="!single" class="mt-2 flex min-h-11 items-center gap-3">
