@@ -71,8 +71,10 @@ export { expect }
 export async function go(page: Page, path: string): Promise<void> {
   const isThere = await page.evaluate(async to => {
     const app = window.useNuxtApp?.()
-    await app?.$router.push(to)
-    return app !== undefined
+    // The application is there a moment before it can be led anywhere.
+    if (!app || !('$router' in app)) return false
+    await app.$router.push(to)
+    return true
   }, path)
   if (!isThere) await page.goto(path)
 }
