@@ -71,12 +71,13 @@ export { expect }
 export async function go(page: Page, path: string): Promise<void> {
   const isThere = await page.evaluate(async to => {
     const app = window.useNuxtApp?.()
-    // The application is there a moment before it can be led anywhere.
-    if (!app || !('$router' in app)) return false
-    await app.$router.push(to)
-    return true
+    await app?.$router.push(to)
+    return app !== undefined
   }, path)
-  if (!isThere) await page.goto(path)
+  if (isThere) return
+  await page.goto(path)
+  // It is there a moment before it can be led anywhere.
+  await page.waitForFunction(() => '$router' in (window.useNuxtApp?.() ?? {}))
 }
 /** The demo room, loaded into an empty browser. */
 export async function openDemo(page: Page): Promise<void> {

@@ -70,8 +70,14 @@ watch(
   },
 )
 
-function skip(): void {
-  if (current.value) skipped.value = new Set([...skipped.value].filter(id => id !== current.value?.id)).add(current.value.id)
+/** Whoever goes on from further down reads which set is next. */
+const nameInSight = (): void => document.querySelector('[data-working]')?.scrollIntoView({ block: 'nearest' })
+async function skip(): Promise<void> {
+  if (!current.value) return
+  keepHeight()
+  skipped.value = new Set([...skipped.value].filter(id => id !== current.value?.id)).add(current.value.id)
+  await nextTick()
+  nameInSight()
 }
 async function finish(): Promise<void> {
   if (isBusy.value || !panel.value) return
@@ -90,8 +96,7 @@ async function finish(): Promise<void> {
   await nextTick()
   // It is always in sight; focus alone would roll the sheet to where it lies when nothing holds it up.
   document.querySelector<HTMLElement>('[data-settle]')?.focus({ preventScroll: true })
-  // Whoever settled from further down reads which set is next.
-  document.querySelector('[data-working]')?.scrollIntoView({ block: 'nearest' })
+  nameInSight()
 }
 function done(holding: Holding): void {
   isSettled = true
