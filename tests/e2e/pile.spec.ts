@@ -333,13 +333,22 @@ test('few sets need few stages; a place for now', async ({ page }) => {
   await page.getByLabel('Place for now').selectOption({ index: 1 })
   await page.getByRole('button', { name: 'Close' }).click()
   await expect(page.locator('[data-stage]')).toHaveCount(3)
-  await page.getByLabel('Name', { exact: true }).fill('Rope Ends')
-  await page.getByLabel('Name', { exact: true }).press('Enter')
+  for (const name of ['Rope Ends', 'Rope Knots']) {
+    await page.getByLabel('Name', { exact: true }).fill(name)
+    await page.getByLabel('Name', { exact: true }).press('Enter')
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('')
+  }
   await page.locator('[data-stage="class"]').click()
-  await settle(page).click()
+  for (const waiting of ['1', '2']) {
+    await settle(page).click()
+    await expect(count(page, 'file')).toHaveAttribute('data-count', waiting)
+  }
   await page.locator('[data-stage="file"]').click()
-  await page.getByRole('button', { name: 'For now: Bin 1' }).click()
+  await page.getByRole('button', { name: 'For now: Bin 1' }).press('Enter')
   await expect(page.getByRole('status').filter({ hasText: 'Rope Ends stands in Bin 1 for now.' })).toBeVisible()
+  // The keys are not lost with what was pressed: the next set is a press away.
+  await expect(page.locator('[data-working]')).toHaveText('Rope Knots')
+  await expect(settle(page)).toBeFocused()
 })
 
 test('on a phone: a photo from the camera becomes the strip, one thumb goes on', async ({ browser }) => {

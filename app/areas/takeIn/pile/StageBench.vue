@@ -84,25 +84,30 @@ async function finish(): Promise<void> {
   isBusy.value = true
   isSettled = false
   keepHeight()
-  const before = shown.value
   try {
     await panel.value.finish()
-    // In the database it is settled; until the screen has heard of it, one more press would settle it once more.
-    if (isSettled) await until(shown).not.toBe(before, { timeout: HEARD_WITHIN_MS })
   } finally {
-    isBusy.value = false
+    if (!isSettled) isBusy.value = false
   }
-  if (!isSettled) return
+}
+/** By the button of the stage, or by one of the panel's own. */
+function done(holding: Holding): void {
+  isSettled = true
+  doneHere.value += 1
+  keepHeight()
+  void goOnFrom(`${holding.id} ${asked.value}`)
+  const next = stageOf(catalogue.tables?.holdings.get(holding.id) ?? holding)
+  if (isAllTheWay.value && !single.value && next) void router.replace({ query: { set: holding.id, from: asked.value } })
+}
+/** In the database it is settled; until the screen has heard of it, one more press would settle it once more. */
+async function goOnFrom(before: string): Promise<void> {
+  isBusy.value = true
+  await until(shown).not.toBe(before, { timeout: HEARD_WITHIN_MS })
+  isBusy.value = false
   await nextTick()
   // It is always in sight; focus alone would roll the sheet to where it lies when nothing holds it up.
   document.querySelector<HTMLElement>('[data-settle]')?.focus({ preventScroll: true })
   nameInSight()
-}
-function done(holding: Holding): void {
-  isSettled = true
-  doneHere.value += 1
-  const next = stageOf(catalogue.tables?.holdings.get(holding.id) ?? holding)
-  if (isAllTheWay.value && !single.value && next) void router.replace({ query: { set: holding.id, from: asked.value } })
 }
 /** A set that went all the way is followed by the next one of the stage where it was picked up. */
 watch(queue, (now, before) => {
