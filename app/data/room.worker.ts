@@ -29,7 +29,7 @@ import {
 } from '#core/ways'
 import { database } from '~/db'
 import * as commands from '~/db/commands'
-import type { Progress } from './call'
+import type { Progress } from './worker'
 
 type Tell = (progress: Progress) => void
 

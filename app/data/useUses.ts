@@ -3,10 +3,10 @@ import { type ShallowRef, shallowRef } from 'vue'
 import type { Use } from '#core/catalog'
 import type { UseTally } from '#core/fetching'
 import { database } from '~/db'
-import { type Crew, hire } from './call'
 import { useCatalogue } from './useCatalogue'
 import { useFollowed } from './useFollowed'
 import type { UsesApi } from './uses.worker'
+import { workerHandle } from './worker'
 
 function read(text: string): ReadonlyMap<string, UseTally> {
   return new Map(
@@ -27,16 +27,19 @@ function read(text: string): ReadonlyMap<string, UseTally> {
 export const useUses = defineStore('uses', () => {
   const catalogue = useCatalogue()
   const tallies = shallowRef<ReadonlyMap<string, UseTally>>(new Map())
-  let crew: Crew<UsesApi> | null = null
+  const worker = workerHandle<UsesApi>(() => new Worker(new URL('./uses.worker.ts', import.meta.url), { type: 'module' }))
   let counted: Promise<void> | null = null
 
   async function count(): Promise<void> {
-    crew ??= hire<UsesApi>(new Worker(new URL('./uses.worker.ts', import.meta.url), { type: 'module' }))
-    tallies.value = read(await crew.run(api => api.tally()))
+    tallies.value = read(await worker.run(api => api.tally()))
   }
   /** The log is counted, as it is now. */
   function ready(): Promise<void> {
-    return (counted ??= count())
+    return (counted ??= count().catch((reason: unknown) => {
+      // Whoever asks next counts again.
+      counted = null
+      throw reason
+    }))
   }
   catalogue.onChange((_, changed) => {
     if (counted && changed.includes('uses')) counted = count()

@@ -34,7 +34,18 @@ export interface ShapesRecord {
 export const BESIDE: readonly string[] = ['device', 'inkMaps', 'shapes']
 /** Facts of this browser that belong to no catalogue. */
 export interface DeviceFact {
-  readonly id: 'lastCopy' | 'start' | 'askIndex' | 'keptRoom' | 'keptSteps' | 'openList' | 'printing' | 'labels' | 'labelMachine' | 'cards'
+  readonly id:
+    | 'lastCopy'
+    | 'start'
+    | 'askIndex'
+    | 'keptRoom'
+    | 'keptSteps'
+    | 'openList'
+    | 'listChoices'
+    | 'printing'
+    | 'labels'
+    | 'labelMachine'
+    | 'cards'
   readonly value: string
   /** The bytes of a list that is open and not taken in yet. */
   readonly file?: ArrayBuffer

@@ -9,7 +9,7 @@ import { allIn } from '#core/room'
 import { findDangling, packArchive, unpackArchive } from '#core/exchange'
 import { luckOf, roomFrom, tablesOf } from '../../tests/support/cases'
 import { ACTIONS } from '../../tests/support/everyCommand'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import { redo, STEPS, undo, YondercrestDb } from './index'
 import * as commands from './commands'
 

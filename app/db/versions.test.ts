@@ -6,7 +6,7 @@ import { strToU8, zipSync } from 'fflate'
 import { type CatalogueData, LATEST_VERSION, recordsGiven, TABLE_NAMES, TABLES } from '#core/catalog'
 import { unpackArchive } from '#core/exchange'
 import { makeRaw, type RawDatabase } from '../../tests/support/rawDatabase'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import { redo, undo, YondercrestDb } from './index'
 import * as commands from './commands'
 

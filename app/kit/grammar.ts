@@ -23,12 +23,11 @@ const dayFormat = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'long',
 const monthFormat = new Intl.DateTimeFormat('en', { month: 'long', year: 'numeric' })
 const timeFormat = new Intl.DateTimeFormat('en', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
 
-/** A day, a month or a year, as much as is known. */
+/** A day, a month or a year, as much as is known; of a moment the day by this machine's clock. */
 export function partialDay(date: string): string {
   if (date.length === 4) return date
-  return date.length === 7
-    ? monthFormat.format(new Date(`${date}-15T12:00:00`))
-    : dayFormat.format(new Date(`${date.slice(0, 10)}T12:00:00`))
+  if (date.length === 7) return monthFormat.format(new Date(`${date}-15T12:00:00`))
+  return dayFormat.format(new Date(date.length === 10 ? `${date}T12:00:00` : date))
 }
 
 export function moment(at: string, now = new Date()): string {

@@ -1,5 +1,5 @@
 import { type Reactive, shallowRef, watch } from 'vue'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import { keepTyped } from './typed'
 
 /**

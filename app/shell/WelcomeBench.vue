@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import KField from '~/kit/KField.vue'
 import { welcomeWords } from './words'
 import { useMovingIn } from '~/areas/takeIn/moving/useMovingIn'
-import { useCopies } from '~/areas/copies/useCopies'
+import { useCopies } from '~/subjects/copies/useCopies'
 import { useNotices } from './useNotices'
 
 const copies = useCopies()

@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import type { JournalEntry } from '~/db'
 import { redoStep, undoStep } from '~/data/act'
-import { WorkStopped } from '~/data/call'
+import { WorkStopped } from '~/data/worker'
 import { stepWords } from './steps'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from './useNotices'

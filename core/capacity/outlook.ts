@@ -1,5 +1,6 @@
 import { group } from 'd3-array'
 import type { Holding, Zone } from '#core/catalog'
+import { dayOf } from '#core/units'
 import type { Fill } from './fill'
 
 /** How much room there is, how much of it is for growth, and how long it lasts. */
@@ -39,21 +40,21 @@ export function outlookOf(fills: readonly Fill[], growthReserve: number, yearlyM
 
 /** The day on which a set came: as its owner says, or when it was taken in. A year or month alone counts from its middle. */
 function arrivedOn({ acquiredOn, createdAt }: Holding): string {
-  if (!acquiredOn) return createdAt.slice(0, 10)
+  if (!acquiredOn) return dayOf(new Date(createdAt))
   return acquiredOn.length === 4 ? `${acquiredOn}-07-01` : acquiredOn.length === 7 ? `${acquiredOn}-15` : acquiredOn
 }
 
-/** What came in during the year before `today`: how many sets, and how deep they are together. O(n). */
+/** What came in during the year before the day `today`: how many sets, and how deep they are together. O(n). */
 export function arrivalsOf(
   holdings: Iterable<Holding>,
   today: string,
   thicknessMm: (holding: Holding) => number,
 ): { readonly sets: number; readonly mm: number } {
-  const from = `${Number(today.slice(0, 4)) - 1}${today.slice(4, 10)}`
+  const from = `${Number(today.slice(0, 4)) - 1}${today.slice(4)}`
   let [sets, mm] = [0, 0]
   for (const holding of holdings) {
     const day = arrivedOn(holding)
-    if (day <= from || day > today.slice(0, 10)) continue
+    if (day <= from || day > today) continue
     sets += 1
     mm += thicknessMm(holding)
   }

@@ -1,7 +1,7 @@
 export { placesAlong } from './along'
 export { type Candidate, type CardChoice, type CardFacts, chooseForCard } from './card'
 export { type BelongFacts, goesAlong, type LineState, lineState, placeIdsOf, standingsOf, withoutSets, withSets } from './pull'
-export { dayOf, daysOfUse, saidUse, tallyUses, type UseTally, wasUsed } from './uses'
+export { daysOfUse, saidUse, tallyUses, type UseTally, wasUsed } from './uses'
 export {
   checkSlot,
   type Count,

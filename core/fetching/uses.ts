@@ -54,7 +54,3 @@ export function saidUse({
  * @example daysOfUse('2026-11-25', '2026-11-27') //=> ['2026-11-25', '2026-11-27']
  */
 export const daysOfUse = (outOn: string, backOn: string): readonly string[] => [...new Set([outOn, backOn])]
-
-/** The day of a moment by the clock of this machine, as the log has it. @example dayOf(new Date(2026, 10, 27, 23, 30)) //=> '2026-11-27' */
-export const dayOf = (moment: Date): string =>
-  [moment.getFullYear(), moment.getMonth() + 1, moment.getDate()].map(part => String(part).padStart(2, '0')).join('-')

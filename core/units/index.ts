@@ -1,3 +1,4 @@
+export { dayOf, isLater } from './day'
 export { EPSILON_MM, MAX_LENGTH_MM, MAX_SIDE_MM, MM_PER_INCH, MM_PER_UNIT, roundMm, type LengthUnit, type Size } from './length'
 export { type LengthReading, readLength } from './lengthText'
 export { readNumber, type WrittenNumber } from './number'

@@ -1,4 +1,4 @@
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 
 /** A database as the browser keeps it, table by table, without Dexie: what a frozen copy is written from and made with. */
 export interface RawDatabase {

@@ -11,9 +11,9 @@ import { troubleOf } from '~/data/storageTrouble'
 import { copyWords } from './words'
 import { shellWords, welcomeWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useCopies } from './useCopies'
+import { useCopies } from '~/subjects/copies/useCopies'
 import { useNotices } from '~/shell/useNotices'
-import { WorkStopped } from '~/data/call'
+import { WorkStopped } from '~/data/worker'
 
 /** Copies: all that was typed is the person's own, and can be taken away and brought back. */
 const catalogue = useCatalogue()
@@ -32,11 +32,16 @@ async function guarded(work: () => Promise<void>): Promise<void> {
     else notices.tell(reason instanceof WorkStopped && reason.code === 'cancelled' ? copyWords.cancelled : copyWords.crashed, 'care')
   }
 }
-const save = (): Promise<void> => guarded(async () => notices.tell(copyWords.saved(copyWords.megabytes(await copies.saveCopy()))))
+async function saveNow(): Promise<void> {
+  const { bytes, missing, fault } = await copies.saveCopy()
+  const said = fault ? copyWords.faulty(fault) : copyWords.saved(copyWords.megabytes(bytes.byteLength), missing)
+  notices.tell(said, fault || missing > 0 ? 'care' : 'done')
+}
+const save = (): Promise<void> => guarded(saveNow)
 const restore = (file: File): Promise<void> =>
   guarded(async () => {
     const outcome = await copies.restore(await file.arrayBuffer())
-    if (outcome.ok) notices.tell(copyWords.restored(outcome.holdings))
+    if (outcome.ok) notices.tell(copyWords.restored(outcome.holdings, outcome.missing), outcome.missing > 0 ? 'care' : 'done')
     else refusal.value = copyWords.refused(copyWords.refusal[outcome.code], outcome.where)
   })
 const empty = (): Promise<void> =>
@@ -58,7 +63,7 @@ async function saveThenGoOn(): Promise<void> {
   const next = waiting.value
   waiting.value = null
   await guarded(async () => {
-    await copies.saveCopy()
+    await saveNow()
     await next?.()
   })
 }

@@ -8,7 +8,12 @@ export const copyWords = {
   saveHint: 'One file with everything: sets, places, photos, settings. It can be opened here or on any other machine.',
   save: 'Save a copy now',
   saving: (done: number, total: number) => `Packing ${done} of ${total}`,
-  saved: (size: string) => `The copy is saved (${size}). It holds the whole catalogue.`,
+  saved: (size: string, missing: number) =>
+    missing === 0
+      ? `The copy is saved (${size}). It holds the whole catalogue.`
+      : `The copy is saved (${size}). It holds all but ${counted(missing, 'photo')} that this browser no longer has.`,
+  faulty: (where: string) =>
+    `The file is saved, but it would not open again (${where}). Keep an older copy as well, and undo the latest steps if you can.`,
   fileName: (room: string, day: string) => `${room} ${day}.yondercrest.zip`,
   listTitle: 'The list as a table',
   listHint: 'A CSV file that any spreadsheet opens: one line a set.',
@@ -26,7 +31,10 @@ export const copyWords = {
     printing: 'Printing',
   },
   progress: (stage: string, done: number, total: number) => `${stage} ${done} of ${total}`,
-  restored: (count: number) => `${countedThat(count, 'set', 'is', 'are')} back, photos and all.`,
+  restored: (count: number, missing: number) =>
+    missing === 0
+      ? `${countedThat(count, 'set', 'is', 'are')} back, photos and all.`
+      : `${countedThat(count, 'set', 'is', 'are')} back. ${counted(missing, 'photo')} that the copy names ${missing === 1 ? 'is' : 'are'} not in it.`,
   refusal: {
     notAZip: 'This file is not a copy made here: it is not an archive at all.',
     foreign: 'This is an archive, but not one of a catalogue made here.',

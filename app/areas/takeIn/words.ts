@@ -35,6 +35,7 @@ export const takeInWords = {
   photoCamera: 'Take a photo',
   photoDrop: 'or drop one here',
   photoRemove: 'Take the photo off',
+  photoLate: 'Another set was opened while the photo was read: the photo was kept for neither. Choose it once more.',
   photoProblem: {
     full: 'The storage of this browser is full: the photo was not kept. Make room under Copies, and try it once more.',
     ...PICTURE_FAULTS,

@@ -39,5 +39,5 @@ export { putSeries, readCode, renewLabels, type SeriesOutcome } from './names/se
 export { changeSettings, noteCopySaved } from './whole/settings'
 export { changeMany, type SetsChange } from './holding/many'
 export { editHolding, type HoldingFacts, type PlaceChoice, takeIn } from './holding/takeIn'
-export { addInkMaps, addPicture, addShapes, importList, readCatalogue, replaceCatalogue, startEmpty } from './whole/whole'
+export { addInkMaps, addPicture, addShapes, importList, readCatalogue, readWithStep, replaceCatalogue, startEmpty } from './whole/whole'
 export { forgetSteps, type StorageUse, storageUse, sweepPictures } from './whole/storage'

@@ -1,4 +1,4 @@
-import type { CatalogueData } from '#core/catalog'
+import type { CatalogueData, Holding } from '#core/catalog'
 import { registerId } from '#core/numbering'
 
 type Reference = readonly [from: string, table: keyof CatalogueData, id: string | null]
@@ -101,18 +101,47 @@ function findIncoherence(data: CatalogueData): string | null {
   return null
 }
 
+type Pictured = Pick<Holding, 'pictureHash' | 'packagingPictureHash'> & { readonly pieces?: Holding['pieces'] }
+
+/**
+ * The record with only those of its pictures that `has` knows. The same object where none is missing.
+ * @example withPictures({ pictureHash: 'a', packagingPictureHash: null }, () => false) //=> { pictureHash: null, packagingPictureHash: null }
+ */
+export function withPictures<T extends Pictured>(record: T, has: (hash: string) => boolean): T {
+  if (hashesOf(record).every(has)) return record
+  const kept = (hash: string | null): string | null => (hash !== null && has(hash) ? hash : null)
+  return {
+    ...record,
+    pictureHash: kept(record.pictureHash),
+    packagingPictureHash: kept(record.packagingPictureHash),
+    ...(record.pieces ? { pieces: record.pieces.map(piece => ({ ...piece, pictureHash: kept(piece.pictureHash) })) } : {}),
+  }
+}
+/** The pictures that one set or strip names. */
+export const hashesOf = ({ pictureHash, packagingPictureHash, pieces = [] }: Pictured): readonly string[] =>
+  [pictureHash, packagingPictureHash, ...pieces.map(piece => piece.pictureHash)].flatMap(hash => hash ?? [])
+
+/** The catalogue with only those pictures that `has` knows, and of each missing one the record that names it, in words. */
+export function withoutMissing(
+  data: CatalogueData,
+  has: (hash: string) => boolean,
+): { readonly data: CatalogueData; readonly missing: readonly string[] } {
+  const missing = picturesOf(data).flatMap(({ from, hash }) => (has(hash) ? [] : [from]))
+  if (missing.length === 0) return { data, missing }
+  return {
+    data: {
+      ...data,
+      holdings: data.holdings.map(holding => withPictures(holding, has)),
+      drafts: data.drafts.map(draft => withPictures(draft, has)),
+    },
+    missing,
+  }
+}
+
 /** Every picture that a record names, with the record in words. One picture may be named often. */
 export function picturesOf(data: Pick<CatalogueData, 'holdings' | 'drafts'>): readonly { readonly from: string; readonly hash: string }[] {
-  const named = [
-    ...data.holdings.flatMap(({ number, name, pictureHash, packagingPictureHash, pieces }) =>
-      [pictureHash, packagingPictureHash, ...pieces.map(piece => piece.pictureHash)].map(hash => ({
-        from: `holdings ${number} ${name}`,
-        hash,
-      })),
-    ),
-    ...data.drafts.flatMap(({ texts, pictureHash, packagingPictureHash }) =>
-      [pictureHash, packagingPictureHash].map(hash => ({ from: `drafts ${texts.name}`, hash })),
-    ),
+  return [
+    ...data.holdings.flatMap(holding => hashesOf(holding).map(hash => ({ from: `holdings ${holding.number} ${holding.name}`, hash }))),
+    ...data.drafts.flatMap(draft => hashesOf(draft).map(hash => ({ from: `drafts ${draft.texts.name}`, hash }))),
   ]
-  return named.flatMap(({ from, hash }) => (hash === null ? [] : [{ from, hash }]))
 }

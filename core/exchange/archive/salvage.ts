@@ -1,5 +1,6 @@
 import type { CatalogueData, RegisterLine } from '#core/catalog'
 import { registerId } from '#core/numbering'
+import { withPictures } from './references'
 
 /** What a screen holds of a catalogue: all but the register, what is still being typed, the log of use, and what was printed. */
 export type OnScreen = Omit<CatalogueData, 'register' | 'drafts' | 'uses' | 'bookLeaves' | 'labels'>
@@ -27,12 +28,7 @@ export function salvage(screen: OnScreen, nextNumbers: ReadonlyMap<string, numbe
       lines.set(registerId(seriesId, next - 1), line(seriesId, next - 1, newId(), ''))
   return {
     ...screen,
-    holdings: screen.holdings.map(holding => ({
-      ...holding,
-      pictureHash: null,
-      packagingPictureHash: null,
-      pieces: holding.pieces.map(piece => ({ ...piece, pictureHash: null })),
-    })),
+    holdings: screen.holdings.map(holding => withPictures(holding, () => false)),
     register: [...lines.values()],
     drafts: [],
     uses: [],

@@ -21,13 +21,15 @@ import {
   typeOfExtension,
 } from './format'
 import type { Sha256 } from './pack'
-import { findDangling, picturesOf } from './references'
+import { findDangling, picturesOf, withoutMissing } from './references'
 
 export interface UnpackedArchive {
   readonly manifest: Manifest
   readonly data: CatalogueData
   readonly pictures: readonly PictureFile[]
   readonly thumbs: readonly ThumbFile[]
+  /** Records that named a picture which the archive does not hold, in words. They are read without it. */
+  readonly withoutPicture: readonly string[]
 }
 
 export type ArchiveReading =
@@ -54,7 +56,8 @@ const refuse = (code: Extract<ArchiveReading, { ok: false }>['code'], where = ''
 /**
  * Reads an archive, and refuses it whole unless everything about it is right: bounds and names before unpacking, then
  * every listed file present and every present file listed, every checksum, every record against its schema, every
- * reference to another record or picture. Pictures that no record names are left out. Nothing is written anywhere.
+ * reference to another record. A picture that is named and not there is left out and told. Pictures that no record names
+ * are left out. Nothing is written anywhere.
  */
 export async function unpackArchive(
   zip: Uint8Array,
@@ -72,10 +75,10 @@ export async function unpackArchive(
   for (const name of opened.keys()) if (name !== MANIFEST_NAME && !listed.has(name)) return refuse('fileUnlisted', name)
   const checks = checkFiles(manifest.files, opened, sha256, onProgress)
   // Read while the checksums are worked out; what is damaged is said first.
-  const data = readTables(opened, manifest.version)
+  const read = readTables(opened, manifest.version)
   const problem = await checks
   if (problem) return problem
-  if ('ok' in data) return data
+  if ('ok' in read) return read
 
   const pictures = filesIn(opened, 'pictures').map(({ hash, extension, bytes }): PictureFile => ({
     hash,
@@ -84,14 +87,19 @@ export async function unpackArchive(
   }))
   const wronglyNamed = manifest.files.find(file => file.name.startsWith('pictures/') && !file.name.includes(file.sha256))
   if (wronglyNamed) return refuse('damaged', wronglyNamed.name)
-  const dangling = findDangling(data, new Set(pictures.map(picture => picture.hash)))
+  const hashes = new Set(pictures.map(picture => picture.hash))
+  const { data, missing } = withoutMissing(read, hash => hashes.has(hash))
+  const dangling = findDangling(data, hashes)
   if (dangling) return refuse('danglingReference', dangling)
   onProgress(manifest.files.length, manifest.files.length)
   // What no record names would only take room.
   const named = new Set(picturesOf(data).map(each => each.hash))
   const thumbs = filesIn(opened, 'thumbs').map(({ hash, bytes }): ThumbFile => ({ hash, bytes }))
   const isNamed = ({ hash }: { hash: string }): boolean => named.has(hash)
-  return { ok: true, archive: { manifest, data, pictures: pictures.filter(isNamed), thumbs: thumbs.filter(isNamed) } }
+  return {
+    ok: true,
+    archive: { manifest, data, pictures: pictures.filter(isNamed), thumbs: thumbs.filter(isNamed), withoutPicture: missing },
+  }
 }
 
 /**

@@ -21,7 +21,7 @@ import {
   readShelf,
   type ReadAsk,
 } from '#core/finding'
-import { hire } from '~/data/call'
+import { workerHandle } from '~/data/worker'
 import { useCatalogue } from '~/data/useCatalogue'
 import { wasCleared } from '~/data/storageTrouble'
 import { useDescribe } from '~/data/useDescribe'
@@ -44,10 +44,13 @@ const PINNED_AT_ONCE = 600
 /** Typing rests when nothing was typed for so long. */
 const RESTS_MS = 160
 
-/** Hired as the code is loaded: the index is read while the screen is still being put up. */
-const crew = hire<FindApi>(new Worker(new URL('./find.worker.ts', import.meta.url), { type: 'module' }))
-/** The index reads the room, or what was done since. */
-export const readIndex = (): Promise<number> => crew.run(api => api.catchUp())
+/** A worker reads the room before it is asked anything. */
+const worker = workerHandle<FindApi>(
+  () => new Worker(new URL('./find.worker.ts', import.meta.url), { type: 'module' }),
+  api => api.catchUp(),
+)
+/** Starts the worker. Called as the first code runs: the index is read while the screen is still being put up. */
+export const readIndex = (): Promise<number> => worker.run(api => api.catchUp())
 
 const listIn = (value: LocationQuery[string] | undefined): readonly string[] =>
   (Array.isArray(value) ? value : [value]).flatMap(text => (text ? text.split(',') : [])).filter(Boolean)
@@ -154,7 +157,7 @@ export const useFind = defineStore('find', () => {
     })
     if (reading.parts.some(({ as }) => as === 'used')) await uses.ready()
     const hasWords = reading.words !== '' || reading.without.length > 0
-    const result = hasWords ? await crew.run(api => api.ask(reading.words, unwanted(reading))) : null
+    const result = hasWords ? await worker.run(api => api.ask(reading.words, unwanted(reading))) : null
     const words = result && { ...result, ids: result.ids === '' ? [] : result.ids.split('\n') }
     // One letter is no ask yet: everything stays on the mat.
     const isAsked = words ? words.mode !== 'tooShort' || reading.parts.length > 0 : reading.parts.length > 0
@@ -180,7 +183,7 @@ export const useFind = defineStore('find', () => {
     if (mine !== asked || !now) return
     const { words } = now.reading
     if (words !== '') {
-      const found = await crew.run(api => api.linked(words, unwanted(now.reading)))
+      const found = await worker.run(api => api.linked(words, unwanted(now.reading)))
       if (mine !== asked) return
       const answers = (id: string): boolean => {
         const set = catalogue.tables?.holdings.get(id)
@@ -201,7 +204,7 @@ export const useFind = defineStore('find', () => {
   async function lookNearby(mine: number, { reading }: ShownAnswer): Promise<void> {
     const texts = phrasesIn.value(reading.words)
     if (texts.length + reading.parts.length < 2) return void (absence.value = null)
-    const lists = await crew.run(api => api.apart(texts))
+    const lists = await worker.run(api => api.apart(texts))
     if (mine !== asked) return
     const atoms: Atom[] = [
       ...texts.map((text, at) => ({ text, ids: new Set((lists[at] ?? '').split('\n').filter(Boolean)) })),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Holding } from '#core/catalog'
 import { act } from '~/data/act'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import { useNotices } from '~/shell/useNotices'
 import { awayWords } from './words'
 

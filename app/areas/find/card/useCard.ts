@@ -3,7 +3,7 @@ import { computed, reactive, shallowRef, watch } from 'vue'
 import { type Candidate, type CardChoice, goesAlong, placesAlong, standingsOf } from '#core/fetching'
 import { useFind } from '~/areas/find/ask/useFind'
 import { useFetch } from '~/areas/find/fetch/useFetch'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useRoomWorker } from '~/data/useRoomWorker'
 import { useTyped } from '~/kit/useTyped'
@@ -90,7 +90,7 @@ export function useCard() {
       // What is being chosen for what was asked before is of no use any more.
       if (isWorking.value) worker.cancel()
       isWorking.value = true
-      const found = await worker.run(api => api.chooseForCard(plainly(now), plainly(along.value)))
+      const found = await worker.ask(api => api.chooseForCard(plainly(now), plainly(along.value)))
       if (now !== needs.value) return
       choice.value = found
       isWorking.value = false

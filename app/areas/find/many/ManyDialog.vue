@@ -4,7 +4,7 @@ import { LIMITS, type Holding } from '#core/catalog'
 import { whatChanges, type Wish } from '#core/questions'
 import { readSize } from '#core/units'
 import { act } from '~/data/act'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import type { CornerPlan } from '~/data/room.worker'
 import { useRoomWorker } from '~/data/useRoomWorker'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -86,7 +86,7 @@ const worker = useRoomWorker()
 watch([() => texts.zoneId, chosen, () => catalogue.room, () => open], async ([zoneId, sets]) => {
   corner.value = null
   if (!zoneId || !open) return
-  const plan = await worker.run(api =>
+  const plan = await worker.ask(api =>
     api.planCorner(
       sets.map(({ id }) => id),
       zoneId,

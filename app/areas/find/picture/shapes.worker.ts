@@ -10,7 +10,7 @@ import {
   ShapeIndex,
   shapesOf,
 } from '#core/shapes'
-import type { Progress } from '~/data/call'
+import type { Progress } from '~/data/worker'
 import { greyOf, openPicture } from '~/data/pictures'
 import type { PictureFault } from '~/data/pictureSize'
 import { database, type ShapesRecord } from '~/db'
@@ -36,7 +36,8 @@ const aspects = new Map<string, number>()
 const unread = new Set<string>()
 let wanted: ReadonlySet<string> = new Set()
 let reading: Promise<void> | null = null
-let asked: readonly InkShape[] = []
+/** The ink of the photo that is asked about; null: none was opened. */
+let asked: readonly InkShape[] | null = null
 
 function take({ hash, aspect }: { readonly hash: string; readonly aspect: number }, packed: PackedShapes): void {
   aspects.set(hash, aspect)
@@ -100,7 +101,7 @@ const api = {
 
   /** Reads a photo and finds its ink. It is what is asked about from then on. */
   async open(file: Blob): Promise<OpenedAsk> {
-    asked = []
+    asked = null
     const opened = await openPicture(file)
     if (!opened.ok) return opened
     const { width, height } = opened.bitmap
@@ -110,8 +111,9 @@ const api = {
       : { ok: true, widthPx: width, heightPx: height, boxes: asked.map(each => each.box) }
   },
 
-  /** The pictures likest to all of the ink, or to one part of it. */
-  ask(part: number | null): readonly Like[] {
+  /** The pictures likest to all of the ink, or to one part of it; null where no photo is open. */
+  ask(part: number | null): readonly Like[] | null {
+    if (!asked) return null
     const one = part === null ? undefined : asked[part]
     const shapes = one ? [{ ...one, share: 1, levels: [0] }] : asked
     return index.ask(shapes).map(each => ({ ...each, aspect: aspects.get(each.id) ?? 1 }))

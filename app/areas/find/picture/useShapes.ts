@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, shallowRef, watch } from 'vue'
 import type { Holding } from '#core/catalog'
-import { type Crew, hire, type Progress, withProgress } from '~/data/call'
+import { type Progress, type WorkerHandle, workerHandle, withProgress } from '~/data/worker'
 import { useCatalogue } from '~/data/useCatalogue'
 import type { Like, ShapesApi } from './shapes.worker'
 
@@ -14,7 +14,7 @@ export const useShapes = defineStore('shapes', () => {
   const progress = shallowRef<Progress | null>(null)
   /** Counted up when more pictures are in: what was asked before may have a better answer. */
   const version = shallowRef(0)
-  let crew: Crew<ShapesApi> | null = null
+  const worker = workerHandle<ShapesApi>(() => new Worker(new URL('./shapes.worker.ts', import.meta.url), { type: 'module' }))
   let users = 0
 
   /** Sets by the pictures that show them or a piece of them. */
@@ -30,19 +30,12 @@ export const useShapes = defineStore('shapes', () => {
   async function know(): Promise<void> {
     if (users === 0) return
     const hashes = [...setsOf.value.keys()]
-    crew ??= hire<ShapesApi>(new Worker(new URL('./shapes.worker.ts', import.meta.url), { type: 'module' }))
-    const mine = crew
-    // What breaks, as when the storage is cleared, leaves what was read; the next page tries again.
+    // Where it breaks, as when the storage is cleared, what was read stays; the next page tries again.
     await withProgress(
       now => (progress.value = now),
-      tell => mine.run(api => api.know(hashes, tell)),
-    ).catch(() => mine === crew && stop())
+      tell => worker.ask(api => api.know(hashes, tell)),
+    )
     version.value += 1
-  }
-  function stop(): void {
-    crew?.end()
-    crew = null
-    progress.value = null
   }
   watch(setsOf, () => void know())
 
@@ -52,9 +45,9 @@ export const useShapes = defineStore('shapes', () => {
     if (users === 1) void know()
     onScopeDispose(() => (users -= 1))
   }
-  async function ask<R>(question: (api: Crew<ShapesApi>['api']) => R): Promise<Awaited<R> | null> {
-    if (!crew) void know()
-    return crew ? crew.run(question).catch(() => null) : null
+  const ask: WorkerHandle<ShapesApi>['ask'] = question => {
+    if (!worker.isRunning()) void know()
+    return worker.ask(question)
   }
   /** The sets that pictures show, the likest first. */
   const setsLike = (likes: readonly Like[]): readonly { readonly holding: Holding; readonly like: Like }[] =>

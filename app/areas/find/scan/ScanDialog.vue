@@ -2,7 +2,7 @@
 import { Camera, CameraOff } from 'lucide-vue-next'
 import { nextTick, onScopeDispose, shallowRef, useTemplateRef } from 'vue'
 import type { Holding } from '#core/catalog'
-import { type Crew, hire } from '~/data/call'
+import { useWorker } from '~/data/worker'
 import { PICTURE_FAULTS } from '~/data/words'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
@@ -20,15 +20,16 @@ const problem = shallowRef('')
 const typed = shallowRef('')
 const stream = shallowRef<MediaStream | null>(null)
 const BETWEEN_FRAMES_MS = 200
-let crew: Crew<ScanApi> | null = null
-const worker = (): Crew<ScanApi> => (crew ??= hire<ScanApi>(new Worker(new URL('./scan.worker.ts', import.meta.url), { type: 'module' })))
+/** Counts what was asked of the camera: leave that comes after the dialog was closed is of no use. */
+let asked = 0
 onScopeDispose(stop)
+const worker = useWorker<ScanApi>(() => new Worker(new URL('./scan.worker.ts', import.meta.url), { type: 'module' }))
 
+const letGo = (of: MediaStream | null): void => of?.getTracks().forEach(track => track.stop())
 function stop(): void {
-  for (const track of stream.value?.getTracks() ?? []) track.stop()
+  asked += 1
+  letGo(stream.value)
   stream.value = null
-  crew?.end()
-  crew = null
 }
 /** What was read is a set of this room, or is told to be none. */
 function take(text: string): boolean {
@@ -37,14 +38,21 @@ function take(text: string): boolean {
   if (holding) emit('found', holding)
   return holding !== null
 }
+/** null: there is no camera, or the browser was told not to use it. */
+async function openCamera(): Promise<MediaStream | null> {
+  try {
+    return await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment', width: { ideal: 1280 } } })
+  } catch {
+    return null
+  }
+}
 async function watchCamera(): Promise<void> {
   problem.value = ''
-  try {
-    stream.value = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment', width: { ideal: 1280 } } })
-  } catch {
-    problem.value = scanWords.noCamera
-    return
-  }
+  const turn = (asked += 1)
+  const found = await openCamera()
+  if (turn !== asked) return letGo(found)
+  if (!found) return void (problem.value = scanWords.noCamera)
+  stream.value = found
   await nextTick()
   if (video.value) video.value.srcObject = stream.value
   const mine = stream.value
@@ -53,18 +61,14 @@ async function watchCamera(): Promise<void> {
     await new Promise(resolve => setTimeout(resolve, BETWEEN_FRAMES_MS))
     if (!video.value || video.value.readyState < HTMLMediaElement.HAVE_CURRENT_DATA || stream.value !== mine) continue
     const frame = await createImageBitmap(video.value)
-    const text = await worker()
-      .run(api => api.frame(frame))
-      .catch(() => null)
+    const text = await worker.ask(api => api.frame(frame))
     // What is no number of this room is told once, and the camera goes on looking.
     if (text !== null && text !== last && take(text)) return
     last = text ?? last
   }
 }
 async function readPhoto(file: File): Promise<void> {
-  const scanned = await worker()
-    .run(api => api.file(file))
-    .catch(() => ({ ok: false, code: 'noCode' }) as const)
+  const scanned = (await worker.ask(api => api.file(file))) ?? ({ ok: false, code: 'noCode' } as const)
   if (scanned.ok) take(scanned.text)
   else problem.value = scanned.code === 'notRead' ? PICTURE_FAULTS[scanned.fault] : scanWords.noCode
 }

@@ -20,10 +20,11 @@ import {
   type PrintedLeaf,
   wantedWays,
 } from '#core/printing'
+import { dayOf } from '#core/units'
 import { Faces } from '~/areas/index/paper/faces'
 import { renderPdf } from '~/areas/index/paper/pdf'
 import type { MadePdf } from '~/areas/index/paper/usePress'
-import type { Progress } from '~/data/call'
+import type { Progress } from '~/data/worker'
 import { jpegOf, learnRatios, ratioOf } from '~/data/picturesOnPaper'
 import { database, loadCommands, statesAt } from '~/db'
 import type { Printed, PrintedOutcome } from '~/db/commands'
@@ -254,7 +255,7 @@ export const bookApi = {
     if (!latest) return null
     const isByArrival = states.length < 2
     const told = isByArrival
-      ? moments.map(day => ({ ...latest.tables, ...asOn(latest.tables, day.slice(0, 10)) }))
+      ? moments.map(at => ({ ...latest.tables, ...asOn(latest.tables, dayOf(new Date(at))) }))
       : states.map(each => each.tables)
     const sets = told.toReversed().map(tables => {
       const settings = tables.settings.get('room')

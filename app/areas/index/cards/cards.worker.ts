@@ -21,7 +21,7 @@ import {
 import { Faces } from '~/areas/index/paper/faces'
 import { renderPdf } from '~/areas/index/paper/pdf'
 import type { MadePdf } from '~/areas/index/paper/usePress'
-import type { Progress } from '~/data/call'
+import type { Progress } from '~/data/worker'
 import { jpegOf, learnRatios, ratioOf } from '~/data/picturesOnPaper'
 import { database, loadCommands } from '~/db'
 import { cardWords } from './words'

@@ -14,7 +14,7 @@ export function useLabelThings() {
     if (!tables) return NOTHING
     if (kind !== 'set') return labelledPlaces(kind, tables, settings, room)
     const nowhere = withoutPlace(tables, room)
-    const planned = nowhere.length > 0 ? await worker.run(api => api.standing(nowhere)) : null
+    const planned = nowhere.length > 0 ? await worker.ask(api => api.standing(nowhere)) : null
     return labelledSets(tables, settings, room, planned ?? [])
   }
 }

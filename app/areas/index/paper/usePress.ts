@@ -1,6 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, onScopeDispose, type ShallowRef, shallowRef } from 'vue'
-import { type Crew, hire, type Progress, withProgress, WorkStopped } from '~/data/call'
+import { type Progress, useWorker, withProgress, type WorkerHandle, WorkStopped } from '~/data/worker'
 
 /** Typing and clicking rest for so long before pages are laid anew. */
 const RESTS_MS = 250
@@ -22,13 +22,13 @@ export interface Made extends Omit<MadePdf, 'pdf'> {
  * about until somebody answers, also after a reload. `layOut` gives null where there is nothing to lay.
  */
 export function usePress<Api, Laid, Waiting>(
-  summon: () => Worker,
+  start: () => Worker,
   {
     layOut,
     askWaiting,
   }: {
-    readonly layOut: (run: Crew<Api>['run']) => Promise<Laid | null>
-    readonly askWaiting: (run: Crew<Api>['run']) => Promise<Waiting | null>
+    readonly layOut: (run: WorkerHandle<Api>['run']) => Promise<Laid | null>
+    readonly askWaiting: (run: WorkerHandle<Api>['run']) => Promise<Waiting | null>
   },
 ) {
   // A ref of a type that is not known here would be of no type.
@@ -37,8 +37,7 @@ export function usePress<Api, Laid, Waiting>(
   const made = shallowRef<Made | null>(null)
   const waiting: ShallowRef<Waiting | null> = shallowRef(null)
   const stopped = shallowRef<WorkStopped['code'] | null>(null)
-  let crew = hire<Api>(summon())
-  const run: Crew<Api>['run'] = call => crew.run(call)
+  const { run, cancel } = useWorker<Api>(start)
   let asked = 0
   /** Something changed that is not laid yet. */
   let isBehind = false
@@ -58,6 +57,8 @@ export function usePress<Api, Laid, Waiting>(
       // Another tab may have answered, or made something.
       await lookForWaiting()
     } catch (reason) {
+      // The worker that takes its place knows of nothing laid.
+      isBehind = true
       told(reason)
     }
   }
@@ -82,7 +83,6 @@ export function usePress<Api, Laid, Waiting>(
       return await withProgress(now => (progress.value = now), call)
     } catch (reason) {
       told(reason)
-      crew = hire<Api>(summon())
       void lay()
       return null
     } finally {
@@ -100,10 +100,7 @@ export function usePress<Api, Laid, Waiting>(
 
   void lay()
   void lookForWaiting()
-  onScopeDispose(() => {
-    crew.end()
-    forget()
-  })
+  onScopeDispose(forget)
   return {
     laid: computed(() => laid.value),
     progress: computed(() => progress.value),
@@ -123,7 +120,7 @@ export function usePress<Api, Laid, Waiting>(
     make,
     lookForWaiting,
     forget,
-    cancel: (): void => crew.end('cancelled'),
+    cancel,
   }
 }
 /** What the panel of every press shows. */

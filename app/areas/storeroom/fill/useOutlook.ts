@@ -16,6 +16,7 @@ import {
 } from '#core/capacity'
 import { zoneFor } from '#core/filing'
 import { type ContainerRow, setsIn } from '#core/room'
+import { dayOf } from '#core/units'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useFills } from './useFills'
 
@@ -42,7 +43,7 @@ export interface HeavyContainer {
 export function useOutlook() {
   const catalogue = useCatalogue()
   const fills = useFills()
-  const today = new Date().toISOString()
+  const today = dayOf(new Date())
   const arrivals = computed(() => {
     const { zones } = catalogue.facts
     const mmOf = (holding: Holding): number =>

@@ -6,7 +6,7 @@ import { useDescribe } from '~/data/useDescribe'
 import { holderWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import type { FitApi } from './fit.worker'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import { useFitWorker } from './useFitWorker'
 
 /** One size for all: how the whole collection would go into one type, and what could take its place. */
@@ -21,7 +21,7 @@ watch(
   () => [type, catalogue.tables?.holdings, catalogue.settings.fitOrder, catalogue.settings.fitNever],
   async () => {
     const asked = type.id
-    const answer = await worker.run(api => api.report(plainly(type)))
+    const answer = await worker.ask(api => api.report(plainly(type)))
     if (asked === type.id) found.value = answer
   },
   { immediate: true },

@@ -5,7 +5,7 @@ import type { FilledHolder } from '#core/holders'
 import { zoneFor } from '#core/filing'
 import { useDescribe } from '~/data/useDescribe'
 import { useFit } from './useFit'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import { useFitWorker } from './useFitWorker'
 import { act } from '~/data/act'
 import { holderWords } from './words'
@@ -53,7 +53,7 @@ watch(
   near,
   async holders => {
     const own = contentsFor(holding)
-    const found = own && holders.length > 0 ? await worker.run(api => api.withRoom(plainly(own), plainly(holders), SHOWN)) : []
+    const found = own && holders.length > 0 ? await worker.ask(api => api.withRoom(plainly(own), plainly(holders), SHOWN)) : []
     if (holders === near.value) withRoom.value = found ?? []
   },
   { immediate: true },

@@ -1,7 +1,7 @@
 import { shallowRef, watch, type Ref } from 'vue'
 import type { Container, HolderType } from '#core/catalog'
 import type { Contents, FitHabits, HolderAdvice } from '#core/holders'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import { useFitWorker } from './useFitWorker'
 
 interface Asked {
@@ -26,7 +26,7 @@ export function useFitAdvice({ contents, types, fitHabits, container }: Asked) {
     const { fitOrder, fitNever } = fitHabits.value
     const found =
       inside &&
-      (await worker.run(api =>
+      (await worker.ask(api =>
         api.advise(plainly(inside), plainly(types.value), plainly({ fitOrder, fitNever }), plainly(container.value)),
       ))
     if (mine !== asked) return

@@ -13,7 +13,7 @@ import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useRefiling } from './useRefiling'
 import { act } from '~/data/act'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import { refileWords } from './words'
 import { placeWords } from '~/data/words'
 import { shellWords } from '~/shell/words'
@@ -33,7 +33,7 @@ const isBusy = shallowRef(false)
 const initialRule = computed(() => (typeof route.query.by === 'string' ? (readRule(route.query.by)?.keys ?? null) : null))
 async function ask(question: Omit<RefilingQuestion, 'heap'>, heapIds: readonly string[]): Promise<void> {
   isBusy.value = true
-  const answer = await worker.run(api => api.propose(question, heapIds)).finally(() => (isBusy.value = false))
+  const answer = await worker.ask(api => api.propose(question, heapIds)).finally(() => (isBusy.value = false))
   asked.value = question
   proposal.value = answer?.proposal ?? null
   heap.value = answer?.heap ?? []

@@ -1,7 +1,7 @@
 import { computed, shallowRef, watch } from 'vue'
 import type { LaneTarget, Refiling } from '#core/catalog'
 import { afterStep, holderLengthMm, idsOf, type LanesNow, type MovesPlan, type Step, minutesFor } from '#core/refiling'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import { act } from '~/data/act'
 import { refileWords } from './words'
 import { laneName } from '~/data/words'
@@ -29,7 +29,7 @@ export function useRefiling() {
     const [refiling, room] = [open.value, catalogue.room]
     freshness.value = 'working'
     if (!refiling) return void (left.value = null)
-    const answer = await worker.run(api => api.remaining(plainly(refiling)))
+    const answer = await worker.ask(api => api.remaining(plainly(refiling)))
     if (refiling !== open.value || room !== catalogue.room) return
     if (answer) left.value = answer
     freshness.value = answer ? 'fresh' : 'failed'

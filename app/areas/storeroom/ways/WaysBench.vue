@@ -16,7 +16,8 @@ import { useRoomWorker } from '~/data/useRoomWorker'
 import { waysWords } from './words'
 import { placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { plainly, type Progress, withProgress } from '~/data/call'
+import { type Progress, withProgress } from '~/data/worker'
+import { plainly } from '~/kit/plainly'
 
 /** Ways of filing compared on the owner's own sets and finds. */
 const catalogue = useCatalogue()
@@ -85,7 +86,7 @@ async function compare(): Promise<void> {
     told => {
       progress.value = told
     },
-    tell => worker.run(api => api.compare(zoneId, plain, assumptions, tell)),
+    tell => worker.ask(api => api.compare(zoneId, plain, assumptions, tell)),
   )
   compared.value = 'yes'
 }

@@ -79,8 +79,15 @@ async function readClasses(): Promise<void> {
   suggestions.setClasses('theme', themes, relatedTo)
 }
 
-/** Everything anew: what another catalogue held is forgotten. A small one leans on the meaning of words as well. */
-async function readAll(): Promise<void> {
+/**
+ * Everything anew, once any reading before it has ended: what another catalogue held is forgotten. A small catalogue leans on the
+ * meaning of words as well.
+ */
+function readAll(): Promise<void> {
+  opening = (opening ?? Promise.resolve()).catch(() => undefined).then(readAnew)
+  return opening
+}
+async function readAnew(): Promise<void> {
   suggestions = new SuggestIndex()
   owned = new LookAlikes()
   ownersOf.clear()
@@ -121,17 +128,16 @@ async function readPictures(): Promise<void> {
 const api = {
   /** Reads the whole catalogue. A second call waits for the first. */
   async open(): Promise<void> {
-    opening ??= readAll()
-    await opening
+    await (opening ?? readAll())
   },
 
   /** Takes over what changed in the catalogue. */
   async follow(holdingIds: readonly string[] | 'all', tables: readonly TableName[]): Promise<void> {
     if (holdingIds === 'all') {
-      opening = readAll()
       pictureReading = null
-      return opening
+      return readAll()
     }
+    await opening
     if (tables.some(table => table === 'kinds' || table === 'categories' || table === 'themes')) await readClasses()
     const found = await database()
       .records('holdings')

@@ -1,23 +1,28 @@
 import { defineStore } from 'pinia'
 import { watch } from 'vue'
-import { type Crew, hire } from '~/data/call'
-import type { AdviceApi, PileStrip } from './advice.worker'
 import { useCatalogue } from '~/data/useCatalogue'
+import { type WorkerHandle, workerHandle } from '~/data/worker'
 import { usePile } from '~/areas/takeIn/pile/usePile'
+import type { AdviceApi, PileStrip } from './advice.worker'
 
 /** Suggestions and look-alikes, worked out beside the screen. The worker starts when Take in is first opened. */
 export const useAdvice = defineStore('advice', () => {
   const catalogue = useCatalogue()
   const pile = usePile()
-  let crew: Crew<AdviceApi> | null = null
-  let told = new Map<string, PileStrip>()
+  /** The strips as the worker knows them, or will know them once it starts. */
+  let told: ReadonlyMap<string, PileStrip> = new Map()
+  const worker = workerHandle<AdviceApi>(
+    () => new Worker(new URL('./advice.worker.ts', import.meta.url), { type: 'module' }),
+    api => Promise.all([api.open(), api.followPile([...told.values()], [])]),
+  )
+  let isFollowing = false
 
-  function open(): Crew<AdviceApi> {
-    if (crew) return crew
-    const hired = hire<AdviceApi>(new Worker(new URL('./advice.worker.ts', import.meta.url), { type: 'module' }))
-    crew = hired
-    void hired.run(api => api.open())
-    catalogue.onChange((ids, tables) => void hired.run(api => api.follow(ids === 'all' ? 'all' : [...ids], [...tables])))
+  /** Follows the catalogue and the pile from the first call on. */
+  function open(): void {
+    if (isFollowing) return
+    isFollowing = true
+    void ask(() => undefined)
+    catalogue.onChange((ids, tables) => void ask(api => api.follow(ids === 'all' ? 'all' : [...ids], [...tables])))
     watch(
       () => pile.drafts,
       drafts => {
@@ -27,17 +32,15 @@ export const useAdvice = defineStore('advice', () => {
         )
         const gone = [...told.keys()].filter(id => !now.has(id))
         told = now
-        void hired.run(api => api.followPile(changed, gone))
+        void ask(api => api.followPile(changed, gone))
       },
       { immediate: true },
     )
-    return hired
   }
-  /** One question to the worker; null when it broke: advice is never worth an error. */
-  async function ask<R>(question: (api: Crew<AdviceApi>['api']) => Promise<R>): Promise<R | null> {
-    return open()
-      .run(question)
-      .catch(() => null) as Promise<R | null>
+  /** The answer to one question; null where the worker broke: advice is never worth an error. */
+  const ask: WorkerHandle<AdviceApi>['ask'] = question => {
+    open()
+    return worker.ask(question)
   }
   return { open, ask }
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Camera, Check, Plus, X } from 'lucide-vue-next'
 import { newId } from '~/db/newId'
-import { computed, onScopeDispose, reactive, toRef, watch } from 'vue'
+import { computed, reactive, toRef, watch } from 'vue'
 import type { Holding, Piece } from '#core/catalog'
 import { readWords, wordsFit } from '#core/exchange'
 import { readSize } from '#core/units'
@@ -14,17 +14,15 @@ import { takeInWords } from '~/areas/takeIn/words'
 import KTyped from '~/kit/KTyped.vue'
 import { useTyped } from '~/kit/useTyped'
 import { useCatalogue } from '~/data/useCatalogue'
-import { hireExchange } from '~/areas/copies/useCopies'
+import { usePhotoKeeper } from '~/subjects/set/usePhotoKeeper'
 import { useNotices } from '~/shell/useNotices'
-import type { PictureOutcome } from '~/data/exchange.worker'
 
 /** The pieces of a set, where wanted: what each is, whether it is missing, and the set it lives with. */
 const { holding } = defineProps<{ holding: Holding }>()
 const catalogue = useCatalogue()
 const notices = useNotices()
 const { code, sizeText } = useDescribe()
-let crew: ReturnType<typeof hireExchange> | null = null
-onScopeDispose(() => crew?.end())
+const keepPhoto = usePhotoKeeper()
 interface Row {
   readonly id: string
   words: string
@@ -68,10 +66,12 @@ function keptSize(before: Piece['size'], text: string): Piece['size'] {
   return reading.ok ? { ...reading.size } : null
 }
 async function takePhoto(row: Row, event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0]
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  // The same photo may be chosen again.
+  input.value = ''
   if (!file) return
-  crew ??= hireExchange()
-  const outcome = await crew.run(api => api.addPicture(file)).catch((): PictureOutcome => ({ ok: false, code: 'notAPicture' }))
+  const outcome = await keepPhoto(file)
   if (outcome.ok) row.pictureHash = outcome.hash
   else notices.tell(takeInWords.photoProblem[outcome.code], 'care')
 }

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { SpellingGroup } from '#core/classing'
 import type { ImportChoices } from '#core/exchange'
 import { importWords } from './words'
-import type { ListView } from '~/data/exchange.worker'
+import type { ListView } from './list.worker'
 
 /** Spellings that would become one brand, each of which can be refused; and brands that may be one, each of which can be joined. */
 const { view } = defineProps<{ view: ListView }>()

@@ -6,7 +6,7 @@ import { importWords } from './words'
 import { saidUse } from '#core/fetching'
 import { slipWords } from '~/areas/find/slip/words'
 import { partialDay } from '~/kit/grammar'
-import type { ListView } from '~/data/exchange.worker'
+import type { ListView } from './list.worker'
 
 /** What each column is, and the first rows twice: as written, and as read. */
 const { view } = defineProps<{ view: ListView }>()

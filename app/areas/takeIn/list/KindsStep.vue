@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { KindReading } from '#core/exchange'
 import { importWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
-import type { ListView } from '~/data/exchange.worker'
+import type { ListView } from './list.worker'
 
 /** What each word in the kind column means here: a kind, a category, a new kind, or text to be kept. */
 const { view } = defineProps<{ view: ListView }>()

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { type ImportChoices, LIST_FIELDS, type Tally } from '#core/exchange'
 import { importWords } from './words'
-import type { ListView } from '~/data/exchange.worker'
+import type { ListView } from './list.worker'
 import TextTallies from './TextTallies.vue'
 import { useCatalogue } from '~/data/useCatalogue'
 

@@ -1,10 +1,9 @@
-import { onScopeDispose, shallowRef } from 'vue'
+import { shallowRef } from 'vue'
 import type { ImportChoices, ImportReport, TableReading } from '#core/exchange'
-import { hireExchange } from '~/areas/copies/useCopies'
-import { type Progress, withProgress, WorkStopped } from '~/data/call'
+import { type Progress, useWorker, withProgress, WorkStopped } from '~/data/worker'
 import { keepForGood } from '~/data/keepForGood'
 import { troubleOf } from '~/data/storageTrouble'
-import type { ListView } from '~/data/exchange.worker'
+import type { ListApi, ListView } from './list.worker'
 
 type Problem = Extract<TableReading, { ok: false }>
 
@@ -16,8 +15,7 @@ export function useListImport() {
   const progress = shallowRef<Progress | null>(null)
   const taken = shallowRef<ImportReport | null>(null)
   const stopped = shallowRef<WorkStopped['code'] | 'full' | null>(null)
-  let crew = hireExchange()
-  onScopeDispose(() => crew.end())
+  const worker = useWorker<ListApi>(() => new Worker(new URL('./list.worker.ts', import.meta.url), { type: 'module' }))
 
   async function guarded<R>(work: (tell: (told: Progress) => void) => Promise<R>): Promise<R | null> {
     stopped.value = null
@@ -29,8 +27,7 @@ export function useListImport() {
       stopped.value = reason instanceof WorkStopped ? reason.code : troubleOf(reason) === 'full' ? 'full' : 'crashed'
       // The stopped worker took the open list with it.
       view.value = null
-      crew.end()
-      crew = hireExchange()
+      worker.cancel()
       return null
     }
   }
@@ -39,7 +36,7 @@ export function useListImport() {
     fileName.value = name
     problem.value = null
     taken.value = null
-    const opening = await guarded(tell => crew.run(api => api.openList(name, bytes, tell)))
+    const opening = await guarded(tell => worker.run(api => api.openList(name, bytes, tell)))
     if (opening?.ok) view.value = opening.view
     else problem.value = opening
   }
@@ -49,13 +46,13 @@ export function useListImport() {
   }
   /** Another sheet of the workbook; where it holds no list, the one that is open stays. */
   async function openSheet(sheet: string): Promise<void> {
-    const opening = await guarded(tell => crew.run(api => api.openSheet(sheet, tell)))
+    const opening = await guarded(tell => worker.run(api => api.openSheet(sheet, tell)))
     problem.value = opening?.ok === false ? opening : null
     if (opening?.ok) view.value = opening.view
   }
   /** What was open when the page was left, with what was chosen. */
   async function reopen(): Promise<void> {
-    const kept = await guarded(tell => crew.run(api => api.reopenList(tell)))
+    const kept = await guarded(tell => worker.run(api => api.reopenList(tell)))
     if (!kept?.opening.ok) return
     fileName.value = kept.fileName
     view.value = kept.opening.view
@@ -65,11 +62,11 @@ export function useListImport() {
     // Shown at once: what is chosen next, while the list is being read, is chosen on top of it.
     const choices = { ...view.value.choices, ...change }
     view.value = { ...view.value, choices }
-    const after = await guarded(tell => crew.run(api => api.rereadList(choices, tell)))
+    const after = await guarded(tell => worker.run(api => api.rereadList(choices, tell)))
     if (after && view.value?.choices === choices) view.value = after
   }
   async function take(): Promise<void> {
-    const report = await guarded(tell => crew.run(api => api.takeList(fileName.value, tell)))
+    const report = await guarded(tell => worker.run(api => api.takeList(fileName.value, tell)))
     if (!report) return
     taken.value = report
     view.value = null
@@ -79,7 +76,7 @@ export function useListImport() {
     view.value = null
     problem.value = null
     taken.value = null
-    void crew.run(api => api.closeList())
+    void worker.run(api => api.closeList())
   }
   return {
     fileName,
@@ -95,6 +92,6 @@ export function useListImport() {
     choose,
     take,
     startOver,
-    cancel: () => crew.end('cancelled'),
+    cancel: worker.cancel,
   }
 }

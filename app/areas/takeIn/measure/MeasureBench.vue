@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Aperture, Camera, Check, RefreshCw, Ruler } from 'lucide-vue-next'
 import { newId } from '~/db/newId'
-import { computed, onScopeDispose, shallowRef, useTemplateRef } from 'vue'
+import { computed, shallowRef, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Holding, Piece } from '#core/catalog'
 import type { MeasuredPiece, Reference } from '#core/measuring'
@@ -17,7 +17,7 @@ import { act } from '~/data/act'
 import { measureWords } from './words'
 import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { hireExchange } from '~/areas/copies/useCopies'
+import { usePhotoKeeper } from '~/subjects/set/usePhotoKeeper'
 import { useNotices } from '~/shell/useNotices'
 
 /** The photo bench: from a photo to the true size of a set, its impression and its pieces. */
@@ -36,8 +36,7 @@ const keepsImpression = shallowRef(true)
 const holding = computed((): Holding | null =>
   typeof route.query.set === 'string' ? (catalogue.tables?.holdings.get(route.query.set) ?? null) : null,
 )
-let crew: ReturnType<typeof hireExchange> | null = null
-onScopeDispose(() => crew?.end())
+const keepPhoto = usePhotoKeeper()
 
 async function open(file: Blob): Promise<void> {
   if (reference.value) await bench.open(file, reference.value)
@@ -55,7 +54,10 @@ async function standIn(): Promise<void> {
   await open(blob)
 }
 function fromCamera(event: Event): void {
-  const file = (event.target as HTMLInputElement).files?.[0]
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  // The same photo may be chosen again.
+  input.value = ''
   if (file) void open(file)
 }
 async function split(at: number): Promise<void> {
@@ -66,10 +68,7 @@ async function keep(): Promise<void> {
   const [found, set] = [measured.value, holding.value]
   if (!found || !set) return
   const size = { widthMm: tenths(found.widthMm), heightMm: tenths(found.heightMm) }
-  crew ??= hireExchange()
-  const picture = keepsImpression.value
-    ? await crew.run(api => api.addPicture(new File([found.impression], 'impression.png', { type: 'image/png' }))).catch(() => null)
-    : null
+  const picture = keepsImpression.value ? await keepPhoto(new File([found.impression], 'impression.png', { type: 'image/png' })) : null
   const named = (piece: MeasuredPiece): Piece => ({
     id: newId(),
     words: [],

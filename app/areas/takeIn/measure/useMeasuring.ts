@@ -1,7 +1,7 @@
-import { onScopeDispose, shallowRef } from 'vue'
+import { shallowRef } from 'vue'
 import { joinPieces, type MeasuredPiece, type Quad, type Reference } from '#core/measuring'
 import { measureWords } from './words'
-import { hire, type Crew } from '~/data/call'
+import { useWorker } from '~/data/worker'
 import type { MeasureApi, MeasuredPhoto, OpenedPhoto } from './measure.worker'
 
 /** The way from a photo to a measured set: one worker, one photo at a time, each step told and stoppable. */
@@ -13,32 +13,21 @@ export function useMeasuring() {
   const pieces = shallowRef<readonly MeasuredPiece[]>([])
   const busy = shallowRef('')
   const problem = shallowRef('')
-  let crew: Crew<MeasureApi> | null = null
-  const worker = (): Crew<MeasureApi> =>
-    (crew ??= hire<MeasureApi>(new Worker(new URL('./measure.worker.ts', import.meta.url), { type: 'module' })))
-  onScopeDispose(() => crew?.end())
+  const worker = useWorker<MeasureApi>(() => new Worker(new URL('./measure.worker.ts', import.meta.url), { type: 'module' }))
 
-  /** Runs one step; what breaks or is stopped leaves everything as it was. */
-  async function step<R>(what: string, work: (crew: Crew<MeasureApi>) => Promise<R>): Promise<R | null> {
+  /** Runs one step, told on the screen as `what`. Null where it broke or was stopped: everything is as it was. */
+  async function step<R>(what: string, call: (api: Parameters<Parameters<typeof worker.run>[0]>[0]) => R): Promise<Awaited<R> | null> {
     busy.value = what
     problem.value = ''
-    try {
-      return await work(worker())
-    } catch {
-      crew = null
-      return null
-    } finally {
-      busy.value = ''
-    }
+    return worker.ask(call).finally(() => (busy.value = ''))
   }
   function cancel(): void {
-    crew?.end()
-    crew = null
+    worker.cancel()
     photo.value = null
     measured.value = null
   }
   async function open(file: Blob, reference: Reference): Promise<void> {
-    const opened = await step(measureWords.reading, each => each.run(api => api.open(file)))
+    const opened = await step(measureWords.reading, api => api.open(file))
     if (!opened) return
     measured.value = null
     if (!opened.ok) return void (problem.value = measureWords.photoProblems[opened.code])
@@ -49,7 +38,7 @@ export function useMeasuring() {
   async function propose(reference: Reference): Promise<void> {
     const { value: open } = photo
     if (!open) return
-    const found = await step(measureWords.looking, each => each.run(api => api.propose(reference)))
+    const found = await step(measureWords.looking, api => api.propose(reference))
     proposals.value = found?.quads ?? []
     const [x, y] = [open.widthPx / 4, open.heightPx / 4]
     corners.value = found?.quads[0] ?? [
@@ -69,9 +58,7 @@ export function useMeasuring() {
   async function measure(reference: Reference): Promise<void> {
     const { value: asked } = corners
     if (!asked) return
-    const found = await step(measureWords.measuring, each =>
-      each.run(api => api.measure(asked.map(({ x, y }) => ({ x, y })) as unknown as Quad, reference)),
-    )
+    const found = await step(measureWords.measuring, api => api.measure(asked.map(({ x, y }) => ({ x, y })) as unknown as Quad, reference))
     if (!found) return
     if (!found.ok) {
       measured.value = null
@@ -87,7 +74,7 @@ export function useMeasuring() {
   }
   async function split(at: number): Promise<boolean> {
     const piece = pieces.value[at]
-    const parts = piece ? await worker().run(api => api.split({ ...piece })) : null
+    const parts = piece ? await worker.ask(api => api.split({ ...piece })) : null
     if (parts) pieces.value = [...pieces.value.slice(0, at), ...parts, ...pieces.value.slice(at + 1)]
     return parts !== null
   }

@@ -5,7 +5,7 @@ import { blankBrand, type Brand, KIND_FAMILIES } from '#core/catalog'
 import type { NameList, NameRecord } from '#core/classing'
 import { wordsFit } from '#core/exchange'
 import { readLength } from '#core/units'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import KTyped from '~/kit/KTyped.vue'
 import { useTyped } from '~/kit/useTyped'
 import KField from '~/kit/KField.vue'
@@ -148,7 +148,7 @@ async function keep(): Promise<void> {
   if ('variants' in after && !wordsFit(after.variants)) return void (problem.value = nameWords.variantTooLong)
   const isFiledBy =
     after.name !== record.name || ('successorId' in after && 'successorId' in record && after.successorId !== record.successorId)
-  const count = isFiledBy ? ((await worker.run(api => api.wouldMove(list, [plainly(after)]))) ?? 0) : 0
+  const count = isFiledBy ? ((await worker.ask(api => api.wouldMove(list, [plainly(after)]))) ?? 0) : 0
   if (count > 0) wouldMove.value = count
   else await put()
 }

@@ -7,7 +7,7 @@ import { useRoute } from 'vue-router'
 import { NuxtLink } from '#components'
 import type { Holding } from '#core/catalog'
 import { type NameList, type NameRecord, NAME_LISTS, newName, refersTo } from '#core/classing'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import JoinAndSplit from './JoinAndSplit.vue'
 import NameForm from './NameForm.vue'
 import MarksForm from './MarksForm.vue'
@@ -79,7 +79,7 @@ async function settle(): Promise<void> {
   const { value: ids } = tried
   if (!ids || list.value === 'brands') return
   const [asked, inOrder] = [list.value, records.value.map((record, rank) => ({ ...record, rank }))]
-  const count = (await worker.run(api => api.wouldMove(asked, plainly(inOrder)))) ?? 0
+  const count = (await worker.ask(api => api.wouldMove(asked, plainly(inOrder)))) ?? 0
   if (count > 0) wouldMove.value = count
   else await takeOrder()
 }

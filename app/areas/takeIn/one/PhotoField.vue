@@ -1,32 +1,36 @@
 <script setup lang="ts">
 import { Camera, Trash2 } from 'lucide-vue-next'
-import { onScopeDispose, shallowRef, useTemplateRef } from 'vue'
+import { shallowRef, useTemplateRef } from 'vue'
 import KFile from '~/kit/KFile.vue'
 import KImpression from '~/kit/KImpression.vue'
 import { takeInWords } from '~/areas/takeIn/words'
-import { hireExchange } from '~/areas/copies/useCopies'
-import type { PictureOutcome } from '~/data/exchange.worker'
+import { useNotices } from '~/shell/useNotices'
+import { usePhotoKeeper } from '~/subjects/set/usePhotoKeeper'
 
-/** The photo of a set: a file, a drop, or the camera of a phone. `isShown`: only shown, where photos come another way. */
-defineProps<{ isShown?: boolean; label?: string }>()
+/** The photo of a set: a file, a drop, or the camera of a phone. `isShown`: only shown, where photos come another way. `of`: counts what the form shows; a photo that is
+ * still being read when the form shows another set goes to neither, and that is told. */
+const { of } = defineProps<{ isShown?: boolean; label?: string; of: number }>()
 const hash = defineModel<string | null>({ required: true })
 const problem = shallowRef('')
 const isBusy = shallowRef(false)
 const camera = useTemplateRef<HTMLInputElement>('camera')
-let crew: ReturnType<typeof hireExchange> | null = null
-onScopeDispose(() => crew?.end())
+const keepPhoto = usePhotoKeeper()
+const notices = useNotices()
 
 async function take(file: File): Promise<void> {
+  const takenFor = of
   problem.value = ''
   isBusy.value = true
-  crew ??= hireExchange()
-  const outcome = await crew.run(api => api.addPicture(file)).catch((): PictureOutcome => ({ ok: false, code: 'notAPicture' }))
-  isBusy.value = false
+  const outcome = await keepPhoto(file).finally(() => (isBusy.value = false))
+  if (takenFor !== of) return notices.tell(takeInWords.photoLate, 'care')
   if (outcome.ok) hash.value = outcome.hash
   else problem.value = takeInWords.photoProblem[outcome.code]
 }
 function fromCamera(event: Event): void {
-  const file = (event.target as HTMLInputElement).files?.[0]
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  // The same photo may be chosen again.
+  input.value = ''
   if (file) void take(file)
 }
 </script>

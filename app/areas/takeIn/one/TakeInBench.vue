@@ -2,11 +2,10 @@
 import MovingLine from '~/areas/takeIn/moving/MovingLine.vue'
 import { until } from '@vueuse/core'
 import { Check, CornerDownLeft, FileSpreadsheet, Ruler } from 'lucide-vue-next'
-import { newId } from '~/db/newId'
-import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, onMounted, onScopeDispose, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
-import { blankDraft, type Draft, type KeptPackaging, nextRank, isBlank } from '#core/catalog'
+import { type Draft, type KeptPackaging, isBlank } from '#core/catalog'
 import { afterCapture, stageOf, stateOnCapture } from '#core/pile'
 import KTyped from '~/kit/KTyped.vue'
 import KPageHead from '~/kit/KPageHead.vue'
@@ -15,6 +14,7 @@ import CollectionChoice from '~/areas/takeIn/pile/CollectionChoice.vue'
 import GoesWith from '~/areas/takeIn/belonging/GoesWith.vue'
 import LookAlikes from '~/areas/takeIn/advice/LookAlikes.vue'
 import PhotoField from './PhotoField.vue'
+import { stripsFor } from '~/areas/takeIn/pile/usePhotosIn'
 import PhotosDrop from '~/areas/takeIn/pile/PhotosDrop.vue'
 import PiecesEditor from '~/areas/takeIn/belonging/PiecesEditor.vue'
 import PileStrips from '~/areas/takeIn/pile/PileStrips.vue'
@@ -146,21 +146,22 @@ async function startOver(): Promise<void> {
   if (id) pile.leaveOut(id)
   if (id && pile.drafts.some(each => each.id === id)) await act.dropDrafts([id])
 }
-/** The first photo goes to the open strip if it has none; every other one becomes a strip of its own. */
-async function takePhotos(hashes: readonly string[]): Promise<void> {
-  const [first, ...rest] = texts.pictureHash ? [null, ...hashes] : hashes
-  if (first) texts.pictureHash = first
-  if (rest.length > 0) {
-    await draft.keepNow()
-    const from = nextRank(pile.drafts) + 1
-    await act.addDrafts(
-      rest.map((hash, at) => ({
-        ...blankDraft({ id: newId(), rank: from + at, createdAt: new Date().toISOString() }),
-        pictureHash: hash ?? null,
-      })),
-    )
+let isLeft = false
+onScopeDispose(() => (isLeft = true))
+/**
+ * The first photo goes to the strip that is open as it is chosen, if that has none and is open still; every other one becomes a
+ * strip of its own.
+ */
+function photosForOpen(): (hashes: readonly string[]) => Promise<void> {
+  const { value: openAtFirst } = draft.shown
+  return async hashes => {
+    const isOpen = !isLeft && draft.shown.value === openAtFirst
+    const [first, ...rest] = isOpen && !texts.pictureHash ? hashes : [null, ...hashes]
+    if (first) texts.pictureHash = first
+    if (isOpen) await draft.keepNow()
+    await stripsFor(rest.flatMap(hash => hash ?? []))
+    if (isOpen) fields.value?.focusName()
   }
-  fields.value?.focusName()
 }
 useSettleKey(() => void save(true))
 </script>
@@ -210,13 +211,14 @@ useSettleKey(() => void save(true))
           :picture-hash="texts.pictureHash"
           :except-id="editing?.id ?? openId"
         />
-        <PhotoField v-model="texts.pictureHash" :is-shown="!editing">
-          <PhotosDrop v-if="!editing" @photos="takePhotos" />
+        <PhotoField v-model="texts.pictureHash" :is-shown="!editing" :of="draft.shown.value">
+          <PhotosDrop v-if="!editing" :receive="photosForOpen" />
         </PhotoField>
         <PhotoField
           v-if="KEPT_WITH_BACK.some(each => each === texts.packaging)"
           v-model="texts.packagingPictureHash"
           :label="takeInWords.packagingBack"
+          :of="draft.shown.value"
         />
       </div>
       <div class="action-row md:col-span-2">

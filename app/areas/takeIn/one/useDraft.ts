@@ -5,11 +5,11 @@ import { blankDraft, blankHolding, type Draft, type DraftTexts, type Holding, KE
 import { readDate, readPrice, readWords, writePrice } from '#core/exchange'
 import { proposeIn, proposePlace } from '#core/filing'
 import { isFarBeyond, readBareNumber } from '#core/numbering'
-import { readSize } from '#core/units'
+import { dayOf, isLater, readSize } from '#core/units'
 import { act } from '~/data/act'
 import type { HoldingFacts } from '~/db/commands'
 import { useCatalogue } from '~/data/useCatalogue'
-import { plainly } from '~/data/call'
+import { plainly } from '~/kit/plainly'
 import { usePile } from '~/areas/takeIn/pile/usePile'
 import { useDescribe } from '~/data/useDescribe'
 import { useKept } from '~/kit/useKept'
@@ -87,7 +87,10 @@ export function useDraft(editing: () => Holding | null) {
       pictureHash: holding.pictureHash,
     }
   }
+  /** Counts what the form has shown: what began with one strip or set is not for the next. */
+  const shown = shallowRef(0)
   function show(id: string | null, fresh: Texts): void {
+    shown.value += 1
     openId.value = id
     begunWith = JSON.stringify(fresh)
     Object.assign(texts, fresh)
@@ -184,7 +187,7 @@ export function useDraft(editing: () => Holding | null) {
 
   const size = computed(() => readSize(texts.size, catalogue.settings.unit))
   const date = computed(() => readDate(texts.acquiredOn, { order: null, shortYears: false, thisYear: new Date().getFullYear() }))
-  const isFuture = computed(() => date.value.ok && date.value.date > new Date().toISOString().slice(0, date.value.date.length))
+  const isFuture = computed(() => date.value.ok && isLater(date.value.date, dayOf(new Date())))
   const price = computed(() => readPrice(texts.price, catalogue.settings.currency))
   const themeNames = computed(() => [...texts.themes, ...(texts.theme.trim() ? [texts.theme.trim()] : [])])
   const facts = computed((): HoldingFacts => ({
@@ -252,6 +255,7 @@ export function useDraft(editing: () => Holding | null) {
   return {
     texts,
     typed,
+    shown,
     openId,
     notKept,
     isFar,

@@ -49,7 +49,7 @@ const outlook = shallowRef<PlacesOutlook | null>(null)
 const isLooking = shallowRef(false)
 async function lookAhead(): Promise<void> {
   isLooking.value = true
-  outlook.value = await worker.run(api => api.planMany(waiting.value.map(holding => holding.id))).finally(() => (isLooking.value = false))
+  outlook.value = await worker.ask(api => api.planMany(waiting.value.map(holding => holding.id))).finally(() => (isLooking.value = false))
 }
 async function placeAll(): Promise<void> {
   outlook.value = null

@@ -1,5 +1,5 @@
 import { shallowRef } from 'vue'
-import { type Progress, withProgress } from '~/data/call'
+import { type Progress, withProgress } from '~/data/worker'
 import { useRoomWorker } from '~/data/useRoomWorker'
 
 /** Many sets put away by their corners' rules, as one step, with word of how far it is; stopped, what is placed by then stays. */
@@ -13,9 +13,9 @@ export function usePlaceMany() {
       told => {
         busy.value = told
       },
-      tell => worker.run(api => api.placeMany(ids, tell)),
+      tell => worker.ask(api => api.placeMany(ids, tell)),
     )
   }
-  const stop = (): void => void worker.run(api => api.stopPlacing())
+  const stop = (): void => void worker.ask(api => api.stopPlacing())
   return { worker, busy, placeMany, stop }
 }

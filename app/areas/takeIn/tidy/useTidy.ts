@@ -36,7 +36,7 @@ export function useTidy() {
   watch(
     () => [waiting.value, catalogue.tables?.holderTypes, catalogue.settings.fitOrder, catalogue.settings.fitNever] as const,
     async ([sets]) => {
-      const found = await worker.run(api => api.fittings(sets.map(({ id }) => id)))
+      const found = await worker.ask(api => api.fittings(sets.map(({ id }) => id)))
       if (sets === waiting.value) fittings.value = found
     },
     { immediate: true },

@@ -1,6 +1,7 @@
 import { newId } from '~/db/newId'
 import { type Holding, LIMITS, type Loan, type Use } from '#core/catalog'
-import { dayOf, daysOfUse } from '#core/fetching'
+import { daysOfUse } from '#core/fetching'
+import { dayOf } from '#core/units'
 import type { YondercrestDb } from '../../database'
 import { type Desk, transact } from '../../transact'
 import { areInPlace } from '../holding/placing'

@@ -1,5 +1,6 @@
 import type { RoomSettings } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
+import type { LastCopy } from '../../reads'
 import { expectFaultless } from '../../transact'
 
 type SettingsChange = Partial<Omit<RoomSettings, 'id'>>
@@ -19,8 +20,7 @@ export async function changeSettings(db: YondercrestDb, wanted: SettingsChange |
   })
 }
 
-/** Remembers when a copy was last saved, and what the journal's last step was then. */
-export async function noteCopySaved(db: YondercrestDb, at: string): Promise<void> {
-  const last = await db.journal.orderBy('seq').last()
-  await db.device.put({ id: 'lastCopy', value: JSON.stringify({ at, seq: last?.seq ?? 0, swings: last?.swings ?? 0 }) })
+/** Remembers that a copy was saved: when, and the last step that is in it. */
+export async function noteCopySaved(db: YondercrestDb, copy: LastCopy): Promise<void> {
+  await db.device.put({ id: 'lastCopy', value: JSON.stringify(copy) })
 }

@@ -11,6 +11,7 @@ import {
 import { makeRecords, type PlannedRow } from '#core/exchange'
 import type { SpellingGroup } from '#core/classing'
 import type { InkMapRecord, PictureRecord, ShapesRecord, ThumbRecord, YondercrestDb } from '../../database'
+import type { LastCopy } from '../../reads'
 import { type Desk, transact } from '../../transact'
 import { highestGiven, runningSeries } from '../holding/numbers'
 
@@ -25,6 +26,16 @@ export async function readCatalogue(db: YondercrestDb): Promise<CatalogueData> {
       return data as unknown as CatalogueData
     },
   )
+}
+
+/** The whole catalogue, and the last step that it holds: what is done while a copy is packed is not in the copy. */
+export async function readWithStep(
+  db: YondercrestDb,
+): Promise<{ readonly data: CatalogueData; readonly step: Pick<LastCopy, 'seq' | 'swings'> }> {
+  return db.transaction('r', [...TABLE_NAMES.map(name => db.table(name)), db.journal], async () => {
+    const last = await db.journal.orderBy('seq').last()
+    return { data: await readCatalogue(db), step: { seq: last?.seq ?? 0, swings: last?.swings ?? 0 } }
+  })
 }
 
 async function replaceAll(desk: Desk, data: CatalogueData): Promise<void> {
@@ -50,7 +61,9 @@ export async function replaceCatalogue(
 ): Promise<void> {
   const name = data.settings[0]?.roomName ?? ''
   await transact(db, command, { name, count: data.holdings.length }, async desk => {
-    await Promise.all([replaceAll(desk, data), db.pictures.bulkPut([...pictures]), db.thumbs.bulkPut([...thumbs])])
+    // Pictures come first: a record that names one which is not there does without it.
+    await Promise.all([db.pictures.bulkPut([...pictures]), db.thumbs.bulkPut([...thumbs])])
+    await replaceAll(desk, data)
   })
 }
 

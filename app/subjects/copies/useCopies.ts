@@ -4,19 +4,17 @@ import { computed, shallowRef } from 'vue'
 import { newId } from '~/db/newId'
 import { settingsOfLocale } from '#core/catalog'
 import { lineOf, type ListLine, type OnScreen, salvage } from '#core/exchange'
+import { dayOf } from '#core/units'
 import { type LastCopy, SCREEN_TABLES, watch } from '~/db'
 import { act, lastCopyNow } from '~/data/act'
-import { copyWords } from './words'
+import { copyWords } from '~/areas/copies/words'
 import { useDescribe } from '~/data/useDescribe'
 import { useUses } from '~/data/useUses'
-import { type Crew, hire, plainly, type Progress, withProgress, WorkStopped } from '~/data/call'
-import type { ExchangeApi, RestoreOutcome } from '~/data/exchange.worker'
-import { offerFile } from '~/kit/offerFile'
 import { useCatalogue } from '~/data/useCatalogue'
-
-/** A worker of its own for every long piece of work, so that cancelling it ends nothing else. */
-export const hireExchange = (): Crew<ExchangeApi> =>
-  hire<ExchangeApi>(new Worker(new URL('../../data/exchange.worker.ts', import.meta.url), { type: 'module' }))
+import { type Progress, type WorkerHandle, workerHandle, withProgress, WorkStopped } from '~/data/worker'
+import { offerFile } from '~/kit/offerFile'
+import { plainly } from '~/kit/plainly'
+import type { CopiesApi, PackedCopy, RestoreOutcome } from './copies.worker'
 
 /** Copies of the catalogue: saving, reading back, beginning anew. */
 export const useCopies = defineStore('copies', () => {
@@ -25,7 +23,7 @@ export const useCopies = defineStore('copies', () => {
   const uses = useUses()
   const progress = shallowRef<Progress | null>(null)
   const lastCopy = shallowRef<LastCopy | null>(null)
-  let crew: Crew<ExchangeApi> | null = null
+  let current: WorkerHandle<CopiesApi> | null = null
   watch(lastCopyNow, found => (lastCopy.value = found))
 
   /** Steps done (or undone) since the last copy. */
@@ -43,30 +41,30 @@ export const useCopies = defineStore('copies', () => {
         : 0,
   )
 
-  async function work<R>(call: (crew: Crew<ExchangeApi>, tell: (told: Progress) => void) => Promise<R>): Promise<R> {
-    const hands = hireExchange()
-    crew = hands
+  /** One long piece of work, in a worker of its own: cancelling it ends nothing else. */
+  async function work<R>(call: (worker: WorkerHandle<CopiesApi>, tell: (told: Progress) => void) => Promise<R>): Promise<R> {
+    const worker = workerHandle<CopiesApi>(() => new Worker(new URL('./copies.worker.ts', import.meta.url), { type: 'module' }))
+    current = worker
     try {
       return await withProgress(
         told => {
           progress.value = told
         },
-        tell => call(hands, tell),
+        tell => call(worker, tell),
       )
     } finally {
-      hands.end('crashed')
-      crew = null
+      worker.end()
+      if (current === worker) current = null
     }
   }
-  const cancel = (): void => crew?.end('cancelled')
+  const cancel = (): void => current?.cancel()
 
-  /** Saves everything as one file; the answer is its size in bytes. */
-  async function saveCopy(): Promise<number> {
-    const bytes = await work((hands, tell) => hands.run(api => api.saveArchive(tell)))
-    const now = new Date().toISOString()
-    offerFile(new Blob([bytes], { type: 'application/zip' }), copyWords.fileName(catalogue.settings.roomName, now.slice(0, 10)))
-    await act.noteCopySaved(now)
-    return bytes.byteLength
+  /** Saves everything as one file. The answer is what was packed; where it has a fault it would not be read back. */
+  async function saveCopy(): Promise<PackedCopy> {
+    const copy = await work((worker, tell) => worker.run(api => api.saveArchive(tell)))
+    offerFile(new Blob([copy.bytes], { type: 'application/zip' }), copyWords.fileName(catalogue.settings.roomName, dayOf(new Date())))
+    if (copy.fault === null) await act.noteCopySaved({ at: new Date().toISOString(), ...copy.step })
+    return copy
   }
 
   /** Saves what the screen still has, after the storage of the browser was cleared. */
@@ -76,12 +74,12 @@ export const useCopies = defineStore('copies', () => {
     const screen = Object.fromEntries(SCREEN_TABLES.map(name => [name, [...tables[name].values()]])) as unknown as OnScreen
     const now = new Date().toISOString()
     const data = plainly(salvage({ ...screen, settings: [{ ...catalogue.settings }] }, catalogue.nextNumbers, now, newId))
-    const bytes = await work((hands, tell) => hands.run(api => api.packData(data, tell)))
-    offerFile(new Blob([bytes], { type: 'application/zip' }), copyWords.fileName(catalogue.settings.roomName, now.slice(0, 10)))
+    const bytes = await work((worker, tell) => worker.run(api => api.packData(data, tell)))
+    offerFile(new Blob([bytes], { type: 'application/zip' }), copyWords.fileName(catalogue.settings.roomName, dayOf(new Date())))
   }
 
   function restore(bytes: ArrayBuffer): Promise<RestoreOutcome> {
-    return work((hands, tell) => hands.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'restoreArchive', tell)))
+    return work((worker, tell) => worker.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'restoreArchive', tell)))
   }
 
   async function isDemoStart(): Promise<boolean> {
@@ -98,9 +96,9 @@ export const useCopies = defineStore('copies', () => {
       const archive = isWanted
         .then(is => (is ? fetch('/api/demo-room') : null))
         .then(response => (response?.ok ? response.arrayBuffer() : null))
-      const outcome = await work(async (hands, tell) => {
+      const outcome = await work(async (worker, tell) => {
         const bytes = await archive
-        return bytes ? hands.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'loadDemo', tell)) : null
+        return bytes ? worker.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'loadDemo', tell)) : null
       })
       return outcome?.ok ?? false
     } catch (problem) {
@@ -114,12 +112,9 @@ export const useCopies = defineStore('copies', () => {
 
   async function saveList(): Promise<void> {
     await uses.ready()
-    const csv = await work(hands => hands.run(api => Promise.resolve(api.saveList(listLines()))))
+    const csv = await work(worker => worker.run(api => api.saveList(listLines())))
     // A byte-order mark, so that spreadsheets read the letters right.
-    offerFile(
-      new Blob(['\ufeff', csv], { type: 'text/csv' }),
-      copyWords.listName(catalogue.settings.roomName, new Date().toISOString().slice(0, 10)),
-    )
+    offerFile(new Blob(['\ufeff', csv], { type: 'text/csv' }), copyWords.listName(catalogue.settings.roomName, dayOf(new Date())))
   }
 
   function listLines(): readonly ListLine[] {

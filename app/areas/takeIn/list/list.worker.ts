@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import type { CatalogueData, DateOrder } from '#core/catalog'
+import type { DateOrder } from '#core/catalog'
 import {
   chosenBrands,
   type ColumnGuess,
@@ -12,26 +12,17 @@ import {
   type ListField,
   type ListSource,
   type ListTable,
-  packArchive,
-  picturesOf,
   type PlannedRow,
   planRows,
   readListFile,
   recommendedChoices,
   reportOn,
   type TableReading,
-  unpackArchive,
-  type ArchiveReading,
-  writeList,
-  type ListLine,
-  PICTURE_TYPES,
 } from '#core/exchange'
-import { database, type PictureRecord, type ThumbRecord } from '~/db'
+import { database } from '~/db'
 import * as commands from '~/db/commands'
-import { plainly, type Progress } from './call'
-import { troubleOf } from './storageTrouble'
-import { makeThumb, sha256 } from './pictures'
-import { faultOf, headerSize, isTooLarge, MAX_PICTURE_BYTES, type PictureFault } from './pictureSize'
+import { plainly } from '~/kit/plainly'
+import type { Progress } from '~/data/worker'
 
 type Tell = (progress: Progress) => void
 
@@ -41,10 +32,8 @@ interface ListFile {
   readonly bytes: ArrayBuffer
   readonly sheet: string | null
 }
-/** What is kept of it beside its bytes. */
-interface KeptList extends Pick<ListFile, 'fileName' | 'sheet'> {
-  readonly choices: ImportChoices | null
-}
+/** What is kept of it beside its bytes, and apart from them: choices are kept with each answer, the bytes once. */
+type KeptList = Pick<ListFile, 'fileName' | 'sheet'>
 
 /** A list that has been opened: its table, and the reading of it under the present choices. */
 interface OpenList {
@@ -70,10 +59,6 @@ export interface ListView {
   readonly preview: readonly { readonly cells: readonly string[]; readonly planned: PlannedRow }[]
 }
 export type ListOpening = { readonly ok: true; readonly view: ListView } | Extract<TableReading, { ok: false }>
-export type RestoreOutcome = { readonly ok: true; readonly holdings: number } | Extract<ArchiveReading, { ok: false }>
-export type PictureOutcome =
-  | { readonly ok: true; readonly hash: string; readonly widthPx: number; readonly heightPx: number }
-  | { readonly ok: false; readonly code: PictureFault | 'full' }
 
 const PREVIEW_ROWS = 8
 const ROWS_A_STEP = 500
@@ -135,11 +120,25 @@ async function readList({ fileName, bytes, sheet }: ListFile, tell: Tell): Promi
   list = { file, table: reading.table, known, currency, dateOrder, facts, choices, rows: readRows(reading.table, choices, currency, tell) }
   return { ok: true, view: viewOf(list) }
 }
-/** A list that cannot be kept is chosen anew after a reload; that is all. */
-const keepList = ({ fileName, bytes, sheet }: ListFile, choices: ImportChoices | null = null): Promise<unknown> =>
-  database()
-    .device.put({ id: 'openList', value: JSON.stringify({ fileName, sheet, choices }), file: bytes })
-    .catch(() => null)
+/** Keeps an opened list, with no choices yet. A list that cannot be kept is chosen anew after a reload; that is all. */
+async function keepList({ fileName, bytes, sheet }: ListFile): Promise<void> {
+  const { device } = database()
+  const kept: KeptList = { fileName, sheet }
+  try {
+    await device.delete('listChoices')
+    await device.put({ id: 'openList', value: JSON.stringify(kept), file: bytes })
+  } catch {
+    // Told nowhere: nothing is lost by it but a click.
+  }
+}
+async function keepChoices(choices: ImportChoices): Promise<void> {
+  await database()
+    .device.put({ id: 'listChoices', value: JSON.stringify(choices) })
+    .catch(() => undefined)
+}
+async function dropList(): Promise<void> {
+  await database().device.bulkDelete(['openList', 'listChoices'])
+}
 
 /** What was said of brands stays said where another column becomes something else. */
 const ofBrands = ({ refusedSpellings, joinedBrands, brandNames }: ImportChoices) => ({ refusedSpellings, joinedBrands, brandNames })
@@ -163,7 +162,9 @@ const api = {
     const kept = await database().device.get('openList')
     if (!kept?.file) return null
     try {
-      const { fileName, sheet, choices } = JSON.parse(kept.value) as KeptList
+      const { fileName, sheet } = JSON.parse(kept.value) as KeptList
+      const chosen = await database().device.get('listChoices')
+      const choices = chosen ? (JSON.parse(chosen.value) as ImportChoices) : null
       const opening = await readList({ fileName, sheet, bytes: kept.file }, tell)
       // Columns first, and then what was chosen under them.
       const view = opening.ok && choices ? (api.rereadList(choices, tell), api.rereadList(choices, tell)) : null
@@ -174,7 +175,7 @@ const api = {
       return null
     }
   },
-  closeList: (): Promise<void> => database().device.delete('openList'),
+  closeList: dropList,
 
   /** Reads the open list again under other choices. Other columns bring other facts, and their recommended answers. */
   rereadList(choices: ImportChoices, tell: Tell): ListView | null {
@@ -183,7 +184,7 @@ const api = {
     if (isRecut) list.facts = gatherFacts(list.table, choices.columns, list.known, new Date().getFullYear())
     list.choices = isRecut ? { ...recommendedChoices(choices.columns, list.facts, list.dateOrder), ...ofBrands(choices) } : choices
     list.rows = readRows(list.table, list.choices, list.currency, tell)
-    void keepList(list.file, list.choices)
+    void keepChoices(list.choices)
     return viewOf(list)
   },
 
@@ -195,92 +196,10 @@ const api = {
     await commands.importList(database(), rows, brands, choices.refusedSpellings, fileName, (done, total) =>
       tell({ stage: 'writing', done, total }),
     )
-    await database().device.delete('openList')
+    await dropList()
     return reportOn(rows)
-  },
-
-  /** The whole catalogue with its pictures as an archive. */
-  async saveArchive(tell: Tell): Promise<ArrayBuffer> {
-    const db = database()
-    const data = await commands.readCatalogue(db)
-    const wanted = new Set(picturesOf(data).map(each => each.hash))
-    const pictures = (await db.pictures.bulkGet([...wanted])).filter(picture => picture !== undefined)
-    const thumbs = (await db.thumbs.bulkGet([...wanted])).filter(thumb => thumb !== undefined)
-    const zip = await packArchive(
-      data,
-      pictures.map(each => ({ ...each, bytes: new Uint8Array(each.bytes) })),
-      thumbs.map(each => ({ ...each, bytes: new Uint8Array(each.bytes) })),
-      new Date().toISOString(),
-      sha256,
-      (done, total) => tell({ stage: 'packing', done, total }),
-    )
-    return zip.buffer as ArrayBuffer
-  },
-
-  /** A catalogue that is no longer in the database, as an archive without pictures. */
-  async packData(data: CatalogueData, tell: Tell): Promise<ArrayBuffer> {
-    const zip = await packArchive(data, [], [], new Date().toISOString(), sha256, (done, total) => tell({ stage: 'packing', done, total }))
-    return zip.buffer as ArrayBuffer
-  },
-
-  /** Reads an archive back in the place of the present catalogue, or refuses it whole and changes nothing. */
-  async restoreArchive(bytes: ArrayBuffer, command: 'restoreArchive' | 'loadDemo', tell: Tell): Promise<RestoreOutcome> {
-    // Opened while the archive is checked; whatever is wrong with it shows when it is written to.
-    database()
-      .open()
-      .catch(() => undefined)
-    const reading = await unpackArchive(new Uint8Array(bytes), sha256, (done, total) => tell({ stage: 'checking', done, total }))
-    if (!reading.ok) return reading
-    const { data, pictures, thumbs } = reading.archive
-    const records: PictureRecord[] = []
-    for (const picture of pictures) {
-      const buffer = picture.bytes.slice().buffer
-      const size = headerSize(picture.bytes) ?? (await makeThumb(buffer, picture.type).catch(() => ({ widthPx: 1, heightPx: 1 })))
-      records.push({ hash: picture.hash, type: picture.type, bytes: buffer, widthPx: size.widthPx, heightPx: size.heightPx })
-    }
-    const thumbRecords = thumbs.map((thumb): ThumbRecord => ({ hash: thumb.hash, bytes: thumb.bytes.slice().buffer }))
-    const have = new Set(thumbRecords.map(thumb => thumb.hash))
-    for (const [index, picture] of records.filter(each => !have.has(each.hash)).entries()) {
-      const made = await makeThumb(picture.bytes, picture.type).catch(() => null)
-      if (made) thumbRecords.push({ hash: picture.hash, bytes: made.thumb })
-      tell({ stage: 'pictures', done: index, total: records.length })
-    }
-    tell({ stage: 'writing', done: 0, total: data.holdings.length })
-    await commands.replaceCatalogue(database(), command, data, records, thumbRecords)
-    return { ok: true, holdings: data.holdings.length }
-  },
-
-  /** Keeps a photo under its hash, as it came or (if the owner likes) scaled and upright, with a small JPEG and its ink map. */
-  async addPicture(file: Blob): Promise<PictureOutcome> {
-    if (file.size > MAX_PICTURE_BYTES) return { ok: false, code: 'tooLarge' }
-    const isKeptType = Boolean(PICTURE_TYPES[file.type])
-    const bytes = await file.arrayBuffer()
-    if (isTooLarge(new Uint8Array(bytes))) return { ok: false, code: 'tooLarge' }
-    // What this browser can read and not every other can is kept as a JPEG.
-    const keepsOriginal = isKeptType && ((await database().records('settings').get('room'))?.keepsOriginals ?? true)
-    const made = await makeThumb(bytes, file.type, keepsOriginal).catch(() => null)
-    if (!made) return { ok: false, code: faultOf(new Uint8Array(bytes)) }
-    const kept = made.scaled ?? bytes
-    const hash = await sha256(new Uint8Array(kept))
-    const { widthPx, heightPx, inkMap } = made
-    try {
-      await commands.addPicture(
-        database(),
-        { hash, type: made.scaled ? 'image/jpeg' : file.type, bytes: kept, widthPx, heightPx },
-        { hash, bytes: made.thumb },
-        { hash, map: inkMap.slice().buffer },
-      )
-    } catch (reason) {
-      if (troubleOf(reason) === 'full') return { ok: false, code: 'full' }
-      throw reason
-    }
-    return { ok: true, hash, widthPx, heightPx }
-  },
-
-  saveList(lines: readonly ListLine[]): string {
-    return writeList(lines)
   },
 }
 
-export type ExchangeApi = typeof api
+export type ListApi = typeof api
 expose(api)
