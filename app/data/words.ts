@@ -94,6 +94,7 @@ const keyText = ({ by, order }: FilingKey): string =>
       : KEY_NAMES[by]
 
 export const placeWords = {
+  weightProblem: 'Write the weight in grams, such as 45.',
   none: 'No place yet',
   both: (addresses: readonly string[]) => addresses.join(' and '),
   halves: (sentence: string, other: string) => `${sentence}. It was cut in two: the other half stands at ${other}.`,

@@ -1,7 +1,7 @@
-import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie'
-import { newId } from '~/db/newId'
-import { LATEST_VERSION, type Old, type RecordOf, type TableName, type Version, VERSIONS } from '#core/catalog'
-import type { Change, JournalEntry, JournalPart } from './journal'
+import Dexie, { type EntityTable, type Table } from 'dexie'
+import { LATEST_VERSION, type RecordOf, type TableName, VERSIONS } from '#core/catalog'
+import type { JournalEntry, JournalPart } from './journal'
+import { keepTheOneDraft, upgradeTo } from './upgrade'
 
 /** A picture as it came, byte for byte, under the SHA-256 of its bytes. Pictures are never changed, only added. */
 export interface PictureRecord {
@@ -52,77 +52,6 @@ export interface DeviceFact {
 }
 
 type CatalogueTables = { [T in TableName]: EntityTable<RecordOf<T> & { id: string }, 'id'> }
-
-/** Records and what undo would bring back, as the new version has them. */
-async function upgradeTo(version: Version, transaction: Transaction): Promise<void> {
-  for (const [table, { to, make }] of Object.entries(version.gives ?? {})) {
-    const records = (await transaction.table(table).toArray()) as Old[]
-    await transaction.table(to).bulkPut(records.flatMap(record => make(record) ?? []))
-  }
-  for (const [table, upgrade] of Object.entries(version.upgrade)) {
-    await transaction
-      .table(table)
-      .toCollection()
-      .modify((record: Old, row: { value: Old }) => {
-        row.value = upgrade(record)
-      })
-  }
-  await transaction
-    .table<JournalPart>('journalParts')
-    .toCollection()
-    .modify((part, row) => {
-      row.value = {
-        ...part,
-        changes: part.changes.flatMap((change): Change[] => {
-          const [upgrade, gives] = [version.upgrade[change.table], version.gives?.[change.table]]
-          const now = upgrade && change.other ? { ...change, other: upgrade({ ...change.other }) as Change['other'] } : change
-          // What the record gave goes back and forth with it.
-          return gives
-            ? [now, { table: gives.to, id: change.id, other: change.other && (gives.make({ ...change.other }) as Change['other']) }]
-            : [now]
-        }),
-      }
-    })
-  const giving = new Map(Object.entries(version.gives ?? {}).map(([table, { to }]) => [table, to]))
-  await transaction
-    .table<JournalEntry>('journal')
-    .toCollection()
-    .modify((entry, row) => {
-      const more = entry.tables.flatMap(table => giving.get(table) ?? [])
-      if (more.length > 0) row.value = { ...entry, tables: [...new Set([...entry.tables, ...more])] }
-    })
-}
-
-/** Version 1 kept the one draft beside the catalogue; it is the first strip of the pile now. Literal, like the versions. */
-async function keepTheOneDraft(transaction: Transaction): Promise<void> {
-  const device = transaction.table('device')
-  const kept = (await device.get('draft')) as { value: string } | undefined
-  if (!kept) return
-  const { pictureHash = null, ...texts } = JSON.parse(kept.value) as Record<string, unknown>
-  await transaction.table('drafts').add({
-    id: newId(),
-    rank: 0,
-    createdAt: new Date().toISOString(),
-    pictureHash,
-    texts: {
-      name: '',
-      brand: '',
-      kindId: '',
-      category: '',
-      themes: [],
-      theme: '',
-      size: '',
-      words: '',
-      searchWords: [],
-      written: '',
-      acquiredOn: '',
-      price: '',
-      notes: '',
-      ...texts,
-    },
-  })
-  await device.delete('draft')
-}
 
 /** The only truth: everything the person typed or brought in. Written to by commands alone. */
 export class YondercrestDb extends Dexie {

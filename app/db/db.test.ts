@@ -181,7 +181,7 @@ describe('journal', () => {
                 colour: 0,
                 standsFor: null,
               })
-            else await commands.changeZone(db, { ...zone, growthReserve: index / 10 })
+            else await commands.changeZone(db, zone.id, { growthReserve: index / 10 })
           }
           const end = await state(db)
           let undone = 0
@@ -203,14 +203,53 @@ describe('journal', () => {
       (await readSnapshot(db)).journal,
       async touched => void told.push(touched === 'all' ? 'all' : [...touched.keys()].sort().join(' ')),
     )
+    const heard = async (count: number): Promise<void> => {
+      while (told.length < count) await new Promise(resolve => setTimeout(resolve, 5))
+    }
     await commands.takeIn(db, facts('Kelp Study'), at(null))
-    await new Promise(resolve => setTimeout(resolve, 60))
-    await undo(db)
-    await commands.startEmpty(db)
-    await new Promise(resolve => setTimeout(resolve, 80))
-    expect(told[0]).toBe('brands holdings themes')
-    expect(told.length).toBeGreaterThan(1)
+    await heard(1)
+    await commands.takeIn(db, facts('Limpets'), at(null))
+    await heard(2)
+    expect(told).toEqual(['brands holdings themes', 'holdings'])
+    await commands.replaceCatalogue(db, 'restoreArchive', startCatalogue(ulid), [], [])
+    await heard(3)
     stop()
+  })
+
+  test('a watcher that fails once follows the next step all the same, and hears of both', async () => {
+    const db = await room()
+    const { journal } = await readSnapshot(db)
+    let calls = 0
+    const heard = new Promise<ReadonlySet<string>>(resolve => {
+      const stop = followJournal(db, journal, async touched => {
+        calls += 1
+        if (calls === 1) throw new Error('the disk was busy')
+        if (touched === 'all' || (touched.get('holdings')?.size ?? 0) < 2) return
+        stop()
+        resolve(touched.get('holdings') ?? new Set())
+      })
+    })
+    const first = await commands.takeIn(db, facts('Kelp Study'), at(null))
+    while (calls === 0) await new Promise(resolve => setTimeout(resolve, 5))
+    const second = await commands.takeIn(db, facts('Limpets'), at(null))
+    expect([...(await heard)].sort()).toEqual([first.id, second.id].sort())
+  })
+
+  test('a watcher that fails is told again, although nothing more is done', async () => {
+    const db = await room()
+    const { journal } = await readSnapshot(db)
+    let calls = 0
+    const heard = new Promise<void>(resolve => {
+      const stop = followJournal(db, journal, async () => {
+        calls += 1
+        if (calls === 1) throw new Error('the disk was busy')
+        stop()
+        resolve()
+      })
+    })
+    await commands.takeIn(db, facts('Kelp Study'), at(null))
+    await heard
+    expect(calls).toBe(2)
   })
 
   test('replacing a catalogue keeps what was there within one undo', async () => {

@@ -10,8 +10,9 @@ import { findDangling, packArchive, unpackArchive } from '#core/exchange'
 import { luckOf, roomFrom, tablesOf } from '../../tests/support/cases'
 import { ACTIONS } from '../../tests/support/everyCommand'
 import { plainly } from '~/kit/plainly'
-import { redo, STEPS, undo, YondercrestDb } from './index'
+import { redo, undo, YondercrestDb } from './index'
 import * as commands from './commands'
+import { STEPS } from './commands/steps'
 
 async function emptyRoom(): Promise<YondercrestDb> {
   const db = new YondercrestDb(`test-${ulid()}`)
@@ -100,7 +101,7 @@ const withoutLasting = ({ register: _register, series: _series, settings: _setti
 /** What asks for something that is seldom there is drawn more often. */
 const RARE = [
   ...['relate', 'relate', 'pieces', 'remove', 'share', 'beginRefiling', 'refileStep', 'refileToTheEnd'],
-  ...['container', 'pages', 'tab', 'tab', 'writtenCode', 'writtenCode', 'holderType', 'holderType', 'startHolders', 'strips', 'strips'],
+  ...['container', 'tab', 'tab', 'writtenCode', 'writtenCode', 'holderType', 'holderType', 'startHolders', 'strips', 'strips'],
   ...['pullSets', 'pullSets', 'walk', 'walk', 'walk', 'noteUse', 'dateUse', 'beginBook', 'changeBook', 'confirmPrinted', 'confirmPrinted'],
   ...[
     'linkWords',

@@ -22,6 +22,10 @@ export interface Snapshot {
 }
 
 const RECORDS_A_PART = 1500
+/** After so long what could not be told is told again. */
+const AGAIN_MS = 500
+/** So many failures in a row are no accident. */
+const TOLD_AT = 2
 
 /** All that the screen keeps, after exactly the steps of its journal. */
 export async function readSnapshot(db: YondercrestDb): Promise<Snapshot> {
@@ -70,7 +74,8 @@ async function readInParts(db: YondercrestDb, table: ScreenTable): Promise<{ id:
 
 /**
  * Watches the journal, in this tab, other tabs and workers alike, and tells which records to read again. `from` is the
- * journal of the snapshot that the watcher already has. Returns the way to stop.
+ * journal of the snapshot that the watcher already has. What could not be told is told again with the next step, or after a pause;
+ * what fails twice in a row is passed on as an error that nobody waits for. Returns the way to stop.
  */
 export function followJournal(
   db: YondercrestDb,
@@ -79,14 +84,30 @@ export function followJournal(
 ): () => void {
   let known = from
   let queue: Promise<void> = Promise.resolve()
-  const subscription = liveQuery(() => db.journal.toArray()).subscribe(journal => {
-    queue = queue.then(async () => {
-      const touched = await whatChanged(db, known, journal)
-      known = journal
-      if (touched) await tell(touched, journal)
-    })
-  })
-  return () => subscription.unsubscribe()
+  let again: ReturnType<typeof setTimeout> | undefined
+  let failures = 0
+  function follow(journal: readonly JournalEntry[]): void {
+    clearTimeout(again)
+    queue = queue
+      .then(async () => {
+        const touched = await whatChanged(db, known, journal)
+        if (touched) await tell(touched, journal)
+        known = journal
+        failures = 0
+      })
+      .catch((reason: unknown) => {
+        // Of a database that is closed there is nothing to hear any more.
+        if (!db.isOpen()) return
+        failures += 1
+        if (failures === TOLD_AT) void Promise.reject(reason)
+        again = setTimeout(() => follow(journal), failures * AGAIN_MS)
+      })
+  }
+  const subscription = liveQuery(() => db.journal.toArray()).subscribe(follow)
+  return () => {
+    clearTimeout(again)
+    subscription.unsubscribe()
+  }
 }
 
 /** Watches one small question to the database and tells each new answer. */

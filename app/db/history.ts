@@ -1,5 +1,6 @@
 import type { RecordOf, TableName } from '#core/catalog'
 import type { YondercrestDb } from './database'
+import { beforeChange } from './journal'
 
 type Maps<T extends TableName> = { readonly [K in T]: ReadonlyMap<string, RecordOf<K>> }
 
@@ -33,10 +34,11 @@ export async function statesAt<T extends TableName>(
           .where('seq')
           .equals(steps[next]?.seq ?? 0)
           .toArray()
-        for (const { table, id, other } of parts.flatMap(part => part.changes)) {
-          const map = tables.get(table)
-          if (other) map?.set(id, other)
-          else map?.delete(id)
+        for (const change of parts.flatMap(part => part.changes)) {
+          const map = tables.get(change.table)
+          const before = beforeChange(change, map?.get(change.id) ?? null)
+          if (before) map?.set(change.id, before)
+          else map?.delete(change.id)
         }
       }
       states.push({ at, tables: Object.fromEntries(names.map(name => [name, new Map(tables.get(name))])) as unknown as Maps<T> })

@@ -18,9 +18,10 @@ export { type SeenStep, type Touched, whatChanged } from './whatChanged'
 export type { Subject } from './commands/said'
 export type { Stood } from './commands/room/asTheyStand'
 export type { FromListOutcome, NotBuilt } from './commands/room/fromList'
-export { type CommandName, STEPS } from './commands/steps'
+export { type CommandName, STEP_WORDS, type StepName } from './commands/steps'
 export type { Change, JournalEntry, JournalPart } from './journal'
-export { redo, type SwingProgress, transact, undo } from './transact'
+export { transact } from './transact'
+export { redo, type SwingProgress, undo } from './undo'
 export { nextNumbers } from './commands/holding/numbers'
 /** Every command, in a part of its own: a screen is up before anybody changes something. */
 export const loadCommands = () => import('./commands')

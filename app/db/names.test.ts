@@ -32,7 +32,7 @@ describe('joining', () => {
     await take(db, 'Kelp Study', 'Tidewrack', [])
     await take(db, 'Limpets', 'Tide Wrack', [])
     const [kept, gone] = [await idOf(db, 'brands', 'Tidewrack'), await idOf(db, 'brands', 'Tide Wrack')]
-    await commands.putName(db, 'brands', { ...blankBrand(ulid(), 'Lanternwick'), successorId: gone })
+    await commands.addName(db, 'brands', { ...blankBrand(ulid(), 'Lanternwick'), successorId: gone })
     const before = await state(db)
     expect(await commands.joinNames(db, 'brands', gone, kept)).toEqual({ ok: true, sets: 1 })
     expect((await db.records('brands').get(kept))?.variants).toEqual(['Tide Wrack'])
@@ -61,7 +61,7 @@ describe('joining', () => {
       standsFor: { by: 'theme', id: shore },
     })
     const link = await db.records('themes').get(weather)
-    if (link) await commands.putName(db, 'themes', { ...link, seeAlsoIds: [shore] })
+    if (link) await commands.changeName(db, 'themes', link.id, { seeAlsoIds: [shore] })
     await commands.joinNames(db, 'themes', shore, harbour)
     expect((await db.records('holdings').get(set.id))?.themeIds).toEqual([harbour, weather])
     expect((await db.records('sections').toArray())[0]?.standsFor?.id).toBe(harbour)
@@ -100,7 +100,7 @@ describe('splitting and renaming', () => {
     const [first, second] = [await take(db, 'Kelp Study', 'Tidewrack', []), await take(db, 'Limpets', 'Tidewrack', [])]
     const id = await idOf(db, 'brands', 'Tidewrack')
     const brand = await db.records('brands').get(id)
-    if (brand) await commands.putName(db, 'brands', { ...brand, variants: ['Tide Wrack'] })
+    if (brand) await commands.changeName(db, 'brands', brand.id, { variants: ['Tide Wrack'] })
     expect(await commands.splitName(db, 'brands', id, 'Tide Wrack', [second.id])).toEqual({ ok: true, sets: 1 })
     const own = await idOf(db, 'brands', 'Tide Wrack')
     expect([(await db.records('holdings').get(first.id))?.brandId, (await db.records('holdings').get(second.id))?.brandId]).toEqual([
@@ -117,17 +117,17 @@ describe('splitting and renaming', () => {
   })
   test('no two entries are ever written alike, not by a variant either', async () => {
     const db = await room()
-    await commands.putName(db, 'brands', { ...blankBrand(ulid(), 'Copperlatch'), variants: ['Copper Latch'] })
-    expect(await commands.putName(db, 'brands', blankBrand(ulid(), 'copper latch'))).toEqual({
+    await commands.addName(db, 'brands', { ...blankBrand(ulid(), 'Copperlatch'), variants: ['Copper Latch'] })
+    expect(await commands.addName(db, 'brands', blankBrand(ulid(), 'copper latch'))).toEqual({
       ok: false,
       code: 'nameTaken',
       by: 'Copperlatch',
     })
-    expect(await commands.putName(db, 'brands', { ...blankBrand(ulid(), 'Latchworks'), variants: ['COPPERLATCH'] })).toMatchObject({
+    expect(await commands.addName(db, 'brands', { ...blankBrand(ulid(), 'Latchworks'), variants: ['COPPERLATCH'] })).toMatchObject({
       ok: false,
       code: 'nameTaken',
     })
-    expect(await commands.putName(db, 'themes', newTheme(ulid(), '  ', []))).toEqual({ ok: false, code: 'nameMissing' })
+    expect(await commands.addName(db, 'themes', newTheme(ulid(), '  ', []))).toEqual({ ok: false, code: 'nameMissing' })
     expect(await commands.joinNames(db, 'themes', ulid(), ulid())).toEqual({ ok: false, code: 'gone' })
     expect(await db.records('brands').count()).toBe(1)
   })
@@ -260,7 +260,7 @@ describe('schools of numbering, in the database', () => {
   test('each brand counts its own; undone numbers stay given; the series of a brand is made once, also from two tabs', async () => {
     const db = await room()
     const [main] = await db.records('series').toArray()
-    if (main) await commands.putSeries(db, { ...main, countsBy: 'brand', suffixBy: 'none' })
+    if (main) await commands.changeSeries(db, main.id, { countsBy: 'brand', suffixBy: 'none' })
     await Promise.all([
       take(db, 'Kelp', 'Quoin & Bodkin', []),
       take(db, 'Gulls', 'Quoin & Bodkin', []),
@@ -282,7 +282,7 @@ describe('schools of numbering, in the database', () => {
     const db = await room()
     const [[main], [bin]] = [await db.records('series').toArray(), await db.records('containers').toArray()]
     if (!main || !bin) throw new Error('an empty room has both')
-    await commands.putSeries(db, { ...main, countsBy: 'cell' })
+    await commands.changeSeries(db, main.id, { countsBy: 'cell' })
     await db
       .records('containers')
       .put({ ...bin, cells: { rows: 4, columns: 3, pages: 9, isTwoSided: false, cellSize: null, reuse: 'last' } })
@@ -316,12 +316,12 @@ describe('marks, pages and themes to begin with', () => {
     if (!wood || !foam) throw new Error('the usual kinds')
     expect((await commands.setMark(db, 'layersWith', 'w'))?.kind?.id).toBe(wood.id)
     expect(await commands.setMark(db, 'layersWith', 'Lw')).toBeNull()
-    expect(await commands.putName(db, 'kinds', { ...foam, suffix: 'LW' })).toMatchObject({
+    expect(await commands.changeName(db, 'kinds', foam.id, { suffix: 'LW' })).toMatchObject({
       ok: false,
       code: 'markTaken',
       by: { way: 'layersWith' },
     })
-    expect(await commands.putName(db, 'kinds', { ...foam, suffix: 'F' })).toMatchObject({ ok: true })
+    expect(await commands.changeName(db, 'kinds', foam.id, { suffix: 'F' })).toMatchObject({ ok: true })
     expect((await db.records('settings').get('room'))?.marks.layersWith).toBe('Lw')
   })
   test('themes of a school come once, at the end of the order; sharing a page is undone', async () => {

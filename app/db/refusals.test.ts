@@ -126,12 +126,12 @@ const REFUSED: readonly (readonly [what: string, ask: (db: YondercrestDb) => Pro
   ],
   [
     'a container given the code of another',
-    db => commands.changeContainer(db, container(EMPTY, 'p1')),
+    db => commands.changeContainer(db, EMPTY, { code: 'p1', name: 'Box P1' }),
     { ok: false, code: 'addressTaken', by: 'Box P1', address: 'p1' },
   ],
   [
     'pages made of a bin in which sets stand',
-    db => commands.changeContainer(db, container(BIN, 'B1', { type: 'binder', cells })),
+    db => commands.changeContainer(db, BIN, { type: 'binder', cells }),
     { ok: false, code: 'notEmpty', count: 3 },
   ],
   ['a container taken out with sets in it', db => commands.removeContainer(db, BIN), { ok: false, code: 'notEmpty', count: 3 }],
@@ -148,12 +148,12 @@ const REFUSED: readonly (readonly [what: string, ask: (db: YondercrestDb) => Pro
   ['a zone ended into one that is gone', db => commands.removeZone(db, ZONE, ulid()), { ok: false, code: 'gone' }],
   [
     'a holder type without a name',
-    db => commands.putHolderType(db, { ...(shape as HolderType), id: OTHER_TYPE, rank: 1, name: '  ' }),
+    db => commands.changeHolderType(db, OTHER_TYPE, { name: '  ' }),
     { ok: false, code: 'nameMissing', count: 0 },
   ],
   [
     'a holder type called like another',
-    db => commands.putHolderType(db, { ...(shape as HolderType), id: OTHER_TYPE, rank: 1, name: ' POCKET 5 x 7 ' }),
+    db => commands.changeHolderType(db, OTHER_TYPE, { name: ' POCKET 5 x 7 ' }),
     { ok: false, code: 'nameTaken', count: 0 },
   ],
   ['a holder type that holds sets taken off the list', db => commands.removeHolderType(db, TYPE), { ok: false, code: 'inUse', count: 3 }],
@@ -169,12 +169,12 @@ const REFUSED: readonly (readonly [what: string, ask: (db: YondercrestDb) => Pro
   ],
   [
     'a brand spelled like a spelling of another',
-    db => commands.putName(db, 'brands', blankBrand('01BRANDB000000000000000000', 'GREY-WETHER')),
+    db => commands.addName(db, 'brands', blankBrand('01BRANDB000000000000000000', 'GREY-WETHER')),
     { ok: false, code: 'nameTaken', by: 'Greywether' },
   ],
   [
     'a theme without a name',
-    db => commands.putName(db, 'themes', newTheme('01THEMEB000000000000000000', '  ', [])),
+    db => commands.addName(db, 'themes', newTheme('01THEMEB000000000000000000', '  ', [])),
     { ok: false, code: 'nameMissing' },
   ],
   [
@@ -219,14 +219,14 @@ describe('and what is allowed beside it', () => {
   })
   test('a shelf fewer: what stood on it stands on the lowest one left', async () => {
     const db = await smallRoom()
-    await commands.putFixture(db, { id: SHELF, name: 'Long shelf', type: 'bookcase', shelves: 3 })
-    await commands.changeContainer(db, container(BIN, 'B1', { shelf: 3 }))
-    await commands.putFixture(db, { id: SHELF, name: 'Long shelf', type: 'bookcase', shelves: 2 })
+    await commands.changeFixture(db, SHELF, { shelves: 3 })
+    await commands.changeContainer(db, BIN, { shelf: 3 })
+    await commands.changeFixture(db, SHELF, { shelves: 2 })
     expect((await db.records('containers').get(BIN))?.shelf).toBe(2)
   })
   test('a retired holder type is free to go once nothing sits in it, and what it replaced names it no more', async () => {
     const db = await smallRoom()
-    await commands.putHolderType(db, { ...(shape as HolderType), id: TYPE, rank: 0, name: 'Pocket 5 x 7', replacedById: OTHER_TYPE })
+    await commands.changeHolderType(db, TYPE, { replacedById: OTHER_TYPE })
     expect(await commands.removeHolderType(db, OTHER_TYPE)).toEqual({ ok: true })
     expect((await db.records('holderTypes').get(TYPE))?.replacedById).toBeNull()
   })
@@ -248,13 +248,6 @@ describe('and what is allowed beside it', () => {
     expect([first.state, second.state]).toEqual(['filed', 'toFile'])
     expect((await db.records('holders').where('containerId').equals(PAGE).toArray()).map(each => each.holdingIds)).toEqual([[first.id]])
   })
-  test('pages are added at the end, the cells there are stay', async () => {
-    const db = await smallRoom()
-    await commands.addPages(db, PAGE, 4)
-    expect((await db.records('containers').get(PAGE))?.cells).toEqual({ ...cells, pages: 5 })
-    await commands.addPages(db, BIN, 4)
-    expect((await db.records('containers').get(BIN))?.cells).toBeNull()
-  })
   test('a piece that lives with a set that goes is at home again', async () => {
     const db = await smallRoom()
     await commands.keepPieces(db, first?.id ?? '', [
@@ -266,12 +259,12 @@ describe('and what is allowed beside it', () => {
   test('a code whose series was padded stays the same set, and the common sizes come once', async () => {
     const db = await smallRoom()
     const [series] = await db.records('series').toArray()
-    expect(await commands.putSeries(db, { ...(series as Series), padding: 5 })).toEqual({ ok: true })
-    expect(await commands.putSeries(db, { ...(series as Series), id: ulid(), name: 'A second one', isRunning: false })).toMatchObject({
+    expect(await commands.changeSeries(db, series?.id ?? '', { padding: 5 })).toEqual({ ok: true })
+    expect(await commands.addSeries(db, { ...(series as Series), id: ulid(), name: 'A second one', isRunning: false })).toMatchObject({
       ok: false,
       code: 'seriesClash',
     })
-    expect(await commands.putSeries(db, { ...(series as Series), name: ' ' })).toEqual({ ok: false, code: 'nameMissing' })
+    expect(await commands.changeSeries(db, series?.id ?? '', { name: ' ' })).toEqual({ ok: false, code: 'nameMissing' })
     await db.records('holderTypes').clear()
     expect(await commands.addStartHolders(db)).toBe(START_HOLDER_TYPES.length)
     expect(await commands.addStartHolders(db)).toBe(0)

@@ -123,7 +123,7 @@ describe('re-filing', () => {
     expect(await commands.removeContainer(db, table.id)).toEqual({ ok: false, code: 'inUse' })
     expect(await commands.emptyContainer(db, table.id, null, true)).toEqual({ ok: false, code: 'inUse' })
     expect(await commands.emptyContainer(db, found.rows[0]?.container.id ?? '', table.id, false)).toEqual({ ok: false, code: 'inUse' })
-    expect(await commands.changeContainer(db, { ...table, lanes: 2 })).toEqual({ ok: false, code: 'inUse' })
+    expect(await commands.changeContainer(db, table.id, { lanes: 2 })).toEqual({ ok: false, code: 'inUse' })
     expect(await commands.copyContainer(db, table.id, 2)).toBe(0)
     expect({ ...(await commands.readCatalogue(db)), zones: before.zones }).toEqual(before)
   })
@@ -145,7 +145,7 @@ describe('re-filing', () => {
       await commands.beginRefiling(db, { ...wish, zone, lanes: [{ ...lanes[0], containerId: ulid(), lane: 1, holderIds: [], tabs: [] }] }),
     ).toEqual({ ok: false, code: 'gone' })
     // Another tab has set a limit meanwhile: it stays.
-    await commands.changeZone(db, { ...zone, capHoldings: 77 })
+    await commands.changeZone(db, zone.id, { capHoldings: 77 })
     expect(await commands.beginRefiling(db, { ...wish, zone })).toMatchObject({ ok: true })
     expect(await db.records('zones').get(zone.id)).toMatchObject({ capHoldings: 77, filingRule: wish.rule })
   })
@@ -240,14 +240,13 @@ describe('furniture and containers', () => {
     const db = await filledRoom(1)
     const bin = await only(db)
     expect(
-      await commands.changeContainer(db, {
-        ...bin,
+      await commands.changeContainer(db, bin.id, {
         cells: { rows: 2, columns: 2, pages: 1, isTwoSided: false, cellSize: null, reuse: 'last' },
       }),
     ).toMatchObject({ ok: false, code: 'notEmpty' })
-    expect(await commands.changeContainer(db, { ...bin, name: 'Deep bin', lengthMm: 400 })).toEqual({ ok: true })
+    expect(await commands.changeContainer(db, bin.id, { name: 'Deep bin', lengthMm: 400 })).toEqual({ ok: true })
     expect(await commands.removeFixture(db, bin.fixtureId)).toEqual({ ok: false, code: 'notEmpty', count: 1 })
-    const id = await commands.putFixture(db, { name: 'Cart', type: 'cart', shelves: 3 })
+    const id = await commands.addFixture(db, { name: 'Cart', type: 'cart', shelves: 3 })
     expect(await commands.removeFixture(db, id)).toEqual({ ok: true })
   })
   test('a lane measured twice counts once, and teaches', async () => {

@@ -1,6 +1,8 @@
 import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
+import { blankDraft } from '#core/catalog'
+import { findDangling } from '#core/exchange'
 import { factsOf } from '../../tests/support/facts'
 import { troubleOf, wasCleared } from '~/data/storageTrouble'
 import { undo, redo, YondercrestDb } from './index'
@@ -42,6 +44,27 @@ describe('room in the browser', () => {
     expect([await db.thumbs.count(), await db.inkMaps.count()]).toEqual([3, 3])
     await undo(db)
     expect((await db.records('holdings').toArray()).map(set => set.pictureHash).sort()).toEqual([hashOf('a'), hashOf('c')])
+  })
+  test('a photo that was cleared while it stood in an open form is kept by no command, and the copy opens again', async () => {
+    const db = await room()
+    const set = await commands.takeIn(db, factsOf('Kelp Study'), unplaced)
+    for (const letter of 'ab') await picture(db, letter)
+    await commands.editHolding(db, set.id, { pictureHash: hashOf('b') })
+    // Another tab makes room meanwhile.
+    expect(await commands.sweepPictures(db)).toBe(1)
+    const after = await commands.editHolding(db, set.id, { packagingPictureHash: hashOf('a'), notes: 'washed' })
+    expect(after).toMatchObject({ pictureHash: hashOf('b'), packagingPictureHash: null, notes: 'washed' })
+    await commands.keepPieces(db, set.id, [
+      { id: ulid(), words: [], size: null, at: null, pictureHash: hashOf('a'), isMissing: false, livesWithId: null },
+    ])
+    await commands.addDrafts(db, [
+      { ...blankDraft({ id: ulid(), rank: 0, createdAt: '2026-12-01T00:00:00.000Z' }), pictureHash: hashOf('a') },
+    ])
+    const strip = { ...blankDraft({ id: ulid(), rank: 1, createdAt: '2026-12-01T00:00:00.000Z' }), packagingPictureHash: hashOf('a') }
+    await commands.keepDraft(db, strip)
+    const { data, step } = await commands.readWithStep(db)
+    expect(findDangling(data, new Set([hashOf('b')]))).toBeNull()
+    expect(step).toEqual({ seq: (await db.journal.toCollection().last())?.seq, swings: 0 })
   })
   test('steps forgotten: everything is as it was, nothing can be undone, and the next number is the next', async () => {
     const db = await room()

@@ -11,7 +11,7 @@ import { redo, undo, YondercrestDb } from './index'
 import * as commands from './commands'
 
 /** Databases as earlier versions left them. Never written anew: whoever has one expects it to open. */
-const FROZEN = [1, 2, 3, 4, 5, 6, 7, 8, 9] as const
+const FROZEN = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10] as const
 const read = (version: number): RawDatabase => JSON.parse(readFileSync(`tests/fixtures/database-v${version}.json`, 'utf8')) as RawDatabase
 
 /** A number that was given stays given, also where its set was undone. */
@@ -173,7 +173,11 @@ describe.each(FROZEN)('a copy of version %i, put together by hand', version => {
     await db.delete()
     db = new YondercrestDb('new')
     await commands.startEmpty(db)
-    await commands.replaceCatalogue(db, 'restoreArchive', reading.archive.data, [], [])
+    const pictures = reading.archive.pictures.map(({ hash, type, bytes }) => ({
+      ...{ hash, type, widthPx: 1, heightPx: 1 },
+      bytes: bytes.slice().buffer,
+    }))
+    await commands.replaceCatalogue(db, 'restoreArchive', reading.archive.data, pictures, [])
     expect(sorted(await commands.readCatalogue(db))).toEqual(sorted(opened))
     expect([...(await commands.nextNumbers(db)).values()]).toEqual([nextIn(read(version))])
   })
@@ -181,7 +185,8 @@ describe.each(FROZEN)('a copy of version %i, put together by hand', version => {
     expect(await unpack(copyOf(ofThis.filter(each => each !== table)))).toMatchObject({ ok: false, code: 'fileMissing' })
   })
   test('one that says it is of a later version than it is, or of one that is still to come, is refused whole', async () => {
-    if (version < LATEST_VERSION) expect(await unpack(copyOf(ofThis, LATEST_VERSION))).toMatchObject({ ok: false })
+    // Version 11 changed no record: a copy of version 10 that says it is one is right.
+    if (version < 10) expect(await unpack(copyOf(ofThis, LATEST_VERSION))).toMatchObject({ ok: false })
     expect(await unpack(copyOf(ofThis, LATEST_VERSION + 1))).toMatchObject({ ok: false, code: 'newer' })
   })
 })

@@ -50,7 +50,9 @@ export function useTyped<T extends object>(texts: Reactive<T>) {
     },
     { flush: 'sync' },
   )
-  return { isBack, begin, follow, forget, leave, beginAfresh }
+  /** The fields that are otherwise than the form began, or followed. */
+  const changed = (): ReadonlySet<keyof T> => new Set(begun ? (Object.keys(differing({ ...texts } as T, begun) ?? {}) as (keyof T)[]) : [])
+  return { isBack, begin, follow, forget, leave, beginAfresh, changed }
 }
 
 /** Only fields that the form has, of the sort that they are; a browser that keeps nothing for a tab has kept nothing. */

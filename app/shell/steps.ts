@@ -1,8 +1,8 @@
-import { type JournalEntry, STEPS } from '~/db'
+import { type JournalEntry, STEP_WORDS } from '~/db'
 import { counted } from '~/kit/grammar'
 
 /** What each command did, in a few words. */
-const what = (step: JournalEntry): string => STEPS[step.command](step)
+const what = (step: JournalEntry): string => STEP_WORDS[step.command](step)
 
 export const stepWords = {
   what,

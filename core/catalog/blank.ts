@@ -70,9 +70,10 @@ export const PLAIN_FIELDS = [
 ] as const satisfies readonly (keyof Holding)[]
 export type PlainFields = Pick<Holding, (typeof PLAIN_FIELDS)[number]>
 
-/** @example plainFieldsOf({ ...set, notes: 'from the quay' }).notes //=> 'from the quay' */
-export function plainFieldsOf(from: PlainFields): PlainFields {
-  return Object.fromEntries(PLAIN_FIELDS.map(field => [field, from[field]])) as unknown as PlainFields
+/** Those plain fields that `from` has. @example plainFieldsOf({ notes: 'from the quay', number: 4 }) //=> { notes: 'from the quay' } */
+export function plainFieldsOf<T extends Partial<PlainFields>>(from: T): Pick<T, keyof T & keyof PlainFields> {
+  const fields = PLAIN_FIELDS.flatMap(field => (field in from ? [[field, from[field]]] : []))
+  return Object.fromEntries(fields) as Pick<T, keyof T & keyof PlainFields>
 }
 
 /** A book as most people want one: numbers, by theme and by number, a small picture of each. */

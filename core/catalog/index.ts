@@ -1,3 +1,4 @@
+export { changedFields, isSame } from './changedFields'
 export { Brand, Category, Kind, Theme, WordLink } from './authority'
 export { CurrencyCode, Id, KindFamily, PartialDate, PictureHash, SizeMm } from './basics'
 export {
@@ -9,8 +10,8 @@ export {
   isBlank,
   newHolder,
   PLAIN_FIELDS,
-  type PlainFields,
   plainFieldsOf,
+  type PlainFields,
 } from './blank'
 export { Draft, DraftTexts } from './draft'
 export { Alias, Holding, HOLDING_STATES, Loan, OpenQuestion, Piece, QUESTION_CODES, Relation, RELATION_KINDS } from './holding'

@@ -8,7 +8,7 @@ export {
   typeOfExtension,
 } from './archive/format'
 export { packArchive, type Sha256 } from './archive/pack'
-export { findDangling, hashesOf, picturesOf, withoutMissing, withPictures } from './archive/references'
+export { findDangling, hashesOf, type Pictured, picturesOf, withoutMissing, withPictures } from './archive/references'
 export { type OnScreen, salvage } from './archive/salvage'
 export { type ArchiveReading, unpackArchive, type UnpackedArchive } from './archive/unpack'
 export { readPrice, readUse, readWords, readYesNo, wordsFit, writePrice } from './list/cells'

@@ -13,3 +13,4 @@ export {
   type Rounding,
   type WrittenLength,
 } from './write'
+export { MAX_WEIGHT_G, readGrams } from './weight'

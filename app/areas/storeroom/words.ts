@@ -79,7 +79,6 @@ export const storeroomWords = {
   cellSizeHint: 'Left empty, anything is taken to fit',
   reuse: 'A cell that was freed',
   reuses: { last: 'is used again when the pages are full', first: 'is used again before a new one', never: 'is never used again' },
-  addPages: 'Add a page',
   pagesAdded: (name: string, pages: number) => `${name} has ${counted(pages, 'page')} now.`,
   rows: 'Rows of cells',
   columns: 'Columns of cells',

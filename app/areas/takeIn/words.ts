@@ -68,6 +68,8 @@ export const takeInWords = {
   saveOther: 'Take in without a place',
   saveEdit: 'Keep the change',
   saved: (code: string, name: string, place: string) => `${code} ${name} is in. ${place}`,
+  savedWithoutPhoto: (code: string) =>
+    `${code} is changed, but its photo was cleared from this browser meanwhile. Choose the photo once more.`,
   savedEdit: (code: string) => `${code} is changed. Its number and place are as they were.`,
   draftKept: 'What you had begun to type is here again.',
   layBack: 'Begin a new one',

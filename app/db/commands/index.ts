@@ -1,8 +1,9 @@
 export {
+  addFixture,
   changeContainer,
+  changeFixture,
   copyContainer,
   emptyContainer,
-  putFixture,
   removeContainer,
   removeFixture,
   type RoomOutcome,
@@ -15,15 +16,36 @@ export { bringBack, type Return, type ReturnOutcome, type Taken, takeOut, takeSe
 export { dropPullList, fetchAgain, leaveOut, namePullList, type PullOutcome, pullSets } from './fetching/pull'
 export { dateUse, forgetUse, noteUse } from './fetching/uses'
 export { beginBook, type BookChoices, changeBook, confirmPrinted, dropBook, type Printed, type PrintedOutcome } from './paper/books'
-export { confirmLabels, dropLabelSheet, dropPrinter, type LabelsMade, putLabelSheet, putPrinter } from './paper/labels'
-export { forgetLink, type LinkOutcome, linkWords } from './links/links'
-export { addStartThemes, joinNames, type NameOutcome, orderNames, putName, setMark, sharePages, splitName } from './names/names'
 export {
-  addPages,
+  addLabelSheet,
+  addPrinter,
+  changeLabelSheet,
+  changePrinter,
+  confirmLabels,
+  dropLabelSheet,
+  dropPrinter,
+  type LabelsMade,
+  type SheetOutcome,
+} from './paper/labels'
+export { forgetLink, type LinkOutcome, linkWords } from './links/links'
+export {
+  addName,
+  addStartThemes,
+  changeName,
+  joinNames,
+  type NameFields,
+  type NameOutcome,
+  orderNames,
+  setMark,
+  sharePages,
+  splitName,
+} from './names/names'
+export {
+  addHolderType,
   addStartHolders,
+  changeHolderType,
   type HolderTypeOutcome,
   measureSet,
-  putHolderType,
   removeHolderType,
   setSticky,
   shareHolder,
@@ -34,8 +56,8 @@ export { moveHolders, placeHolding, placeMany, planPlaces, removeHolding } from 
 export { standAsSeen, type Stood } from './room/asTheyStand'
 export { buildFromList, type FromListOutcome, type NotBuilt } from './room/fromList'
 export { buildTidy, type TidyOutcome, type TidyWish } from './room/tidy'
-export { addContainers, type AddContainersOutcome, addSection, editSection, type NewContainers } from './room/room'
-export { putSeries, readCode, renewLabels, type SeriesOutcome } from './names/series'
+export { addContainers, type AddContainersOutcome, addSection, editSection, type NewContainers, removeSection } from './room/room'
+export { addSeries, changeSeries, readCode, renewLabels, type SeriesOutcome } from './names/series'
 export { changeSettings, noteCopySaved } from './whole/settings'
 export { changeMany, type SetsChange } from './holding/many'
 export { editHolding, type HoldingFacts, type PlaceChoice, takeIn } from './holding/takeIn'

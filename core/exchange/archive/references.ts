@@ -101,7 +101,8 @@ function findIncoherence(data: CatalogueData): string | null {
   return null
 }
 
-type Pictured = Pick<Holding, 'pictureHash' | 'packagingPictureHash'> & { readonly pieces?: Holding['pieces'] }
+/** What names pictures: a set with its pieces, or a strip of the pile. */
+export type Pictured = Pick<Holding, 'pictureHash' | 'packagingPictureHash'> & { readonly pieces?: Holding['pieces'] }
 
 /**
  * The record with only those of its pictures that `has` knows. The same object where none is missing.

@@ -86,7 +86,7 @@ describe('the index of a room', () => {
     const theme = themes.find(each => index.ask(each.name).hits.length > 0)
     if (!theme) throw new Error('no set has a theme')
     const before = index.ask(theme.name).hits.map(hit => hit.id)
-    await commands.putName(db, 'themes', { ...theme, name: 'Brightwork' })
+    await commands.changeName(db, 'themes', theme.id, { name: 'Brightwork' })
     await index.catchUp()
     for (const each of [index, await openingOf(db)]) {
       expect(each.ask('Brightwork').hits.map(hit => hit.id)).toEqual(before)

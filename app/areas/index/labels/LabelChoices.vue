@@ -86,7 +86,7 @@ function choose(event: Event): void {
         :id="`label-${zone.id}`"
         class="field"
         :value="zone.labelTemplate ?? ''"
-        @change="act.changeZone({ ...zone, labelTemplate: templateIn($event) })"
+        @change="act.changeZone(zone.id, { labelTemplate: templateIn($event) })"
       >
         <option value="">{{ labelWords.asRoom }}</option>
         <option v-for="each in SET_LABELS" :key="each" :value="each">{{ labelWords.templates[each] }}</option>

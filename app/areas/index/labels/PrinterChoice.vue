@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
-import { isBlank, LABEL_LIMITS, type LabelSheet } from '#core/catalog'
+import { changedFields, isBlank, LABEL_LIMITS, type LabelSheet } from '#core/catalog'
 import { act } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import KField from '~/kit/KField.vue'
@@ -17,14 +17,23 @@ const printers = computed(() => [...(catalogue.tables?.printers.values() ?? [])]
 const printer = computed(() => printers.value.find(({ id }) => id === chosen.value) ?? null)
 const isNew = computed(() => chosen.value === 'new')
 const form = reactive({ name: '', rightMm: 0, downMm: 0 })
-watch(printer, now => Object.assign(form, { name: now?.name ?? '', rightMm: now?.rightMm ?? 0, downMm: now?.downMm ?? 0 }), {
-  immediate: true,
-})
+/** What the form began with: only what differs from it is changed. */
+let begun: typeof form | null = null
+watch(
+  printer,
+  now => {
+    begun = { name: now?.name ?? '', rightMm: now?.rightMm ?? 0, downMm: now?.downMm ?? 0 }
+    Object.assign(form, begun)
+  },
+  { immediate: true },
+)
 const isWritten = computed(
   () => !isBlank(form.name) && [form.rightMm, form.downMm].every(mm => Number.isFinite(mm) && Math.abs(mm) <= LABEL_LIMITS.offsetMm),
 )
 async function keep(): Promise<void> {
-  chosen.value = await act.putPrinter({ ...form, name: form.name.trim(), id: printer.value?.id ?? null })
+  const written = { ...form, name: form.name.trim() }
+  if (printer.value && begun) await act.changePrinter(printer.value.id, changedFields(begun, written))
+  else chosen.value = await act.addPrinter(written)
 }
 async function drop(): Promise<void> {
   if (printer.value) await act.dropPrinter(printer.value.id)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, shallowRef } from 'vue'
-import { BOOK_PAPERS, isBlank, LABEL_LIMITS, type LabelSheet } from '#core/catalog'
+import { BOOK_PAPERS, changedFields, isBlank, LABEL_LIMITS, type LabelSheet } from '#core/catalog'
 import { gridFault, START_SHEETS } from '#core/printing'
 import { readLength } from '#core/units'
 import { act } from '~/data/act'
@@ -39,6 +39,8 @@ const texts = (grid: Grid | undefined) => ({
   acrossMm: inText(grid?.acrossMm ?? 0),
   downMm: inText(grid?.downMm ?? 0),
 })
+/** The sheet as it was when the form was opened: only what differs from it is changed. */
+const opened = sheet && { ...sheet }
 const begun = sheet ?? first()
 const form = reactive({
   ...texts(begun),
@@ -56,7 +58,7 @@ function start(at: number): void {
 
 const whole = (value: number, most: number): boolean => Number.isInteger(value) && value >= 1 && value <= most
 /** The sheet as it is written; null while something cannot be read. */
-const written = computed((): (Omit<LabelSheet, 'id'> & { readonly id: string | null }) | null => {
+const written = computed((): Omit<LabelSheet, 'id'> | null => {
   const read = Object.fromEntries(LENGTHS.map(([field]) => [field, readLength(form[field], 'mm')]))
   const mm = (field: (typeof LENGTHS)[number][0]): number => {
     const found = read[field]
@@ -72,7 +74,7 @@ const written = computed((): (Omit<LabelSheet, 'id'> & { readonly id: string | n
   const isInside = lengths.leftMm <= LABEL_LIMITS.marginMm && lengths.topMm <= LABEL_LIMITS.marginMm
   if (!isRead || !isSized || !isInside || isBlank(form.name)) return null
   if (!whole(columns, LABEL_LIMITS.columns) || !whole(rows, LABEL_LIMITS.rows) || !whole(form.nextFree, columns * rows)) return null
-  return { id: sheet?.id ?? null, name: form.name.trim(), paper, columns, rows, ...lengths, ...pitches, nextFree: form.nextFree - 1 }
+  return { name: form.name.trim(), paper, columns, rows, ...lengths, ...pitches, nextFree: form.nextFree - 1 }
 })
 const fault = computed(() => {
   const found = written.value && gridFault(written.value)
@@ -80,7 +82,9 @@ const fault = computed(() => {
 })
 async function keep(): Promise<void> {
   if (!written.value) return
-  const outcome = await act.putLabelSheet(written.value)
+  const outcome = await (sheet && opened
+    ? act.changeLabelSheet(sheet.id, changedFields(opened, written.value))
+    : act.addLabelSheet(written.value))
   if (!outcome.ok) return
   typed.forget()
   emit('kept', outcome.id)

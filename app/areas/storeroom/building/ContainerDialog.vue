@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, shallowRef, watch } from 'vue'
-import { CELL_REUSES, type Container, type ContainerType, LIMITS, isBlank, PLAIN_FIXTURE } from '#core/catalog'
+import { CELL_REUSES, changedFields, type Container, type ContainerType, LIMITS, isBlank, PLAIN_FIXTURE } from '#core/catalog'
 import { CONTAINER_SHAPES } from '#core/room'
-import { MM_PER_UNIT, readNumber, readSize } from '#core/units'
+import { MM_PER_UNIT, readGrams, readNumber, readSize } from '#core/units'
 import BuildingPreview from './BuildingPreview.vue'
 import { MOST_AT_ONCE, useBuilding } from './useBuilding'
 import { buildingWords } from './words'
@@ -15,7 +15,7 @@ import { useDescribe } from '~/data/useDescribe'
 import { roomWords } from '~/areas/storeroom/roomWords'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { shellWords } from '~/shell/words'
-import { shelfWord } from '~/data/words'
+import { placeWords, shelfWord } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
 
@@ -56,6 +56,8 @@ const { lengthText, sizeText } = useDescribe()
 let shown = { length: '', inner: '', cellSize: '' }
 let proposed = { name: '', code: '' }
 const typed = useTyped(form)
+/** What the form began with: only what differs from it is changed. */
+let begun: Container | null = null
 const problem = shallowRef('')
 const isTried = shallowRef(false)
 
@@ -78,6 +80,7 @@ watch(
       shape: '',
       ...(!container ? (proposed = namesFor('bin')) : {}),
     })
+    begun = container
     if (container) fill(container)
     shown = { length: form.length, inner: form.inner, cellSize: form.cellSize }
     problem.value = ''
@@ -167,6 +170,7 @@ const isComplete = computed(
     counted.value.every(field => countProblem(field) === '') &&
     !isUnread(form.inner) &&
     !isUnread(form.cellSize) &&
+    weightRead.value !== 'unread' &&
     form.name.trim() !== '' &&
     form.code.trim() !== '' &&
     lengthMm.value !== null &&
@@ -181,7 +185,7 @@ async function change(before: Container, lengthNow: number): Promise<void> {
   const { name, code, type, shelf, zoneId, fixtureId, rows, columns, pages, isTwoSided, reuse } = form
   const kept = <K extends 'inner' | 'cellSize'>(field: K, was: ReturnType<typeof sizeOf>) =>
     form[field] === shown[field] ? was : sizeOf(form[field])
-  const outcome = await act.changeContainer({
+  const after: Container = {
     ...before,
     name: name.trim(),
     code: code.trim(),
@@ -194,15 +198,14 @@ async function change(before: Container, lengthNow: number): Promise<void> {
     inner: kept('inner', before.inner),
     emptyWeightG: emptyWeightG.value,
     cells: hasCells.value ? { rows, columns, pages, isTwoSided, reuse, cellSize: kept('cellSize', before.cells?.cellSize ?? null) } : null,
-  })
+  }
+  const outcome = await act.changeContainer(before.id, changedFields(before, after))
   if (!outcome.ok) return void (problem.value = roomWords.outcome(outcome))
   typed.forget()
   emit('close')
 }
-const emptyWeightG = computed(() => {
-  const grams = Number.parseFloat(form.emptyWeight.replace(',', '.'))
-  return Number.isFinite(grams) && grams >= 0 && grams <= 50_000 ? grams : null
-})
+const weightRead = computed(() => readGrams(form.emptyWeight))
+const emptyWeightG = computed(() => (weightRead.value === 'unread' ? null : weightRead.value))
 
 function giveUp(): void {
   typed.forget()
@@ -235,7 +238,7 @@ const building = computed(() =>
 async function add(isMore = false): Promise<void> {
   isTried.value = true
   if (!isComplete.value || lengthMm.value === null) return
-  if (container) return change(container, lengthMm.value)
+  if (begun) return change(begun, lengthMm.value)
   if (!building.value) return
   const outcome = await act.addContainers({
     ...building.value.first,
@@ -365,7 +368,12 @@ async function add(isMore = false): Promise<void> {
       <KField v-else :label="storeroomWords.lanes" for="new-lanes" :problem="countProblem('lanes')">
         <input id="new-lanes" v-model.number="form.lanes" type="number" min="1" :max="most.lanes" class="field figures" />
       </KField>
-      <KField :label="roomWords.emptyWeight" for="new-weight" :hint="roomWords.emptyWeightHint">
+      <KField
+        :label="roomWords.emptyWeight"
+        for="new-weight"
+        :hint="roomWords.emptyWeightHint"
+        :problem="weightRead === 'unread' ? placeWords.weightProblem : ''"
+      >
         <input id="new-weight" v-model="form.emptyWeight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off" />
       </KField>
     </form>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, shallowRef, watch } from 'vue'
-import { type Fixture, FIXTURE_TYPES, LIMITS, isBlank } from '#core/catalog'
+import { changedFields, type Fixture, FIXTURE_TYPES, LIMITS, isBlank } from '#core/catalog'
 import { CONTAINER_SHAPES } from '#core/room'
 import { readLength } from '#core/units'
 import BuildingPreview from './BuildingPreview.vue'
@@ -40,6 +40,8 @@ const form = reactive({
 })
 const problem = shallowRef('')
 const typed = useTyped(form)
+/** What the form began with: only what differs from it is changed. */
+let begun: Fixture | null = null
 const shownHeights = shallowRef('')
 const shownWidth = shallowRef('')
 const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - b.rank))
@@ -64,6 +66,7 @@ watch(
   () => open,
   () => {
     if (!open) return typed.leave()
+    begun = fixture
     shownHeights.value = fixture?.shelfHeightsMm?.map(mm => lengthText(mm)).join('; ') ?? ''
     shownWidth.value = fixture?.widthMm ? lengthText(fixture.widthMm) : ''
     Object.assign(form, {
@@ -140,7 +143,8 @@ async function keep(): Promise<void> {
     const { first, shelves, countEach } = building.value
     const outcome = await act.addContainers({ ...shape, ...first, shelves, countEach, zoneId: form.zoneId, fixture: written.value })
     if (!outcome.ok) return void (problem.value = storeroomWords.addProblem(outcome))
-  } else await act.putFixture({ ...fixture, ...written.value })
+  } else if (begun) await act.changeFixture(begun.id, changedFields({ ...begun }, written.value))
+  else await act.addFixture(written.value)
   typed.forget()
   notices.tell(roomWords.kept(form.name))
   emit('close')

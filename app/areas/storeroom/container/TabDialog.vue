@@ -43,7 +43,7 @@ function newOrder(): string {
 async function keep(): Promise<void> {
   const found = records.value.find(record => record.name.toLowerCase() === title.value.trim().toLowerCase())
   const standsFor = found && by.value ? { by: by.value, id: found.id } : null
-  if (section) await act.editSection(section, { ...section, title: title.value.trim(), standsFor })
+  if (section) await act.editSection(section.id, { title: title.value.trim(), standsFor })
   else
     await act.addSection({
       containerId: row.container.id,
@@ -56,7 +56,7 @@ async function keep(): Promise<void> {
   emit('close')
 }
 async function takeOut(): Promise<void> {
-  if (section) await act.editSection(section, null)
+  if (section) await act.removeSection(section.id)
   emit('close')
 }
 </script>

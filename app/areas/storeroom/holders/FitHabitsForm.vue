@@ -34,16 +34,13 @@ const isOn = (zone: Zone, habit: (typeof HABITS)[number]): boolean =>
   })[habit]
 function toggleHabit(zone: Zone, habit: (typeof HABITS)[number]): void {
   const isNow = !isOn(zone, habit)
-  const habits: Zone['habits'] = {
-    ...zone.habits,
-    ...{
-      insert: { insert: isNow },
-      magnet: { magnet: isNow },
-      packaging: { packaging: isNow ? ('keep' as const) : ('none' as const) },
-      dies: { dies: isNow ? ('behind' as const) : ('apart' as const) },
-    }[habit],
-  }
-  void act.changeZone({ ...zone, habits })
+  const changed: Partial<Zone['habits']> = {
+    insert: { insert: isNow },
+    magnet: { magnet: isNow },
+    packaging: { packaging: isNow ? ('keep' as const) : ('none' as const) },
+    dies: { dies: isNow ? ('behind' as const) : ('apart' as const) },
+  }[habit]
+  void act.changeZone(zone.id, ({ habits }) => ({ habits: { ...habits, ...changed } }))
 }
 </script>
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { Check, Trash2 } from 'lucide-vue-next'
 import { computed, reactive, shallowRef, watch } from 'vue'
-import { CLOSURES, CONTAINER_TYPES, HOLDER_TYPES, type HolderType } from '#core/catalog'
+import { changedFields, CLOSURES, CONTAINER_TYPES, HOLDER_TYPES, type HolderType } from '#core/catalog'
 import { readPacks, writePacks } from '#core/exchange'
-import { readLength, readSize } from '#core/units'
+import { readGrams, readLength, readSize } from '#core/units'
 import KTyped from '~/kit/KTyped.vue'
 import { useTyped } from '~/kit/useTyped'
 import KField from '~/kit/KField.vue'
@@ -12,6 +12,7 @@ import { act } from '~/data/act'
 import { holderWords } from './words'
 import { storeroomWords } from '~/areas/storeroom/words'
 import { useCatalogue } from '~/data/useCatalogue'
+import { placeWords } from '~/data/words'
 import { useNotices } from '~/shell/useNotices'
 
 /** What is known of a type of holder. Lengths are typed as anybody writes them. */
@@ -45,6 +46,8 @@ const typed = useTyped(texts)
 const others = computed(() => [...(catalogue.tables?.holderTypes.values() ?? [])].filter(each => each.id !== type.id && !each.isRetired))
 const written = (mm: number | null): string => (mm ? lengthText(mm) : '')
 const shown = shallowRef<Readonly<typeof texts>>({ ...texts })
+/** What the form began with: only what differs from it is changed. */
+let begun = type
 
 watch(
   () => type,
@@ -70,6 +73,7 @@ watch(
       replacedById: type.replacedById ?? '',
       notes: type.notes,
     })
+    begun = type
     shown.value = { ...texts }
     typed.begin(`pocket ${isNew ? '' : type.id}`, { ...texts })
   },
@@ -91,6 +95,7 @@ async function keep(): Promise<void> {
     emptyThicknessMm: lengthOf('emptyThickness', type.emptyThicknessMm),
     extraBulkMm: lengthOf('bulk', type.extraBulkMm),
   }
+  const weightG = readGrams(texts.weight)
   const packs = readPacks(texts.packs, catalogue.settings.currency)
   const isPage = texts.type === 'celledPage'
   const isGrid = [texts.rows, texts.columns].every(count => Number.isInteger(count) && count >= 1 && count <= 12)
@@ -104,11 +109,12 @@ async function keep(): Promise<void> {
           ? holderWords.packsProblem
           : isPage && !isGrid
             ? holderWords.cellsProblem
-            : ''
-  if (problem.value || packs === null) return
+            : weightG === 'unread'
+              ? placeWords.weightProblem
+              : ''
+  if (problem.value || packs === null || weightG === 'unread') return
   const mm = (value: number | null | 'unread'): number | null => (value === 'unread' ? null : value)
-  const weightG = Number.parseFloat(texts.weight.replace(',', '.'))
-  const outcome = await act.putHolderType({
+  const after: HolderType = {
     ...type,
     name: texts.name,
     type: texts.type,
@@ -118,7 +124,7 @@ async function keep(): Promise<void> {
     filmMm: mm(lengths.filmMm) ?? 0,
     emptyThicknessMm: mm(lengths.emptyThicknessMm),
     extraBulkMm: mm(lengths.extraBulkMm) ?? 0,
-    weightG: Number.isFinite(weightG) && weightG >= 0 ? weightG : null,
+    weightG,
     standsIn: [...texts.standsIn],
     cells: isPage ? { rows: texts.rows, columns: texts.columns, isTwoSided: texts.isTwoSided } : null,
     stockOnHand: Math.max(0, Math.round(texts.stock || 0)),
@@ -126,7 +132,8 @@ async function keep(): Promise<void> {
     isRetired: texts.isRetired,
     replacedById: texts.replacedById || null,
     notes: texts.notes,
-  })
+  }
+  const outcome = await (isNew ? act.addHolderType(after) : act.changeHolderType(type.id, changedFields(begun, after)))
   problem.value = outcome.ok ? '' : outcome.code === 'inUse' ? holderWords.inUse(outcome.count) : holderWords.problems[outcome.code]
   if (!outcome.ok) return
   typed.forget()

@@ -146,7 +146,11 @@ export const holderWords = {
   kept: (name: string) => `${name} is kept.`,
   remove: 'Take off the list',
   removed: (name: string) => `${name} is off the list. Undo brings it back.`,
-  problems: { nameMissing: 'A name, please.', nameTaken: 'Another one is called that already.' },
+  problems: {
+    nameMissing: 'A name, please.',
+    nameTaken: 'Another one is called that already.',
+    gone: 'It was taken off the list meanwhile.',
+  },
   inUse: (count: number) => `${counted(count, 'set')} ${count === 1 ? 'sits' : 'sit'} in it. Mark it as no longer sold instead.`,
   types: {
     pocket: 'Pocket',

@@ -19,7 +19,7 @@ watch(
   { immediate: true },
 )
 async function keep(): Promise<void> {
-  await act.changeZone({ ...zone, filingRule: { keys: [...keys.value] } })
+  await act.changeZone(zone.id, { filingRule: { keys: [...keys.value] } })
   emit('close')
 }
 </script>

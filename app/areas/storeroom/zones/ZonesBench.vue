@@ -25,13 +25,13 @@ const containers = computed(() => catalogue.containers.map(row => row.container)
 const zoneName = (id: string): string => zones.value.find(zone => zone.id === id)?.name ?? ''
 const keysOf = (zone: Zone): string => placeWords.rule(zone.filingRule)
 
-function change(zone: Zone, what: Partial<Zone>): void {
-  void act.changeZone({ ...zone, ...what })
+function change(zone: Zone, fields: Partial<Omit<Zone, 'id'>>): void {
+  void act.changeZone(zone.id, fields)
 }
 function toggleKind(zone: Zone, id: string): void {
-  change(zone, {
-    takesKindIds: zone.takesKindIds.includes(id) ? zone.takesKindIds.filter(each => each !== id) : [...zone.takesKindIds, id],
-  })
+  void act.changeZone(zone.id, ({ takesKindIds }) => ({
+    takesKindIds: takesKindIds.includes(id) ? takesKindIds.filter(each => each !== id) : [...takesKindIds, id],
+  }))
 }
 function setCap(zone: Zone, text: string): void {
   const cap = Math.round(Number(text))
@@ -39,7 +39,7 @@ function setCap(zone: Zone, text: string): void {
 }
 /** Comes over from the corner it was in; every container is in one. */
 async function join(container: Container, zoneId: string): Promise<void> {
-  const outcome = await act.changeContainer({ ...container, zoneId })
+  const outcome = await act.changeContainer(container.id, { zoneId })
   if (!outcome.ok) notices.tell(roomWords.outcome(outcome), 'care')
 }
 async function add(): Promise<void> {

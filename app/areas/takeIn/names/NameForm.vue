@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { Check } from 'lucide-vue-next'
 import { computed, reactive, shallowRef, watch } from 'vue'
-import { blankBrand, type Brand, KIND_FAMILIES } from '#core/catalog'
+import { blankBrand, type Brand, changedFields, KIND_FAMILIES } from '#core/catalog'
 import type { NameList, NameRecord } from '#core/classing'
 import { wordsFit } from '#core/exchange'
-import { readLength } from '#core/units'
+import { readGrams, readLength } from '#core/units'
 import { plainly } from '~/kit/plainly'
 import KTyped from '~/kit/KTyped.vue'
 import { useTyped } from '~/kit/useTyped'
@@ -14,6 +14,7 @@ import { useRoomWorker } from '~/data/useRoomWorker'
 import { act } from '~/data/act'
 import { meaningOf, nameWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
+import { placeWords } from '~/data/words'
 import { useNotices } from '~/shell/useNotices'
 import WouldMoveDialog from './WouldMoveDialog.vue'
 
@@ -52,8 +53,8 @@ const thickness = computed(() =>
     : readLength(texts.thickness, thinUnit()),
 )
 const weightG = computed(() => {
-  const grams = Number.parseFloat(texts.weight.replace(',', '.'))
-  return Number.isFinite(grams) && grams >= 0 && grams <= 20_000 ? grams : null
+  const grams = readGrams(texts.weight)
+  return grams === 'unread' ? null : grams
 })
 const others = computed(() =>
   [...(catalogue.tables?.[list].values() ?? [])].filter(each => each.id !== record.id).toSorted((a, b) => a.name.localeCompare(b.name)),
@@ -66,6 +67,9 @@ const listed = (text: string): string[] =>
     .filter(Boolean)
 
 const typed = useTyped(texts)
+const isKnown = (): boolean => catalogue.tables?.[list].has(record.id) ?? false
+/** What the form shows but for what was typed: only what differs from it is changed. */
+let begun = record
 function textsOf(): typeof texts {
   const brand = asBrand()
   return {
@@ -101,9 +105,11 @@ watch(
     const fresh = textsOf()
     problem.value = ''
     // It changed meanwhile, by a join or in another tab: what was typed stays.
+    // The texts that nobody typed in follow it.
+    begun = record
     if (before?.id === record.id) return typed.follow(fresh)
     Object.assign(texts, fresh)
-    typed.begin(`name ${catalogue.tables?.[list].has(record.id) ? record.id : list}`, fresh)
+    typed.begin(`name ${isKnown() ? record.id : list}`, fresh)
   },
   { immediate: true },
 )
@@ -143,7 +149,7 @@ function changed(): NameRecord {
 }
 async function keep(): Promise<void> {
   if ('family' in record && !thickness.value.ok) return void (problem.value = nameWords.thicknessProblem)
-  if ('family' in record && weightG.value === null) return void (problem.value = nameWords.weightProblem)
+  if ('family' in record && weightG.value === null) return void (problem.value = placeWords.weightProblem)
   const after = changed()
   if ('variants' in after && !wordsFit(after.variants)) return void (problem.value = nameWords.variantTooLong)
   const isFiledBy =
@@ -155,7 +161,7 @@ async function keep(): Promise<void> {
 async function put(): Promise<void> {
   wouldMove.value = null
   const after = changed()
-  const outcome = await act.putName(list, after)
+  const outcome = await (isKnown() ? act.changeName(list, record.id, changedFields(begun, after)) : act.addName(list, plainly(after)))
   problem.value = outcome.ok
     ? ''
     : outcome.code === 'nameTaken'

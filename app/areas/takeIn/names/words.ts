@@ -79,7 +79,6 @@ export const nameWords = {
   thickness: 'Thickness in its pocket',
   thicknessHint: 'Of one, in its pocket, until the room has learnt better',
   weight: 'Weight of one filled pocket, in grams',
-  weightProblem: 'Write the weight in grams, such as 45.',
   light: 'Daylight harms it',
   mayTrim: 'It may be trimmed',
   mayCut: 'It may be cut in two',

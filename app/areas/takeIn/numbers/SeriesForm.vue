@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Check } from 'lucide-vue-next'
 import { computed, reactive, shallowRef, watch } from 'vue'
-import { NUMBER_SCHOOLS, type Series, isBlank } from '#core/catalog'
+import { changedFields, NUMBER_SCHOOLS, type Series, isBlank } from '#core/catalog'
 import { codeText, mayClash, numberSource, staleLabels, writeCode } from '#core/numbering'
 import KField from '~/kit/KField.vue'
 import KTyped from '~/kit/KTyped.vue'
@@ -9,6 +9,7 @@ import { useTyped } from '~/kit/useTyped'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
+import { plainly } from '~/kit/plainly'
 import { numberWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
@@ -23,11 +24,14 @@ const notices = useNotices()
 const { lookUp } = useDescribe()
 const form = reactive<Series>({ ...series })
 const typed = useTyped(form)
+/** What the form began with: only what differs from it is changed. */
+let begun: Series = { ...series }
 const isTried = shallowRef(false)
 watch(
   () => series.id,
   () => {
     Object.assign(form, series)
+    begun = { ...series }
     isTried.value = false
     const isKnown = catalogue.tables?.series.has(series.id)
     // A new one has a new id each time.
@@ -66,7 +70,9 @@ const stale = computed(() => staleLabels([...(catalogue.tables?.holdings.values(
 
 async function keep(): Promise<void> {
   isTried.value = true
-  const outcome = await act.putSeries({ ...form, padding: Math.round(Math.min(8, Math.max(0, form.padding || 0))) })
+  const after: Series = { ...form, padding: Math.round(Math.min(8, Math.max(0, form.padding || 0))) }
+  const isKnown = catalogue.tables?.series.has(series.id)
+  const outcome = await (isKnown ? act.changeSeries(series.id, changedFields(begun, plainly(after))) : act.addSeries(plainly(after)))
   if (!outcome.ok) return
   typed.forget()
   notices.tell(numberWords.kept(form.name))

@@ -89,9 +89,16 @@ async function save(isAllTheWay: boolean): Promise<void> {
   await (editing.value ? keepChange(editing.value.id) : capture(isAllTheWay)).finally(() => (busy.value -= 1))
 }
 async function keepChange(id: string): Promise<void> {
-  const after = await act.editHolding(id, facts.value)
+  const fields = draft.changedFacts()
+  const after = await act.editHolding(id, fields)
   draft.typed.forget()
-  if (after) notices.tell(takeInWords.savedEdit(code(after)))
+  if (after) {
+    const isPhotoGone = (['pictureHash', 'packagingPictureHash'] as const).some(field => fields[field] && after[field] === null)
+    notices.tell(
+      isPhotoGone ? takeInWords.savedWithoutPhoto(code(after)) : takeInWords.savedEdit(code(after)),
+      isPhotoGone ? 'care' : 'done',
+    )
+  }
   void router.push('/')
 }
 async function capture(isAllTheWay: boolean): Promise<void> {

@@ -26,6 +26,25 @@ const emptyTexts = (): Texts => ({
 /** What the next strip takes over from the one before, until it is changed. */
 const CARRIED = ['brand', 'kindId', 'size', 'acquiredOn', 'price'] as const
 const KEEP_AFTER_MS = 150
+/** The fact of a set that each text tells; a written number tells none. */
+const FACT_OF: Readonly<Record<keyof Texts, keyof HoldingFacts | null>> = {
+  name: 'name',
+  brand: 'brandName',
+  kindId: 'kindId',
+  category: 'categoryName',
+  themes: 'themeNames',
+  theme: 'themeNames',
+  size: 'size',
+  words: 'words',
+  searchWords: 'searchWords',
+  written: null,
+  acquiredOn: 'acquiredOn',
+  price: 'price',
+  notes: 'notes',
+  packaging: 'packaging',
+  pictureHash: 'pictureHash',
+  packagingPictureHash: 'packagingPictureHash',
+}
 
 /** A strip on its way to become a set. */
 interface HandedOver {
@@ -206,6 +225,11 @@ export function useDraft(editing: () => Holding | null) {
     packaging: KEPT_PACKAGINGS.find(each => each === texts.packaging) ?? null,
     packagingPictureHash: texts.packagingPictureHash,
   }))
+  /** Of the set that is edited, the facts that were typed anew. */
+  function changedFacts(): Partial<HoldingFacts> {
+    const fields = new Set([...typed.changed()].flatMap(text => FACT_OF[text] ?? []))
+    return Object.fromEntries(Object.entries(facts.value).filter(([field]) => fields.has(field as keyof HoldingFacts)))
+  }
   /** A size that was not touched stays exactly what it was, not what its rounded text would read as. */
   function keptSize(): Holding['size'] {
     const before = editing()?.size
@@ -261,6 +285,7 @@ export function useDraft(editing: () => Holding | null) {
     isFar,
     isFarMeant,
     facts,
+    changedFacts,
     size,
     date,
     isFuture,

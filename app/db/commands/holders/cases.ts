@@ -11,8 +11,9 @@ export const holdersCases: Cases = {
   async holderType(db, luck) {
     const [type, shape] = [luck.pick(await all(db, 'holderTypes')), luck.pick(START_HOLDER_TYPES)]
     if (type && luck.below(2)) await commands.removeHolderType(db, type.id)
+    else if (type && luck.below(2)) await commands.changeHolderType(db, type.id, { stockOnHand: luck.below(99) })
     else if (shape)
-      await commands.putHolderType(db, {
+      await commands.addHolderType(db, {
         ...shape,
         id: ulid(),
         rank: 1,

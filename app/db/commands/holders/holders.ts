@@ -1,23 +1,36 @@
 import { newId } from '~/db/newId'
-import { type Container, type HolderType, type Holding, LIMITS, nextRank, START_HOLDER_TYPES, isBlank } from '#core/catalog'
+import { type HolderType, type Holding, nextRank, START_HOLDER_TYPES, isBlank } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
+import type { Desk } from '../../desk'
 import { changeHolding, transact } from '../../transact'
 
 export type HolderTypeOutcome =
   | { readonly ok: true }
-  | { readonly ok: false; readonly code: 'nameMissing' | 'nameTaken' | 'inUse'; readonly count: number }
+  | { readonly ok: false; readonly code: 'nameMissing' | 'nameTaken' | 'inUse' | 'gone'; readonly count: number }
 
-/** Puts a type of holder, new or changed, into the list. No two are called the same. */
-export async function putHolderType(db: YondercrestDb, type: HolderType): Promise<HolderTypeOutcome> {
-  return transact(db, 'changeHolderType', { name: type.name }, async (desk): Promise<HolderTypeOutcome> => {
-    const name = type.name.trim()
-    if (isBlank(name)) return { ok: false, code: 'nameMissing', count: 0 }
-    const others = (await db.records('holderTypes').toArray()).filter(each => each.id !== type.id)
-    if (others.some(each => each.name.toLowerCase() === name.toLowerCase())) return { ok: false, code: 'nameTaken', count: 0 }
-    const replacement = type.replacedById ? await db.records('holderTypes').get(type.replacedById) : undefined
-    await desk.put('holderTypes', [{ ...type, name, replacedById: replacement?.id ?? null }])
-    return { ok: true }
+/** Puts a new type of holder into the list. No two are called the same. */
+export async function addHolderType(db: YondercrestDb, type: HolderType): Promise<HolderTypeOutcome> {
+  return transact(db, 'changeHolderType', { name: type.name }, desk => writeHolderType(desk, type))
+}
+
+/** Changes a type of holder. No two are called the same. */
+export async function changeHolderType(db: YondercrestDb, id: string, fields: Partial<Omit<HolderType, 'id'>>): Promise<HolderTypeOutcome> {
+  const { name } = { ...(await db.records('holderTypes').get(id)), ...fields }
+  return transact(db, 'changeHolderType', { name }, async (desk): Promise<HolderTypeOutcome> => {
+    const before = await db.records('holderTypes').get(id)
+    return before ? writeHolderType(desk, { ...before, ...fields }) : { ok: false, code: 'gone', count: 0 }
   })
+}
+
+async function writeHolderType(desk: Desk, type: HolderType): Promise<HolderTypeOutcome> {
+  const rows = desk.db.records('holderTypes')
+  const name = type.name.trim()
+  if (isBlank(name)) return { ok: false, code: 'nameMissing', count: 0 }
+  const others = (await rows.toArray()).filter(each => each.id !== type.id)
+  if (others.some(each => each.name.toLowerCase() === name.toLowerCase())) return { ok: false, code: 'nameTaken', count: 0 }
+  const replacement = type.replacedById ? await rows.get(type.replacedById) : undefined
+  await desk.put('holderTypes', [{ ...type, name, replacedById: replacement?.id ?? null }])
+  return { ok: true }
 }
 
 /** Takes a type off the list. One that holds sets stays: it can be retired. */
@@ -91,23 +104,6 @@ export async function shareHolder(db: YondercrestDb, holdingId: string, holderId
       )
       await desk.put('holdings', [{ ...holding, sitsIn: target.type, holderTypeId: target.holderTypeId }])
       return holding
-    },
-  )
-}
-
-/** Adds empty pages at the end of a binder. */
-export async function addPages(db: YondercrestDb, containerId: string, pages: number): Promise<void> {
-  await transact(
-    db,
-    'addPages',
-    (container: Container | undefined) => ({ name: container?.name, count: pages }),
-    async desk => {
-      const container = await db.records('containers').get(containerId)
-      if (container?.cells)
-        await desk.put('containers', [
-          { ...container, cells: { ...container.cells, pages: Math.min(LIMITS.pages, container.cells.pages + pages) } },
-        ])
-      return container
     },
   )
 }

@@ -6,6 +6,5 @@ export const holdersSteps = {
   changeHolderType: step => `Changed the pocket or case ${step.subject.name ?? ''}`,
   addStartHolders: step => `Added ${counted(step.subject.count ?? 0, 'common size')}`,
   shareHolder: step => `Put ${named(step)} into another set's pocket`,
-  addPages: step => `Added ${counted(step.subject.count ?? 1, 'page')} to ${step.subject.name ?? 'a binder'}`,
   measureSet: step => `Measured ${named(step)}`,
 } as const satisfies StepWords

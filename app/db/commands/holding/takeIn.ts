@@ -18,7 +18,8 @@ import { type GivenNumber, giveNumbers, isFarBeyond, numberSource, registerId } 
 import { stillOpen } from '#core/questions'
 import { arrangeContainer, besideFirstHalf } from '#core/room'
 import type { YondercrestDb } from '../../database'
-import { type Desk, transact } from '../../transact'
+import type { Desk } from '../../desk'
+import { transact } from '../../transact'
 import { highestGiven, linesFrom, runningSeries } from './numbers'
 import { freePlaces } from './places'
 
@@ -148,8 +149,11 @@ async function giveNumber(
   return { line, isWritten: source.isWritten && given.how === 'adopted' && series.id === source.series.id }
 }
 
-/** Changes what is known of a set. Its number and its place stay: identity, class and place are three things. */
-export async function editHolding(db: YondercrestDb, id: string, facts: HoldingFacts): Promise<Holding | null> {
+/**
+ * Changes what is known of a set: those facts that are named, and no others. Its number and its place stay: identity, class and place
+ * are three things.
+ */
+export async function editHolding(db: YondercrestDb, id: string, facts: Partial<HoldingFacts>): Promise<Holding | null> {
   return transact(
     db,
     'editHolding',
@@ -157,10 +161,8 @@ export async function editHolding(db: YondercrestDb, id: string, facts: HoldingF
     async desk => {
       const before = await db.records('holdings').get(id)
       if (!before) return null
-      const changed: Holding = { ...before, ...(await resolveNames(desk, facts)) }
-      const after = { ...changed, questions: stillOpen(before, changed) }
-      await desk.put('holdings', [after])
-      return after
+      const fields = await resolveNames(desk, facts)
+      return desk.change('holdings', id, { ...fields, questions: stillOpen(before, { ...before, ...fields }) })
     },
   )
 }
@@ -209,14 +211,28 @@ export async function holdersFollow(desk: Desk, holdings: readonly Holding[]): P
 
 type Resolved = PlainFields & Pick<Holding, 'brandId' | 'kindId' | 'categoryId' | 'themeIds'>
 
-export async function resolveNames(desk: Desk, facts: HoldingFacts): Promise<Resolved> {
-  const brandId = await brandNamed(desk, facts.brandName)
-  const categoryId = await categoryNamed(desk, facts.categoryName)
-  const themeIds: string[] = []
-  for (const theme of facts.themeNames) themeIds.push(await themeNamed(desk, theme))
-  // A kind that another tab has joined into one meanwhile is not known.
-  const kind = facts.kindId ? await desk.db.records('kinds').get(facts.kindId) : undefined
-  return { ...plainFieldsOf(facts), brandId, kindId: kind?.id ?? null, categoryId, themeIds: [...new Set(themeIds)] }
+/** The fields that facts stand for: those that are named, and no others. */
+export function resolveNames(desk: Desk, facts: HoldingFacts): Promise<Resolved>
+export function resolveNames(desk: Desk, facts: Partial<HoldingFacts>): Promise<Partial<Resolved>>
+export async function resolveNames(desk: Desk, facts: Partial<HoldingFacts>): Promise<Partial<Resolved>> {
+  const { brandName, categoryName, themeNames, kindId } = facts
+  return {
+    ...plainFieldsOf(facts),
+    ...(brandName === undefined ? {} : { brandId: await brandNamed(desk, brandName) }),
+    ...(categoryName === undefined ? {} : { categoryId: await categoryNamed(desk, categoryName) }),
+    ...(themeNames === undefined ? {} : { themeIds: await themesNamed(desk, themeNames) }),
+    ...(kindId === undefined ? {} : { kindId: await kindThere(desk, kindId) }),
+  }
+}
+/** A kind that another tab has joined into one meanwhile is not known. */
+async function kindThere(desk: Desk, id: string | null): Promise<string | null> {
+  const kind = id ? await desk.db.records('kinds').get(id) : undefined
+  return kind?.id ?? null
+}
+async function themesNamed(desk: Desk, names: readonly string[]): Promise<string[]> {
+  const ids: string[] = []
+  for (const name of names) ids.push(await themeNamed(desk, name))
+  return [...new Set(ids)]
 }
 
 const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase()

@@ -6,13 +6,10 @@ import * as commands from '~/db/commands'
 export const namesCases: Cases = {
   async name(db, luck) {
     const brand = luck.pick(await all(db, 'brands'))
-    await (luck.below(2)
-      ? commands.putName(db, 'themes', newTheme(ulid(), luck.pick(NAMES) ?? 'Ropes', await all(db, 'themes')))
-      : commands.putName(db, 'brands', {
-          ...(brand ?? blankBrand(ulid(), 'Slackwater')),
-          notes: 'seen at the fair',
-          successorId: luck.pick(await all(db, 'brands'))?.id ?? null,
-        }))
+    const fields = { notes: 'seen at the fair', successorId: luck.pick(await all(db, 'brands'))?.id ?? null }
+    if (luck.below(2)) await commands.addName(db, 'themes', newTheme(ulid(), luck.pick(NAMES) ?? 'Ropes', await all(db, 'themes')))
+    else if (brand) await commands.changeName(db, 'brands', brand.id, fields)
+    else await commands.addName(db, 'brands', { ...blankBrand(ulid(), 'Slackwater'), ...fields })
   },
   async join(db, luck) {
     const list = luck.pick(['brands', 'themes', 'categories', 'kinds'] as const) ?? 'themes'
@@ -50,7 +47,7 @@ export const namesCases: Cases = {
   },
   async series(db, luck) {
     const series = luck.pick(await all(db, 'series'))
-    if (series) await commands.putSeries(db, { ...series, padding: luck.below(5), prefix: luck.pick(['', 'N', 'LQ ']) ?? '' })
+    if (series) await commands.changeSeries(db, series.id, { padding: luck.below(5), prefix: luck.pick(['', 'N', 'LQ ']) ?? '' })
   },
   async writtenCode(db, luck) {
     const holding = luck.pick((await all(db, 'holdings')).filter(each => each.aliases.length > 0))

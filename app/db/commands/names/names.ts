@@ -15,7 +15,8 @@ import {
   splitName as planSplit,
 } from '#core/classing'
 import type { YondercrestDb } from '../../database'
-import { type Desk, expectFaultless, transact } from '../../transact'
+import { type Desk, expectFaultless } from '../../desk'
+import { transact } from '../../transact'
 
 export type NameOutcome =
   | { readonly ok: true; readonly sets: number }
@@ -24,6 +25,9 @@ export type NameOutcome =
   /** The mark of a kind means something else already. */
   | { readonly ok: false; readonly code: 'markTaken'; readonly by: LegendLine }
   | { readonly ok: false; readonly code: 'nameMissing' | 'gone' }
+
+/** Fields of an entry of any list. */
+export type NameFields = Partial<Omit<Brand, 'id'> | Omit<Theme, 'id'> | Omit<Kind, 'id'>>
 
 async function groundOf(db: YondercrestDb, list: NameList): Promise<NameGround> {
   const [records, holdings, sections, zones] = await Promise.all([
@@ -43,22 +47,34 @@ async function apply(desk: Desk, list: NameList, change: NameChange): Promise<Na
   return { ok: true, sets: change.holdings.length }
 }
 
-/** Puts an entry, new or changed, into its list. No two entries may be written alike, no mark may mean two things. */
-export async function putName(db: YondercrestDb, list: NameList, record: NameRecord): Promise<NameOutcome> {
-  return transact(db, 'changeName', { name: record.name }, async (desk): Promise<NameOutcome> => {
-    if (isBlank(record.name)) return { ok: false, code: 'nameMissing' }
-    const { records, holdings } = await groundOf(db, list)
-    const by = spelledBy(records, record.id, 'variants' in record ? [record.name, ...record.variants] : [record.name])
-    if (by) return { ok: false, code: 'nameTaken', by }
-    const meaning = 'suffix' in record && record.suffix ? secondMeaning(record.suffix, record.id, await legend(db)) : null
-    if (meaning) return { ok: false, code: 'markTaken', by: meaning }
-    const successorId =
-      'successorId' in record && record.successorId && (await db.records('brands').get(record.successorId)) ? record.successorId : null
-    await desk.put(list, [
-      { ...record, ...('successorId' in record ? { successorId } : {}), name: record.name.trim() } as Brand & Theme & Kind,
-    ])
-    return { ok: true, sets: holdings.filter(holding => refersTo(list, holding).includes(record.id)).length }
+/** Puts a new entry into its list. No two entries may be written alike, no mark may mean two things. */
+export async function addName(db: YondercrestDb, list: NameList, record: NameRecord): Promise<NameOutcome> {
+  return transact(db, 'changeName', { name: record.name }, desk => writeName(desk, list, record))
+}
+
+/** Changes an entry. No two entries may be written alike, no mark may mean two things. */
+export async function changeName(db: YondercrestDb, list: NameList, id: string, fields: NameFields): Promise<NameOutcome> {
+  const { name } = { ...(await db.records(list).get(id)), ...fields }
+  return transact(db, 'changeName', { name }, async (desk): Promise<NameOutcome> => {
+    const before = await db.records(list).get(id)
+    return before ? writeName(desk, list, { ...before, ...fields } as NameRecord) : { ok: false, code: 'gone' }
   })
+}
+
+async function writeName(desk: Desk, list: NameList, record: NameRecord): Promise<NameOutcome> {
+  const { db } = desk
+  if (isBlank(record.name)) return { ok: false, code: 'nameMissing' }
+  const { records, holdings } = await groundOf(db, list)
+  const by = spelledBy(records, record.id, 'variants' in record ? [record.name, ...record.variants] : [record.name])
+  if (by) return { ok: false, code: 'nameTaken', by }
+  const meaning = 'suffix' in record && record.suffix ? secondMeaning(record.suffix, record.id, await legend(db)) : null
+  if (meaning) return { ok: false, code: 'markTaken', by: meaning }
+  const successorId =
+    'successorId' in record && record.successorId && (await db.records('brands').get(record.successorId)) ? record.successorId : null
+  await desk.put(list, [
+    { ...record, ...('successorId' in record ? { successorId } : {}), name: record.name.trim() } as Brand & Theme & Kind,
+  ])
+  return { ok: true, sets: holdings.filter(holding => refersTo(list, holding).includes(record.id)).length }
 }
 
 async function legend(db: YondercrestDb): Promise<readonly LegendLine[]> {

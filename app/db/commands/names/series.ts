@@ -2,6 +2,7 @@ import type { Holding, Series } from '#core/catalog'
 import { isBlank } from '#core/catalog'
 import { mayClash } from '#core/numbering'
 import type { YondercrestDb } from '../../database'
+import type { Desk } from '../../desk'
 import { transact } from '../../transact'
 import { forgetLabels } from '../paper/labels'
 
@@ -9,35 +10,46 @@ export type SeriesOutcome =
   | { readonly ok: true }
   /** The two could print one code for two sets. */
   | { readonly ok: false; readonly code: 'seriesClash'; readonly by: string }
-  | { readonly ok: false; readonly code: 'nameMissing' }
+  | { readonly ok: false; readonly code: 'nameMissing' | 'gone' }
 
 /**
- * Puts a series, new or written otherwise, into the register. Which set a number means never changes by it. One series
+ * Puts a new series into the register. Which set a number means never changes by it. One series
  * runs: the one that new sets get their number from.
  */
-export async function putSeries(db: YondercrestDb, series: Series): Promise<SeriesOutcome> {
-  return transact(db, 'changeSeries', { name: series.name }, async (desk): Promise<SeriesOutcome> => {
-    if (isBlank(series.name)) return { ok: false, code: 'nameMissing' }
-    const others = (await db.records('series').toArray()).filter(other => other.id !== series.id)
-    const clash = others.find(other => mayClash(other, series))
-    if (clash) return { ok: false, code: 'seriesClash', by: clash.name }
-    const isOnlyOne = !others.some(other => other.isRunning)
-    await desk.put('series', [
-      { ...series, name: series.name.trim(), prefix: series.prefix.trim(), isRunning: series.isRunning || isOnlyOne },
-    ])
-    // The series below it are written like it, but for what stands in front.
-    const below = others.filter(other => other.partOf?.seriesId === series.id)
+export async function addSeries(db: YondercrestDb, series: Series): Promise<SeriesOutcome> {
+  return transact(db, 'changeSeries', { name: series.name }, desk => writeSeries(desk, series))
+}
+
+/** Writes the numbers of a series otherwise. */
+export async function changeSeries(db: YondercrestDb, id: string, fields: Partial<Omit<Series, 'id'>>): Promise<SeriesOutcome> {
+  const { name } = { ...(await db.records('series').get(id)), ...fields }
+  return transact(db, 'changeSeries', { name }, async (desk): Promise<SeriesOutcome> => {
+    const before = await db.records('series').get(id)
+    return before ? writeSeries(desk, { ...before, ...fields }) : { ok: false, code: 'gone' }
+  })
+}
+
+async function writeSeries(desk: Desk, series: Series): Promise<SeriesOutcome> {
+  if (isBlank(series.name)) return { ok: false, code: 'nameMissing' }
+  const others = (await desk.db.records('series').toArray()).filter(other => other.id !== series.id)
+  const clash = others.find(other => mayClash(other, series))
+  if (clash) return { ok: false, code: 'seriesClash', by: clash.name }
+  const isOnlyOne = !others.some(other => other.isRunning)
+  await desk.put('series', [
+    { ...series, name: series.name.trim(), prefix: series.prefix.trim(), isRunning: series.isRunning || isOnlyOne },
+  ])
+  // The series below it are written like it, but for what stands in front.
+  const below = others.filter(other => other.partOf?.seriesId === series.id)
+  await desk.put(
+    'series',
+    below.map(each => ({ ...each, padding: series.padding, suffixBy: series.suffixBy })),
+  )
+  if (series.isRunning)
     await desk.put(
       'series',
-      below.map(each => ({ ...each, padding: series.padding, suffixBy: series.suffixBy })),
+      others.filter(other => other.isRunning).map(other => ({ ...other, isRunning: false })),
     )
-    if (series.isRunning)
-      await desk.put(
-        'series',
-        others.filter(other => other.isRunning).map(other => ({ ...other, isRunning: false })),
-      )
-    return { ok: true }
-  })
+  return { ok: true }
 }
 
 /** What the labels of these sets say is what their record says: they were written or printed anew. */

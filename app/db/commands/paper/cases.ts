@@ -34,14 +34,17 @@ export const paperCases: Cases = {
     const [grid] = START_SHEETS
     const known = luck.pick(await all(db, 'labelSheets'))
     const name = luck.pick(NAMES) ?? ''
-    if (grid) await commands.putLabelSheet(db, { ...(known ?? { ...grid, id: null, nextFree: luck.below(30) }), name })
+    if (known) await commands.changeLabelSheet(db, known.id, { name })
+    else if (grid) await commands.addLabelSheet(db, { ...grid, nextFree: luck.below(30), name })
   },
   async dropLabelSheet(db, luck) {
     await commands.dropLabelSheet(db, luck.pick(await all(db, 'labelSheets'))?.id ?? '')
   },
   async printer(db, luck) {
     const known = luck.pick(await all(db, 'printers'))
-    await commands.putPrinter(db, { id: known?.id ?? null, name: luck.pick(NAMES) ?? '', rightMm: luck.below(40) / 10 - 2, downMm: 0 })
+    const rightMm = luck.below(40) / 10 - 2
+    if (known) await commands.changePrinter(db, known.id, { rightMm })
+    else await commands.addPrinter(db, { name: luck.pick(NAMES) ?? '', rightMm, downMm: 0 })
   },
   async dropPrinter(db, luck) {
     await commands.dropPrinter(db, luck.pick(await all(db, 'printers'))?.id ?? '')

@@ -3,7 +3,8 @@ import type { Holding, Label, LabelSheet, Printer } from '#core/catalog'
 import { type Stage, stageOf, stateAfter } from '#core/pile'
 import { gridFault, type GridFault } from '#core/printing'
 import type { YondercrestDb } from '../../database'
-import { type Desk, transact } from '../../transact'
+import type { Desk } from '../../desk'
+import { transact } from '../../transact'
 
 /** Labels that came out well and are on their things. */
 export interface LabelsMade {
@@ -54,29 +55,46 @@ export async function forgetLabels(desk: Desk, of: readonly string[]): Promise<v
   await desk.remove('labels', await desk.db.records('labels').where('of').anyOf(of).primaryKeys())
 }
 
-/** Keeps a kind of label sheet, new or changed; one whose labels cannot lie so is refused. */
-export async function putLabelSheet(
-  db: YondercrestDb,
-  sheet: Omit<LabelSheet, 'id'> & { readonly id: string | null },
-): Promise<{ readonly ok: true; readonly id: string } | { readonly ok: false; readonly code: GridFault['code']; readonly overMm: number }> {
+export type SheetOutcome =
+  | { readonly ok: true; readonly id: string }
+  /** Its labels cannot lie so. */
+  | ({ readonly ok: false } & GridFault)
+  | { readonly ok: false; readonly code: 'gone' }
+
+/** Keeps a new kind of label sheet. */
+export async function addLabelSheet(db: YondercrestDb, sheet: Omit<LabelSheet, 'id'>): Promise<SheetOutcome> {
+  return transact(db, 'putLabelSheet', { name: sheet.name }, desk => writeSheet(desk, { ...sheet, id: newId() }))
+}
+
+/** Changes a kind of label sheet. */
+export async function changeLabelSheet(db: YondercrestDb, id: string, fields: Partial<Omit<LabelSheet, 'id'>>): Promise<SheetOutcome> {
+  const { name } = { ...(await db.records('labelSheets').get(id)), ...fields }
+  return transact(db, 'putLabelSheet', { name }, async (desk): Promise<SheetOutcome> => {
+    const before = await db.records('labelSheets').get(id)
+    return before ? writeSheet(desk, { ...before, ...fields }) : { ok: false, code: 'gone' }
+  })
+}
+
+async function writeSheet(desk: Desk, sheet: LabelSheet): Promise<SheetOutcome> {
   const fault = gridFault(sheet)
   if (fault) return { ok: false, ...fault }
-  const id = sheet.id ?? newId()
-  await transact(db, 'putLabelSheet', { name: sheet.name }, desk =>
-    desk.put('labelSheets', [{ ...sheet, id, nextFree: sheet.nextFree % (sheet.columns * sheet.rows) }]),
-  )
-  return { ok: true, id }
+  await desk.put('labelSheets', [{ ...sheet, nextFree: sheet.nextFree % (sheet.columns * sheet.rows) }])
+  return { ok: true, id: sheet.id }
 }
 export async function dropLabelSheet(db: YondercrestDb, id: string): Promise<void> {
   const sheet = await db.records('labelSheets').get(id)
   if (sheet) await transact(db, 'dropLabelSheet', { name: sheet.name }, desk => desk.remove('labelSheets', [id]))
 }
 
-/** Keeps how far a printer prints beside where it should. */
-export async function putPrinter(db: YondercrestDb, printer: Omit<Printer, 'id'> & { readonly id: string | null }): Promise<string> {
-  const id = printer.id ?? newId()
+/** Keeps how far a new printer prints beside where it should. Returns its id. */
+export async function addPrinter(db: YondercrestDb, printer: Omit<Printer, 'id'>): Promise<string> {
+  const id = newId()
   await transact(db, 'putPrinter', { name: printer.name }, desk => desk.put('printers', [{ ...printer, id }]))
   return id
+}
+export async function changePrinter(db: YondercrestDb, id: string, fields: Partial<Omit<Printer, 'id'>>): Promise<void> {
+  const { name } = { ...(await db.records('printers').get(id)), ...fields }
+  await transact(db, 'putPrinter', { name }, desk => desk.change('printers', id, fields))
 }
 export async function dropPrinter(db: YondercrestDb, id: string): Promise<void> {
   const printer = await db.records('printers').get(id)

@@ -2,7 +2,8 @@ import type { Draft, Holding } from '#core/catalog'
 import { type Stage, stageOf, stateAfter } from '#core/pile'
 import type { YondercrestDb } from '../../database'
 import type { CommandName } from '../steps'
-import { type Desk, expectFaultless, transact } from '../../transact'
+import { type Desk, expectFaultless, withKeptPictures } from '../../desk'
+import { transact } from '../../transact'
 import { forgetLabels } from '../paper/labels'
 import { type HoldingFacts, holdersFollow, resolveNames } from '../holding/takeIn'
 
@@ -20,7 +21,9 @@ export async function dropDrafts(db: YondercrestDb, ids: readonly string[]): Pro
 export async function keepDraft(db: YondercrestDb, draft: Draft): Promise<void> {
   const { firstFault } = await import('../../checked')
   expectFaultless(firstFault, 'drafts', [draft])
-  await db.records('drafts').put(draft)
+  await db.transaction('rw', db.pictures, db.records('drafts'), async () => {
+    await db.records('drafts').bulkPut([...(await withKeptPictures(db, [draft]))])
+  })
 }
 
 /** What a stage settles about a set. */

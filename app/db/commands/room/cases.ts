@@ -101,8 +101,7 @@ export const roomCases: Cases = {
   async rule(db, luck) {
     const [zone, kind] = [luck.pick(await all(db, 'zones')), luck.pick(await all(db, 'kinds'))]
     if (zone)
-      await commands.changeZone(db, {
-        ...zone,
+      await commands.changeZone(db, zone.id, {
         takesKindIds: kind ? [kind.id] : [],
         filingRule: { keys: [{ by: 'number', order: 'ascending' }] },
         capHoldings: 1 + luck.below(20),
@@ -111,7 +110,8 @@ export const roomCases: Cases = {
   async fixture(db, luck) {
     const fixture = luck.pick(await all(db, 'fixtures'))
     if (luck.below(3) === 0 && fixture) await commands.removeFixture(db, fixture.id)
-    else await commands.putFixture(db, { ...(luck.below(2) ? fixture : {}), name: 'Shelf', type: 'bookcase', shelves: 1 + luck.below(3) })
+    else if (luck.below(2) && fixture) await commands.changeFixture(db, fixture.id, { name: 'Shelf', shelves: 1 + luck.below(3) })
+    else await commands.addFixture(db, { name: 'Shelf', type: 'bookcase', shelves: 1 + luck.below(3) })
   },
   async container(db, luck) {
     const [fixture, zone] = [luck.pick(await all(db, 'fixtures')), luck.pick(await all(db, 'zones'))]
@@ -138,8 +138,7 @@ export const roomCases: Cases = {
   async changeContainer(db, luck) {
     const container = luck.pick(await all(db, 'containers'))
     if (container)
-      await commands.changeContainer(db, {
-        ...container,
+      await commands.changeContainer(db, container.id, {
         code: `X${luck.below(40)}`,
         lanes: container.cells ? 1 : 1 + luck.below(2),
         cells: container.cells ? { ...container.cells, pages: 1 + luck.below(3), isTwoSided: luck.below(2) === 0 } : null,
@@ -162,7 +161,8 @@ export const roomCases: Cases = {
       luck.pick((await all(db, 'containers')).filter(each => !each.cells)),
       luck.pick(await all(db, 'sections')),
     ]
-    if (section && luck.below(3) === 0) return commands.editSection(db, section, luck.below(2) ? { ...section, title: 'Another' } : null)
+    if (section && luck.below(3) === 0)
+      return luck.below(2) ? commands.editSection(db, section.id, { title: 'Another' }) : commands.removeSection(db, section.id)
     const lane = 1 + luck.below(container?.lanes ?? 1)
     const entries = (await roomOf(db)).rows.get(container?.id ?? '')?.lanes[lane - 1] ?? []
     if (container)
@@ -174,10 +174,6 @@ export const roomCases: Cases = {
         colour: luck.below(6),
         standsFor: null,
       })
-  },
-  async pages(db, luck) {
-    const binder = luck.pick((await all(db, 'containers')).filter(each => each.cells))
-    if (binder) await commands.addPages(db, binder.id, 1 + luck.below(400))
   },
   async measureLane(db, luck) {
     const container = luck.pick(await all(db, 'containers'))

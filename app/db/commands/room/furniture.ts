@@ -2,7 +2,8 @@ import { newId } from '~/db/newId'
 import { type Container, type Fixture, LIMITS, nextRank, PLAIN_FIXTURE } from '#core/catalog'
 import { type AddressPatterns, allIn, arrangeContainer, containerClash, type ContainerRow, namesAlong, planEmptying } from '#core/room'
 import type { YondercrestDb } from '../../database'
-import { type Desk, transact } from '../../transact'
+import type { Desk } from '../../desk'
+import { transact } from '../../transact'
 
 export type RoomOutcome =
   | { readonly ok: true }
@@ -19,26 +20,39 @@ export async function addressPatterns(db: YondercrestDb): Promise<AddressPattern
   return (await db.records('settings').get('room'))?.addressPatterns ?? {}
 }
 
-/** Puts furniture into the room, or changes it. */
-export async function putFixture(
+/** Puts furniture into the room. Returns its id. */
+export async function addFixture(
   db: YondercrestDb,
-  fixture: Pick<Fixture, 'name' | 'type' | 'shelves'> & Partial<Fixture>,
+  fixture: Pick<Fixture, 'name' | 'type' | 'shelves'> & Partial<Omit<Fixture, 'id'>>,
 ): Promise<string> {
   return transact(db, 'changeFixture', { name: fixture.name }, async desk => {
-    const all = await db.records('fixtures').toArray()
-    const id = fixture.id ?? newId()
-    await desk.put('fixtures', [{ rank: nextRank(all), ...PLAIN_FIXTURE, ...fixture, id }])
-    // What stood on a shelf that is no longer there stands on the lowest one.
-    const low = await db
-      .records('containers')
-      .filter(each => each.fixtureId === id && each.shelf > fixture.shelves)
-      .toArray()
-    await desk.put(
-      'containers',
-      low.map(each => ({ ...each, shelf: fixture.shelves })),
-    )
+    const id = newId()
+    await desk.put('fixtures', [{ rank: nextRank(await db.records('fixtures').toArray()), ...PLAIN_FIXTURE, ...fixture, id }])
     return id
   })
+}
+
+/** Changes furniture. What stood on a shelf that is no longer there stands on the lowest one. */
+export async function changeFixture(db: YondercrestDb, id: string, fields: Partial<Omit<Fixture, 'id'>>): Promise<void> {
+  await transact(
+    db,
+    'changeFixture',
+    (fixture: Fixture | null) => ({ name: fixture?.name }),
+    async desk => {
+      const fixture = await desk.change('fixtures', id, fields)
+      if (!fixture) return null
+      const { shelves } = fixture
+      const low = await db
+        .records('containers')
+        .filter(each => each.fixtureId === id && each.shelf > shelves)
+        .toArray()
+      await desk.put(
+        'containers',
+        low.map(each => ({ ...each, shelf: shelves })),
+      )
+      return fixture
+    },
+  )
 }
 
 /** Takes furniture out of the room. Only empty furniture goes. */
@@ -56,18 +70,19 @@ export async function removeFixture(db: YondercrestDb, id: string): Promise<Room
 }
 
 /** Changes what a container is, what it is called and where it stands. Its sets stay in it. */
-export async function changeContainer(db: YondercrestDb, container: Container): Promise<RoomOutcome> {
-  return transact(db, 'changeContainer', { name: container.name }, async (desk): Promise<RoomOutcome> => {
-    const places = [
-      await db.records('containers').get(container.id),
-      await db.records('zones').get(container.zoneId),
-      await db.records('fixtures').get(container.fixtureId),
-    ]
-    if (places.includes(undefined)) return { ok: false, code: 'gone' }
-    if (container.isTable) return { ok: false, code: 'inUse' }
-    const [before, all, patterns] = [places[0], await db.records('containers').toArray(), await addressPatterns(db)]
+export async function changeContainer(db: YondercrestDb, id: string, fields: Partial<Omit<Container, 'id'>>): Promise<RoomOutcome> {
+  const { name } = { ...(await db.records('containers').get(id)), ...fields }
+  return transact(db, 'changeContainer', { name }, async (desk): Promise<RoomOutcome> => {
+    const before = await db.records('containers').get(id)
+    if (!before) return { ok: false, code: 'gone' }
+    const container = { ...before, ...fields }
+    const isSomewhere = (await db.records('zones').get(container.zoneId)) && (await db.records('fixtures').get(container.fixtureId))
+    if (!isSomewhere) return { ok: false, code: 'gone' }
+    if (before.isTable) return { ok: false, code: 'inUse' }
+    const all = await db.records('containers').toArray()
+    const patterns = await addressPatterns(db)
     // Two that were alike before may stay so: what is changed now is not what made them alike.
-    const known = before && containerClash(before as Container, all, patterns)?.other.id
+    const known = containerClash(before, all, patterns)?.other.id
     const clash = containerClash(
       container,
       all.filter(each => each.id !== known),
@@ -85,7 +100,7 @@ export async function changeContainer(db: YondercrestDb, container: Container): 
           : cell !== null,
     )
     if (homeless.length > 0) return { ok: false, code: 'notEmpty', count: homeless.length }
-    await desk.put('containers', [container])
+    await desk.change('containers', id, fields)
     return { ok: true }
   })
 }

@@ -59,10 +59,14 @@ export async function addSection(db: YondercrestDb, section: Omit<Section, 'id'>
   return id
 }
 
-/** Writes another title on a divider, moves it, or (null) takes it out; the holders stay where they are. */
-export async function editSection(db: YondercrestDb, section: Section, after: Section | null): Promise<void> {
-  await transact(db, 'editSection', { name: section.title }, async desk => {
-    if (!(await db.records('sections').get(section.id))) return
-    await (after ? desk.put('sections', [after]) : desk.remove('sections', [section.id]))
-  })
+/** Writes another title on a divider, or moves it; the holders stay where they are. */
+export async function editSection(db: YondercrestDb, id: string, fields: Partial<Omit<Section, 'id'>>): Promise<void> {
+  const section = await db.records('sections').get(id)
+  await transact(db, 'editSection', { name: section?.title }, desk => desk.change('sections', id, fields))
+}
+
+/** Takes a divider out; the holders stay where they are. */
+export async function removeSection(db: YondercrestDb, id: string): Promise<void> {
+  const section = await db.records('sections').get(id)
+  await transact(db, 'editSection', { name: section?.title }, desk => desk.remove('sections', [id]))
 }

@@ -33,13 +33,28 @@ export async function addZone(db: YondercrestDb, name: string): Promise<string> 
   return id
 }
 
-/** Changes how a zone files. Nothing is moved by it: new sets go by the new rule, views show what stands otherwise. */
-export async function changeZone(db: YondercrestDb, zone: Zone): Promise<void> {
-  await transact(db, 'changeZone', { name: zone.name }, async desk => {
-    if (!(await db.records('zones').get(zone.id))) return
-    const kinds = new Set(await db.records('kinds').toCollection().primaryKeys())
-    await desk.put('zones', [{ ...zone, takesKindIds: zone.takesKindIds.filter(id => kinds.has(id)) }])
-  })
+type ZoneFields = Partial<Omit<Zone, 'id'>>
+/**
+ * Changes how a zone files. Nothing is moved by it: new sets go by the new rule, views show what stands otherwise. What is one more or
+ * one fewer of a list is a function of the zone as it is at that moment.
+ */
+export async function changeZone(db: YondercrestDb, id: string, wanted: ZoneFields | ((now: Zone) => ZoneFields)): Promise<void> {
+  await transact(
+    db,
+    'changeZone',
+    (zone: Zone | null) => ({ name: zone?.name }),
+    async desk => {
+      const zone = await db.records('zones').get(id)
+      if (!zone) return null
+      const fields = typeof wanted === 'function' ? wanted(zone) : wanted
+      const kinds = new Set(await db.records('kinds').toCollection().primaryKeys())
+      const { takesKindIds } = fields
+      return desk.change('zones', id, {
+        ...fields,
+        ...(takesKindIds ? { takesKindIds: takesKindIds.filter(each => kinds.has(each)) } : {}),
+      })
+    },
+  )
 }
 
 /** Ends a zone: its bins, drawers and binders go over to another. The last zone stays, and one that is being re-filed. */

@@ -1,7 +1,7 @@
 import type { RoomSettings } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import type { LastCopy } from '../../reads'
-import { expectFaultless } from '../../transact'
+import { expectFaultless } from '../../desk'
 
 type SettingsChange = Partial<Omit<RoomSettings, 'id'>>
 

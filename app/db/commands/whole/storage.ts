@@ -13,7 +13,7 @@ export interface StorageUse {
 async function namedHashes(db: YondercrestDb): Promise<ReadonlySet<string>> {
   const named = new Set(picturesOf(await readCatalogue(db)).map(each => each.hash))
   await db.journalParts.each(({ changes }) => {
-    for (const { other } of changes) for (const hash of JSON.stringify(other).match(/[0-9a-f]{64}/g) ?? []) named.add(hash)
+    for (const change of changes) for (const hash of JSON.stringify(change).match(/[0-9a-f]{64}/g) ?? []) named.add(hash)
   })
   return named
 }

@@ -12,7 +12,8 @@ import { makeRecords, type PlannedRow } from '#core/exchange'
 import type { SpellingGroup } from '#core/classing'
 import type { InkMapRecord, PictureRecord, ShapesRecord, ThumbRecord, YondercrestDb } from '../../database'
 import type { LastCopy } from '../../reads'
-import { type Desk, transact } from '../../transact'
+import type { Desk } from '../../desk'
+import { transact } from '../../transact'
 import { highestGiven, runningSeries } from '../holding/numbers'
 
 /** Reads the whole catalogue in one moment. Lists are ordered by id, so that equal catalogues read equal. */
@@ -61,9 +62,8 @@ export async function replaceCatalogue(
 ): Promise<void> {
   const name = data.settings[0]?.roomName ?? ''
   await transact(db, command, { name, count: data.holdings.length }, async desk => {
-    // Pictures come first: a record that names one which is not there does without it.
-    await Promise.all([db.pictures.bulkPut([...pictures]), db.thumbs.bulkPut([...thumbs])])
-    await replaceAll(desk, data)
+    // Pictures are asked for first, and the database keeps that order: a record that names one which is not there does without it.
+    await Promise.all([db.pictures.bulkPut([...pictures]), db.thumbs.bulkPut([...thumbs]), replaceAll(desk, data)])
   })
 }
 

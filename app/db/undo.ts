@@ -1,0 +1,54 @@
+import { TABLE_NAMES } from '#core/catalog'
+import type { YondercrestDb } from './database'
+import { afterChange, type AnyRecord, beforeChange, type Change, isOfFields, type JournalEntry } from './journal'
+
+/** Told how many parts of a step are swung over. What it throws ends the swing, and nothing of it stays. */
+export type SwingProgress = (done: number, total: number) => void
+
+/**
+ * Swings a step over, from done to undone or back. Of a change of fields only these fields change; a record that was made or removed
+ * goes or comes back as it is at that moment. A step holds each record once, so the order of its changes does not matter.
+ */
+async function swing(db: YondercrestDb, entry: JournalEntry, onProgress: SwingProgress): Promise<void> {
+  const other = entry.state === 'done' ? beforeChange : afterChange
+  const parts = await db.journalParts.where('seq').equals(entry.seq).toArray()
+  for (const [at, part] of parts.entries()) {
+    onProgress(at, parts.length)
+    const swung: Change[] = []
+    for (const table of entry.tables) {
+      const changes = part.changes.filter(change => change.table === table)
+      const rows = db.anyRecords(table)
+      const now = await rows.bulkGet(changes.map(({ id }) => id))
+      const [coming, going]: [AnyRecord[], string[]] = [[], []]
+      changes.forEach((change, index) => {
+        const present = now[index] ?? null
+        const record = other(change, present)
+        if (record) coming.push(record)
+        else if (present) going.push(change.id)
+        swung.push(isOfFields(change) ? change : { ...change, other: present })
+      })
+      await rows.bulkDelete(going)
+      await rows.bulkPut(coming)
+    }
+    await db.journalParts.put({ ...part, changes: swung })
+  }
+  await db.journal.put({ ...entry, state: entry.state === 'done' ? 'undone' : 'done', swings: entry.swings + 1 })
+}
+
+/** Undoes the latest step that is done; the answer is that step, or null when there is none. */
+export async function undo(db: YondercrestDb, onProgress: SwingProgress = () => undefined): Promise<JournalEntry | null> {
+  return db.transaction('rw', [...TABLE_NAMES.map(name => db.table(name)), db.journal, db.journalParts], async () => {
+    const entry = await db.journal.where('state').equals('done').last()
+    if (entry) await swing(db, entry, onProgress)
+    return entry ?? null
+  })
+}
+
+/** Does the earliest undone step again; the answer is that step, or null when there is none. */
+export async function redo(db: YondercrestDb, onProgress: SwingProgress = () => undefined): Promise<JournalEntry | null> {
+  return db.transaction('rw', [...TABLE_NAMES.map(name => db.table(name)), db.journal, db.journalParts], async () => {
+    const entry = await db.journal.where('state').equals('undone').first()
+    if (entry) await swing(db, entry, onProgress)
+    return entry ?? null
+  })
+}
