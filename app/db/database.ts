@@ -1,7 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie'
 import { LATEST_VERSION, type RecordOf, type TableName, VERSIONS } from '#core/catalog'
 import type { JournalEntry, JournalPart } from './journal'
-import { keepTheOneDraft, upgradeTo } from './upgrade'
+import { keepTheOneDraft, keepWhatWaits, upgradeTo } from './upgrade'
 
 /** A picture as it came, byte for byte, under the SHA-256 of its bytes. Pictures are never changed, only added. */
 export interface PictureRecord {
@@ -42,10 +42,8 @@ export interface DeviceFact {
     | 'keptSteps'
     | 'openList'
     | 'listChoices'
-    | 'printing'
-    | 'labels'
     | 'labelMachine'
-    | 'cards'
+    | `waiting ${string}`
   readonly value: string
   /** The bytes of a list that is open and not taken in yet. */
   readonly file?: ArrayBuffer
@@ -72,6 +70,7 @@ export class YondercrestDb extends Dexie {
         .upgrade(async transaction => {
           await upgradeTo(version, transaction)
           if (version.number === 2) await keepTheOneDraft(transaction)
+          if (version.number === 11) await keepWhatWaits(transaction)
         })
     }
   }

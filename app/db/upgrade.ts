@@ -126,3 +126,31 @@ export async function keepTheOneDraft(transaction: Transaction): Promise<void> {
   })
   await device.delete('draft')
 }
+
+interface MadeBefore {
+  readonly at: string
+  readonly made: readonly { readonly of: string; readonly says: readonly string[]; readonly name?: string }[]
+  readonly sheetId?: string | null
+}
+/** Version 10 kept one print of each sort that waits for its answer; each thing has its own now. Literal, like the versions. */
+export async function keepWhatWaits(transaction: Transaction): Promise<void> {
+  const device = transaction.table('device')
+  const moved = async (id: string, move: (value: never) => readonly (readonly [id: string, value: unknown])[]): Promise<void> => {
+    const kept = (await device.get(id)) as { value: string } | undefined
+    if (!kept) return
+    for (const [to, value] of move(JSON.parse(kept.value) as never)) await device.put({ id: to, value: JSON.stringify(value) })
+    await device.delete(id)
+  }
+  await moved('printing', ({ bookId, ...rest }: { bookId: string }) => [[`waiting book ${bookId}`, rest]])
+  await moved('labels', ({ at, made, sheetId }: MadeBefore) => [
+    [`waiting labels ${sheetId ?? 'tape'}`, { at, labels: made, used: made.length }],
+  ])
+  await moved('cards', ({ at, made }: MadeBefore) =>
+    (['cards', 'dividers'] as const).flatMap(thing => {
+      const cards = made
+        .filter(({ of }) => of.startsWith('card:') === (thing === 'cards'))
+        .map(each => ({ ...each, name: each.name ?? each.says.join(' ') }))
+      return cards.length > 0 ? [[`waiting cards ${thing}`, { at, cards }] as const] : []
+    }),
+  )
+}

@@ -91,6 +91,41 @@ test('what was being typed in version 1 is the first strip of the pile', async (
   expect(await db.device.count()).toBe(0)
 })
 
+test('what was printed in version 10 and waits for its answer still waits, each thing for its own', async () => {
+  const raw = read(10)
+  const at = '2026-11-30T12:00:00.000Z'
+  const label = { template: 'name', says: ['Kelp Study'], written: [], labelled: [] }
+  const facts = {
+    printing: { bookId: 'b', printings: 2, at, leaves: [{ label: '3' }], takeOut: ['2'], printedAs: '', isWhole: false },
+    labels: {
+      at,
+      made: [
+        { of: 'set:1', ...label },
+        { of: 'set:2', ...label },
+      ],
+      sheetId: 's',
+    },
+    cards: {
+      at,
+      made: [
+        { of: 'card:1', ...label },
+        { of: 'divider:4', ...label, name: 'Harbour' },
+      ],
+    },
+  }
+  const rows = Object.entries(facts).map(([id, value]) => ({ id, value: JSON.stringify(value) }))
+  const stores = { ...raw.stores, device: { ...raw.stores.device, rows } } as RawDatabase['stores']
+  await makeRaw('old', { ...raw, stores })
+  db = new YondercrestDb('old')
+  const { bookId: _, ...printed } = facts.printing
+  expect((await db.device.toArray()).map(({ id, value }) => [id, JSON.parse(value)])).toEqual([
+    ['waiting book b', printed],
+    ['waiting cards cards', { at, cards: [{ ...facts.cards.made[0], name: 'Kelp Study' }] }],
+    ['waiting cards dividers', { at, cards: [facts.cards.made[1]] }],
+    ['waiting labels s', { at, labels: facts.labels.made, used: 2 }],
+  ])
+})
+
 test('what the sets of version 6 said of their use is a log now, also for undo', async () => {
   await makeRaw('old', read(6))
   db = new YondercrestDb('old')

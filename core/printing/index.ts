@@ -46,6 +46,7 @@ export {
   type LaidLabel,
   type ShortenedPart,
   spotsOn,
+  usedUp,
   START_SHEETS,
   tapeLengths,
   templateFor,

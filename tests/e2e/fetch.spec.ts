@@ -286,3 +286,21 @@ test('a label is scanned: from a photo it ticks the walk and comes back; elsewhe
   await scan(String(number))
   await expect(page).toHaveURL(new RegExp(`set=${id}`))
 })
+
+test('the camera is let go when the dialog is closed while leave to use it is still asked', async ({ demo: page }) => {
+  await go(page, '/find/pull')
+  await page.evaluate(() => {
+    const stream = document.createElement('canvas').captureStream()
+    Object.assign(window, { stream })
+    navigator.mediaDevices.getUserMedia = () =>
+      new Promise(resolve => window.addEventListener('granted', () => resolve(stream), { once: true }))
+  })
+  await page.locator('[data-scan]').click()
+  await page.locator('[data-scan-camera]').click()
+  await page.keyboard.press('Escape')
+  await expect(page.locator('[data-scan-camera]')).toHaveCount(0)
+  await page.evaluate(() => window.dispatchEvent(new Event('granted')))
+  await expect
+    .poll(() => page.evaluate(() => (window as unknown as { stream: MediaStream }).stream.getTracks().map(track => track.readyState)))
+    .toEqual(['ended'])
+})

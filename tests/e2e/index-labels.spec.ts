@@ -149,6 +149,36 @@ test('a begun sheet goes on where it ended, each label on its place to a fifth o
   await expect.poll(async () => (await roomOf(page)).labelSheets[0]?.widthMm).toBe(63.5)
 })
 
+test('labels made on two sheets before either is answered for: each sheet goes on behind its own, and so does a second print', async ({
+  demo: page,
+}) => {
+  await openLabels(page)
+  const [first] = (await roomOf(page)).labelSheets
+  if (!first) throw new Error('no sheet')
+  await page.getByLabel('Printed on').selectOption('new')
+  await page.getByLabel('Name', { exact: true }).fill('Another sheet')
+  await page.locator('[data-keep-sheet]').click()
+  await expect(page.locator('[data-lengths]')).toHaveText('1 sheet: 4 labels.')
+  const free = async (): Promise<Record<string, number>> =>
+    Object.fromEntries((await roomOf(page)).labelSheets.map(({ name, nextFree }) => [name, nextFree]))
+  await page.locator('[data-make-pdf]').click()
+  await expect(page.locator('[data-waiting]')).toContainText('4 labels made on')
+  await page.getByLabel('Printed on').selectOption(first.id)
+  await page.locator('[data-group=waiting] input').uncheck()
+  await expect(toMake(page)).toHaveText('2 labels to make.')
+  await page.locator('[data-make-pdf]').click()
+  await expect(page.locator('[data-waiting]')).toHaveCount(2)
+  // What is made next goes behind what is on the sheet, answered for or not.
+  await expect(page.locator('[data-lengths]')).toHaveText(
+    `1 sheet: goes on at label ${first.nextFree + 3} of the sheet that was begun, 2 labels.`,
+  )
+  await page.locator('[data-waiting]').filter({ hasText: 'Another sheet' }).locator('~ div [data-well]').click()
+  await expect.poll(free).toEqual({ [first.name]: first.nextFree, 'Another sheet': 4 })
+  await page.locator('[data-waiting]').locator('~ div [data-well]').click()
+  await expect.poll(free).toEqual({ [first.name]: first.nextFree + 2, 'Another sheet': 4 })
+  await expect(page.locator('[data-waiting]')).toHaveCount(0)
+})
+
 test('other tape, a name of 300 letters, letters that no font has, a formula in a list: said, and nothing is lost', async ({ page }) => {
   await openEmpty(page)
   await bringIn(page, csv(['Number,Name', "1,'=SUM(A1:A9)", `2,${'Windjammer '.repeat(27).trim()}`, '3,Κύμα и море 波']))

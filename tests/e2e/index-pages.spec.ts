@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { getDocument, OPS, type PDFDocumentProxy } from 'pdfjs-dist/legacy/build/pdf.mjs'
+import type { BookLeaf, IndexBook } from '#core/catalog'
 import { readByPoppler } from './poppler'
 import { bytesOf, databaseOf, expect, go, newStrip, openEmpty, test } from './helpers'
 
@@ -203,6 +204,32 @@ test('two tabs and one book: what one has made the other asks about, and once it
   await page.bringToFront()
   await expect(sentence(page)).toContainText('All 57 pages are as they were printed on')
   await expect(page.locator('[data-well]')).toHaveCount(0)
+})
+
+test('two books are made before either is answered for: each is asked about by itself, and counts its own pages', async ({
+  demo: page,
+}) => {
+  await go(page, '/index')
+  await page.locator('[data-make]').click()
+  await expect(page.locator('[data-waiting]')).toContainText('You made 12 pages to print on')
+  await beginBook(page, [])
+  await page.locator('[data-make]').click()
+  await expect(page.locator('[data-waiting]')).toContainText(/You made \d+ pages to print on/)
+  const { books = [] } = (await databaseOf(page, ['books'])) as { books?: readonly IndexBook[] }
+  const [first, second] = books.toSorted((a, b) => b.printings - a.printings)
+  await go(page, `/index?book=${first?.id}`)
+  await expect(page.locator('[data-waiting]')).toContainText('You made 12 pages to print on')
+  await page.locator('[data-well]').click()
+  await expect(page.getByRole('status').filter({ hasText: '12 pages count as printed now' })).toBeVisible()
+  await expect(sentence(page)).toContainText('All 57 pages are as they were printed on')
+  const leaves = (await databaseOf(page, ['bookLeaves'])).bookLeaves as readonly BookLeaf[]
+  expect(leaves).toHaveLength(57)
+  // The other one is still asked about, also after a reload.
+  await page.goto(`/index?book=${second?.id}`)
+  await expect(page.locator('[data-waiting]')).toContainText(/You made \d+ pages to print on/)
+  await page.getByRole('button', { name: 'No, or not printed' }).click()
+  await expect(page.locator('[data-waiting]')).toHaveCount(0)
+  await expect(sentence(page)).toContainText('Nothing of it is printed yet')
 })
 
 test('a picture at true size is as large on paper as its set; a sheet printed on both sides has a back', async ({ demo: page }) => {

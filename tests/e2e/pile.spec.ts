@@ -378,3 +378,75 @@ test('a pasted picture becomes the photo of the open strip', async ({ page }) =>
   }, bytes)
   await expect(page.locator('form img')).toBeVisible()
 })
+
+test('photos that are still being read when the page is left are on the pile all the same', async ({ demo: page }) => {
+  await go(page, '/take-in')
+  await expect(count(page, 'capture')).toHaveAttribute('data-count', '8')
+  // The first photo cannot be read before the page is left.
+  await page.evaluate(() => {
+    const post = Worker.prototype.postMessage
+    const held: (() => void)[] = []
+    Worker.prototype.postMessage = function (this: Worker, ...args: [unknown, Transferable[]]) {
+      if (location.pathname === '/take-in') held.push(() => post.apply(this, args))
+      else post.apply(this, args)
+    } as typeof post
+    window.addEventListener('left', () => held.forEach(send => send()))
+  })
+  await files(page).setInputFiles(await Promise.all([1, 2, 3].map(file)))
+  await go(page, '/storeroom')
+  await page.evaluate(() => window.dispatchEvent(new Event('left')))
+  await expect(page.getByRole('status').filter({ hasText: '3 photos on the pile.' })).toBeVisible()
+  await go(page, '/take-in')
+  await expect(count(page, 'capture')).toHaveAttribute('data-count', '11')
+})
+
+test('two tabs go on to the next of the pile at one moment: one gets it, and what the other has typed is a set of its own', async ({
+  demo: page,
+}) => {
+  await go(page, '/take-in')
+  const strips = page.getByRole('button', { name: /^Take .* off the pile$/ })
+  await page.getByRole('button', { name: 'Start over' }).click()
+  for (let left = 7; left > 0; left -= 1) {
+    await expect(strips).toHaveCount(left)
+    await strips.first().click()
+  }
+  await files(page).setInputFiles(await Promise.all([1, 2, 3].map(file)))
+  await expect(count(page, 'capture')).toHaveAttribute('data-count', '3')
+  const other = await page.context().newPage()
+  await go(other, '/take-in')
+  const name = (of: Page) => of.getByLabel('Name', { exact: true })
+  // Each tab has a strip of its own open; of the third both think that it is the next.
+  await name(page).fill('Kelp Rope')
+  await name(other).fill('Tallow Lamp')
+  await Promise.all([name(page).press('Enter'), name(other).press('Enter')])
+  await Promise.all([name(page).fill('Gull Feather'), name(other).fill('Anchor Chain')])
+  await Promise.all([name(page).press('Enter'), name(other).press('Enter')])
+  const wanted = ['Anchor Chain', 'Gull Feather', 'Kelp Rope', 'Tallow Lamp']
+  await expect
+    .poll(async () => {
+      const { holdings = [] } = await databaseOf(page, ['holdings'])
+      return (holdings as { name: string }[])
+        .map(each => each.name)
+        .filter(each => wanted.includes(each))
+        .sort()
+    })
+    .toEqual(wanted)
+  await other.close()
+})
+
+test.describe('east of Greenwich', () => {
+  // 14 hours ahead of Greenwich: the day has begun there, and in London it is still yesterday.
+  test.use({ timezoneId: 'Pacific/Kiritimati' })
+  test('today is today: a set bought today keeps its day', async ({ page }) => {
+    await page.clock.setFixedTime(new Date('2026-12-01T20:00:00Z'))
+    await openEmpty(page)
+    await page.getByLabel('Name', { exact: true }).fill('Kelp Study')
+    await page.getByLabel('When you got it').fill('2026-12-03')
+    await expect(page.getByText('That day is still to come.')).toBeVisible()
+    await page.getByLabel('When you got it').fill('2026-12-02')
+    await expect(page.getByText('That day is still to come.')).toHaveCount(0)
+    await page.getByRole('button', { name: 'Take it in' }).click()
+    await page.getByRole('status').filter({ hasText: 'is in.' }).waitFor()
+    expect((await databaseOf(page, ['holdings'])).holdings).toMatchObject([{ name: 'Kelp Study', acquiredOn: '2026-12-02' }])
+  })
+})

@@ -45,6 +45,15 @@ export function gridFault({ paper, columns, rows, widthMm, heightMm, leftMm, top
   return faults.find(({ overMm }) => overMm > EPSILON_MM) ?? null
 }
 
+/**
+ * The sheet with its first free label behind `used` more labels; on the next sheet of its kind where it is full.
+ * @example usedUp({ ...START_SHEETS[0], nextFree: 20 }, 3).nextFree //=> 2
+ */
+export const usedUp = <S extends LabelGrid & Pick<LabelSheet, 'nextFree'>>(sheet: S, used: number): S => ({
+  ...sheet,
+  nextFree: (sheet.nextFree + used) % (sheet.columns * sheet.rows),
+})
+
 /** Where a label of a sheet lies, from the upper left corner of the paper. */
 export interface LabelSpot {
   readonly sheet: number

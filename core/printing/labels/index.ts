@@ -1,5 +1,5 @@
 export { composeLabels, type LabelSpace, type LaidLabel, type ShortenedPart } from './compose'
-export { gridFault, type GridFault, type LabelGrid, type LabelSpot, spotsOn, START_SHEETS } from './grids'
+export { gridFault, type GridFault, type LabelGrid, type LabelSpot, spotsOn, START_SHEETS, usedUp } from './grids'
 export { shortenText, type ShortenedHow } from './shorten'
 export { type LabelReason, type LabelWish, wishesOf, writtenBy } from './stale'
 export { type TapeFeed, tapeLengths, type TapeLengths } from './tape'

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { IndexBook } from '#core/catalog'
 import PressPanel from '~/areas/index/paper/PressPanel.vue'
 import { useCatalogue } from '~/data/useCatalogue'
+import type { Waiting } from '~/subjects/press/waiting'
 import type { BookWork } from './useBookWork'
 import { indexWords } from './words'
 
@@ -29,13 +30,7 @@ const isInPlace = computed(
 )
 const isSome = computed(() => laid.value !== null && !laid.value.isWhole)
 
-/** What was made and waits to be called well. */
-const asks = computed(() => {
-  const waiting = work.press.waiting.value
-  if (!waiting) return null
-  const pieces = waiting.labels.map(label => ({ id: label, text: label }))
-  return { text: indexWords.waiting(book, pieces.length, waiting.at), pieces }
-})
+const askText = ({ pieces, at }: Waiting): string => indexWords.waiting(book, pieces.length, at)
 const ready = computed(() => {
   const count = work.press.made.value?.count ?? 0
   return book.sides === 2 ? indexWords.readyBoth(count) : indexWords.ready(count)
@@ -58,8 +53,9 @@ const fileName = computed(() => indexWords.fileName(catalogue.settings.roomName,
       :ready="ready"
       :file-name="fileName"
       :gone="laid?.gone"
-      :asks="asks"
-      @well="work.confirm(book, $event)"
+      :ask-text="askText"
+      :thing="book.id"
+      @well="(asked, labels) => work.confirm(book, asked, labels)"
       @none="work.notPrinted"
     >
       <template v-if="laid">

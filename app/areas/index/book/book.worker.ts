@@ -28,6 +28,7 @@ import type { Progress } from '~/data/worker'
 import { jpegOf, learnRatios, ratioOf } from '~/data/picturesOnPaper'
 import { database, loadCommands, statesAt } from '~/db'
 import type { Printed, PrintedOutcome } from '~/db/commands'
+import { type Waiting, waitingFor } from '~/subjects/press/waiting'
 import { bookWords, paperWords } from './paperWords'
 import { asOn, type PlainSource, SOURCE_TABLES, sourcesIn } from './sources'
 
@@ -57,11 +58,6 @@ export interface Laid {
   readonly isWhole: boolean
   /** Pictures that the sets name and this browser no longer has. */
   readonly gone: number
-}
-/** What was made and waits to be called well. */
-export interface Waiting {
-  readonly at: string
-  readonly labels: readonly string[]
 }
 /** Leaves a year, if it is printed once a month. */
 export interface Yearly {
@@ -162,6 +158,13 @@ async function layOut(order: BookOrder): Promise<Laid> {
   }
 }
 
+/** What was made of a book, with all that its being called well needs. */
+interface MadeOfBook extends Omit<Printed, 'bookId' | 'takenOut' | 'isByHand'> {
+  readonly takeOut: readonly string[]
+  readonly isWhole: boolean
+}
+const made = waitingFor<MadeOfBook>('book')
+
 const chosen = ({ leaves, changes }: Work, what: What): readonly (Leaf | FrontLeaf)[] => (what === 'all' ? leaves : changes.toPrint)
 
 export const bookApi = {
@@ -207,41 +210,37 @@ export const bookApi = {
       jpegOf,
       onPage: (done, total) => tell({ stage: 'printing', done, total }),
     })
-    const waiting: KeptWaiting = {
-      bookId: order.book.id,
+    // What is made last has all that was made of the book before.
+    await made.keep(order.book.id, () => ({
       printings: order.book.printings,
-      at: new Date().toISOString(),
       leaves: leaves.map(plainLeaf),
       takeOut: changes.takeOut,
       printedAs: choicesKey(order.book),
       isWhole,
-    }
-    await database().device.put({ id: 'printing', value: JSON.stringify(waiting) })
+    }))
     return { pdf, count: pages, missing: [...faces.missing] }
   },
 
-  /** What was made to be printed and nobody has said yet whether it came out well; it outlives a reload. */
-  async waiting(bookId: string, printings: number): Promise<Waiting | null> {
-    const found = await readWaiting()
-    const isOfThis = found?.bookId === bookId && found.printings === printings
-    return isOfThis ? { at: found.at, labels: found.leaves.map(({ label }) => label) } : null
+  /** What was made of a book and nobody has said yet whether it came out well. */
+  async waiting(bookId: string, printings: number): Promise<readonly Waiting[]> {
+    const found = await made.get(bookId)
+    if (found?.printings !== printings) return []
+    return [{ thing: bookId, at: found.at, pieces: found.leaves.map(({ label }) => ({ id: label, text: label })) }]
   },
   /** These leaves came out well; the old ones whose place they take are taken out, and those that nothing takes the place of. */
-  async confirm(labels: readonly string[]): Promise<PrintedOutcome> {
-    const found = await readWaiting()
-    if (!found) return { ok: false, code: 'otherPrint' }
+  async confirm({ thing: bookId, at }: Waiting, labels: readonly string[]): Promise<PrintedOutcome> {
+    const found = await made.get(bookId)
+    if (found?.at !== at) return { ok: false, code: 'otherPrint' }
     const well = new Set(labels)
     const takenOut = found.takeOut.filter(label => found.isWhole || well.has(label) || !found.leaves.some(each => each.label === label))
     const { confirmPrinted } = await loadCommands()
     const leaves = found.leaves.filter(({ label }) => well.has(label))
-    const outcome = await confirmPrinted(database(), { ...found, leaves, takenOut, isByHand: false })
-    await database().device.delete('printing')
+    const outcome = await confirmPrinted(database(), { ...found, bookId, leaves, takenOut, isByHand: false })
+    await made.drop(bookId)
     return outcome
   },
   /** It was not printed after all. */
-  async forgetWaiting(): Promise<void> {
-    await database().device.delete('printing')
-  },
+  forget: ({ thing }: Waiting): Promise<void> => made.drop(thing),
 
   /**
    * What each way of sending to a set would have cost in the last year, as its journal tells; where that is younger than a month, by
@@ -293,16 +292,5 @@ export const bookApi = {
 }
 const body = (printed: readonly PrintedLeaf[]): readonly PrintedLeaf[] => printed.filter(({ way }) => way !== 'front')
 const plainLeaf = ({ label, way, group, content }: Leaf | FrontLeaf): Printed['leaves'][number] => ({ label, way, group, ...content })
-
-/** What waits to be called well, as this browser keeps it. */
-interface KeptWaiting extends Omit<Printed, 'takenOut' | 'isByHand'> {
-  readonly at: string
-  readonly takeOut: readonly string[]
-  readonly isWhole: boolean
-}
-async function readWaiting(): Promise<KeptWaiting | null> {
-  const fact = await database().device.get('printing')
-  return fact ? (JSON.parse(fact.value) as KeptWaiting) : null
-}
 
 export type BookApi = typeof bookApi

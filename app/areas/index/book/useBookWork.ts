@@ -6,7 +6,8 @@ import { plainly } from '~/kit/plainly'
 import { useCatalogue } from '~/data/useCatalogue'
 import { partialDay } from '~/kit/grammar'
 import { useNotices } from '~/shell/useNotices'
-import type { BookApi, BookOrder, Laid, Waiting, Yearly } from './book.worker'
+import type { Waiting } from '~/subjects/press/waiting'
+import type { BookApi, BookOrder, Laid, Yearly } from './book.worker'
 import { useBookSources } from './useBookSources'
 import { indexWords } from './words'
 
@@ -29,7 +30,7 @@ export function useBookWork(book: () => IndexBook | null) {
       isFresh: isFresh.value,
     }
   }
-  const press = usePress<BookApi, Laid, Waiting>(
+  const press = usePress<BookApi, Laid>(
     () => new Worker(new URL('../paper/press.worker.ts', import.meta.url), { type: 'module', name: 'book' }),
     {
       async layOut(run) {
@@ -38,7 +39,7 @@ export function useBookWork(book: () => IndexBook | null) {
       },
       async askWaiting(run) {
         const of = book()
-        return of && (await run(api => api.waiting(of.id, of.printings)))
+        return of ? run(api => api.waiting(of.id, of.printings)) : []
       },
     },
   )
@@ -54,7 +55,8 @@ export function useBookWork(book: () => IndexBook | null) {
   })
 
   /** What came out well counts as printed from now on. */
-  const confirm = (of: IndexBook, labels: readonly string[]): Promise<void> => count(of, api => api.confirm([...labels]))
+  const confirm = (of: IndexBook, asked: Waiting, labels: readonly string[]): Promise<void> =>
+    count(of, api => api.confirm(plainly(asked), [...labels]))
   const confirmHand = (of: IndexBook): Promise<void> => count(of, api => api.confirmHand())
   async function count(of: IndexBook, call: Parameters<typeof press.run<ReturnType<BookApi['confirmHand']>>>[0]): Promise<void> {
     const outcome = await press.run(call)
@@ -63,8 +65,8 @@ export function useBookWork(book: () => IndexBook | null) {
     await press.lookForWaiting()
     if (!outcome.ok) await press.lay()
   }
-  async function notPrinted(): Promise<void> {
-    await press.run(api => api.forgetWaiting())
+  async function notPrinted(asked: Waiting): Promise<void> {
+    await press.run(api => api.forget(plainly(asked)))
     press.forget()
     await press.lookForWaiting()
   }

@@ -30,6 +30,7 @@ import {
   setsPulled,
   slipSources,
 } from './sources'
+import type { Waiting } from '~/subjects/press/waiting'
 import { useCardWork } from './useCardWork'
 import { CARD_KINDS, type CardKind, cardWords } from './words'
 
@@ -129,13 +130,7 @@ const headline = computed(() => {
 const page = shallowRef(0)
 const names = computed(() => Array.from({ length: laid.value?.pages ?? 0 }, (_, nth) => cardWords.page(nth + 1, laid.value?.pages ?? 0)))
 watch(laid, now => (page.value = Math.min(page.value, Math.max(0, (now?.pages ?? 0) - 1))))
-/** Cards and dividers are asked about; what was made of them waits also while a list is in view. */
-const asks = computed(() => {
-  const waiting = work.press.waiting.value
-  if (!waiting || !isCut.value) return null
-  const pieces = waiting.pieces.map(({ of, name }) => ({ id: of, text: name }))
-  return { text: cardWords.waiting(pieces.length, waiting.at), pieces }
-})
+const askText = ({ thing, pieces, at }: Waiting): string => cardWords.waiting(thing === 'dividers' ? thing : 'cards', pieces.length, at)
 const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
 const fileName = computed(() => cardWords.fileName(cardWords.kinds[kind.value], catalogue.settings.roomName))
 </script>
@@ -208,7 +203,9 @@ const fileName = computed(() => cardWords.fileName(cardWords.kinds[kind.value], 
           :file-name="fileName"
           :care="isCut || kind === 'slips' ? cardWords.care : undefined"
           :gone="work.gone.value"
-          :asks="asks"
+          :ask-text="askText"
+          :thing="kind"
+          :is-asked="isCut"
           @well="work.confirm"
           @none="work.notMade"
         >

@@ -24,6 +24,7 @@ import type { MadePdf } from '~/areas/index/paper/usePress'
 import type { Progress } from '~/data/worker'
 import { jpegOf, learnRatios, ratioOf } from '~/data/picturesOnPaper'
 import { database, loadCommands } from '~/db'
+import { type Waiting, waitingFor } from '~/subjects/press/waiting'
 import { cardWords } from './words'
 
 /** What is to be printed, with all that it is made of. */
@@ -50,16 +51,11 @@ interface Work {
   readonly pieces: readonly CutPiece[]
   readonly faces: Faces
 }
-/** What was made and waits to be called well. */
-export interface WaitingCards {
-  readonly at: string
-  readonly pieces: readonly { readonly of: string; readonly name: string }[]
+/** Cards, or dividers, as they were made. */
+interface MadeCards {
+  readonly cards: readonly (Pick<Label, 'of' | 'template' | 'says'> & { readonly name: string })[]
 }
-interface KeptCards {
-  readonly at: string
-  /** The version before kept no name: what it made may still wait for its answer. */
-  readonly made: readonly (Pick<Label, 'of' | 'template' | 'says'> & { readonly name?: string })[]
-}
+const made = waitingFor<MadeCards>('cards')
 let work: Work | null = null
 
 function textsOf(order: CardOrder): readonly string[] {
@@ -148,34 +144,32 @@ export const cardsApi = {
       onPage: (done, total) => tell({ stage: 'printing', done, total }),
     })
     if (now.order.of === 'cards' || now.order.of === 'dividers') {
-      const made = now.pieces.map(({ of, name, says }) => ({ of, name, template: templateOf(now.order), says: [...says] }))
-      const kept: KeptCards = { at: new Date().toISOString(), made }
-      await database().device.put({ id: 'cards', value: JSON.stringify(kept) })
+      const cards = now.pieces.map(({ of, name, says }) => ({ of, name, template: templateOf(now.order), says: [...says] }))
+      const isNew = new Set(cards.map(({ of }) => of))
+      await made.keep(now.order.of, before => ({ cards: [...(before?.cards ?? []).filter(({ of }) => !isNew.has(of)), ...cards] }))
     }
     return { pdf, count: now.pages.length, missing: [...now.faces.missing] }
   },
 
-  async waiting(): Promise<WaitingCards | null> {
-    const kept = await readKept()
-    return kept && { at: kept.at, pieces: kept.made.map(({ of, name, says }) => ({ of, name: name ?? says.join(' ') })) }
+  /** What was made and nobody has said yet whether it came out well: cards, and dividers. */
+  async waiting(): Promise<readonly Waiting[]> {
+    return [...(await made.all())].map(([thing, { at, cards }]) => ({
+      ...{ thing, at },
+      pieces: cards.map(({ of, name }) => ({ id: of, text: name })),
+    }))
   },
-  /** These came out well: from now on they count as made. */
-  async confirm(well: readonly string[]): Promise<number> {
-    const kept = await readKept()
-    if (!kept) return 0
+  /** These came out well: from now on they count as made. 0: it was answered, or more was made, meanwhile. */
+  async confirm({ thing, at }: Waiting, well: readonly string[]): Promise<number> {
+    const kept = await made.get(thing)
+    if (kept?.at !== at) return 0
     const { confirmLabels } = await loadCommands()
-    const labels = kept.made.flatMap(({ of, template, says }) => (well.includes(of) ? [{ of, template, says }] : []))
+    const good = new Set(well)
+    const labels = kept.cards.flatMap(({ of, template, says }) => (good.has(of) ? [{ of, template, says }] : []))
     const count = await confirmLabels(database(), { labels, written: [], labelled: [], sheet: null }, [])
-    await database().device.delete('cards')
+    await made.drop(thing)
     return count
   },
-  async forget(): Promise<void> {
-    await database().device.delete('cards')
-  },
-}
-async function readKept(): Promise<KeptCards | null> {
-  const fact = await database().device.get('cards')
-  return fact ? (JSON.parse(fact.value) as KeptCards) : null
+  forget: ({ thing }: Waiting): Promise<void> => made.drop(thing),
 }
 
 export type CardsApi = typeof cardsApi

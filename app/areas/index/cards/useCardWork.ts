@@ -4,7 +4,9 @@ import { pressWords } from '~/areas/index/paper/words'
 import { usePress } from '~/areas/index/paper/usePress'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
-import type { CardOrder, CardsApi, CardsLaid, WaitingCards } from './cards.worker'
+import { plainly } from '~/kit/plainly'
+import type { Waiting } from '~/subjects/press/waiting'
+import type { CardOrder, CardsApi, CardsLaid } from './cards.worker'
 import { cardWords } from './words'
 
 /** Cards and lists in the hands of the one who sets and prints them. */
@@ -12,7 +14,7 @@ export function useCardWork(orderOf: (ratioOf: (hash: string) => number | null) 
   const [catalogue, notices] = [useCatalogue(), useNotices()]
   /** Pictures that the sets name and this browser no longer has. */
   const gone = shallowRef(0)
-  const press = usePress<CardsApi, CardsLaid, WaitingCards>(
+  const press = usePress<CardsApi, CardsLaid>(
     () => new Worker(new URL('../paper/press.worker.ts', import.meta.url), { type: 'module', name: 'cards' }),
     {
       async layOut(run) {
@@ -27,14 +29,14 @@ export function useCardWork(orderOf: (ratioOf: (hash: string) => number | null) 
   )
   watch([() => catalogue.tables, () => catalogue.steps], press.change)
 
-  async function confirm(well: readonly string[]): Promise<void> {
-    const count = await press.run(api => api.confirm([...well]))
+  async function confirm(asked: Waiting, well: readonly string[]): Promise<void> {
+    const count = await press.run(api => api.confirm(plainly(asked), [...well]))
     notices.tell(count > 0 ? cardWords.confirmed(count) : pressWords.answered, count > 0 ? 'done' : 'care')
     await answered()
     await press.lay()
   }
-  async function notMade(): Promise<void> {
-    await press.run(api => api.forget())
+  async function notMade(asked: Waiting): Promise<void> {
+    await press.run(api => api.forget(plainly(asked)))
     await answered()
   }
   async function answered(): Promise<void> {

@@ -72,7 +72,8 @@ export const cardWords = {
   care:
     'Print at 100 %, not fitted to the page: else nothing has its true size. Cut with the trimmer on a firm mat and keep your fingers ' +
     'behind the guard; keep blades from children. Follow the maker\u2019s instructions.',
-  waiting: (count: number, at: string) => `${figure(count)} made on ${partialDay(at)} wait for your word.`,
+  waiting: (of: 'cards' | 'dividers', count: number, at: string) =>
+    `${(of === 'cards' ? cards : dividers)(count)} made on ${partialDay(at)} ${count === 1 ? 'waits' : 'wait'} for your word.`,
   confirmed: (count: number) => `${figure(count)} ${count === 1 ? 'counts' : 'count'} as made. Undo takes it back.`,
   foot: (roomName: string, on: string) => `${roomName}  \u00b7  ${on}`,
   page: (nth: number, count: number) => `Page ${figure(nth)} of ${figure(count)}`,

@@ -24,7 +24,7 @@ const [SHOWN, SHOWN_SHEETS] = [150, 4]
 const strip = shallowRef<Awaited<ReturnType<LabelWork['stripOf']>>>([])
 const pages = shallowRef<readonly Page[]>([])
 watch(
-  [() => toMake, () => sheet],
+  [() => toMake, () => work.begunSheet.value],
   async ([lines, on]) => {
     const ofs = lines.map(({ of }) => of)
     const [labels, sides] = [on ? [] : await work.stripOf(ofs.slice(0, SHOWN)), on ? await work.sheetsOf(ofs) : []]
@@ -92,7 +92,7 @@ const spots = computed(() => (sheet ? spotsOn({ ...sheet, nextFree: 0 }, sheet.c
               v-for="spot in spots"
               :key="spot.at"
               class="absolute border border-line"
-              :class="nth === 0 && spot.at < sheet.nextFree ? 'bg-line' : ''"
+              :class="nth === 0 && spot.at < (work.begunSheet.value?.nextFree ?? 0) ? 'bg-line' : ''"
               :style="{
                 left: `${spot.leftMm * PT_PER_MM * sheetPx}px`,
                 top: `${spot.topMm * PT_PER_MM * sheetPx}px`,

@@ -7,7 +7,9 @@ import PressPanel from '~/areas/index/paper/PressPanel.vue'
 import { useCatalogue } from '~/data/useCatalogue'
 import { offerFile } from '~/kit/offerFile'
 import { useKept } from '~/kit/useKept'
+import type { Waiting } from '~/subjects/press/waiting'
 import type { LabelLine } from './labels.worker'
+import { ON_TAPE } from './things'
 import MachineStrip from './MachineStrip.vue'
 import type { LabelWork } from './useLabelWork'
 import { labelWords } from './words'
@@ -50,9 +52,10 @@ const tape = computed(() => {
   return `${labelWords.lengths(chainedMm, singlyMm)} ${labelWords.blank(fedMm - printedMm, fedMm)}`
 })
 const onSheets = computed(() => {
-  if (!sheet) return ''
-  const last = spotsOn(sheet, toMake.length).at(-1)
-  return labelWords.onSheets(toMake.length, (last?.sheet ?? -1) + 1, sheet.nextFree)
+  const { value: begun } = work.begunSheet
+  if (!begun) return ''
+  const last = spotsOn(begun, toMake.length).at(-1)
+  return labelWords.onSheets(toMake.length, (last?.sheet ?? -1) + 1, begun.nextFree)
 })
 const shortened = computed(() => toMake.filter(each => each.shortened.length > 0))
 const troubles = computed(() =>
@@ -63,12 +66,8 @@ const troubles = computed(() =>
 )
 const printable = computed(() => toMake.filter(each => !each.troubles.includes('noRoom')).map(({ of }) => of))
 const printer = computed(() => catalogue.tables?.printers.get(printerId.value) ?? null)
-const asks = computed(() => {
-  const waiting = work.press.waiting.value
-  if (!waiting) return null
-  const pieces = waiting.lines.map(({ of, says }) => ({ id: of, text: says.join(' \u00b7 ') }))
-  return { text: labelWords.waiting(pieces.length, waiting.at), pieces }
-})
+const askText = ({ thing, pieces, at }: Waiting): string =>
+  labelWords.waiting(pieces.length, at, catalogue.tables?.labelSheets.get(thing)?.name ?? '')
 
 async function saveList(): Promise<void> {
   const file = await work.makeCsv(printable.value)
@@ -135,7 +134,8 @@ async function saveList(): Promise<void> {
       :file-name="labelWords.fileName(catalogue.settings.roomName)"
       :question="labelWords.well"
       :care="labelWords.bladeCaution"
-      :asks="asks"
+      :ask-text="askText"
+      :thing="sheet?.id ?? ON_TAPE"
       @well="work.confirm"
       @none="work.notMade"
     >

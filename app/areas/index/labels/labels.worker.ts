@@ -12,6 +12,7 @@ import {
   PAPERS,
   PT_PER_MM,
   spotsOn,
+  usedUp,
   wishesOf,
   writtenBy,
 } from '#core/printing'
@@ -24,7 +25,9 @@ import type { MadePdf } from '~/areas/index/paper/usePress'
 import type { Progress } from '~/data/worker'
 import { database, loadCommands } from '~/db'
 import type { LabelsMade } from '~/db/commands'
+import { type Waiting, waitingFor } from '~/subjects/press/waiting'
 import { type MachineOutcome, type MachineState, newReel, runOnMachine } from './machine'
+import { AS_LIST, ON_TAPE } from './things'
 import { labelWords } from './words'
 
 export interface LabelOrder {
@@ -45,16 +48,15 @@ export interface LabelLine {
   readonly shortened: LaidLabel['shortened']
   readonly troubles: LaidLabel['troubles']
 }
-/** What was made and waits to be called well. */
-export interface WaitingLabels {
-  readonly at: string
-  readonly lines: readonly Pick<LabelLine, 'of' | 'says'>[]
+/** One label as it was made, with all that its being called well needs. */
+type MadeLabel = LabelsMade['labels'][number] & Pick<LabelsMade, 'written' | 'labelled'>
+/** What was made on one label sheet, on tape, or as a list. */
+interface MadeLabels {
+  readonly labels: readonly MadeLabel[]
+  /** Labels of the begun sheet that are used by it, one that was made twice counted twice. */
+  readonly used: number
 }
-interface KeptWaiting {
-  readonly at: string
-  readonly made: readonly (LabelsMade['labels'][number] & Pick<LabelsMade, 'written' | 'labelled'>)[]
-  readonly sheetId: string | null
-}
+const made = waitingFor<MadeLabels>('labels')
 interface Work {
   readonly order: LabelOrder
   readonly faces: Faces
@@ -132,7 +134,28 @@ function outlinePage(sheet: LabelSheet, printer: Pick<Printer, 'rightMm' | 'down
   return { label: '1', side: 'front', bookmark: null, items: [...items, { type: 'text', x, y, sizePt, font: 'text', ink: 'quiet', text }] }
 }
 
-const chosen = (ofs: readonly string[]): readonly LaidLabel[] => ofs.flatMap(of => work?.byOf.get(of)?.label ?? [])
+const chosen = (now: Work | null, ofs: readonly string[]): readonly LaidLabel[] => ofs.flatMap(of => now?.byOf.get(of)?.label ?? [])
+
+/** The sheet with its first free label: behind what is on it already, answered for or not. */
+const begun = async (sheet: LabelSheet): Promise<LabelSheet> => usedUp(sheet, (await made.get(sheet.id))?.used ?? 0)
+
+/** These labels are asked about until somebody answers, with what was made on the same thing before. */
+async function remember(now: Work, ofs: readonly string[], thing: string): Promise<void> {
+  const labels = ofs
+    .flatMap(of => now.byOf.get(of) ?? [])
+    .map(({ thing: { of, template, sets }, thing: labelled, label }): MadeLabel => ({
+      ...{ of, template },
+      says: label.says,
+      written: writtenBy(labelled),
+      labelled: sets.map(({ id }) => id),
+    }))
+  if (labels.length === 0) return
+  const isNew = new Set(labels.map(({ of }) => of))
+  await made.keep(thing, before => ({
+    labels: [...(before?.labels ?? []).filter(({ of }) => !isNew.has(of)), ...labels],
+    used: (before?.used ?? 0) + labels.length,
+  }))
+}
 
 export const labelsApi = {
   /** Lays out the labels of all things of a kind, in filing order, each with why it is to be made. */
@@ -165,16 +188,22 @@ export const labelsApi = {
   /** Labels of tape as they are cut, for the screen. */
   strip(ofs: readonly string[]): readonly (PageSize & { readonly of: string; readonly items: readonly PageItem[] })[] {
     const now = work
-    return now ? chosen(ofs).map(label => ({ of: label.of, ...tapeLabel(label, now.order.habits) })) : []
+    return now ? chosen(now, ofs).map(label => ({ of: label.of, ...tapeLabel(label, now.order.habits) })) : []
   },
   /** The sheets as the PDF will have them. */
-  sheets: (ofs: readonly string[]): readonly Page[] =>
-    work?.order.sheet ? sheetPages(chosen(ofs), work.order.sheet, { rightMm: 0, downMm: 0 }) : [],
+  async sheets(ofs: readonly string[]): Promise<readonly Page[]> {
+    const now = work
+    if (!now?.order.sheet) return []
+    return sheetPages(chosen(now, ofs), await begun(now.order.sheet), { rightMm: 0, downMm: 0 })
+  },
 
+  /** Makes these labels as a PDF, and remembers exactly what is on it. */
   async pdf(ofs: readonly string[], printer: Printer | null, title: string, tell: (progress: Progress) => void): Promise<MadePdf | null> {
     const now = work
     if (!now) return null
-    const [labels, { sheet, habits }] = [chosen(ofs), now.order]
+    const { habits } = now.order
+    const labels = chosen(now, ofs)
+    const sheet = now.order.sheet && (await begun(now.order.sheet))
     const cut = sheet ? [] : labels.map(label => tapeLabel(label, habits))
     const pages = sheet
       ? sheetPages(labels, sheet, printer ?? { rightMm: 0, downMm: 0 })
@@ -188,6 +217,7 @@ export const labelsApi = {
       jpegOf: () => Promise.resolve(null),
       onPage: (done, total) => tell({ stage: 'printing', done, total }),
     })
+    await remember(now, ofs, sheet?.id ?? ON_TAPE)
     return { pdf, count: labels.length, missing: [...now.faces.missing] }
   },
   /** A page of outlines of a sheet. */
@@ -206,7 +236,8 @@ export const labelsApi = {
   /** As a list for the programs of other machines: a line a label, in order, each line of text in a cell of its own. */
   async csv(ofs: readonly string[]): Promise<string> {
     const { default: Papa } = await import('papaparse')
-    const entries = ofs.flatMap(of => work?.byOf.get(of) ?? [])
+    const now = work
+    const entries = ofs.flatMap(of => now?.byOf.get(of) ?? [])
     const most = Math.max(1, ...entries.map(({ label }) => label.says.length))
     const fields = [labelWords.csvOrder, labelWords.csvNumber, ...Array.from({ length: most }, (_, at) => labelWords.csvLine(at + 1))]
     const data = entries.map(({ thing, label }, at) => [
@@ -214,6 +245,7 @@ export const labelsApi = {
       thing.sets.map(({ figure, suffix }) => safeCell([figure, suffix].filter(Boolean).join(' '))).join('; '),
       ...Array.from({ length: most }, (_, line) => safeCell(label.says[line] ?? '')),
     ])
+    if (now) await remember(now, ofs, AS_LIST)
     return `${Papa.unparse({ fields, data }, { newline: '\r\n' })}\r\n`
   },
 
@@ -223,65 +255,67 @@ export const labelsApi = {
     if (!now) return { ok: false, code: 'gone' }
     const { habits } = now.order
     const heightPt = Math.max(1, habits.tapeWidthMm - 2 * habits.edgeMm) * PT_PER_MM
-    const labels = chosen(ofs).map(({ of, items, lengthMm }) => ({
+    const labels = chosen(now, ofs).map(({ of, items, lengthMm }) => ({
       of,
       lengthMm,
       ...dotsOf(items, lengthMm * PT_PER_MM, heightPt, now.faces),
     }))
     const outcome = await runOnMachine(labels, await readMachine(habits), habits, isFed)
-    if (outcome.ok) await keepMachine(outcome.machine)
+    if (!outcome.ok) return outcome
+    await keepMachine(outcome.machine)
+    const unprinted = new Set(outcome.unprinted)
+    await remember(
+      now,
+      ofs.filter(of => !unprinted.has(of)),
+      ON_TAPE,
+    )
     return outcome
   },
   /** The machine as it was left. */
   machine: (habits: LabelHabits): Promise<MachineState> => readMachine(habits),
   /** A new reel of the tape that is laid out for. What was inside the machine is thrown away, and so was never made. */
   async newReel(habits: LabelHabits): Promise<MachineState> {
-    const [machine, kept] = [newReel(habits.tapeWidthMm), await readWaiting()]
-    const lost = (await readMachine(habits)).held.map(({ of }) => of)
+    const machine = newReel(habits.tapeWidthMm)
+    const lost = new Set((await readMachine(habits)).held.map(({ of }) => of))
     await keepMachine(machine)
-    if (kept) await keepWaiting({ ...kept, made: without(kept, lost) })
+    await made.keep(ON_TAPE, before => {
+      const labels = before?.labels.filter(({ of }) => !lost.has(of)) ?? []
+      return before && labels.length > 0 ? { ...before, labels } : null
+    })
     return machine
   },
 
-  /** What was made is asked about until somebody answers, with what was made before and nobody has answered for. */
-  async remember(ofs: readonly string[]): Promise<void> {
-    const [entries, before] = [ofs.flatMap(of => work?.byOf.get(of) ?? []), await readWaiting()]
-    const made = entries.map(({ thing, label }) => ({
-      of: thing.of,
-      template: thing.template,
-      says: label.says,
-      written: writtenBy(thing),
-      labelled: thing.sets.map(({ id }) => id),
+  /** What was made and nobody has said yet whether it came out well: of each sheet, of tape, of a list. */
+  async waiting(): Promise<readonly Waiting[]> {
+    return [...(await made.all())].map(([thing, { at, labels, used }]) => ({
+      ...{ thing, at, used },
+      pieces: labels.map(({ of, says }) => ({ id: of, text: says.join(' \u00b7 ') })),
     }))
-    await keepWaiting({ at: new Date().toISOString(), made: [...without(before, ofs), ...made], sheetId: work?.order.sheet?.id ?? null })
   },
-  async waiting(): Promise<WaitingLabels | null> {
-    const kept = await readWaiting()
-    return kept && { at: kept.at, lines: kept.made.map(({ of, says }) => ({ of, says })) }
-  },
-  /** These came out well and are on their things; the sheet goes on behind all that were printed. */
-  async confirm(well: readonly string[], used: readonly Stage[]): Promise<number> {
-    const kept = await readWaiting()
-    if (!kept) return 0
+  /**
+   * These came out well and are on their things; a sheet goes on behind all that were printed on it. 0: it was answered, or more was made,
+   * meanwhile.
+   */
+  async confirm({ thing, at }: Waiting, well: readonly string[], used: readonly Stage[]): Promise<number> {
+    const kept = await made.get(thing)
+    if (kept?.at !== at) return 0
     const { confirmLabels } = await loadCommands()
     const good = new Set(well)
-    const made = kept.made.filter(({ of }) => good.has(of))
+    const labels = kept.labels.filter(({ of }) => good.has(of))
     const count = await confirmLabels(
       database(),
       {
-        labels: made,
-        written: made.flatMap(each => each.written),
-        labelled: made.flatMap(each => each.labelled),
-        sheet: kept.sheetId ? { id: kept.sheetId, used: kept.made.length } : null,
+        labels,
+        written: labels.flatMap(each => each.written),
+        labelled: labels.flatMap(each => each.labelled),
+        sheet: thing === ON_TAPE || thing === AS_LIST ? null : { id: thing, used: kept.used },
       },
       used,
     )
-    await database().device.delete('labels')
+    await made.drop(thing)
     return count
   },
-  async forgetWaiting(): Promise<void> {
-    await database().device.delete('labels')
-  },
+  forget: ({ thing }: Waiting): Promise<void> => made.drop(thing),
 }
 async function readMachine({ tapeWidthMm }: LabelHabits): Promise<MachineState> {
   const fact = await database().device.get('labelMachine')
@@ -290,15 +324,4 @@ async function readMachine({ tapeWidthMm }: LabelHabits): Promise<MachineState> 
 async function keepMachine(machine: MachineState): Promise<void> {
   await database().device.put({ id: 'labelMachine', value: JSON.stringify(machine) })
 }
-const without = (kept: KeptWaiting | null, ofs: readonly string[]): KeptWaiting['made'] =>
-  (kept?.made ?? []).filter(({ of }) => !ofs.includes(of))
-async function keepWaiting(kept: KeptWaiting): Promise<void> {
-  if (kept.made.length > 0) await database().device.put({ id: 'labels', value: JSON.stringify(kept) })
-  else await database().device.delete('labels')
-}
-async function readWaiting(): Promise<KeptWaiting | null> {
-  const fact = await database().device.get('labels')
-  return fact ? (JSON.parse(fact.value) as KeptWaiting) : null
-}
-
 export type LabelsApi = typeof labelsApi

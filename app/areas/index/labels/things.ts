@@ -6,6 +6,9 @@ import { type LabelledSet, type LabelThing, templateFor, type TemplateReason } f
 import { cellsPerPage, containersInOrder, isLookedAt, type Room, shortAddress } from '#core/room'
 import { containerWay } from '~/data/words'
 
+/** What is made on no sheet waits for its answer under these names. */
+export const [ON_TAPE, AS_LIST] = ['tape', 'list'] as const
+
 /** The tables that labels are made of. */
 export const LABEL_TABLES = ['holdings', 'brands', 'kinds', 'series', 'fixtures', 'zones', 'containers', 'sections', 'holders'] as const
 export type LabelTables = { readonly [T in (typeof LABEL_TABLES)[number]]: ReadonlyMap<string, RecordOf<T>> }

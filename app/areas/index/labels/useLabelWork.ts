@@ -1,12 +1,14 @@
 import { computed, onScopeDispose, shallowRef, watch } from 'vue'
 import type { Labelled, LabelSheet, Printer } from '#core/catalog'
+import { usedUp } from '#core/printing'
 import { pressWords } from '~/areas/index/paper/words'
 import { usePress } from '~/areas/index/paper/usePress'
 import { usePile } from '~/areas/takeIn/pile/usePile'
 import { plainly } from '~/kit/plainly'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/shell/useNotices'
-import type { LabelLine, LabelsApi, WaitingLabels } from './labels.worker'
+import type { Waiting } from '~/subjects/press/waiting'
+import type { LabelLine, LabelsApi } from './labels.worker'
 import type { MachineOutcome, MachineState } from './machine'
 import type { LabelThings } from './things'
 import { useLabelThings } from './useLabelThings'
@@ -25,7 +27,7 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
   const strip = shallowRef<{ readonly outcome: MachineOutcome; readonly url: string | null } | null>(null)
   /** What was not printed as the reel came to its end, or thrown away with what was inside the machine. */
   const leftover = shallowRef<readonly string[]>([])
-  const press = usePress<LabelsApi, LaidLabels, WaitingLabels>(
+  const press = usePress<LabelsApi, LaidLabels>(
     () => new Worker(new URL('../paper/press.worker.ts', import.meta.url), { type: 'module', name: 'labels' }),
     {
       async layOut(run) {
@@ -54,16 +56,11 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
 
   async function makePdf(ofs: readonly string[], printer: Printer | null): Promise<void> {
     const title = labelWords.fileName(catalogue.settings.roomName).replace(/\.pdf$/, '')
-    await press.make(async tell => {
-      const pdf = await press.run(api => api.pdf([...ofs], plainly(printer), title, tell))
-      if (pdf) await press.run(api => api.remember([...ofs]))
-      return pdf
-    })
+    await press.make(tell => press.run(api => api.pdf([...ofs], plainly(printer), title, tell)))
   }
   async function makeCsv(ofs: readonly string[]): Promise<Blob | null> {
     const text = await press.work('printing', () => press.run(api => api.csv([...ofs])))
     if (text === null) return null
-    await press.run(api => api.remember([...ofs]))
     await press.lookForWaiting()
     // The mark tells a spreadsheet that it is UTF-8.
     return new Blob(['\ufeff', text], { type: 'text/csv' })
@@ -78,9 +75,6 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     showStrip(outcome)
     if (!outcome?.ok) return
     leftover.value = []
-    const missing = new Set(outcome.unprinted)
-    const printed = ofs.filter(of => !missing.has(of))
-    if (printed.length > 0) await press.run(api => api.remember(printed))
     await Promise.all([press.lookForWaiting(), lookAtMachine()])
   }
   function showStrip(outcome: MachineOutcome | null): void {
@@ -95,14 +89,14 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     await press.lookForWaiting()
   }
 
-  async function confirm(well: readonly string[]): Promise<void> {
-    const count = await press.run(api => api.confirm([...well], [...pile.used]))
+  async function confirm(asked: Waiting, well: readonly string[]): Promise<void> {
+    const count = await press.run(api => api.confirm(plainly(asked), [...well], [...pile.used]))
     notices.tell(count > 0 ? labelWords.confirmed(count) : pressWords.answered, count > 0 ? 'done' : 'care')
     await answered()
     await press.lay()
   }
-  async function notMade(): Promise<void> {
-    await press.run(api => api.forgetWaiting())
+  async function notMade(asked: Waiting): Promise<void> {
+    await press.run(api => api.forget(plainly(asked)))
     await answered()
   }
   async function answered(): Promise<void> {
@@ -115,6 +109,11 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     press,
     lines: computed(() => press.laid.value?.lines ?? null),
     found: computed(() => press.laid.value?.found ?? null),
+    /** The chosen sheet with its first free label: behind those on it that wait for their answer. */
+    begunSheet: computed((): LabelSheet | null => {
+      const chosen = sheet()
+      return chosen && usedUp(chosen, press.waiting.value.find(({ thing }) => thing === chosen.id)?.used ?? 0)
+    }),
     machine: computed(() => machine.value),
     strip: computed(() => strip.value),
     leftover: computed(() => leftover.value),

@@ -129,7 +129,8 @@ export const labelWords = {
   },
 
   well: 'Did they come out well, and are they on their things?',
-  waiting: (count: number, at: string) => `${labels(count)} made on ${partialDay(at)} wait for your word.`,
+  waiting: (count: number, at: string, sheet: string) =>
+    `${labels(count)} made on ${partialDay(at)}${sheet ? ` (${sheet})` : ''} ${count === 1 ? 'waits' : 'wait'} for your word.`,
   confirmed: (count: number) => `${labels(count)} ${count === 1 ? 'counts' : 'count'} as made. Undo takes it back.`,
   bladeCaution: 'Keep sharp blades from small hands when you cut the tape, and cut away from your fingers.',
 

@@ -1,43 +1,41 @@
 <script setup lang="ts">
 import { Download, ExternalLink } from 'lucide-vue-next'
-import { shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import KProgress from '~/kit/KProgress.vue'
 import { offerFile } from '~/kit/offerFile'
+import type { Waiting } from '~/subjects/press/waiting'
+import PressQuestion from './PressQuestion.vue'
 import type { Press } from './usePress'
 import { pressWords } from './words'
 
 /**
- * The making of what is printed: its buttons, how far it is, the file to open or save, and once whether it came out well. `asks`:
- * what waits for that answer, piece by piece; null: nothing does. `out`: what a machine gave, told between the two.
+ * The making of what is printed: its buttons, how far it is, the file to open or save, and of everything that was made and waits once
+ * whether it came out well. `out`: what a machine gave, told between the two.
  */
-const { press, asks } = defineProps<{
+const {
+  press,
+  askText,
+  question = pressWords.well,
+  isAsked = true,
+} = defineProps<{
   press: Press
   ready: string
   fileName: string
+  /** What is asked about, in words. */
+  askText: (asked: Waiting) => string
   /** Asked in place of whether it came out well. */
   question?: string
+  /** What would be made now: while it waits for its answer it is not made again. */
+  thing: string
+  /** false: what waits is not asked about here. */
+  isAsked?: boolean
   /** A word of care where blades or the printer call for it. */
   care?: string
   /** Pictures that the sets name and this browser no longer has. */
   gone?: number
-  asks: { readonly text: string; readonly pieces: readonly { readonly id: string; readonly text: string }[] } | null
 }>()
-const emit = defineEmits<{ well: [string[]]; none: [] }>()
-const isAsking = shallowRef(false)
-const well = shallowRef<ReadonlySet<string>>(new Set())
-watch(
-  () => asks,
-  now => {
-    isAsking.value = false
-    well.value = new Set(now?.pieces.map(({ id }) => id) ?? [])
-  },
-  { immediate: true },
-)
-function toggle(id: string): void {
-  const next = new Set(well.value)
-  if (!next.delete(id)) next.add(id)
-  well.value = next
-}
+const emit = defineEmits<{ well: [asked: Waiting, ids: string[]]; none: [asked: Waiting] }>()
+const asks = computed(() => (isAsked ? press.waiting.value : []))
 </script>
 
 <template>
@@ -51,10 +49,10 @@ function toggle(id: string): void {
       :total="press.progress.value.total"
       @cancel="press.cancel"
     />
-    <div v-else-if="!asks" class="mt-3 flex flex-wrap gap-2 empty:hidden"><slot /></div>
+    <div v-else-if="asks.every(asked => asked.thing !== thing)" class="mt-3 flex flex-wrap gap-2 empty:hidden"><slot /></div>
     <p v-if="press.stopped.value" class="mt-3 border-l-4 border-ochre bg-wash p-3" role="status">{{ pressWords[press.stopped.value] }}</p>
     <slot name="out" />
-    <div v-if="(press.made.value || asks) && !press.progress.value" class="mt-3 border-l-4 border-strong bg-wash p-3">
+    <div v-if="(press.made.value || asks.length > 0) && !press.progress.value" class="mt-3 border-l-4 border-strong bg-wash p-3">
       <template v-if="press.made.value">
         <p class="font-semibold figures" role="status" data-ready>{{ ready }}</p>
         <p v-if="press.made.value.missing.length" class="mt-1 text-ochre" data-missing>
@@ -72,39 +70,16 @@ function toggle(id: string): void {
         </div>
       </template>
       <p v-if="care" class="hint" :class="press.made.value ? 'mt-2' : ''">{{ care }}</p>
-      <div v-if="asks" :class="press.made.value || care ? 'mt-2' : ''">
-        <p class="figures" data-waiting>{{ asks.text }}</p>
-        <p class="mt-1 font-semibold">{{ question ?? pressWords.well }}</p>
-        <div v-if="!isAsking" class="mt-1 flex flex-wrap gap-2">
-          <button
-            type="button"
-            class="button"
-            data-well
-            @click="
-              emit(
-                'well',
-                asks.pieces.map(({ id }) => id),
-              )
-            "
-          >
-            {{ pressWords.wellAll }}
-          </button>
-          <button v-if="asks.pieces.length > 1" type="button" class="button" @click="isAsking = true">{{ pressWords.wellSome }}</button>
-          <button type="button" class="button" @click="emit('none')">{{ pressWords.notPrinted }}</button>
-        </div>
-        <fieldset v-else class="mt-1">
-          <legend class="hint">{{ pressWords.wellWhich }}</legend>
-          <div class="mt-1 flex max-h-56 flex-wrap gap-x-4 overflow-y-auto" tabindex="0">
-            <label v-for="{ id, text } in asks.pieces" :key="id" class="flex min-h-11 items-center gap-2 leading-tight figures">
-              <input type="checkbox" class="h-5 w-5 shrink-0 accent-(--strong)" :checked="well.has(id)" @change="toggle(id)" />
-              {{ text }}
-            </label>
-          </div>
-          <button type="button" class="button mt-1" :disabled="well.size === 0" data-well @click="emit('well', [...well])">
-            {{ pressWords.wellThese }}
-          </button>
-        </fieldset>
-      </div>
+      <PressQuestion
+        v-for="(asked, at) in asks"
+        :key="asked.thing"
+        :class="press.made.value || care || at > 0 ? 'mt-3' : ''"
+        :asked="asked"
+        :text="askText(asked)"
+        :question="question"
+        @well="emit('well', asked, $event)"
+        @none="emit('none', asked)"
+      />
     </div>
   </div>
 </template>

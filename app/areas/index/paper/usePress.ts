@@ -1,5 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, onScopeDispose, type ShallowRef, shallowRef } from 'vue'
+import type { Waiting } from '~/subjects/press/waiting'
 import { type Progress, useWorker, withProgress, type WorkerHandle, WorkStopped } from '~/data/worker'
 
 /** Typing and clicking rest for so long before pages are laid anew. */
@@ -21,21 +22,21 @@ export interface Made extends Omit<MadePdf, 'pdf'> {
  * One who lays out and prints, in a worker of its own that can be stopped: laid anew as things change, made with progress, and asked
  * about until somebody answers, also after a reload. `layOut` gives null where there is nothing to lay.
  */
-export function usePress<Api, Laid, Waiting>(
+export function usePress<Api, Laid>(
   start: () => Worker,
   {
     layOut,
     askWaiting,
   }: {
     readonly layOut: (run: WorkerHandle<Api>['run']) => Promise<Laid | null>
-    readonly askWaiting: (run: WorkerHandle<Api>['run']) => Promise<Waiting | null>
+    readonly askWaiting: (run: WorkerHandle<Api>['run']) => Promise<readonly Waiting[]>
   },
 ) {
   // A ref of a type that is not known here would be of no type.
   const laid: ShallowRef<Laid | null> = shallowRef(null)
   const progress = shallowRef<Progress | null>(null)
   const made = shallowRef<Made | null>(null)
-  const waiting: ShallowRef<Waiting | null> = shallowRef(null)
+  const waiting = shallowRef<readonly Waiting[]>([])
   const stopped = shallowRef<WorkStopped['code'] | null>(null)
   const { run, cancel } = useWorker<Api>(start)
   let asked = 0
@@ -66,7 +67,7 @@ export function usePress<Api, Laid, Waiting>(
   const laySoon = useDebounceFn(lay, RESTS_MS)
 
   async function lookForWaiting(): Promise<void> {
-    const found = await askWaiting(run).catch(() => null)
+    const found = await askWaiting(run).catch(() => [])
     // What is as it was stays as it is: somebody may be ticking it off.
     if (JSON.stringify(found) !== JSON.stringify(waiting.value)) waiting.value = found
   }
@@ -124,4 +125,4 @@ export function usePress<Api, Laid, Waiting>(
   }
 }
 /** What the panel of every press shows. */
-export type Press = Pick<ReturnType<typeof usePress<unknown, unknown, unknown>>, 'progress' | 'made' | 'waiting' | 'stopped' | 'cancel'>
+export type Press = Pick<ReturnType<typeof usePress<unknown, unknown>>, 'progress' | 'made' | 'waiting' | 'stopped' | 'cancel'>

@@ -1,7 +1,16 @@
 import { useDebounceFn } from '@vueuse/core'
 import { newId } from '~/db/newId'
 import { computed, reactive, shallowRef, watch } from 'vue'
-import { blankDraft, blankHolding, type Draft, type DraftTexts, type Holding, KEPT_PACKAGINGS, nextRank } from '#core/catalog'
+import {
+  blankDraft,
+  blankHolding,
+  changedFields,
+  type Draft,
+  type DraftTexts,
+  type Holding,
+  KEPT_PACKAGINGS,
+  nextRank,
+} from '#core/catalog'
 import { readDate, readPrice, readWords, writePrice } from '#core/exchange'
 import { proposeIn, proposePlace } from '#core/filing'
 import { isFarBeyond, readBareNumber } from '#core/numbering'
@@ -15,6 +24,8 @@ import { useDescribe } from '~/data/useDescribe'
 import { useKept } from '~/kit/useKept'
 import { useTyped } from '~/kit/useTyped'
 import { type StorageTrouble, troubleOf } from '~/data/storageTrouble'
+import { useNotices } from '~/shell/useNotices'
+import { pileWords } from '~/areas/takeIn/pile/words'
 import { useStripLock } from './useStripLock'
 
 type Texts = DraftTexts & Pick<Draft, 'pictureHash' | 'packagingPictureHash'>
@@ -64,6 +75,7 @@ interface HandedOver {
 export function useDraft(editing: () => Holding | null) {
   const catalogue = useCatalogue()
   const pile = usePile()
+  const notices = useNotices()
   const { lookUp, sizeText } = useDescribe()
   const texts = reactive<Texts>(emptyTexts())
   /** What is typed in the form of a set that is in the catalogue. */
@@ -72,10 +84,28 @@ export function useDraft(editing: () => Holding | null) {
   const lock = useStripLock()
   /** The strip that was open last in this browser: it is the one that is opened again. */
   const lastOpen = useKept<string>('open-strip', '')
-  watch(openId, id => {
-    lock.hold(id)
-    lastOpen.value = id ?? ''
-  })
+  /** Whether the open strip is this tab's own: another tab may have taken the same one at the same moment. */
+  let isOurs: Promise<boolean> = Promise.resolve(true)
+  watch(
+    openId,
+    id => {
+      lastOpen.value = id ?? ''
+      const claim = lock.hold(id)
+      isOurs = claim
+      void claim.then(isGranted => {
+        if (!isGranted && openId.value === id) makeWay()
+      })
+    },
+    { flush: 'sync' },
+  )
+  /** Another tab has the strip: what was typed here since is a strip of its own. */
+  function makeWay(): void {
+    const typedHere = changedFields(JSON.parse(begunWith) as Texts, plainly({ ...texts }))
+    show(null, { ...emptyTexts(), ...typedHere })
+    begunWith = JSON.stringify(emptyTexts())
+    notices.tell(pileWords.takenElsewhere, 'care')
+    void keep()
+  }
   /** What the strip began with: a strip that only carries something over is not worth keeping yet. */
   let begunWith = JSON.stringify(texts)
   /** Why what is typed could not be kept; null: it is. */
@@ -186,6 +216,7 @@ export function useDraft(editing: () => Holding | null) {
     const now: Texts = plainly({ ...texts })
     openId.value ??= newId()
     const id = openId.value
+    if (!(await isOurs)) return
     const trouble = await keepTexts(id, now)
     if (openId.value !== id) return
     // What is typed stays on the screen until it is kept.

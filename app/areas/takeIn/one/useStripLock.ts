@@ -2,22 +2,30 @@ import { onScopeDispose } from 'vue'
 
 const nameOf = (id: string): string => `strip ${id}`
 
-/** Which strip this tab has open, for other tabs to see: two tabs never begin on the same one by themselves. */
+/** Which strip this tab has open, for other tabs to see: no two tabs work on one. */
 export function useStripLock() {
   let letGo = (): void => undefined
-  function hold(id: string | null): void {
+  let turn = 0
+
+  /** Lets go of the strip before, and takes this one; null: none. False where another tab has it. */
+  function hold(id: string | null): Promise<boolean> {
     letGo()
     letGo = () => undefined
-    if (id)
-      void navigator.locks.request(
-        nameOf(id),
-        () =>
-          new Promise<void>(resolve => {
-            letGo = resolve
-          }),
-      )
+    turn += 1
+    const mine = turn
+    if (id === null) return Promise.resolve(true)
+    return new Promise(resolve => {
+      void navigator.locks.request(nameOf(id), { ifAvailable: true }, lock => {
+        resolve(lock !== null)
+        // Another one was taken meanwhile: this one is let go at once.
+        if (!lock || mine !== turn) return undefined
+        return new Promise<void>(done => {
+          letGo = done
+        })
+      })
+    })
   }
-  onScopeDispose(() => letGo())
+  onScopeDispose(() => void hold(null))
 
   /** The first strip that no other tab has open. */
   async function firstFree<S extends { readonly id: string }>(strips: readonly S[]): Promise<S | null> {

@@ -57,6 +57,7 @@ export const pileWords = {
     `The storage of this browser is full: ${name} was not taken in, and waits on the pile. Make room under Copies, and open it again.`,
   stripGone: 'This one was taken in in another tab. Nothing was taken in a second time.',
   openElsewhere: 'Another tab has this one open. Go on there, or close that tab first.',
+  takenElsewhere: 'Another tab opened the same one first. What you typed here is a set of its own now.',
   makeRoom: 'Make room',
   notKept: {
     full: 'The storage of this browser is full: what you type is not kept. Stay on this page, and make room under Copies.',

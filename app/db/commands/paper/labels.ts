@@ -1,7 +1,7 @@
 import { newId } from '~/db/newId'
 import type { Holding, Label, LabelSheet, Printer } from '#core/catalog'
 import { type Stage, stageOf, stateAfter } from '#core/pile'
-import { gridFault, type GridFault } from '#core/printing'
+import { gridFault, type GridFault, usedUp } from '#core/printing'
 import type { YondercrestDb } from '../../database'
 import type { Desk } from '../../desk'
 import { transact } from '../../transact'
@@ -42,10 +42,7 @@ export async function confirmLabels(db: YondercrestDb, made: LabelsMade, used: r
       }),
     )
     const sheet = made.sheet && (await db.records('labelSheets').get(made.sheet.id))
-    if (made.sheet && sheet) {
-      const nextFree = (sheet.nextFree + made.sheet.used) % (sheet.columns * sheet.rows)
-      await desk.put('labelSheets', [{ ...sheet, nextFree }])
-    }
+    if (made.sheet && sheet) await desk.put('labelSheets', [usedUp(sheet, made.sheet.used)])
     return count
   })
 }
@@ -78,7 +75,7 @@ export async function changeLabelSheet(db: YondercrestDb, id: string, fields: Pa
 async function writeSheet(desk: Desk, sheet: LabelSheet): Promise<SheetOutcome> {
   const fault = gridFault(sheet)
   if (fault) return { ok: false, ...fault }
-  await desk.put('labelSheets', [{ ...sheet, nextFree: sheet.nextFree % (sheet.columns * sheet.rows) }])
+  await desk.put('labelSheets', [usedUp(sheet, 0)])
   return { ok: true, id: sheet.id }
 }
 export async function dropLabelSheet(db: YondercrestDb, id: string): Promise<void> {
