@@ -1,4 +1,5 @@
 import {
+  addTo,
   blankDraft,
   type CatalogueData,
   type Draft,
@@ -113,7 +114,7 @@ function lanesOf(data: CatalogueData): readonly (readonly Holder[])[] {
   for (const holder of data.holders) {
     if (holder.cell) continue
     const key = `${holder.containerId} ${holder.lane}`
-    lanes.set(key, [...(lanes.get(key) ?? []), holder])
+    addTo(lanes, key, holder)
   }
   return [...lanes.values()].map(lane => lane.sort((a, b) => (a.order < b.order ? -1 : 1)))
 }

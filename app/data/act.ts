@@ -1,4 +1,4 @@
-import { database, loadCommands, readDrafts, readLastCopy, redo, type SwingProgress, undo, type YondercrestDb } from '~/db'
+import { database, loadCommands, readDrafts, readLastCopy, readLoanPlaces, redo, type SwingProgress, undo, type YondercrestDb } from '~/db'
 import type * as commands from '~/db/commands'
 
 type Commands = typeof commands
@@ -18,6 +18,7 @@ export const act = new Proxy({} as Acts, {
 // What only reads needs none of the code that changes things.
 export const draftsNow = () => readDrafts(database())
 export const lastCopyNow = () => readLastCopy(database())
+export const loanPlacesNow = () => readLoanPlaces(database())
 
 export const undoStep = (onProgress: SwingProgress) => undo(database(), onProgress)
 export const redoStep = (onProgress: SwingProgress) => redo(database(), onProgress)

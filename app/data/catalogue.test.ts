@@ -97,6 +97,30 @@ describe('the catalogue in memory', () => {
     )
   }, 120_000)
 
+  test('of loans it holds those that are open, however many are over', async () => {
+    setActivePinia(createPinia())
+    await commands.startEmpty(database())
+    const catalogue = useCatalogue()
+    await catalogue.open()
+    const luck = luckOf(7)
+    for (const name of ['takeIn', 'takeIn', 'placeAll']) await ACTIONS[name]?.(database(), luck)
+    const [set, other] = (await database().records('holdings').toArray()).map(({ id }) => id)
+    for (let nth = 0; nth < 3; nth += 1) {
+      await commands.takeOut(database(), [set ?? ''], 'Night desk', true)
+      await commands.bringBack(database(), [{ holdingId: set ?? '', wasUsed: true }])
+    }
+    await commands.takeOut(database(), [other ?? ''], 'Chapel table', true)
+    await caughtUp(catalogue)
+    expect(await database().records('loans').count()).toBe(4)
+    expect([...(catalogue.tables?.loans.values() ?? [])].map(({ to }) => to)).toEqual(['Chapel table'])
+    expect((await readSnapshot(database())).records.loans.map(({ to }) => to)).toEqual(['Chapel table'])
+    await undo(database())
+    await undo(database())
+    await caughtUp(catalogue)
+    expect([...catalogue.loanOf].map(([id, { to }]) => [id, to])).toEqual([[set, 'Night desk']])
+    expect(await differs(catalogue)).toBeNull()
+  })
+
   test('an undo here while an import begins in another tab, 30 rounds: the screen has what the database has', async () => {
     setActivePinia(createPinia())
     await commands.startEmpty(database())

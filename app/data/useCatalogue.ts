@@ -9,6 +9,7 @@ import { nowhereOf } from '#core/room/places'
 import {
   database,
   followJournal,
+  isOnScreen,
   type JournalEntry,
   nextNumbers as nextNumbersOf,
   readSnapshot,
@@ -109,7 +110,7 @@ export const useCatalogue = defineStore('catalogue', () => {
       ids.forEach((id, index) => {
         const record = now[index]
         for (const side of [map.get(id), record]) if (side) noteContainer(name, side, containers)
-        if (record) map.set(id, record)
+        if (record && isOnScreen(record)) map.set(id, record)
         else map.delete(id)
       })
       fresh[name] = map
@@ -136,8 +137,7 @@ export const useCatalogue = defineStore('catalogue', () => {
   )
   /** The open loan of each set that is out of its place. */
   const loanOf = computed(
-    (): ReadonlyMap<string, RecordOf<'loans'>> =>
-      new Map([...(tables.value?.loans.values() ?? [])].flatMap(loan => (loan.backAt === null ? [[loan.holdingId, loan] as const] : []))),
+    (): ReadonlyMap<string, RecordOf<'loans'>> => new Map([...(tables.value?.loans.values() ?? [])].map(loan => [loan.holdingId, loan])),
   )
   /** How deep a filled holder is, by what was measured of lanes. */
   const learnt = computed((): ThicknessTable =>

@@ -88,7 +88,7 @@ test('a worker that breaks is started anew, and told what the broken one knew', 
   expect(started).toBe(2)
 })
 
-test('a call that throws leaves the worker as it is; what waits for a failed preparation fails, and the next call tries again', async () => {
+test('a call that throws leaves the worker as it is; after a preparation that failed the next call starts another worker', async () => {
   const worker = handle()
   await worker.run(api => api.know(3))
   await expect(worker.run(api => api.fail())).rejects.toThrow('refused')

@@ -7,7 +7,7 @@ import { type Touched, whatChanged } from './whatChanged'
 
 /**
  * The tables a screen keeps in memory: all but the register, which only commands read, the pile, which is watched, the log of use,
- * which grows for ever, and what was printed, which the one who prints reads.
+ * which grows for ever, and what was printed, which the one who prints reads. Of loans it keeps those that are open: the rest are a log.
  */
 export const SCREEN_TABLES = TABLE_NAMES.filter(
   (name): name is Exclude<TableName, 'register' | 'drafts' | 'uses' | 'bookLeaves' | 'labels'> =>
@@ -34,18 +34,24 @@ export async function readSnapshot(db: YondercrestDb): Promise<Snapshot> {
     const journal = await db.journal.toArray()
     const touched = kept ? await whatChanged(db, kept.seen, journal) : 'all'
     const lists = await Promise.all(
-      SCREEN_TABLES.map(name =>
-        kept && touched !== 'all' && isLarge(name)
-          ? readOn(db, name, kept.records[name], touched?.get(name) ?? NOTHING)
-          : readInParts(db, name),
-      ),
+      SCREEN_TABLES.map(name => {
+        if (name === 'loans') return []
+        const isKept = kept && touched !== 'all' && isLarge(name)
+        return isKept ? readOn(db, name, kept.records[name], touched?.get(name) ?? NOTHING) : readInParts(db, name)
+      }),
     )
-    return {
-      records: Object.fromEntries(SCREEN_TABLES.map((name, index) => [name, lists[index]])) as unknown as ScreenRecords,
-      journal,
-    }
+    const records = Object.fromEntries(SCREEN_TABLES.map((name, index) => [name, lists[index]])) as unknown as ScreenRecords
+    return { records: { ...records, loans: await openLoansOf(db, records.holdings) }, journal }
   })
 }
+/** The open loans. Only a set that is out or lent has one, so that the log of all loans is not read. */
+async function openLoansOf(db: YondercrestDb, holdings: ScreenRecords['holdings']): Promise<ScreenRecords['loans']> {
+  const away = holdings.filter(({ state }) => state === 'out' || state === 'lent').map(({ id }) => id)
+  const loans = await db.records('loans').where('holdingId').anyOf(away).toArray()
+  return loans.filter(isOnScreen).sort((a, b) => (a.id < b.id ? -1 : 1))
+}
+/** Whether a screen keeps a record of its tables: all but loans that are over. */
+export const isOnScreen = (record: object): boolean => !('backAt' in record) || record.backAt === null
 const NOTHING: ReadonlySet<string> = new Set()
 const isLarge = (name: ScreenTable): name is LargeTable => (LARGE_TABLES as readonly string[]).includes(name)
 

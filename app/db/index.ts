@@ -10,10 +10,19 @@ export {
   type ThumbRecord,
   YondercrestDb,
 } from './database'
-export { followJournal, readSnapshot, SCREEN_TABLES, type ScreenRecords, type ScreenTable, type Snapshot, watch } from './follow'
+export {
+  followJournal,
+  isOnScreen,
+  readSnapshot,
+  SCREEN_TABLES,
+  type ScreenRecords,
+  type ScreenTable,
+  type Snapshot,
+  watch,
+} from './follow'
 export { statesAt } from './history'
 export { keepRoom } from './keptRoom'
-export { type LastCopy, readDrafts, readLastCopy } from './reads'
+export { type LastCopy, readDrafts, readLastCopy, readLoanPlaces } from './reads'
 export { type SeenStep, type Touched, whatChanged } from './whatChanged'
 export type { Subject } from './commands/said'
 export type { Stood } from './commands/room/asTheyStand'

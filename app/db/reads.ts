@@ -16,3 +16,10 @@ export async function readLastCopy(db: YondercrestDb): Promise<LastCopy | null> 
   const fact = await db.device.get('lastCopy')
   return fact ? (JSON.parse(fact.value) as LastCopy) : null
 }
+
+/** Where sets were ever taken to, in order. O(loans): asked by a page that offers these names. */
+export async function readLoanPlaces(db: YondercrestDb): Promise<readonly string[]> {
+  const places = new Set<string>()
+  await db.records('loans').each(({ to }) => void places.add(to))
+  return [...places].sort()
+}

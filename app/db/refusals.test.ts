@@ -7,7 +7,6 @@ import {
   type CellGrid,
   type Container,
   type Holder,
-  type HolderType,
   type Holding,
   LIMITS,
   newTheme,
@@ -15,7 +14,7 @@ import {
   START_HOLDER_TYPES,
 } from '#core/catalog'
 import { keysBehind } from '#core/room'
-import { YondercrestDb } from './index'
+import { undo, YondercrestDb } from './index'
 import * as commands from './commands'
 import { factsOf } from '../../tests/support/facts'
 
@@ -193,7 +192,7 @@ const REFUSED: readonly (readonly [what: string, ask: (db: YondercrestDb) => Pro
     'a set shared into the holder it is in',
     async db => {
       const [holder] = await db.records('holders').toArray()
-      await commands.shareHolder(db, holder?.holdingIds[0] ?? '', holder?.id ?? '')
+      await commands.shareHolder(db, holder?.holdingIds[0] ?? '', holder?.id ?? '', [])
     },
     undefined,
   ],
@@ -234,11 +233,26 @@ describe('and what is allowed beside it', () => {
     const db = await smallRoom()
     const holders = await db.records('holders').toArray()
     const target = holders.find(holder => holder.holdingIds.includes(first?.id ?? ''))
-    for (const set of SETS.slice(1)) await commands.shareHolder(db, set.id, target?.id ?? '')
+    for (const set of SETS.slice(1)) await commands.shareHolder(db, set.id, target?.id ?? '', [])
     expect((await db.records('holders').toArray()).map(holder => holder.holdingIds.length)).toEqual([3])
     for (const set of SETS) await commands.removeHolding(db, set.id)
     expect(await db.records('holders').count()).toBe(0)
     expect(await db.records('relations').count()).toBe(0)
+  })
+  test('a set put into the pocket of another goes on to its next stage in the same step; one that is in it already is left', async () => {
+    const db = await smallRoom()
+    const [set, host] = [SETS[1], SETS[0]]
+    const target = (await db.records('holders').toArray()).find(holder => holder.holdingIds.includes(host?.id ?? ''))
+    await db.records('holdings').update(set?.id ?? '', { state: 'toPocket' })
+    const steps = await db.journal.count()
+    expect(await commands.shareHolder(db, set?.id ?? '', target?.id ?? '', ['capture', 'fit', 'label', 'file'])).toBe(true)
+    expect(await db.records('holdings').get(set?.id ?? '')).toMatchObject({ state: 'toLabel', sitsIn: target?.type })
+    expect(await db.journal.count()).toBe(steps + 1)
+    expect(await commands.shareHolder(db, set?.id ?? '', target?.id ?? '', [])).toBe(false)
+    expect(await commands.shareHolder(db, ulid(), target?.id ?? '', [])).toBe(false)
+    expect(await db.journal.count()).toBe(steps + 1)
+    await undo(db)
+    expect((await db.records('holdings').get(set?.id ?? ''))?.state).toBe('toPocket')
   })
   test('a set that is taken in to a cell which is taken by then waits for another place; nothing is pushed out', async () => {
     const db = await smallRoom()

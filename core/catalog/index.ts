@@ -1,3 +1,4 @@
+export { addTo } from './addTo'
 export { changedFields, isSame } from './changedFields'
 export { Brand, Category, Kind, Theme, WordLink } from './authority'
 export { CurrencyCode, Id, KindFamily, PartialDate, PictureHash, SizeMm } from './basics'

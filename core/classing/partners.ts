@@ -1,4 +1,4 @@
-import type { KindFamily, Relation } from '#core/catalog'
+import { addTo, type KindFamily, type Relation } from '#core/catalog'
 import { plainLetters } from './normalise'
 
 /** A set, by what tells which other it goes with. */
@@ -68,7 +68,7 @@ export function proposePartners(
   const byName = new Map<string, typeof named>()
   for (const each of named) {
     const key = each.words.join(' ')
-    if (key !== '') byName.set(key, [...(byName.get(key) ?? []), each])
+    if (key !== '') addTo(byName, key, each)
   }
   const pairs: Found[] = []
   for (const group of byName.values())
@@ -103,7 +103,7 @@ function withinNames(named: readonly Named[]): readonly Found[] {
   const byBrand = new Map<string, Named[]>()
   for (const each of named) {
     if (each.set.brandId === null || each.words.length < LEAST_WITHIN) continue
-    byBrand.set(each.set.brandId, [...(byBrand.get(each.set.brandId) ?? []), each])
+    addTo(byBrand, each.set.brandId, each)
   }
   return [...byBrand.values()].flatMap(group =>
     group

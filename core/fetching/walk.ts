@@ -1,4 +1,4 @@
-import type { Fixture, Loan, PullLine, Section } from '#core/catalog'
+import { addTo, type Fixture, type Loan, type PullLine, type Section } from '#core/catalog'
 import { allIn, compareOrder, type ContainerRow, containersInOrder, isLookedAt, type Placement, type Room, type Standing } from '#core/room'
 import { lineState, standingsOf } from './pull'
 
@@ -68,7 +68,7 @@ export function walkPast(
   for (const { holdingId, standings } of wanted)
     for (const standing of standings) {
       const { id } = standing.container
-      here.set(id, [...(here.get(id) ?? []), { holdingId, standing }])
+      addTo(here, id, { holdingId, standing })
     }
   const rows = new Map(
     [...here.keys()]

@@ -1,4 +1,4 @@
-import type { FitWay, HolderType } from '#core/catalog'
+import { addTo, type FitWay, type HolderType } from '#core/catalog'
 import { EPSILON_MM } from '#core/units'
 import type { Contents } from './contents'
 import { type FitHabits, fitHolder, type FitResult, type NoFit, shareOfTries } from './fit'
@@ -40,7 +40,7 @@ export function oneSizeForAll(type: HolderType, sets: readonly SizedSet[], habit
     if (!result.fits) return void (result.isCertain ? without.push({ id, why: result.why }) : unsure.push(id))
     const [answer] = result.answers
     if (!answer) return
-    byWay.set(answer.way, [...(byWay.get(answer.way) ?? []), id])
+    addTo(byWay, answer.way, id)
     holders += answer.holders
   })
   return { byWay, without, unknown, unsure, holders, toGet: Math.max(0, holders - type.stockOnHand) }

@@ -1,4 +1,4 @@
-import type { FilingRule, Holding, LaneTarget, Section, Zone } from '#core/catalog'
+import { addTo, type FilingRule, type Holding, type LaneTarget, type Section, type Zone } from '#core/catalog'
 import type { Placement } from '#core/room'
 import { type Authority, compareFilingKeys, filingKeyOf, groupsBy, type KeyPart, tabOf } from '#core/filing'
 import { START_TABS, type TabHabit } from './dividers'
@@ -34,7 +34,7 @@ export function orderHolders(
   const rest = sorted.filter(each => {
     const stampId = facts.stampOf?.get(each.holding.id)
     if (!stampId || !present.has(stampId) || stampId === each.holding.id) return true
-    behind.set(stampId, [...(behind.get(stampId) ?? []), each])
+    addTo(behind, stampId, each)
     return false
   })
   const withDies = (each: OrderedHolder): OrderedHolder[] => [each, ...(behind.get(each.holding.id) ?? []).flatMap(withDies)]

@@ -1,3 +1,4 @@
+import { addTo } from '#core/catalog'
 import { areaOf, componentsOf, type GreyPicture, grown, hullOf, inkOf, type Mask, otsu, type Point, shrink } from '#core/measuring'
 import { GRID_SIDE, type Moments, momentsOf } from './zernike'
 
@@ -208,7 +209,7 @@ function strokesOf(mask: Mask, reaches: readonly number[]): Strokes | null {
     tallies.forEach(({ count }, part) => {
       if (count === 0) return
       const label = labelAt(pixels[from[part] as number] as number)
-      byLabel.set(label, [...(byLabel.get(label) ?? []), part])
+      addTo(byLabel, label, part)
     })
     return [...byLabel.values()]
   })

@@ -1,4 +1,4 @@
-import type { FilingRule, Holding } from '#core/catalog'
+import { addTo, type FilingRule, type Holding } from '#core/catalog'
 import { compareFilingKeys, filingKeyOf, groupsBy } from '#core/filing'
 import { longestIncreasing, type OrderFacts } from '#core/refiling'
 import type { Find } from './finds'
@@ -141,7 +141,7 @@ function movesBetween(holders: readonly SimulatedHolder[], order: readonly numbe
   order.forEach((at, place) => {
     const holder = holders[at]
     if (!holder || holder.lane !== lanes[place]) return
-    stays.set(holder.lane, [...(stays.get(holder.lane) ?? []), { position: holder.position, place }])
+    addTo(stays, holder.lane, { position: holder.position, place })
   })
   const stay = [...stays.values()].reduce(
     (sum, list) => sum + longestIncreasing(list.sort((a, b) => a.position - b.position).map(each => each.place)).length,

@@ -1,3 +1,4 @@
+import { rmSync } from 'node:fs'
 import { mkdtemp, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -22,18 +23,26 @@ const Query = z.object({
 /** Photos that may wait for the one that is being taken. */
 const MAX_WAITING = 8
 
-let camera: Piscina<Shot, Uint8Array | null> | null = null
+let camera: Promise<Piscina<Shot, Uint8Array | null>> | null = null
 
-/** One photo at a time, in a thread beside the server. */
-async function openCamera(): Promise<Piscina<Shot, Uint8Array | null>> {
-  if (camera) return camera
+/** One photo at a time, in a thread beside the server. Opened once, however many ask; a camera that cannot be opened is tried again. */
+function openCamera(): Promise<Piscina<Shot, Uint8Array | null>> {
+  camera ??= newCamera().catch((reason: unknown) => {
+    camera = null
+    throw reason
+  })
+  return camera
+}
+async function newCamera(): Promise<Piscina<Shot, Uint8Array | null>> {
   const assets = useStorage('assets:demo')
   const [code, sets] = [await assets.getItemRaw<Uint8Array>('camera.mjs'), await assets.getItemRaw<Uint8Array>('camera.zip')]
   if (!code || !sets) throw createError({ statusCode: 404, statusMessage: 'The stand-in camera has no sets: the demo was not built' })
   // A thread begins with a file.
-  const filename = join(await mkdtemp(join(tmpdir(), 'letter-room-camera-')), 'camera.mjs')
+  const folder = await mkdtemp(join(tmpdir(), 'letter-room-camera-'))
+  process.once('exit', () => rmSync(folder, { recursive: true, force: true }))
+  const filename = join(folder, 'camera.mjs')
   await writeFile(filename, code)
-  camera ??= new Piscina({
+  return new Piscina({
     filename,
     workerData: new Uint8Array(sets),
     minThreads: 0,
@@ -41,7 +50,6 @@ async function openCamera(): Promise<Piscina<Shot, Uint8Array | null>> {
     idleTimeout: 60_000,
     maxQueue: MAX_WAITING,
   })
-  return camera
 }
 
 /**

@@ -386,7 +386,7 @@ test('photos that are still being read when the page is left are on the pile all
   await page.evaluate(() => {
     const post = Worker.prototype.postMessage
     const held: (() => void)[] = []
-    Worker.prototype.postMessage = function (this: Worker, ...args: [unknown, Transferable[]]) {
+    Worker.prototype.postMessage = function (this: Worker, ...args: [message: unknown, options?: StructuredSerializeOptions]) {
       if (location.pathname === '/take-in') held.push(() => post.apply(this, args))
       else post.apply(this, args)
     } as typeof post

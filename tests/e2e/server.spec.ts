@@ -1,3 +1,7 @@
+import { spawn } from 'node:child_process'
+import { mkdtemp, readdir, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { expect, test } from '@playwright/test'
 
 /** The routes of the server: bounded, validated, and nothing said of what is inside. */
@@ -50,6 +54,27 @@ test('many photos at once: the server goes on answering, tells when it is too mu
   // All of them together would be minutes of work: it is free again, as nobody waits for them.
   await expect(async () => expect((await request.get('/api/camera?megapixels=0.5&seed=7')).status()).toBe(200)).toPass({ intervals: [50] })
   expect((await Promise.all(photos)).filter(status => status === 200).length).toBeLessThan(8)
+})
+
+test('a server asked for many photos at its start opens one camera, and leaves no folder behind when it ends', async () => {
+  const folder = await mkdtemp(join(tmpdir(), 'yondercrest-server-'))
+  const port = 4600 + (process.pid % 300)
+  const env = { ...process.env, TMPDIR: folder, HOST: '127.0.0.1', PORT: String(port), NUXT_DEMO: 'true' }
+  const server = spawn(process.execPath, ['.output/server/index.mjs'], { env, stdio: ['ignore', 'pipe', 'ignore'] })
+  const ended = new Promise(resolve => server.once('exit', resolve))
+  try {
+    await new Promise(resolve => server.stdout.once('data', resolve))
+    const photos = Array.from({ length: 12 }, (_, seed) =>
+      fetch(`http://127.0.0.1:${port}/api/camera?megapixels=0.5&seed=${seed}`).then(async each => [each.status, await each.arrayBuffer()]),
+    )
+    expect((await Promise.all(photos)).map(([status]) => status)).toContain(200)
+    expect(await readdir(folder)).toHaveLength(1)
+  } finally {
+    server.kill('SIGTERM')
+    await ended
+  }
+  expect(await readdir(folder)).toEqual([])
+  await rm(folder, { recursive: true })
 })
 
 test('the demo room is a whole archive; nothing else is served, and nothing is taken in', async ({ request }) => {

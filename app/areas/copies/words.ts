@@ -34,7 +34,7 @@ export const copyWords = {
   restored: (count: number, missing: number) =>
     missing === 0
       ? `${countedThat(count, 'set', 'is', 'are')} back, photos and all.`
-      : `${countedThat(count, 'set', 'is', 'are')} back. ${counted(missing, 'photo')} that the copy names ${missing === 1 ? 'is' : 'are'} not in it.`,
+      : `${countedThat(count, 'set', 'is', 'are')} back. ${countedThat(missing, 'photo', 'is', 'are')} not in the copy.`,
   refusal: {
     notAZip: 'This file is not a copy made here: it is not an archive at all.',
     foreign: 'This is an archive, but not one of a catalogue made here.',

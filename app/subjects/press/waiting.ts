@@ -1,4 +1,4 @@
-import { database } from '~/db'
+import type { YondercrestDb } from '~/db'
 
 /** What makes things that somebody is asked about. */
 export type Maker = 'book' | 'labels' | 'cards'
@@ -22,8 +22,8 @@ const keyOf = (maker: Maker, thing: string): `waiting ${string}` => `waiting ${m
  * The one way in which what was made waits for an answer: by maker and thing, with exactly what was made beside it. It outlives a
  * reload, several things may wait at once, and what cannot be read any more is dropped. Read and written by workers.
  */
-export function waitingFor<T>(maker: Maker) {
-  const { device } = database()
+export function waitingFor<T>(db: YondercrestDb, maker: Maker) {
+  const { device } = db
   const read = (text: string | undefined): Kept<T> | null => {
     try {
       return text === undefined ? null : (JSON.parse(text) as Kept<T>)
@@ -48,7 +48,7 @@ export function waitingFor<T>(maker: Maker) {
     /** Keeps what was made, worked out from what waits already: another tab may have made something. `change` gives null: nothing waits. */
     async keep(thing: string, change: (before: Kept<T> | null) => T | null): Promise<void> {
       const id = keyOf(maker, thing)
-      await database().transaction('rw', device, async () => {
+      await db.transaction('rw', device, async () => {
         const made = change(read((await device.get(id))?.value))
         if (made) await device.put({ id, value: JSON.stringify({ ...made, at: new Date().toISOString() }) })
         else await device.delete(id)

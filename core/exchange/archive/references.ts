@@ -106,7 +106,7 @@ export type Pictured = Pick<Holding, 'pictureHash' | 'packagingPictureHash'> & {
 
 /**
  * The record with only those of its pictures that `has` knows. The same object where none is missing.
- * @example withPictures({ pictureHash: 'a', packagingPictureHash: null }, () => false) //=> { pictureHash: null, packagingPictureHash: null }
+ * @example withPictures({ pictureHash: 'a', packagingPictureHash: null }, () => false).pictureHash //=> null
  */
 export function withPictures<T extends Pictured>(record: T, has: (hash: string) => boolean): T {
   if (hashesOf(record).every(has)) return record

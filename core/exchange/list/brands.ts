@@ -1,3 +1,4 @@
+import { addTo } from '#core/catalog'
 import type { SpellingGroup } from '#core/classing'
 import type { ImportChoices } from './plan'
 
@@ -17,7 +18,7 @@ export function chosenBrands(
   const members = new Map<string, SpellingGroup[]>()
   for (const group of groups) {
     const root = rootOf(group.preferred)
-    members.set(root, [...(members.get(root) ?? []), group])
+    addTo(members, root, group)
   }
   return [...members].map(([root, joined]) => ({
     preferred: Object.hasOwn(brandNames, root) ? (brandNames[root] ?? root) : root,

@@ -1,4 +1,4 @@
-import { type Container, type Fixture, type Holder, LIMITS } from '#core/catalog'
+import { addTo, type Container, type Fixture, type Holder, LIMITS } from '#core/catalog'
 import type { ContainerRow } from '../arrange'
 import { type FamilyChoice, MOST_OF_A_FAMILY, namesPages, shapeFor } from './choose'
 import type { PlaceFamily, PlaceSpot } from './families'
@@ -96,7 +96,7 @@ export function planFromList(
     const fresh = groups.filter(group => group.there.length === 0 && !isTooMany && group.pages <= LIMITS.pages)
     const made = makeNew(family, choice, fresh)
     const doubts = new Map<PlaceDoubt, PlaceSpot[]>()
-    const doubt = (code: PlaceDoubt, spots: readonly PlaceSpot[]): void => void doubts.set(code, [...(doubts.get(code) ?? []), ...spots])
+    const doubt = (code: PlaceDoubt, spots: readonly PlaceSpot[]): void => void addTo(doubts, code, ...spots)
     const counts = { placed: 0, somewhere: 0, left: 0 }
     for (const group of groups) {
       const [row] = group.there

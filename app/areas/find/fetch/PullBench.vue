@@ -23,6 +23,7 @@ import { fetchWords } from './words'
 /** The pull list at hand as one walk: its stops from top to bottom, or on a phone one at a time. */
 const [catalogue, fetch, notices, slip] = [useCatalogue(), useFetch(), useNotices(), useSlip()]
 const { numberAndName } = useDescribe()
+fetch.readPlaces()
 const isPhone = useMediaQuery('(max-width: 639px)')
 const isBusy = shallowRef(false)
 const { facts } = useWalk()

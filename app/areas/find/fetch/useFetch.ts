@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Loan, PullLine, PullList } from '#core/catalog'
 import { lineState } from '#core/fetching'
-import { act } from '~/data/act'
+import { act, loanPlacesNow } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useKept } from '~/kit/useKept'
 import { useNotices } from '~/shell/useNotices'
@@ -41,9 +41,10 @@ export const useFetch = defineStore('fetch', () => {
   const toFetch = computed(() => lines.value.filter(({ state }) => state.as === 'toFetch').length)
   /** What is out, the longest first. */
   const out = computed((): readonly Loan[] => [...catalogue.loanOf.values()].sort((a, b) => (a.outAt < b.outAt ? -1 : 1)))
-  const places = computed(() =>
-    [...new Set([fetchWords.table, ...[...(catalogue.tables?.loans.values() ?? [])].map(loan => loan.to)])].sort(),
-  )
+  /** Where sets were taken to before, once a page has asked for it. */
+  const past = shallowRef<readonly string[]>([])
+  const readPlaces = (): void => void loanPlacesNow().then(found => (past.value = found))
+  const places = computed(() => [...new Set([fetchWords.table, ...past.value, ...out.value.map(loan => loan.to)])].sort())
 
   const nameOf = ({ name, createdAt }: PullList): string => name || fetchWords.unnamed(createdAt)
   const open = (listId: string): void => void (keptId.value = listId)
@@ -66,5 +67,5 @@ export const useFetch = defineStore('fetch', () => {
     const outcome = await act.pullSets(null, [])
     if (outcome.ok) open(outcome.listId)
   }
-  return { lists, list, lines, toFetch, out, places, to, carriedId, nameOf, open, pull, begin }
+  return { lists, list, lines, toFetch, out, places, readPlaces, to, carriedId, nameOf, open, pull, begin }
 })

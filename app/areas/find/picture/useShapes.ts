@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, onScopeDispose, shallowRef, watch } from 'vue'
-import type { Holding } from '#core/catalog'
+import { addTo, type Holding } from '#core/catalog'
 import { type Progress, type WorkerHandle, workerHandle, withProgress } from '~/data/worker'
 import { useCatalogue } from '~/data/useCatalogue'
 import type { Like, ShapesApi } from './shapes.worker'
@@ -22,7 +22,7 @@ export const useShapes = defineStore('shapes', () => {
     const sets = new Map<string, string[]>()
     for (const { id, pictureHash, pieces } of catalogue.tables?.holdings.values() ?? [])
       for (const hash of new Set([pictureHash, ...pieces.map(each => each.pictureHash)])) {
-        if (hash) sets.set(hash, [...(sets.get(hash) ?? []), id])
+        if (hash) addTo(sets, hash, id)
       }
     return sets
   })

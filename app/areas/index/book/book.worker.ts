@@ -163,7 +163,7 @@ interface MadeOfBook extends Omit<Printed, 'bookId' | 'takenOut' | 'isByHand'> {
   readonly takeOut: readonly string[]
   readonly isWhole: boolean
 }
-const made = waitingFor<MadeOfBook>('book')
+const made = waitingFor<MadeOfBook>(database(), 'book')
 
 const chosen = ({ leaves, changes }: Work, what: What): readonly (Leaf | FrontLeaf)[] => (what === 'all' ? leaves : changes.toPrint)
 

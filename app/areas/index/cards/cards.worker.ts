@@ -55,7 +55,7 @@ interface Work {
 interface MadeCards {
   readonly cards: readonly (Pick<Label, 'of' | 'template' | 'says'> & { readonly name: string })[]
 }
-const made = waitingFor<MadeCards>('cards')
+const made = waitingFor<MadeCards>(database(), 'cards')
 let work: Work | null = null
 
 function textsOf(order: CardOrder): readonly string[] {

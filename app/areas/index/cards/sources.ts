@@ -130,7 +130,6 @@ export const contentsLines = (at: CardRoom, containerId: string | null): readonl
 /** What is out, where it is and since when, the longest first. */
 export const outLines = (at: CardRoom): readonly ListLine[] =>
   [...at.tables.loans.values()]
-    .filter(({ backAt }) => backAt === null)
     .sort((a, b) => (a.outAt < b.outAt ? -1 : 1))
     .flatMap(({ holdingId, to, outAt }) => {
       const holding = at.tables.holdings.get(holdingId)

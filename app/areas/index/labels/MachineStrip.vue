@@ -20,11 +20,11 @@ const problem = computed(() => {
     <p v-if="problem" class="border-l-4 border-ochre bg-wash px-3 py-2" role="status">{{ problem }}</p>
     <template v-else-if="outcome?.ok">
       <p class="font-semibold figures" role="status" data-came-out>{{ labelWords.cameOut(outcome.out.length, outcome.stripMm) }}</p>
-      <div v-if="work.strip.value?.url" class="my-2 overflow-x-auto bg-mat p-2" tabindex="0">
-        <img :src="work.strip.value.url" :alt="labelWords.strip" class="h-12 w-auto max-w-none border border-edge" />
+      <div v-for="url in work.strip.value?.urls" :key="url" class="my-2 overflow-x-auto bg-mat p-2" tabindex="0">
+        <img :src="url" :alt="labelWords.strip" class="h-12 w-auto max-w-none border border-edge" />
       </div>
       <p v-if="outcome.unprinted.length" class="mt-1 border-l-4 border-ochre bg-wash px-3 py-2">
-        {{ labelWords.ranOut(outcome.unprinted.length) }}
+        {{ outcome.fault ? labelWords.brokeOff(outcome.unprinted.length) : labelWords.ranOut(outcome.unprinted.length) }}
       </p>
     </template>
     <p v-if="held > 0 && !problem" class="mt-1" data-held>{{ labelWords.held(held) }}</p>

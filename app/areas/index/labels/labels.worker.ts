@@ -56,7 +56,7 @@ interface MadeLabels {
   /** Labels of the begun sheet that are used by it, one that was made twice counted twice. */
   readonly used: number
 }
-const made = waitingFor<MadeLabels>('labels')
+const made = waitingFor<MadeLabels>(database(), 'labels')
 interface Work {
   readonly order: LabelOrder
   readonly faces: Faces
@@ -260,16 +260,16 @@ export const labelsApi = {
       lengthMm,
       ...dotsOf(items, lengthMm * PT_PER_MM, heightPt, now.faces),
     }))
-    const outcome = await runOnMachine(labels, await readMachine(habits), habits, isFed)
-    if (!outcome.ok) return outcome
-    await keepMachine(outcome.machine)
-    const unprinted = new Set(outcome.unprinted)
-    await remember(
-      now,
-      ofs.filter(of => !unprinted.has(of)),
-      ON_TAPE,
-    )
-    return outcome
+    const isAsked = new Set(ofs)
+    return runOnMachine(labels, await readMachine(habits), habits, isFed, async ({ machine, out, held }) => {
+      await keepMachine(machine)
+      // What was inside before is remembered already.
+      await remember(
+        now,
+        [...out, ...held].filter(of => isAsked.has(of)),
+        ON_TAPE,
+      )
+    })
   },
   /** The machine as it was left. */
   machine: (habits: LabelHabits): Promise<MachineState> => readMachine(habits),

@@ -29,10 +29,13 @@ export type MachineOutcome =
       readonly held: readonly string[]
       readonly unprinted: readonly string[]
       readonly stripMm: number
-      readonly strip: Blob | null
+      readonly strips: readonly Blob[]
+      /** Why the last of them could not be printed, where that is not the end of the tape. */
+      readonly fault: MachineFault | null
     }
   /** `otherTape`: that tape is not in the machine; `broken`: it does not understand the job; `away`: there is no machine, or no network. */
-  | { readonly ok: false; readonly code: 'otherTape' | 'broken' | 'away' | 'gone' }
+  | { readonly ok: false; readonly code: MachineFault }
+export type MachineFault = 'otherTape' | 'broken' | 'away' | 'gone'
 
 interface Said {
   readonly ok: boolean
@@ -48,9 +51,63 @@ interface Said {
 const inText = (bytes: Uint8Array): string => btoa(String.fromCharCode(...bytes))
 const sent = ({ columns, rows, bytes }: Dots): SentDots => ({ columns, rows, bytes: inText(bytes) })
 
-/** Sends a job as the machine wants it, and reads what it says. The state of the machine is told with it. */
+type SentLabel = Dots & { readonly of: string; readonly lengthMm: number }
+/** No more goes to the machine at once: so many labels, so many bytes of dots. */
+const [MOST_LABELS, MOST_BYTES] = [300, 2_000_000]
+
+/** The labels in jobs that the machine takes, in order. Nothing to print is one job: what is inside is fed out. */
+export function jobsOf<L extends Pick<Dots, 'bytes'>>(
+  labels: readonly L[],
+  most = MOST_LABELS,
+  mostBytes = MOST_BYTES,
+): readonly (readonly L[])[] {
+  const jobs: L[][] = [[]]
+  let bytes = 0
+  for (const label of labels) {
+    bytes += label.bytes.length
+    const last = jobs.at(-1) ?? []
+    if (last.length > 0 && (last.length >= most || bytes > mostBytes)) {
+      jobs.push([label])
+      bytes = label.bytes.length
+    } else last.push(label)
+  }
+  return jobs
+}
+
+/**
+ * Prints labels, job after job, as far as the reel goes. `onJob` keeps what one job left behind, before the next is sent: its tape is
+ * used. Where a later job fails, what came before it is printed all the same.
+ */
 export async function runOnMachine(
-  labels: readonly (Dots & { readonly of: string; readonly lengthMm: number })[],
+  labels: readonly SentLabel[],
+  before: MachineState,
+  habits: LabelHabits,
+  isFed: boolean,
+  onJob: (done: Extract<MachineOutcome, { ok: true }>) => Promise<void>,
+): Promise<MachineOutcome> {
+  const jobs = jobsOf(labels)
+  let whole = null as Extract<MachineOutcome, { ok: true }> | null
+  for (const [at, job] of jobs.entries()) {
+    const done = await runJob(job, whole?.machine ?? before, habits, isFed && at === jobs.length - 1)
+    const left = jobs.slice(at).flatMap(each => each.map(({ of }) => of))
+    if (!done.ok) return whole ? { ...whole, unprinted: left, fault: done.code } : done
+    await onJob(done)
+    const unprinted = done.unprinted.length > 0 ? [...done.unprinted, ...jobs.slice(at + 1).flatMap(each => each.map(({ of }) => of))] : []
+    whole = {
+      ...done,
+      out: [...(whole?.out ?? []), ...done.out],
+      strips: [...(whole?.strips ?? []), ...done.strips],
+      stripMm: (whole?.stripMm ?? 0) + done.stripMm,
+      unprinted,
+    }
+    if (unprinted.length > 0) break
+  }
+  return whole ?? { ok: false, code: 'gone' }
+}
+
+/** Sends one job as the machine wants it, and reads what it says. The state of the machine is told with it. */
+async function runJob(
+  labels: readonly SentLabel[],
   machine: MachineState,
   { tapeWidthMm, beforeMm, afterMm, singlyAfterMm, toCutterMm, isChained }: LabelHabits,
   isFed: boolean,
@@ -88,7 +145,8 @@ export async function runOnMachine(
     held: names(next.held),
     unprinted: names(all.slice(said.out + said.held)),
     stripMm: said.stripMm,
-    strip:
-      said.strip === null ? null : new Blob([Uint8Array.from(atob(said.strip), letter => letter.charCodeAt(0))], { type: 'image/png' }),
+    strips:
+      said.strip === null ? [] : [new Blob([Uint8Array.from(atob(said.strip), letter => letter.charCodeAt(0))], { type: 'image/png' })],
+    fault: null,
   }
 }

@@ -24,7 +24,7 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
   const [catalogue, notices, pile] = [useCatalogue(), useNotices(), usePile()]
   const thingsOf = useLabelThings()
   const machine = shallowRef<MachineState | null>(null)
-  const strip = shallowRef<{ readonly outcome: MachineOutcome; readonly url: string | null } | null>(null)
+  const strip = shallowRef<{ readonly outcome: MachineOutcome; readonly urls: readonly string[] } | null>(null)
   /** What was not printed as the reel came to its end, or thrown away with what was inside the machine. */
   const leftover = shallowRef<readonly string[]>([])
   const press = usePress<LabelsApi, LaidLabels>(
@@ -78,8 +78,8 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
     await Promise.all([press.lookForWaiting(), lookAtMachine()])
   }
   function showStrip(outcome: MachineOutcome | null): void {
-    if (strip.value?.url) URL.revokeObjectURL(strip.value.url)
-    strip.value = outcome && { outcome, url: outcome.ok && outcome.strip ? URL.createObjectURL(outcome.strip) : null }
+    strip.value?.urls.forEach(url => URL.revokeObjectURL(url))
+    strip.value = outcome && { outcome, urls: outcome.ok ? outcome.strips.map(each => URL.createObjectURL(each)) : [] }
   }
   async function newReel(): Promise<void> {
     const [inside, last] = [machine.value?.held.map(({ of }) => of) ?? [], strip.value?.outcome]

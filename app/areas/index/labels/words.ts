@@ -117,6 +117,8 @@ export const labelWords = {
       ? 'The last one is still in the machine until it is fed out.'
       : `The last ${figure(count)} are still in the machine until they are fed out.`,
   feed: 'Feed it out',
+  brokeOff: (count: number) =>
+    `The machine stopped answering: ${labels(count)} ${count === 1 ? 'was' : 'were'} not printed. What came out before is good.`,
   ranOut: (count: number) => `The tape came to its end: ${labels(count)} ${count === 1 ? 'was' : 'were'} not printed.`,
   left: (mm: number) => `${tape(mm)} left on the reel.`,
   newReel: 'Put in a new reel',

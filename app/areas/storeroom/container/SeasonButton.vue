@@ -15,6 +15,7 @@ import { useNotices } from '~/shell/useNotices'
 /** All of a container out for a season, and back: it is no use of any of its sets. */
 const { row } = defineProps<{ row: ContainerRow }>()
 const [catalogue, fetch, notices] = [useCatalogue(), useFetch(), useNotices()]
+fetch.readPlaces()
 const ids = computed(() => [...new Set(allIn(row).flatMap(({ holder }) => holder.holdingIds))])
 const out = computed(() => ids.value.filter(id => catalogue.loanOf.has(id)))
 const isAllOut = computed(() => out.value.length === ids.value.length)

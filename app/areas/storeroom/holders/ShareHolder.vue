@@ -65,9 +65,7 @@ const found = computed(() =>
   }),
 )
 async function share(holderId: string): Promise<void> {
-  await act.shareHolder(holding.id, holderId)
-  const other = catalogue.tables?.holders.get(holderId)
-  await act.finishStage(holding.id, { stage: 'fit', sitsIn: other?.type ?? 'pocket', holderTypeId: other?.holderTypeId ?? null }, pile.used)
+  if (!(await act.shareHolder(holding.id, holderId, [...pile.used]))) return notices.tell(holderWords.notShared, 'care')
   notices.tell(holderWords.shared(holding.name))
   emit('shared')
 }

@@ -100,6 +100,7 @@ export const holderWords = {
   share: 'It can share a pocket',
   shareWith: (names: string, address: string) => `with ${names}, ${address}`,
   shareNow: 'Put it in there',
+  notShared: 'That pocket is gone, or it is in there already. Nothing was changed.',
   shared: (name: string) => `${name} shares that pocket now. It keeps its own number.`,
   sharesWith: 'Shares its pocket with',
   cuts: 'Cut for it',

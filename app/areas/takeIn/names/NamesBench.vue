@@ -5,7 +5,7 @@ import { newId } from '~/db/newId'
 import { computed, nextTick, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
 import { NuxtLink } from '#components'
-import type { Holding } from '#core/catalog'
+import { addTo, type Holding } from '#core/catalog'
 import { type NameList, type NameRecord, NAME_LISTS, newName, refersTo } from '#core/classing'
 import { plainly } from '~/kit/plainly'
 import JoinAndSplit from './JoinAndSplit.vue'
@@ -48,7 +48,7 @@ const records = computed((): readonly NameRecord[] => {
 const setsOf = computed(() => {
   const sets = new Map<string, Holding[]>()
   for (const holding of catalogue.tables?.holdings.values() ?? []) {
-    for (const id of refersTo(list.value, holding)) sets.set(id, [...(sets.get(id) ?? []), holding])
+    for (const id of refersTo(list.value, holding)) addTo(sets, id, holding)
   }
   return sets
 })

@@ -7,8 +7,10 @@ import { takeInWords } from '~/areas/takeIn/words'
 import { useNotices } from '~/shell/useNotices'
 import { usePhotoKeeper } from '~/subjects/set/usePhotoKeeper'
 
-/** The photo of a set: a file, a drop, or the camera of a phone. `isShown`: only shown, where photos come another way. `of`: counts what the form shows; a photo that is
- * still being read when the form shows another set goes to neither, and that is told. */
+/**
+ * The photo of a set: a file, a drop, or the camera of a phone. `isShown`: only shown, where photos come another way. `of` counts what
+ * the form shows: a photo that is still being read when the form shows another set goes to neither, and that is told.
+ */
 const { of } = defineProps<{ isShown?: boolean; label?: string; of: number }>()
 const hash = defineModel<string | null>({ required: true })
 const problem = shallowRef('')

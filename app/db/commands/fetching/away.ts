@@ -8,6 +8,7 @@ import { transact } from '../../transact'
 import { areInPlace } from '../holding/placing'
 import { type PlaceChoice, putInPlace } from '../holding/takeIn'
 import { freePlaces } from '../holding/places'
+import { openLoans } from './loans'
 
 /** One set as it was taken from one place. */
 export interface Taken {
@@ -65,16 +66,8 @@ export async function takeOut(db: YondercrestDb, holdingIds: readonly string[], 
   )
 }
 
-async function openLoans(db: YondercrestDb): Promise<ReadonlyMap<string, Loan>> {
-  const open = await db
-    .records('loans')
-    .filter(loan => loan.backAt === null)
-    .toArray()
-  return new Map(open.map(loan => [loan.holdingId, loan]))
-}
-
 async function goOut(desk: Desk, holdingIds: readonly string[], to: string, isForUse: boolean): Promise<number> {
-  const [place, outAt, open] = [to.trim().slice(0, LIMITS.name), new Date().toISOString(), await openLoans(desk.db)]
+  const [place, outAt, open] = [to.trim().slice(0, LIMITS.name), new Date().toISOString(), await openLoans(desk.db, holdingIds)]
   const found = (await desk.db.records('holdings').bulkGet([...new Set(holdingIds)])).flatMap(each => each ?? [])
   // What nobody has put away yet, or is gone, is in no place that it could be out of.
   const going = found.filter(({ id, state }) => (state === 'filed' || open.has(id)) && open.get(id)?.to !== place)
@@ -114,8 +107,8 @@ export async function bringBack(db: YondercrestDb, returns: readonly Return[]): 
     'bringBack',
     outcome => (outcome.ok ? { count: outcome.back } : {}),
     async (desk): Promise<ReturnOutcome> => {
-      const open = await openLoans(db)
       const wanted = new Map(returns.map(each => [each.holdingId, each]))
+      const open = await openLoans(db, [...wanted.keys()])
       const found = (await db.records('holdings').bulkGet([...wanted.keys()])).flatMap(each => each ?? [])
       const coming = found.filter(({ id }) => open.has(id))
       if (coming.length === 0) return { ok: false, code: 'notOut' }

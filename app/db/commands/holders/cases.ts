@@ -6,12 +6,13 @@ import * as commands from '~/db/commands'
 export const holdersCases: Cases = {
   async share(db, luck) {
     const [holding, holder] = [luck.pick(await all(db, 'holdings')), luck.pick(await all(db, 'holders'))]
-    if (holding && holder) await commands.shareHolder(db, holding.id, holder.id)
+    if (holding && holder) await commands.shareHolder(db, holding.id, holder.id, ['capture', 'fit', 'file'])
   },
   async holderType(db, luck) {
     const [type, shape] = [luck.pick(await all(db, 'holderTypes')), luck.pick(START_HOLDER_TYPES)]
-    if (type && luck.below(2)) await commands.removeHolderType(db, type.id)
-    else if (type && luck.below(2)) await commands.changeHolderType(db, type.id, { stockOnHand: luck.below(99) })
+    const what = luck.below(4)
+    if (type && what < 2) await commands.removeHolderType(db, type.id)
+    else if (type && what === 2) await commands.changeHolderType(db, type.id, { stockOnHand: luck.below(99) })
     else if (shape)
       await commands.addHolderType(db, {
         ...shape,

@@ -1,5 +1,6 @@
 import { newId } from '~/db/newId'
 import { type HolderType, type Holding, nextRank, START_HOLDER_TYPES, isBlank } from '#core/catalog'
+import { type Stage, stageOf, stateAfter } from '#core/pile'
 import type { YondercrestDb } from '../../database'
 import type { Desk } from '../../desk'
 import { changeHolding, transact } from '../../transact'
@@ -81,31 +82,29 @@ export async function addStartHolders(db: YondercrestDb): Promise<number> {
 
 /**
  * Puts a set into a holder that others are in already; each keeps its number. The holder it was in before, if it was
- * alone in it, goes.
+ * alone in it, goes. A set that waits for its pocket goes on to the next of the stages `used`. False where the set or the holder is gone,
+ * or the set is in it already.
  */
-export async function shareHolder(db: YondercrestDb, holdingId: string, holderId: string): Promise<void> {
-  await transact(
-    db,
-    'shareHolder',
-    (holding: Holding | undefined) => ({ name: holding?.name, number: holding?.number }),
-    async desk => {
-      const holding = await db.records('holdings').get(holdingId)
-      const target = await db.records('holders').get(holderId)
-      if (!holding || !target || target.holdingIds.includes(holdingId)) return holding
-      const before = await db.records('holders').where('holdingIds').equals(holdingId).toArray()
-      const left = before.map(holder => ({ ...holder, holdingIds: holder.holdingIds.filter(id => id !== holdingId) }))
-      await desk.put('holders', [
-        ...left.filter(holder => holder.holdingIds.length > 0),
-        { ...target, holdingIds: [...target.holdingIds, holdingId] },
-      ])
-      await desk.remove(
-        'holders',
-        left.filter(holder => holder.holdingIds.length === 0).map(holder => holder.id),
-      )
-      await desk.put('holdings', [{ ...holding, sitsIn: target.type, holderTypeId: target.holderTypeId }])
-      return holding
-    },
-  )
+export async function shareHolder(db: YondercrestDb, holdingId: string, holderId: string, used: readonly Stage[]): Promise<boolean> {
+  const { name, number } = (await db.records('holdings').get(holdingId)) ?? {}
+  return transact(db, 'shareHolder', { name, number }, async desk => {
+    const holding = await db.records('holdings').get(holdingId)
+    const target = await db.records('holders').get(holderId)
+    if (!holding || !target || target.holdingIds.includes(holdingId)) return false
+    const before = await db.records('holders').where('holdingIds').equals(holdingId).toArray()
+    const left = before.map(holder => ({ ...holder, holdingIds: holder.holdingIds.filter(id => id !== holdingId) }))
+    await desk.put('holders', [
+      ...left.filter(holder => holder.holdingIds.length > 0),
+      { ...target, holdingIds: [...target.holdingIds, holdingId] },
+    ])
+    await desk.remove(
+      'holders',
+      left.filter(holder => holder.holdingIds.length === 0).map(holder => holder.id),
+    )
+    const state = stageOf(holding) === 'fit' ? stateAfter('fit', used) : holding.state
+    await desk.change('holdings', holdingId, { sitsIn: target.type, holderTypeId: target.holderTypeId, state })
+    return true
+  })
 }
 
 /** Says that a set has gone sticky, or has not: it harms what lies beside it. */

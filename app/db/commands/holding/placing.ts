@@ -7,6 +7,7 @@ import { allIn, arrangeContainer, besideFirstHalf, type ContainerRow } from '#co
 import type { YondercrestDb } from '../../database'
 import type { Desk } from '../../desk'
 import { transact } from '../../transact'
+import { openLoans } from '../fetching/loans'
 import { freePlaces } from './places'
 import { type PlaceChoice, putInPlace } from './takeIn'
 
@@ -70,10 +71,7 @@ export async function areInPlace(desk: Desk, holdings: readonly Holding[]): Prom
   )
   const ids = new Set(holdings.flatMap(holding => (holding.state === 'out' || holding.state === 'lent' ? [holding.id] : [])))
   if (ids.size === 0) return
-  const open = await desk.db
-    .records('loans')
-    .filter(loan => loan.backAt === null && ids.has(loan.holdingId))
-    .toArray()
+  const open = [...(await openLoans(desk.db, [...ids])).values()]
   const backAt = new Date().toISOString()
   await desk.put(
     'loans',

@@ -1,10 +1,11 @@
 import { newId } from '~/db/newId'
-import { type Container, type Fixture, type Holder, LIMITS, type Loan, nextRank, PLAIN_FIXTURE } from '#core/catalog'
+import { addTo, type Container, type Fixture, type Holder, LIMITS, type Loan, nextRank, PLAIN_FIXTURE } from '#core/catalog'
 import { allIn, containerClash, type ContainerRow, keysBehind } from '#core/room'
 import type { NewContainer, NewHolder, RoomPlan } from '#core/room/places'
 import type { YondercrestDb } from '../../database'
 import type { Desk } from '../../desk'
 import { transact } from '../../transact'
+import { openLoans } from '../fetching/loans'
 import { freePlaces } from '../holding/places'
 import { isAtHand } from '../holding/placing'
 import { addressPatterns, rowOf } from './furniture'
@@ -94,7 +95,7 @@ async function giveHolders(
   for (const each of wanted) {
     const id = idOf(each.container) ?? ''
     const living = each.holdingIds.filter(holdingId => holdings.has(holdingId) && !standing.has(holdingId))
-    if (living.length > 0) byContainer.set(id, [...(byContainer.get(id) ?? []), { ...each, holdingIds: living }])
+    if (living.length > 0) addTo(byContainer, id, { ...each, holdingIds: living })
   }
   const holders: Holder[] = []
   for (const [containerId, own] of byContainer) {
@@ -148,13 +149,9 @@ function keysAtTheEnd(row: ContainerRow, count: number): readonly string[] {
 async function takeOut(desk: Desk, wanted: RoomPlan['out']): Promise<number> {
   const now = new Date().toISOString()
   const holdings = (await desk.db.records('holdings').bulkGet(wanted.map(({ holdingId }) => holdingId))).flatMap(each => each ?? [])
-  const away = new Set(
-    (
-      await desk.db
-        .records('loans')
-        .filter(loan => loan.backAt === null)
-        .toArray()
-    ).map(loan => loan.holdingId),
+  const away = await openLoans(
+    desk.db,
+    holdings.map(({ id }) => id),
   )
   const going = holdings.filter(({ id }) => !away.has(id))
   const toOf = new Map(wanted.map(({ holdingId, to }) => [holdingId, to]))
