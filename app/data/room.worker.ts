@@ -9,6 +9,7 @@ import {
   holderLengthMm,
   type MovesPlan,
   outOfOrder,
+  planAllPlaces,
   proposeRefiling,
   type RefilingFacts,
   type RefilingProposal,
@@ -165,7 +166,7 @@ const api = {
     ids: readonly string[],
   ): Promise<readonly { readonly id: string; readonly containerId: string; readonly position: number }[]> {
     const { waiting, facts } = await waitingRoom(ids)
-    const { rows, holders } = await commands.planPlaces(waiting, facts, () => true)
+    const { rows, holders } = planAllPlaces(waiting, facts, newId)
     const wanted = new Set(waiting.map(({ id }) => id))
     return [...new Set(holders.map(({ containerId }) => containerId))].flatMap(containerId =>
       [...(rows.get(containerId)?.placements ?? [])].flatMap(({ holder, position }) =>
@@ -176,7 +177,7 @@ const api = {
   /** What that would make of the room. */
   async planMany(ids: readonly string[]): Promise<PlacesOutlook> {
     const { waiting, facts } = await waitingRoom(ids)
-    const plan = await commands.planPlaces(waiting, facts, () => true)
+    const plan = planAllPlaces(waiting, facts, newId)
     const unclaimed = waiting.filter(holding => !zoneFor(holding, facts.zones)).length
     const fillIn = (row: ContainerRow): number =>
       fillOf(
@@ -211,7 +212,7 @@ const api = {
     const first = new Map(waiting.filter(each => !isThere(each)).map(each => [standsIn.get(each.id)?.id ?? each.id, each]))
     const zones = facts.zones.filter(({ id }) => id === zoneId).map(zone => ({ ...zone, takesKindIds: [] }))
     const setsOf = (some: Iterable<string>): number => [...some].reduce((sum, id) => sum + (standsIn.get(id)?.holdingIds.length ?? 1), 0)
-    const plan = await commands.planPlaces([...first.values()], { ...facts, zones }, () => true)
+    const plan = planAllPlaces([...first.values()], { ...facts, zones }, newId)
     const placed = new Map(plan.holders.toReversed().map(holder => [holder.holdingIds[0] ?? '', holder]))
     return {
       there: waiting.filter(isThere).length,

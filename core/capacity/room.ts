@@ -22,12 +22,24 @@ const deepMm = (holding: ThickAs, kindOf: KindOf, learnt: ThicknessTable): numbe
 
 /**
  * Whether one more set goes into a lane (counted from 1) without filling it beyond its length, by what was measured and learnt
- * and else by the usual thickness of the kinds. O(holders in the lane).
+ * and else by the usual thickness of the kinds. O(holders in the lane) the first time a row is asked about, then O(1).
  */
-export const roomIn =
-  (holdingOf: HoldingOf, kindOf: KindOf, learnt: ThicknessTable): ((row: ContainerRow, lane: number, holding: ThickAs) => boolean) =>
-  (row, lane, holding) =>
-    filledMm(row, lane, holdingOf, kindOf, learnt) + deepMm(holding, kindOf, learnt) <= row.container.lengthMm + EPSILON_MM
+export const roomIn = (
+  holdingOf: HoldingOf,
+  kindOf: KindOf,
+  learnt: ThicknessTable,
+): ((row: ContainerRow, lane: number, holding: ThickAs) => boolean) => {
+  // Rows are replaced when they change: how full one is holds as long as it lives.
+  const known = new WeakMap<ContainerRow, Map<number, number>>()
+  const filledIn = (row: ContainerRow, lane: number): number => {
+    const lanes = known.get(row) ?? new Map<number, number>()
+    known.set(row, lanes)
+    const mm = lanes.get(lane) ?? filledMm(row, lane, holdingOf, kindOf, learnt)
+    lanes.set(lane, mm)
+    return mm
+  }
+  return (row, lane, holding) => filledIn(row, lane) + deepMm(holding, kindOf, learnt) <= row.container.lengthMm + EPSILON_MM
+}
 
 /** How many more sets like one go into a container: lane by lane, or one into each free cell. O(holders). */
 export const roomFor =

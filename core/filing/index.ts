@@ -26,3 +26,4 @@ export {
 } from './keys'
 export { proposeIn, targetInContainer } from './intoContainer'
 export { type ViewEntry, type ViewFacts, viewInOrder } from './orderView'
+export { rankSets, type SetRanks } from './ranking'

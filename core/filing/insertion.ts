@@ -1,6 +1,7 @@
 import type { Cell, Container, FilingRule, Fixture, Holding, Section, Zone } from '#core/catalog'
 import { cellTakes, type ContainerRow, containersInOrder, keyBehind, nextFreeCell, type Placement, type RowEntry } from '#core/room'
 import { type Authority, compareFilingKeys, filingKeyOf, tabOf } from './keys'
+import type { SetRanks } from './ranking'
 import { cutOfLeastDisorder, type ZoneRun, zoneRun } from './zoneRun'
 
 /** A place that does not hold anything yet: in a row behind one holder and in front of another, or a free cell. */
@@ -44,6 +45,8 @@ export interface RoomFacts {
   readonly authority: Authority
   /** The stamp that a die belongs to, where the owner has said so: a zone may keep the two together. */
   readonly stampOf?: ReadonlyMap<string, string>
+  /** For each zone the ranks of all its sets and of those that are asked about: see `rankSets()`. Left out, keys are compared. */
+  readonly ranks?: ReadonlyMap<string, SetRanks>
   /** Whether one more goes into a lane, counted from 1. Left out, every lane takes any number. */
   readonly hasRoom?: (row: ContainerRow, lane: number, holding: Holding) => boolean
 }
@@ -88,17 +91,21 @@ function whereRoomIs(holding: Holding, point: InsertionPoint, zone: Zone, run: Z
   const wanted = lanes.findIndex(({ row, lane }) => row.container.id === point.container.id && lane === point.lane)
   const here = lanes[wanted]
   if (!hasRoom || !here || hasRoom(here.row, here.lane, holding)) return { ok: true, point, zone }
-  const nearest = lanes
-    .map(({ row, lane }, at) => ({ row, lane, away: Math.abs(at - wanted) }))
-    .sort((a, b) => a.away - b.away)
-    .find(({ row, lane }) => hasRoom(row, lane, holding))
+  const nearest = nearestTo(lanes, wanted, ({ row, lane }) => hasRoom(row, lane, holding))
   if (!nearest) return { ok: false, code: 'noRoom', zone }
   const { row, lane } = nearest
   const there = row.placements.filter(each => each.lane === lane && each.holder.apartBecause === null)
-  const front = there[leastDisorder(holding, zone.filingRule, there, facts) - 1]
+  const front = there[inFrontOf(holding, zone, there, facts) - 1]
   // In front of all that stand there is in front of their tab too.
   const index = front ? entryIndex(row, front) : there[0] ? -1 : (row.lanes[lane - 1]?.length ?? 0) - 1
   return { ok: true, point: pointAfter(row, lane, index), zone, insteadOf: point.container }
+}
+
+/** The entry nearest to a position that will do; of two that are as near, the one in front. O(n). */
+function nearestTo<T>(list: readonly T[], at: number, willDo: (each: T) => boolean): T | null {
+  for (let away = 0; away < list.length; away += 1)
+    for (const each of away === 0 ? [list[at]] : [list[at - away], list[at + away]]) if (each !== undefined && willDo(each)) return each
+  return null
 }
 
 /** A die that stays with its stamp goes directly behind it. */
@@ -117,15 +124,14 @@ function inARow(holding: Holding, rule: FilingRule, run: ZoneRun, facts: RoomFac
   if (!first) return null
   const tab = tabOf(holding, rule)
   const tabKey = tab ? `${tab.by}/${tab.id}` : ''
-  const underTab = run.underTab.get(tabKey) ?? []
+  const underTab = run.underTab(tabKey)
   const emptyTab = underTab.length > 0 ? undefined : run.tabs.get(tabKey)
   if (emptyTab) return pointAfter(emptyTab.row, emptyTab.lane, emptyTab.index)
 
-  const own = filingKeyOf(holding, rule, facts.authority)
-  const gap = underTab.length > 0 ? null : run.gap(own)
+  const gap = underTab.length > 0 ? null : run.gap(holding)
   if (gap) return inGap(gap.row, gap.front)
-  const at = (index: number): Placement | undefined => run.placements[underTab.length > 0 ? (underTab[index] ?? -1) : index]
-  const cut = run.cut(own, underTab.length > 0 ? underTab : null)
+  const at = (index: number): Placement | undefined => run.placementAt(underTab.length > 0 ? (underTab[index] ?? -1) : index)
+  const cut = run.cut(holding, underTab.length > 0 ? underTab : null)
   const front = at(cut - 1)
   if (front) {
     const row = facts.rows.get(front.container.id) ?? first
@@ -142,6 +148,13 @@ function inGap(row: ContainerRow, front: Placement | null): InsertionPoint {
   if (front) return pointAfter(row, front.lane, entryIndex(row, front))
   const [behind] = row.placements
   return behind ? pointAfter(row, behind.lane, entryIndex(row, behind) - 1) : pointAfter(row, 1, (row.lanes[0]?.length ?? 0) - 1)
+}
+
+function inFrontOf(holding: Holding, zone: Zone, run: readonly Placement[], facts: RoomFacts): number {
+  const ranks = facts.ranks?.get(zone.id)
+  if (!ranks) return leastDisorder(holding, zone.filingRule, run, facts)
+  const own = ranks.get(holding.id) ?? -1
+  return cutOfLeastDisorder(run.length, index => (ranks.get(run[index]?.holder.holdingIds[0] ?? '') ?? -1) <= own)
 }
 
 /** How many of `run` stay in front: the cut with the fewest pairs out of order, the last such cut on a tie. */

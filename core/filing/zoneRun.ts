@@ -1,26 +1,25 @@
-import type { FilingRule, Holding, Zone } from '#core/catalog'
+import type { FilingRule, Holding, Section, Zone } from '#core/catalog'
 import type { ContainerRow, Placement } from '#core/room'
 import { type Authority, compareFilingKeys, filingKeyOf, type KeyPart } from './keys'
+import type { SetRanks } from './ranking'
 
 /** The holders of a zone that its rule files, in the order in which they stand, with what is needed to file one more. */
 export interface ZoneRun {
-  readonly placements: readonly Placement[]
+  /** The placement at a position of the run, counted from 0. */
+  readonly placementAt: (index: number) => Placement | undefined
   /** The containers of the zone in walking order, pages of cells among them. */
   readonly rows: readonly ContainerRow[]
   /** The first divider for each thing that one stands for: keyed `theme/<id>`. */
   readonly tabs: ReadonlyMap<string, TabSpot>
-  /** For each tab that stands for something, which of `placements` are behind it: keyed `theme/<id>`. */
-  readonly underTab: ReadonlyMap<string, readonly number[]>
-  /**
-   * Told a filing key, and which of `placements` to look at (null: all): how many of these stay in front of it, out of order
-   * with the fewest.
-   */
-  readonly cut: (own: readonly KeyPart[], among: readonly number[] | null) => number
+  /** The positions of the run that are behind a tab, keyed `theme/<id>`. */
+  readonly underTab: (key: string) => readonly number[]
+  /** How many placements stay in front of a set with the fewest out of order. `among`: only these positions (null: all). */
+  readonly cut: (own: Holding, among: readonly number[] | null) => number
   /**
    * Where something of the zone was never looked at: the container, and behind which of its holders (null: in front of them), that
    * is out of order with the fewest. What stands somewhere in a container is out of order with nothing in it. null: all was looked at.
    */
-  readonly gap: (own: readonly KeyPart[]) => { readonly row: ContainerRow; readonly front: Placement | null } | null
+  readonly gap: (own: Holding) => { readonly row: ContainerRow; readonly front: Placement | null } | null
 }
 export interface TabSpot {
   readonly row: ContainerRow
@@ -30,6 +29,11 @@ export interface TabSpot {
 interface Facts {
   readonly holdings: ReadonlyMap<string, Holding>
   readonly authority: Authority
+  /**
+   * Where many sets are filed one after the other: for each zone the ranks of all its sets and of those that are asked about, worked out
+   * once.
+   */
+  readonly ranks?: ReadonlyMap<string, SetRanks>
 }
 
 /** Facts are replaced when the room changes, never altered: what was worked out for them holds as long as they live. */
@@ -44,73 +48,125 @@ export function zoneRun(facts: Facts, zone: Pick<Zone, 'id' | 'filingRule'>, row
   kept.set(facts, runs)
   const known = runs.get(zone.id)
   if (known) return known
-  const run = makeRun(facts, zone.filingRule, rowsOf())
+  const run = makeRun(facts, zone, rowsOf())
   runs.set(zone.id, run)
   return run
 }
 
-function makeRun({ holdings, authority }: Facts, rule: FilingRule, rows: readonly ContainerRow[]): ZoneRun {
+function makeRun(facts: Facts, zone: Pick<Zone, 'id' | 'filingRule'>, rows: readonly ContainerRow[]): ZoneRun {
   const filed = rows.filter(row => !row.container.cells)
-  const placements = filed.flatMap(row => row.placements).filter(({ holder }) => holder.apartBecause === null)
-  const keyOf = ({ holder }: { readonly holder: Placement['holder'] }): readonly KeyPart[] | null => {
-    const holding = holdings.get(holder.holdingIds[0] ?? '')
-    return holding ? filingKeyOf(holding, rule, authority) : null
-  }
-  const keys = placements.map(keyOf)
-  const underTab = new Map<string, number[]>()
-  placements.forEach(({ section }, at) => {
-    if (!section?.standsFor) return
-    const tab = `${section.standsFor.by}/${section.standsFor.id}`
-    const there = underTab.get(tab)
-    if (there) there.push(at)
-    else underTab.set(tab, [at])
-  })
   const tabs = new Map<string, TabSpot>()
-  for (const row of filed) {
-    row.lanes.forEach((entries, lane) =>
-      entries.forEach((entry, index) => {
-        const standsFor = entry.type === 'section' ? entry.section.standsFor : null
-        if (standsFor && !tabs.has(`${standsFor.by}/${standsFor.id}`))
-          tabs.set(`${standsFor.by}/${standsFor.id}`, { row, lane: lane + 1, index })
-      }),
-    )
-  }
-  const hasUnseen = filed.some(row => row.somewhere.length > 0)
-  const unseenKeys = hasUnseen ? filed.map(row => row.somewhere.map(keyOf)) : []
-  let ranked: ReturnType<typeof rankKeys> | null = null
-  let asked = 0
+  for (const row of filed) for (const [key, spot] of tabsIn(row)) if (!tabs.has(key)) tabs.set(key, spot)
+  const ranks = facts.ranks?.get(zone.id)
   return {
     rows,
-    placements,
-    gap: own => (hasUnseen ? gapOfLeastDisorder(filed, placements, keys, unseenKeys, own) : null),
-    underTab,
-    tabs,
-    cut: (own, among) => {
-      // Asked once, a run is only compared through; asked again, it is worth being put in order first.
-      asked += 1
-      if (asked === 1) {
-        const isInFront = keys.map(key => key === null || compareFilingKeys(key, own) <= 0)
-        return cutOfLeastDisorder(among?.length ?? keys.length, at => isInFront[among ? (among[at] ?? 0) : at] ?? true)
+    placementAt(index) {
+      let from = 0
+      for (const own of filed.map(filedIn)) {
+        if (index < from + own.length) return own[index - from]
+        from += own.length
       }
-      ranked ??= rankKeys(keys)
-      const { ranks, below } = ranked
-      const limit = below(own)
-      return among ? cutOfLeastDisorder(among.length, at => (ranks[among[at] ?? 0] ?? -1) < limit) : cutByRank(ranks, limit)
+      return undefined
+    },
+    underTab: key => (tabs.has(key) ? filed.flatMap(filedIn).flatMap(({ section }, at) => (tabKeyOf(section) === key ? [at] : [])) : []),
+    tabs,
+    ...(ranks ? comparedByRank(ranks, filed) : comparedByKey(facts, zone.filingRule, filed)),
+  }
+}
+
+/** What the rule files of a row: all but what the owner keeps apart. Rows are replaced when they change: worked out once for each. */
+const filedIn = onceFor((row: ContainerRow) => row.placements.filter(({ holder }) => holder.apartBecause === null))
+const tabsIn = onceFor((row: ContainerRow): ReadonlyMap<string, TabSpot> => {
+  const tabs = new Map<string, TabSpot>()
+  row.lanes.forEach((entries, lane) =>
+    entries.forEach((entry, index) => {
+      const key = entry.type === 'section' ? tabKeyOf(entry.section) : ''
+      if (key !== '' && !tabs.has(key)) tabs.set(key, { row, lane: lane + 1, index })
+    }),
+  )
+  return tabs
+})
+const tabKeyOf = (section: Section | null): string => (section?.standsFor ? `${section.standsFor.by}/${section.standsFor.id}` : '')
+function onceFor<K extends object, V>(work: (key: K) => V): (key: K) => V {
+  const known = new WeakMap<K, V>()
+  return key => {
+    const found = known.get(key) ?? work(key)
+    known.set(key, found)
+    return found
+  }
+}
+
+type Compared = Pick<ZoneRun, 'cut' | 'gap'>
+/** The ranks of the placements of each row, worked out once for a row. */
+const ranksByRow = new WeakMap<SetRanks, (row: ContainerRow) => Int32Array>()
+const rankIn = (ranks: SetRanks, { holder }: Pick<Placement, 'holder'>): number => ranks.get(holder.holdingIds[0] ?? '') ?? -1
+
+/** By ranks that are known: no key is worked out. A set of no known rank is passed over. */
+function comparedByRank(ranks: SetRanks, filed: readonly ContainerRow[]): Compared {
+  const ranksOf = ranksByRow.get(ranks) ?? onceFor((row: ContainerRow) => Int32Array.from(filedIn(row), each => rankIn(ranks, each)))
+  ranksByRow.set(ranks, ranksOf)
+  const limitOf = ({ id }: Holding): number => (ranks.get(id) ?? -1) + 1
+  return {
+    cut(own, among) {
+      const limit = limitOf(own)
+      const rows = filed.map(ranksOf)
+      if (!among) return cutByRank(rows, limit)
+      const all = rows.flatMap(each => [...each])
+      return cutOfLeastDisorder(among.length, at => (all[among[at] ?? 0] ?? -1) < limit)
+    },
+    gap(own) {
+      const limit = limitOf(own)
+      const isInFront = (each: Pick<Placement, 'holder'>): boolean => rankIn(ranks, each) < limit
+      return gapOfLeastDisorder(filed, isInFront)
     },
   }
 }
 
-/** The first container, and the last gap in it, that is out of order with the fewest. O(n). */
+function comparedByKey({ holdings, authority }: Facts, rule: FilingRule, filed: readonly ContainerRow[]): Compared {
+  const keyOf = ({ holder }: { readonly holder: Placement['holder'] }): readonly KeyPart[] | null => {
+    const holding = holdings.get(holder.holdingIds[0] ?? '')
+    return holding ? filingKeyOf(holding, rule, authority) : null
+  }
+  const keys = filed.flatMap(filedIn).map(keyOf)
+  let ranked: ReturnType<typeof rankKeys> | null = null
+  let asked = 0
+  const inFrontOf =
+    (own: readonly KeyPart[]) =>
+    (key: readonly KeyPart[] | null): boolean =>
+      key === null || compareFilingKeys(key, own) <= 0
+  return {
+    gap(own) {
+      const isInFront = inFrontOf(filingKeyOf(own, rule, authority))
+      return gapOfLeastDisorder(filed, each => isInFront(keyOf(each)))
+    },
+    cut(own, among) {
+      const key = filingKeyOf(own, rule, authority)
+      // Asked once, a run is only compared through; asked again, it is worth being put in order first.
+      asked += 1
+      if (asked === 1) {
+        const isInFront = keys.map(inFrontOf(key))
+        return cutOfLeastDisorder(among?.length ?? keys.length, at => isInFront[among ? (among[at] ?? 0) : at] ?? true)
+      }
+      ranked ??= rankKeys(keys)
+      const { ranks, below } = ranked
+      const limit = below(key)
+      return among ? cutOfLeastDisorder(among.length, at => (ranks[among[at] ?? 0] ?? -1) < limit) : cutByRank([ranks], limit)
+    },
+  }
+}
+
+/**
+ * The first container, and the last gap in it, that is out of order with the fewest; null where all was looked at. What nobody has looked
+ * at is told by its container alone. O(n).
+ */
 function gapOfLeastDisorder(
   rows: readonly ContainerRow[],
-  placements: readonly Placement[],
-  keys: readonly (readonly KeyPart[] | null)[],
-  unseenKeys: readonly (readonly (readonly KeyPart[] | null)[])[],
-  own: readonly KeyPart[],
+  isInFront: (each: Pick<Placement, 'holder'>) => boolean,
 ): { readonly row: ContainerRow; readonly front: Placement | null } | null {
-  const isInFront = (key: readonly KeyPart[] | null): boolean => key === null || compareFilingKeys(key, own) <= 0
-  const known = keys.map(isInFront)
-  const unseen = unseenKeys.map(list => list.map(isInFront))
+  if (rows.every(row => row.somewhere.length === 0)) return null
+  const placements = rows.flatMap(filedIn)
+  const known = placements.map(isInFront)
+  const unseen = rows.map(row => row.somewhere.map(isInFront))
   const frontsIn = (list: readonly boolean[]): number => list.filter(Boolean).length
   /** Those that belong in front and stand further on, and those that belong behind and have been passed. */
   let disorder = frontsIn(known) + unseen.reduce((sum, list) => sum + frontsIn(list), 0)
@@ -158,18 +214,19 @@ function rankKeys(keys: readonly (readonly KeyPart[] | null)[]): { ranks: Int32A
   }
 }
 
-/** The same over a whole run of ranks, in one loop over numbers: it is asked at every keystroke of Take in. */
-function cutByRank(ranks: Int32Array, limit: number): number {
+/** The same over a whole run of ranks, row by row, in one loop over numbers: it is asked at every keystroke of Take in. */
+function cutByRank(rows: readonly Int32Array[], limit: number): number {
   let disorder = 0
-  for (let index = 0; index < ranks.length; index += 1) disorder += Number((ranks[index] ?? 0) < limit)
-  let [best, cut] = [disorder, 0]
-  for (let index = 0; index < ranks.length; index += 1) {
-    disorder += (ranks[index] ?? 0) < limit ? -1 : 1
-    if (disorder <= best) {
+  for (const ranks of rows) for (let index = 0; index < ranks.length; index += 1) disorder += Number((ranks[index] as number) < limit)
+  let [best, cut, at] = [disorder, 0, 0]
+  for (const ranks of rows)
+    for (let index = 0; index < ranks.length; index += 1) {
+      at += 1
+      disorder += (ranks[index] as number) < limit ? -1 : 1
+      if (disorder > best) continue
       best = disorder
-      cut = index + 1
+      cut = at
     }
-  }
   return cut
 }
 

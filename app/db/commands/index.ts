@@ -52,7 +52,7 @@ export {
 } from './holders/holders'
 export { highestNumber, nextNumbers } from './holding/numbers'
 export { addDrafts, dropDrafts, finishStage, keepDraft, type StageChange } from './pile/pile'
-export { moveHolders, placeHolding, placeMany, planPlaces, removeHolding } from './holding/placing'
+export { moveHolders, placeHolding, placeMany, removeHolding } from './holding/placing'
 export { standAsSeen, type Stood } from './room/asTheyStand'
 export { buildFromList, type FromListOutcome, type NotBuilt } from './room/fromList'
 export { buildTidy, type TidyOutcome, type TidyWish } from './room/tidy'

@@ -1,9 +1,8 @@
 import { newId } from '~/db/newId'
-import { type Holder, type Holding, newHolder, type Section } from '#core/catalog'
+import type { Holder, Holding, Section } from '#core/catalog'
 import { withoutSets } from '#core/fetching'
 import { stageOf } from '#core/pile'
-import { type Placing, placeOne, sharesOf, type SpreadFacts, spreadOverEmpty } from '#core/refiling'
-import { allIn, arrangeContainer, besideFirstHalf, type ContainerRow } from '#core/room'
+import { type PlacesPlan, planPlaces, type SpreadFacts } from '#core/refiling'
 import type { YondercrestDb } from '../../database'
 import type { Desk } from '../../desk'
 import { transact } from '../../transact'
@@ -143,7 +142,7 @@ export async function placeMany(
   facts: SpreadFacts,
   goOn: (done: number) => boolean,
 ): Promise<number> {
-  const plan = await planPlaces(holdings, facts, goOn)
+  const plan = await planWhile(holdings, facts, goOn)
   return transact(
     db,
     'placeMany',
@@ -166,60 +165,15 @@ export async function placeMany(
   )
 }
 
-export interface PlacesPlan {
-  readonly holders: readonly Holder[]
-  readonly placed: readonly Holding[]
-  /** The room as it would be. */
-  readonly rows: ReadonlyMap<string, ContainerRow>
-}
-
-/** What `placeMany` would do. Listens for word to stop every so often. */
-export async function planPlaces(holdings: readonly Holding[], facts: SpreadFacts, goOn: (done: number) => boolean): Promise<PlacesPlan> {
-  const rows = new Map(facts.rows)
-  const [holders, placed]: [Holder[], Holding[]] = [[], []]
+/** Works out a plan of places, and listens for word to stop every so often: then it is the plan so far. */
+async function planWhile(holdings: readonly Holding[], facts: SpreadFacts, goOn: (done: number) => boolean): Promise<PlacesPlan> {
+  const planning = planPlaces(holdings, facts, newId)
   let breathAt = performance.now()
-  const breathe = async (): Promise<boolean> => {
-    if (performance.now() - breathAt <= BREATH_MS) return true
-    if (!goOn(placed.length)) return false
+  for (let step = planning.next(); ; step = planning.next()) {
+    if (step.done) return step.value
+    if (performance.now() - breathAt <= BREATH_MS) continue
+    if (!goOn(step.value.placed.length)) return step.value
     await new Promise(resolve => setTimeout(resolve))
     breathAt = performance.now()
-    return true
-  }
-  for (const share of sharesOf(holdings, facts)) {
-    const spread = spreadOverEmpty(share, { ...facts, rows })
-    const many = new Map<string, Placing[]>()
-    for (const placing of spread ?? []) many.set(placing.containerId, [...(many.get(placing.containerId) ?? []), placing])
-    for (const list of many.values()) {
-      if (!(await breathe())) return { holders, placed, rows }
-      take(list)
-    }
-    for (const { holding } of spread ? [] : share.ordered) {
-      if (!(await breathe())) return { holders, placed, rows }
-      const placing = placeOne(holding, { ...facts, rows })
-      if (placing) take([placing])
-    }
-  }
-  return { holders, placed, rows }
-
-  /** Sets of one container, and the second halves of those cut in two. */
-  function take(list: readonly Placing[]): void {
-    const row = rows.get(list[0]?.containerId ?? '')
-    if (!row) return
-    const { container } = row
-    const sections = row.lanes.flat().flatMap(entry => (entry.type === 'section' ? [entry.section] : []))
-    const fresh = list.map(({ holding, containerId, lane, order, cell }) => newHolder(newId(), holding, { containerId, lane, order, cell }))
-    let inIt = [...allIn(row).map(each => each.holder), ...fresh]
-    let arranged = arrangeContainer(container, inIt, sections)
-    fresh.forEach((holder, at) => {
-      const beside = list[at]?.holding.isCutInTwo ? besideFirstHalf(arranged, holder) : null
-      if (!beside) return
-      const second = { ...holder, id: newId(), ...beside }
-      holders.push(second)
-      inIt = [...inIt, second]
-      arranged = arrangeContainer(container, inIt, sections)
-    })
-    holders.push(...fresh)
-    placed.push(...list.map(each => each.holding))
-    rows.set(container.id, arranged)
   }
 }
