@@ -118,6 +118,23 @@ describe('commands', () => {
     })
   })
 
+  test('a kind of the list that is a category is one, unless the list names a category besides', async () => {
+    const db = await room()
+    const [alphabets, named] = [draft('Letters', null), draft('Numerals', null)]
+    const kind = { as: 'category' as const, name: 'Alphabets' }
+    const rows = [
+      alphabets.outcome === 'taken' ? { ...alphabets, draft: { ...alphabets.draft, kind } } : alphabets,
+      named.outcome === 'taken' ? { ...named, draft: { ...named.draft, kind, categoryText: 'Figures' } } : named,
+    ]
+    await commands.importList(db, rows, [], [], 'list.csv', () => undefined)
+    const names = new Map((await db.records('categories').toArray()).map(({ id, name }) => [id, name]))
+    const found = (await db.records('holdings').toArray()).map(({ name, categoryId }) => [name, names.get(categoryId ?? '')])
+    expect(found.sort()).toEqual([
+      ['Letters', 'Alphabets'],
+      ['Numerals', 'Figures'],
+    ])
+  })
+
   test('a command that fails leaves nothing behind', async () => {
     const db = await room()
     const before = await state(db)

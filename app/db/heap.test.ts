@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
 import type { Holder, Holding } from '#core/catalog'
-import { heapOf, idsOf } from '#core/refiling'
+import { heapOf, idsOf, type Step } from '#core/refiling'
 import { keysBehind } from '#core/room'
 import { begin, dropRooms, filledRoom, left } from '../../tests/support/filedRooms'
 import { undo, type YondercrestDb } from './index'
@@ -41,6 +41,18 @@ describe('a heap', () => {
     expect(await db.records('containers').get(table)).toBeUndefined()
     await undo(db)
     expect(await db.records('holders').where('containerId').equals(table).count()).toBe(6 - down)
+  })
+  test('what is lifted onto the table is not in its place by that: it still waits for what it waited for', async () => {
+    const db = await filledRoom(9)
+    await db.records('holdings').toCollection().modify({ state: 'toLabel', placeText: '??' })
+    const id = await begin(db)
+    const table = (await db.records('refilings').get(id))?.tableContainerId ?? ''
+    const [holder] = await db.records('holders').toArray()
+    const step = { from: `${holder?.containerId}/1`, to: `${table}/1`, parts: [{ ids: [holder?.id ?? ''], behindId: null }] }
+    expect(await commands.doRefilingStep(db, id, step as unknown as Step)).toBe(true)
+    expect(await db.records('holders').where('containerId').equals(table).count()).toBe(1)
+    expect(await told(db, 'toLabel')).toBe(9)
+    expect((await db.records('holdings').toArray()).every(({ placeText }) => placeText === '??')).toBe(true)
   })
   test('what another tab has put away or let go meanwhile is not on it', async () => {
     const { db, heap } = await heaped()

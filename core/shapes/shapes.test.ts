@@ -151,6 +151,21 @@ describe('the shapes of a picture', () => {
     expect(boxes(3)).toEqual([[20, 20, 176, 150]])
   })
 
+  test('leave out specks: what is shorter than a fortieth of the picture, or has hardly any ink', () => {
+    const parts = (side: number): number => {
+      const [widthPx, heightPx] = [480, 360]
+      const pixels = new Uint8Array(widthPx * heightPx).fill(255)
+      const ink = (left: number, top: number, wide: number, high: number): void => {
+        for (let y = top; y < top + high; y += 1) pixels.fill(0, y * widthPx + left, y * widthPx + left + wide)
+      }
+      ink(40, 40, 120, 80)
+      ink(360, 200, side, side)
+      return shapesOf({ widthPx, heightPx, pixels }).filter(({ levels }) => levels.includes(0)).length
+    }
+    // A fortieth of 480 pixels are 12.
+    expect([6, 10, 11, 13, 16].map(parts)).toEqual([1, 1, 1, 2, 2])
+  })
+
   test('are none where there is no ink: white, grey, or light that falls off', () => {
     expect(shapesOf(drawn([]))).toEqual([])
     const falling = drawn([])

@@ -229,6 +229,22 @@ describe('the room that sets need', () => {
       { numRuns: 60 },
     )
   })
+  test('pages on which both sides are used take twice as many, and a reserve takes its share of them', () => {
+    const built = (shapeId: string, count: number, growthReserve: number): readonly [cells: number, containers: number] => {
+      const waiting = Array.from({ length: count }, (_, at) => set(`s${at}`, { size: inches(1.5, 1.5) }))
+      const { containers } = plan(waiting, tidyFacts(EMPTY, { ...zone, growthReserve }), { shapeId })
+      const [first] = containers
+      const cells = first?.cells
+      return [cells ? cells.rows * cells.columns * cells.pages * (cells.isTwoSided ? 2 : 1) : 0, containers.length]
+    }
+    for (const shape of CONTAINER_SHAPES.filter(({ cells }) => cells)) {
+      const [room] = built(shape.id, 1, 0)
+      expect([shape.id, built(shape.id, room, 0)[1], built(shape.id, room + 1, 0)[1]]).toEqual([shape.id, 1, 2])
+      // A fifth kept free: what fills it to the last cell needs a second one.
+      expect([shape.id, built(shape.id, room, 0.2)[1]]).toEqual([shape.id, 2])
+    }
+    expect(CONTAINER_SHAPES.some(({ cells }) => cells?.isTwoSided)).toBe(true)
+  })
   test('more than a room can hold is told, and nothing is made of it', () => {
     const waiting = Array.from({ length: 500 }, (_, at) => set(`s${at}`, { size: inches(4, 6) }))
     const { zones, containers, fixtures } = plan(waiting, tidyFacts(EMPTY), { shapeId: 'narrowBin', lengthMm: 1 })

@@ -15,6 +15,7 @@ import {
   wantedWays,
   type WayWords,
 } from '../index'
+import { FRONT_HEIGHTS, frontSpots } from './front'
 import { inContext } from './inContext'
 import { behindOf, lettersOf } from './leafLabels'
 
@@ -304,6 +305,36 @@ describe('the sides of a book', () => {
 })
 
 describe('what a year of printing costs', () => {
+  test('in front: no title or way is the last line of a column, and no column is higher than it may be (property)', () => {
+    const lines = fc.array(fc.constantFrom('title' as const, 'way' as const, 'line' as const, 'line' as const), {
+      minLength: 1,
+      maxLength: 60,
+    })
+    fc.assert(
+      fc.property(lines, fc.integer({ min: 90, max: 220 }), fc.integer({ min: 1, max: 3 }), (kinds, columnHeight, columns) => {
+        const shape = { columnWidth: 200, columnHeight, columns, sides: 1, entryHeight: () => 11 } as const
+        const wanted = [...kinds, 'line' as const].filter((as, at, all) => as === 'line' || all[at + 1] === 'line')
+        const spots = frontSpots(
+          wanted.map((as, at) => ({ as, text: String(at), toLabel: '', mark: '' })),
+          shape,
+        )
+        expect(spots.map(({ line }) => line.text)).toEqual(wanted.map((_, at) => String(at)))
+        spots.forEach(({ line, column, top, isNewLeaf }, at) => {
+          const next = spots[at + 1]
+          const isLast = !next || next.column !== column || next.isNewLeaf
+          expect(isLast && line.as !== 'line').toBe(false)
+          expect(top + FRONT_HEIGHTS[line.as]).toBeLessThanOrEqual(columnHeight)
+          expect(column).toBeLessThan(columns)
+          // Another column is begun only where the line, with what has to stay with it, goes in no more.
+          const before = spots[at - 1]
+          if (!before || (before.column === column && !isNewLeaf)) return
+          const together = FRONT_HEIGHTS[line.as] + (line.as === 'line' ? 0 : FRONT_HEIGHTS.line)
+          expect(before.top + FRONT_HEIGHTS[before.line.as] + together).toBeGreaterThan(columnHeight)
+        })
+      }),
+    )
+  })
+
   test('a set that moves costs nothing with numbers, a leaf with addresses; one that arrives the same with both (property)', () => {
     fc.assert(
       fc.property(sources, fc.nat(89), (all, which) => {

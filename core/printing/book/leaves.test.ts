@@ -167,6 +167,18 @@ describe('the leaves of a book', () => {
     )
   })
 
+  test('headings stand in the order of the letters, and what has none of them last, whatever that is called', () => {
+    const heading = (key: string, title: string): BookHeading => ({
+      ...{ key, title, seeAlso: [], leaf: 'own' },
+      entries: [entryOf(title.length, title)],
+    })
+    const headings = [heading('none', 'A theme is lacking'), heading('z', 'Zephyrs'), heading('b', 'Buoys')]
+    const groups = (way: WantedWay['way']): string[] => layLeaves([{ way, headings }], [], plain).map(({ group }) => group)
+    expect(groups('theme')).toEqual(['= b', '= z', '= none'])
+    // Numbers and places come as they are.
+    expect(groups('place')).toEqual(['= none', '= z', '= b'])
+  })
+
   test('a full leaf parts into 12 and 12a; an emptied one is told; headings of few sets share their letter', () => {
     const sets: Set[] = ['Anchors', 'Angels', ...Array<string>(5).fill('Ferns'), 'Foxes', ...Array<string>(3).fill('Kelp')].map(
       (each, at) => ({

@@ -65,9 +65,7 @@ function setRow({ share, maxPt, runs }: LabelRow, heightPt: number, widthPt: num
     runs.forEach((run, at) => {
       const end = at === bearer ? ` ${suffix}` : ''
       if (run.rule !== rule || (taken() <= widthPt && end === '')) return
-      // Beside a name, a brand takes no more than a third.
-      const others = taken() - widthOf(texts[at] ?? '', run)
-      const room = rule === 'brand' && runs.some(each => each.rule === 'name') ? Math.max(widthPt / 3, widthPt - others) : widthPt - others
+      const room = widthPt - (taken() - widthOf(texts[at] ?? '', run))
       const found = shortenText(run.text, text => widthOf(text + end, run) <= room, run.short)
       hasRoom &&= found !== null
       if (found?.how) shortened.push({ from: run.text, to: found.text, how: found.how })

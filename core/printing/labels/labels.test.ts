@@ -230,6 +230,16 @@ describe('sheets', () => {
   })
 })
 
+test('a label that breaks its lines elsewhere says the same; one of another form does not', () => {
+  const long = thing(7, 'All of the lighthouses along the outer harbour', { template: 'name' })
+  const made = (template: 'name' | 'ticket', says: readonly string[]) =>
+    wishesOf([long], compose([long], tape(12, 200)), new Map([[long.of, { template, says }]]), () => null).map(({ reason }) => reason)
+  expect(made('name', ['All of the lighthouses', 'along the outer harbour'])).toEqual([null])
+  expect(made('name', ['All of the lighthouses along the outer', 'harbour'])).toEqual([null])
+  expect(made('name', ['All of the lighthouses', 'along the inner harbour'])).toEqual(['differs'])
+  expect(made('ticket', ['All of the lighthouses along the outer harbour'])).toEqual(['otherForm'])
+})
+
 test('what is to be made, and why', () => {
   const things = [thing(1, 'Otters'), thing(2, 'Gulls'), thing(3, 'Kelp'), thing(4, 'Limpets', { template: 'ticket' })]
   const known = new Map([

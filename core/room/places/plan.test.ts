@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { Container } from '#core/catalog'
+import { type Container, LIMITS } from '#core/catalog'
 import { readListFile } from '#core/exchange'
 import { arrangeContainer, containerClash, type ContainerRow } from '#core/room'
 import { containerOf } from '../../../tests/support/containers'
 import { placeByHand } from '../../../tests/support/placesByHand'
+import { MOST_OF_A_FAMILY } from './choose'
 import {
   familiesOf,
   type FamilyChoice,
@@ -268,6 +269,17 @@ describe('the room that a list tells of', () => {
       families: [{ left: 4000, doubts: [{ code: 'tooMany' }] }],
     })
     expect(plan(['B1079', 'B1080'], [])).toMatchObject({ containers: [], families: [{ left: 2 }] })
+    // As many as may be are made; one more, and none is.
+    const bins = (count: number) =>
+      plan(
+        Array.from({ length: count }, (_, at) => `Bin ${at + 1}`),
+        [],
+        () => ({ as: 'containers' }),
+      )
+    expect([bins(MOST_OF_A_FAMILY).containers.length, bins(MOST_OF_A_FAMILY + 1).containers.length]).toEqual([MOST_OF_A_FAMILY, 0])
+    // Slots are the pages of one binder: as many as a binder may have, and no more.
+    const slots = (last: number) => plan(['CD 1', `CD ${last}`], [], () => ({ as: 'slots' })).containers.length
+    expect([slots(LIMITS.pages), slots(LIMITS.pages + 1)]).toEqual([1, 0])
   })
 })
 
