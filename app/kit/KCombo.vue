@@ -2,7 +2,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import { computed, shallowRef, watch } from 'vue'
 import { bestMatches } from '#core/classing'
-import { takeInWords } from '~/areas/takeIn/words'
+import { takeInWords } from '~/subjects/pile/takeInWords'
 
 /**
  * A name from a list, or a new one. Enter and Tab take the best name there is; a new one comes last, and is said aloud where it

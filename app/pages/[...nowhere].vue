@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import NotFound from '~/shell/NotFound.vue'
 import { shellWords } from '~/shell/words'
-import { useTitle } from '~/shell/useTitle'
+import { useTitle } from '~/kit/useTitle'
 
 useTitle(shellWords.notFound)
 </script>

@@ -1,7 +1,7 @@
 import { defineNuxtPlugin } from '#imports'
 import { shellWords } from '~/shell/words'
 import { troubleOf } from '~/data/storageTrouble'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /**
  * What went wrong where nobody waits for it is said, and not only written to the console. Of a command that fails nothing is

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Check, TriangleAlert } from 'lucide-vue-next'
 import KProgress from '~/kit/KProgress.vue'
-import { useNotices } from './useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 const notices = useNotices()
 </script>

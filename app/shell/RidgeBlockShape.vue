@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RidgeBlock } from '#core/drawing'
-import { useHolderDrop } from '~/areas/storeroom/container/useHolderDrop'
+import { useHolderDrop } from '~/subjects/room/useHolderDrop'
 import { useTemplateRef } from 'vue'
 
 /** One container on the ridge. The ember pin says "here", and how many. A set dropped on it is filed there. */

@@ -2,11 +2,11 @@
 import { defineAsyncComponent } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Holding } from '#core/catalog'
-import { useScan } from '~/areas/find/scan/useScan'
+import { useScan } from '~/subjects/scan/useScan'
 
 /** The scanning dialog, loaded the first time somebody wants it. */
 const [scan, router] = [useScan(), useRouter()]
-const ScanDialog = defineAsyncComponent(() => import('~/areas/find/scan/ScanDialog.vue'))
+const ScanDialog = defineAsyncComponent(() => import('~/subjects/scan/ScanDialog.vue'))
 async function found(holding: Holding): Promise<void> {
   scan.isOpen = false
   if (await scan.answer?.(holding)) return

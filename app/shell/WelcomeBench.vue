@@ -4,9 +4,9 @@ import { shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import KField from '~/kit/KField.vue'
 import { welcomeWords } from './words'
-import { useMovingIn } from '~/areas/takeIn/moving/useMovingIn'
+import { useMovingIn } from '~/subjects/pile/useMovingIn'
 import { useCopies } from '~/subjects/copies/useCopies'
-import { useNotices } from './useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 const copies = useCopies()
 const notices = useNotices()

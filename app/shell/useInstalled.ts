@@ -2,7 +2,7 @@ import { useEventListener, useOnline } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import type { Workbox } from 'workbox-window'
-import { useNotices } from './useNotices'
+import { useNotices } from '~/kit/useNotices'
 import { shellWords } from './words'
 
 /** What a browser hands over when this page could be installed (Web App Manifest, appendix on installation). */

@@ -2,7 +2,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { databaseExists, type DatabaseTrouble, loadToChange, onTrouble, type Snapshot } from '~/db'
 import { readRoom, useCatalogue } from '~/data/useCatalogue'
 import { useCopies } from '~/subjects/copies/useCopies'
-import { readIndex, useFind } from '~/areas/find/ask/useFind'
+import { readIndex, useFind } from '~/subjects/ask/useFind'
 import { useInstalled } from './useInstalled'
 
 const isRead = shallowRef(false)

@@ -4,7 +4,7 @@ import { redoStep, undoStep } from '~/data/act'
 import { WorkStopped } from '~/data/worker'
 import { stepWords } from './steps'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from './useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** Steps of more parts than this show how far they are. */
 const LONG_FROM = 2

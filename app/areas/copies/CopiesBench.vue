@@ -8,11 +8,11 @@ import KProgress from '~/kit/KProgress.vue'
 import StorageRoom from './StorageRoom.vue'
 import RoomSettingsForm from './RoomSettingsForm.vue'
 import { troubleOf } from '~/data/storageTrouble'
-import { copyWords } from './words'
+import { copyWords } from '~/subjects/copies/words'
 import { shellWords, welcomeWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useCopies } from '~/subjects/copies/useCopies'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import { WorkStopped } from '~/data/worker'
 
 /** Copies: all that was typed is the person's own, and can be taken away and brought back. */

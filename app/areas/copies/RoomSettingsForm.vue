@@ -2,7 +2,7 @@
 import { DATE_ORDERS, ROOM_CURRENCIES, type RoomSettings, SHELVES_FROM } from '#core/catalog'
 import KField from '~/kit/KField.vue'
 import { act } from '~/data/act'
-import { copyWords } from './words'
+import { copyWords } from '~/subjects/copies/words'
 import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
 

@@ -3,8 +3,8 @@ import { Eraser } from 'lucide-vue-next'
 import { onMounted, shallowRef } from 'vue'
 import { act } from '~/data/act'
 import type { StorageUse } from '~/db/commands'
-import { useNotices } from '~/shell/useNotices'
-import { copyWords } from './words'
+import { useNotices } from '~/kit/useNotices'
+import { copyWords } from '~/subjects/copies/words'
 
 /** What takes how much room in this browser, what may be let go, and whether the browser has promised to keep it. */
 const notices = useNotices()

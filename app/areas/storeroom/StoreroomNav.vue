@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ArrowDownAZ, Gauge, ListOrdered, Package, Shuffle, SquareSplitHorizontal, Warehouse } from 'lucide-vue-next'
 import KWays from '~/kit/KWays.vue'
-import { roomWords } from './roomWords'
-import { storeroomWords } from './words'
-import { holderWords } from '~/areas/storeroom/holders/words'
+import { roomWords } from '~/subjects/room/roomWords'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
+import { holderWords } from '~/subjects/fit/words'
 
 /** The head of every page of the storeroom: its works, one step from each other. The marked one names the page. */
 defineProps<{ title: string; lead?: string }>()

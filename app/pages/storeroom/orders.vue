@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import OrdersBench from '~/areas/storeroom/orders/OrdersBench.vue'
-import { roomWords } from '~/areas/storeroom/roomWords'
-import { useTitle } from '~/shell/useTitle'
+import { roomWords } from '~/subjects/room/roomWords'
+import { useTitle } from '~/kit/useTitle'
 
 useTitle(roomWords.ordersTitle)
 </script>

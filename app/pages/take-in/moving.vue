@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import MovingBench from '~/areas/takeIn/moving/MovingBench.vue'
-import { movingWords } from '~/areas/takeIn/moving/words'
-import { useTitle } from '~/shell/useTitle'
+import { movingWords } from '~/subjects/pile/movingWords'
+import { useTitle } from '~/kit/useTitle'
 
 useTitle(movingWords.title)
 </script>

@@ -5,7 +5,7 @@ import type { Part } from '#core/finding'
 import { useDescribe } from '~/data/useDescribe'
 import { findWords } from '~/areas/find/words'
 import { useFacetWords } from '~/areas/find/narrow/useFacetWords'
-import { useFind } from './useFind'
+import { useFind } from '~/subjects/ask/useFind'
 
 /** What was read from the ask beside its words, and what narrows the answer: each a slip that can be taken back. */
 const find = useFind()

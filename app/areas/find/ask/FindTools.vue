@@ -4,11 +4,11 @@ import { ClipboardList, Ellipsis, ListChecks, Split } from 'lucide-vue-next'
 import { manyWords } from '~/areas/find/many/words'
 import ScaleSlider from '~/areas/find/mat/ScaleSlider.vue'
 import { narrowWords } from '~/areas/find/narrow/words'
-import { useFetch } from '~/areas/find/fetch/useFetch'
-import { fetchWords } from '~/areas/find/fetch/words'
+import { useFetch } from '~/subjects/walk/useFetch'
+import { fetchWords } from '~/subjects/walk/words'
 import { findWords } from '~/areas/find/words'
 import KMenu from '~/kit/KMenu.vue'
-import { useFind } from './useFind'
+import { useFind } from '~/subjects/ask/useFind'
 
 /** What can be done with an answer: part it, change all of it, and the scale of the mat. */
 defineProps<{ isParted: boolean }>()

@@ -6,9 +6,9 @@ import { act } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import SetMat from '~/areas/find/mat/SetMat.vue'
 import { findWords } from '~/areas/find/words'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import LinksButton from '~/areas/find/links/LinksButton.vue'
-import { useFind } from './useFind'
+import { useFind } from '~/subjects/ask/useFind'
 
 /** Sets that say the same in other words, in bands by what led to them: a link is kept for good, or ruled out, with one click. */
 defineProps<{ pxPerMm: number }>()

@@ -7,7 +7,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { counted } from '~/kit/grammar'
 import { findWords } from '~/areas/find/words'
-import { useFind } from './useFind'
+import { useFind } from '~/subjects/ask/useFind'
 
 /** Honest absence: which part of an ask no set has, and what there is by giving up one part. */
 const find = useFind()

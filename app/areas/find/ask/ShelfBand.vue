@@ -5,7 +5,7 @@ import { NuxtLink } from '#components'
 import { useCatalogue } from '~/data/useCatalogue'
 import SetMat from '~/areas/find/mat/SetMat.vue'
 import { findWords } from '~/areas/find/words'
-import { useFind } from './useFind'
+import { useFind } from '~/subjects/ask/useFind'
 
 /** What is written on the shelf or on a set: the place itself, with what stands there. */
 defineProps<{ pxPerMm: number }>()

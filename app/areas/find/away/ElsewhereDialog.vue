@@ -8,7 +8,7 @@ import { useDescribe } from '~/data/useDescribe'
 import KCombo from '~/kit/KCombo.vue'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import { awayWords } from './words'
 
 /** A set comes back to another place than its own: for good, or only for now. */

@@ -2,7 +2,7 @@
 import type { Holding } from '#core/catalog'
 import { act } from '~/data/act'
 import { plainly } from '~/kit/plainly'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import { awayWords } from './words'
 
 /** Everything back? The pieces of a set, each to be ticked; what is not there is noted on the set. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue'
 import { checkSlot } from '#core/fetching'
-import { useSetByNumber } from '~/areas/find/scan/useSetByNumber'
+import { useSetByNumber } from '~/subjects/scan/useSetByNumber'
 import { type ContainerRow, isLookedAt, type Standing } from '#core/room'
-import { useWalk } from '~/areas/find/fetch/useWalk'
+import { useWalk } from '~/subjects/walk/useWalk'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { awayWords } from './words'

@@ -4,7 +4,7 @@ import { computed, useTemplateRef } from 'vue'
 import { layInside } from '#core/drawing'
 import type { ContainerRow } from '#core/room'
 import { laneName } from '~/data/words'
-import { fetchWords } from './words'
+import { fetchWords } from '~/subjects/walk/words'
 
 /** A container as one meets it, with the places that are looked for: rows from the front, or the pages they are on. */
 const { row, here, away } = defineProps<{ row: ContainerRow; here: ReadonlySet<string>; away: ReadonlySet<string> }>()

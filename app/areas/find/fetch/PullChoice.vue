@@ -2,9 +2,9 @@
 import { ListPlus, Trash2 } from 'lucide-vue-next'
 import { shallowRef, watch } from 'vue'
 import { act } from '~/data/act'
-import { useNotices } from '~/shell/useNotices'
-import { useFetch } from './useFetch'
-import { fetchWords } from './words'
+import { useNotices } from '~/kit/useNotices'
+import { useFetch } from '~/subjects/walk/useFetch'
+import { fetchWords } from '~/subjects/walk/words'
 
 /** Which list is at hand, and what it is called. */
 const [fetch, notices] = [useFetch(), useNotices()]

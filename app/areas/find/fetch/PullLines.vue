@@ -7,8 +7,8 @@ import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import KTicket from '~/kit/KTicket.vue'
 import PullChoice from './PullChoice.vue'
-import { useFetch } from './useFetch'
-import { fetchWords } from './words'
+import { useFetch } from '~/subjects/walk/useFetch'
+import { fetchWords } from '~/subjects/walk/words'
 
 /** What is on the list at hand, each with how far it is and what it goes along with. */
 const emit = defineEmits<{ open: [holdingId: string] }>()

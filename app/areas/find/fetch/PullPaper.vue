@@ -5,7 +5,7 @@ import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { laneName } from '~/data/words'
 import { moment } from '~/kit/grammar'
-import { fetchWords } from './words'
+import { fetchWords } from '~/subjects/walk/words'
 
 /** The walk on paper: a slip with a box to tick for each set, narrow enough that twenty sets stay on one page. */
 defineProps<{ name: string; stops: readonly Stop[] }>()

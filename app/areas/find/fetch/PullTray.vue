@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ClipboardList } from 'lucide-vue-next'
 import { useTemplateRef } from 'vue'
-import { useFetch } from './useFetch'
+import { useFetch } from '~/subjects/walk/useFetch'
 import { usePullDrop } from './usePullDrag'
-import { fetchWords } from './words'
+import { fetchWords } from '~/subjects/walk/words'
 
 /** Stands below the head while a set is carried: what is dropped here goes onto the pull list at hand. */
 const fetch = useFetch()

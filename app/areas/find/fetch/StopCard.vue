@@ -9,8 +9,8 @@ import { laneName } from '~/data/words'
 import KImpression from '~/kit/KImpression.vue'
 import KTicket from '~/kit/KTicket.vue'
 import InsidePicture from './InsidePicture.vue'
-import { useWalk } from './useWalk'
-import { fetchWords } from './words'
+import { useWalk } from '~/subjects/walk/useWalk'
+import { fetchWords } from '~/subjects/walk/words'
 
 /** A stop of a walk: its container as one meets it, the places marked, and each set with what tells the hand where it is. */
 const { stop, at, of } = defineProps<{ stop: Stop; at: number; of: number }>()

@@ -1,6 +1,6 @@
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
 import { onMounted, onScopeDispose, type ShallowRef, shallowRef } from 'vue'
-import { useFetch } from './useFetch'
+import { useFetch } from '~/subjects/walk/useFetch'
 
 /**
  * Lets one set of the mat be carried onto the pull list. Bound as it is pressed, and given up as the next one is, so that an

@@ -14,9 +14,9 @@ import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
 import KTyped from '~/kit/KTyped.vue'
 import { useTyped } from '~/kit/useTyped'
-import ThemesField from '~/areas/takeIn/one/ThemesField.vue'
+import ThemesField from '~/subjects/set/ThemesField.vue'
 import { shellWords } from '~/shell/words'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import { manyWords } from './words'
 
 /** Many sets changed at once: all of an answer, or those that are ticked. What would change is said before it is done. */

@@ -2,7 +2,7 @@
 import { BookOpenText, PenLine } from 'lucide-vue-next'
 import { computed } from 'vue'
 import type { IndexBook } from '#core/catalog'
-import PressPanel from '~/areas/index/paper/PressPanel.vue'
+import PressPanel from '~/subjects/press/PressPanel.vue'
 import { useCatalogue } from '~/data/useCatalogue'
 import type { Waiting } from '~/subjects/press/waiting'
 import type { BookWork } from './useBookWork'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { IndexBook } from '#core/catalog'
 import { type Page, PAPERS } from '#core/printing'
-import PagePreview from '~/areas/index/paper/PagePreview.vue'
+import PagePreview from '~/subjects/press/PagePreview.vue'
 import type { Laid } from './book.worker'
 import { indexWords } from './words'
 

@@ -21,9 +21,9 @@ import {
   wantedWays,
 } from '#core/printing'
 import { dayOf } from '#core/units'
-import { Faces } from '~/areas/index/paper/faces'
-import { renderPdf } from '~/areas/index/paper/pdf'
-import type { MadePdf } from '~/areas/index/paper/usePress'
+import { Faces } from '~/subjects/press/faces'
+import { renderPdf } from '~/subjects/press/pdf'
+import type { MadePdf } from '~/subjects/press/usePress'
 import type { Progress } from '~/data/worker'
 import { jpegOf, learnRatios, ratioOf } from '~/data/picturesOnPaper'
 import { database, loadCommands, statesAt } from '~/db'

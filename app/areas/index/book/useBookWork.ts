@@ -1,11 +1,11 @@
 import { computed, shallowRef, watch } from 'vue'
 import type { IndexBook } from '#core/catalog'
 import type { HandChange, Page } from '#core/printing'
-import { usePress } from '~/areas/index/paper/usePress'
+import { usePress } from '~/subjects/press/usePress'
 import { plainly } from '~/kit/plainly'
 import { useCatalogue } from '~/data/useCatalogue'
 import { partialDay } from '~/kit/grammar'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import type { Waiting } from '~/subjects/press/waiting'
 import type { BookApi, BookOrder, Laid, Yearly } from './book.worker'
 import { useBookSources } from './useBookSources'
@@ -31,7 +31,7 @@ export function useBookWork(book: () => IndexBook | null) {
     }
   }
   const press = usePress<BookApi, Laid>(
-    () => new Worker(new URL('../paper/press.worker.ts', import.meta.url), { type: 'module', name: 'book' }),
+    () => new Worker(new URL('../press.worker.ts', import.meta.url), { type: 'module', name: 'book' }),
     {
       async layOut(run) {
         const of = book()

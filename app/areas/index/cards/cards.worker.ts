@@ -18,9 +18,9 @@ import {
   slipCard,
   type SlipSource,
 } from '#core/printing'
-import { Faces } from '~/areas/index/paper/faces'
-import { renderPdf } from '~/areas/index/paper/pdf'
-import type { MadePdf } from '~/areas/index/paper/usePress'
+import { Faces } from '~/subjects/press/faces'
+import { renderPdf } from '~/subjects/press/pdf'
+import type { MadePdf } from '~/subjects/press/usePress'
 import type { Progress } from '~/data/worker'
 import { jpegOf, learnRatios, ratioOf } from '~/data/picturesOnPaper'
 import { database, loadCommands } from '~/db'

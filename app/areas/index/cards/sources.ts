@@ -6,7 +6,7 @@ import { codeText, writeCode } from '#core/numbering'
 import type { CardSource, DividerSource, ListLine, SlipSource } from '#core/printing'
 import { allIn, type ContainerRow, containersInOrder, type Room, shortAddress } from '#core/room'
 import { containerWay } from '~/data/words'
-import { slipWords } from '~/areas/find/slip/words'
+import { slipWords } from '~/subjects/set/words'
 import { cardWords } from './words'
 import type { LabelTables } from '~/areas/index/labels/things'
 

@@ -1,9 +1,9 @@
 import { computed, shallowRef, watch } from 'vue'
 import type { Page } from '#core/printing'
-import { pressWords } from '~/areas/index/paper/words'
-import { usePress } from '~/areas/index/paper/usePress'
+import { pressWords } from '~/subjects/press/words'
+import { usePress } from '~/subjects/press/usePress'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import { plainly } from '~/kit/plainly'
 import type { Waiting } from '~/subjects/press/waiting'
 import type { CardOrder, CardsApi, CardsLaid } from './cards.worker'
@@ -15,7 +15,7 @@ export function useCardWork(orderOf: (ratioOf: (hash: string) => number | null) 
   /** Pictures that the sets name and this browser no longer has. */
   const gone = shallowRef(0)
   const press = usePress<CardsApi, CardsLaid>(
-    () => new Worker(new URL('../paper/press.worker.ts', import.meta.url), { type: 'module', name: 'cards' }),
+    () => new Worker(new URL('../press.worker.ts', import.meta.url), { type: 'module', name: 'cards' }),
     {
       async layOut(run) {
         const wanted = [...new Set(hashes())]

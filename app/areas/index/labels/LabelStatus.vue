@@ -3,7 +3,7 @@ import { FileSpreadsheet, FileText, Printer as PrinterIcon } from 'lucide-vue-ne
 import { computed } from 'vue'
 import type { Container, Labelled, LabelSheet } from '#core/catalog'
 import { spotsOn, tapeLengths } from '#core/printing'
-import PressPanel from '~/areas/index/paper/PressPanel.vue'
+import PressPanel from '~/subjects/press/PressPanel.vue'
 import { useCatalogue } from '~/data/useCatalogue'
 import { offerFile } from '~/kit/offerFile'
 import { useKept } from '~/kit/useKept'

@@ -1,5 +1,5 @@
 import type { LabelHabits, TapeWidthMm } from '#core/catalog'
-import type { Dots } from '~/areas/index/paper/dots'
+import type { Dots } from '~/subjects/press/dots'
 
 /** The reel in the stand-in machine, and what is printed and still inside. */
 export interface MachineState {

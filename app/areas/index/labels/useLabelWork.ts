@@ -1,12 +1,12 @@
 import { computed, onScopeDispose, shallowRef, watch } from 'vue'
 import type { Labelled, LabelSheet, Printer } from '#core/catalog'
 import { usedUp } from '#core/printing'
-import { pressWords } from '~/areas/index/paper/words'
-import { usePress } from '~/areas/index/paper/usePress'
-import { usePile } from '~/areas/takeIn/pile/usePile'
+import { pressWords } from '~/subjects/press/words'
+import { usePress } from '~/subjects/press/usePress'
+import { usePile } from '~/subjects/pile/usePile'
 import { plainly } from '~/kit/plainly'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import type { Waiting } from '~/subjects/press/waiting'
 import type { LabelLine, LabelsApi } from './labels.worker'
 import type { MachineOutcome, MachineState } from './machine'
@@ -28,7 +28,7 @@ export function useLabelWork(kind: () => Exclude<Labelled, 'shared'>, sheet: () 
   /** What was not printed as the reel came to its end, or thrown away with what was inside the machine. */
   const leftover = shallowRef<readonly string[]>([])
   const press = usePress<LabelsApi, LaidLabels>(
-    () => new Worker(new URL('../paper/press.worker.ts', import.meta.url), { type: 'module', name: 'labels' }),
+    () => new Worker(new URL('../press.worker.ts', import.meta.url), { type: 'module', name: 'labels' }),
     {
       async layOut(run) {
         const found = await thingsOf(kind())

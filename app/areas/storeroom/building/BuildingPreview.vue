@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Building, useBuilding } from './useBuilding'
+import { type Building, useBuilding } from '~/subjects/room/useBuilding'
 
 /** What is about to be made, where it will stand, and whether there is room for it: before it is made. */
 const { building } = defineProps<{ building: Building }>()

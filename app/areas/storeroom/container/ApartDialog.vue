@@ -4,7 +4,7 @@ import type { Holder } from '#core/catalog'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
 import { act } from '~/data/act'
-import { roomWords } from '~/areas/storeroom/roomWords'
+import { roomWords } from '~/subjects/room/roomWords'
 import { shellWords } from '~/shell/words'
 
 /** An exception: it stands outside of the filing rule, for a reason, and keeps its address. */

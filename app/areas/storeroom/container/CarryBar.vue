@@ -2,9 +2,9 @@
 import { computed, shallowRef } from 'vue'
 import { useMoving } from './useMoving'
 import { useDescribe } from '~/data/useDescribe'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { shellWords } from '~/shell/words'
-import { useCarry } from './useCarry'
+import { useCarry } from '~/subjects/room/useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** What is carried or marked, and a way to take it to another container without a mouse. */

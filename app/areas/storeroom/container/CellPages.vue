@@ -2,7 +2,7 @@
 import { computed, shallowRef, useTemplateRef } from 'vue'
 import type { Cell } from '#core/catalog'
 import { cellsPerPage, type ContainerRow, type Placement } from '#core/room'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 import PageCell from './PageCell.vue'
 
 /** Pages of cells, drawn as they are: what sits in each cell, and which are free. */

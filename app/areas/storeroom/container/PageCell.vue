@@ -5,14 +5,14 @@ import type { Placement } from '#core/room'
 import KImpression from '~/kit/KImpression.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { useHolderDrag, useHolderDrop } from './useHolderDrop'
+import { useHolderDrag, useHolderDrop } from '~/subjects/room/useHolderDrop'
 import { useMoving } from './useMoving'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { placeWords } from '~/data/words'
 import { partialDay } from '~/kit/grammar'
-import { useCarry } from './useCarry'
+import { useCarry } from '~/subjects/room/useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useFind } from '~/areas/find/ask/useFind'
+import { useFind } from '~/subjects/ask/useFind'
 
 const { container, cell, placement, focusId } = defineProps<{
   container: Container

@@ -2,15 +2,15 @@
 import { Hand, Undo2 } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import { allIn, type ContainerRow } from '#core/room'
-import { useFetch } from '~/areas/find/fetch/useFetch'
+import { useFetch } from '~/subjects/walk/useFetch'
 import { act } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import KCombo from '~/kit/KCombo.vue'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
-import { roomWords } from '~/areas/storeroom/roomWords'
+import { roomWords } from '~/subjects/room/roomWords'
 import { shellWords } from '~/shell/words'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** All of a container out for a season, and back: it is no use of any of its sets. */
 const { row } = defineProps<{ row: ContainerRow }>()

@@ -4,7 +4,7 @@ import type { ContainerRow } from '#core/room'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { alongWords } from '~/areas/storeroom/along/words'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** What a list says is in this container, and nobody has looked where. */

@@ -8,9 +8,9 @@ import KCombo from '~/kit/KCombo.vue'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
 import { act } from '~/data/act'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { shellWords } from '~/shell/words'
-import { useCarry } from './useCarry'
+import { useCarry } from '~/subjects/room/useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** A divider tab: put in, written anew, or taken out. What it stands for follows from its title, by the zone's first key. */

@@ -2,8 +2,8 @@
 import { PencilLine } from 'lucide-vue-next'
 import { useTemplateRef } from 'vue'
 import type { Section } from '#core/catalog'
-import { useHolderDrop } from './useHolderDrop'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { useHolderDrop } from '~/subjects/room/useHolderDrop'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 
 /** A divider with its tab, standing a little left, centre or right as on a real one. */
 const { section } = defineProps<{ section: Section; count: number; stagger: number; isDropMark: boolean }>()

@@ -3,11 +3,11 @@ import { targetInContainer } from '#core/filing'
 import { allIn, type MoveTarget, planMove } from '#core/room'
 import type { Holder } from '#core/catalog'
 import { act } from '~/data/act'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import { useDescribe } from '~/data/useDescribe'
-import type { DropPlace } from './useHolderDrop'
+import type { DropPlace } from '~/subjects/room/useHolderDrop'
 
 const FOLLOWS_WITHIN_MS = 1500
 

@@ -3,7 +3,7 @@ import { MapPin } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { addressBook, containersCalled } from '#core/room'
-import { roomWords } from '~/areas/storeroom/roomWords'
+import { roomWords } from '~/subjects/room/roomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** Reads an address back, in whatever way it is written, and goes there. */

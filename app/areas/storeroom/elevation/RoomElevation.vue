@@ -5,11 +5,11 @@ import type { Fixture } from '#core/catalog'
 import { layElevation } from '#core/drawing'
 import { setsIn } from '#core/room'
 import { NuxtLink } from '#components'
-import { useFills } from '~/areas/storeroom/fill/useFills'
-import { roomWords } from '~/areas/storeroom/roomWords'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { useFills } from '~/subjects/room/useFills'
+import { roomWords } from '~/subjects/room/roomWords'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useFind } from '~/areas/find/ask/useFind'
+import { useFind } from '~/subjects/ask/useFind'
 
 /** The room from the front, to scale: furniture on the floor, its boards at their height, each container filled as far as it is full. */
 const emit = defineEmits<{ furniture: [fixture: Fixture] }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import MovingLine from '~/areas/takeIn/moving/MovingLine.vue'
+import MovingLine from '~/subjects/pile/MovingLine.vue'
 import { Armchair, MapPinOff, Plus, Shuffle } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
@@ -11,8 +11,8 @@ import FixtureDialog from '~/areas/storeroom/building/FixtureDialog.vue'
 import RoomElevation from './RoomElevation.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { refileWords } from '~/areas/storeroom/refile/words'
-import { roomWords } from '~/areas/storeroom/roomWords'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { roomWords } from '~/subjects/room/roomWords'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 
 const catalogue = useCatalogue()

@@ -3,7 +3,7 @@ import { ArrowDown, ArrowUp } from 'lucide-vue-next'
 import { computed } from 'vue'
 import type { FitWay, Zone } from '#core/catalog'
 import { act } from '~/data/act'
-import { holderWords } from './words'
+import { holderWords } from '~/subjects/fit/words'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** The owner's ranking of the ways to fit, what they would never do, and what goes in besides the set, zone by zone. */

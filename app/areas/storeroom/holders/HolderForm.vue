@@ -9,11 +9,11 @@ import { useTyped } from '~/kit/useTyped'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
-import { holderWords } from './words'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { holderWords } from '~/subjects/fit/words'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 import { placeWords } from '~/data/words'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** What is known of a type of holder. Lengths are typed as anybody writes them. */
 const { type, isNew } = defineProps<{ type: HolderType; isNew: boolean }>()

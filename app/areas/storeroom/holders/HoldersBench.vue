@@ -9,9 +9,9 @@ import HolderForm from './HolderForm.vue'
 import OneSize from './OneSize.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
-import { holderWords } from './words'
+import { holderWords } from '~/subjects/fit/words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** The holders of this room: their sizes and stock, how the whole collection would go in, and the owner's habits. */
 const catalogue = useCatalogue()

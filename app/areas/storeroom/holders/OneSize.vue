@@ -3,11 +3,11 @@ import { shallowRef, watch } from 'vue'
 import { PLAIN_WAYS } from '#core/holders'
 import { FIT_WAYS, type HolderType } from '#core/catalog'
 import { useDescribe } from '~/data/useDescribe'
-import { holderWords } from './words'
+import { holderWords } from '~/subjects/fit/words'
 import { useCatalogue } from '~/data/useCatalogue'
-import type { FitApi } from './fit.worker'
+import type { FitApi } from '~/subjects/fit/fit.worker'
 import { plainly } from '~/kit/plainly'
-import { useFitWorker } from './useFitWorker'
+import { useFitWorker } from '~/subjects/fit/useFitWorker'
 
 /** One size for all: how the whole collection would go into one type, and what could take its place. */
 const { type } = defineProps<{ type: HolderType }>()

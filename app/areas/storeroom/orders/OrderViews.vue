@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { FILING_KEYS } from '#core/catalog'
-import { roomWords } from '~/areas/storeroom/roomWords'
+import { roomWords } from '~/subjects/room/roomWords'
 import { placeWords } from '~/data/words'
 
 /** Which order the same sets are looked at in. Empty: as they stand. */

@@ -9,7 +9,7 @@ import { useOnPaper } from '~/kit/useOnPaper'
 import { useSheetElement } from '~/kit/useSheetElement'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { roomWords } from '~/areas/storeroom/roomWords'
+import { roomWords } from '~/subjects/room/roomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** The sets of some containers in another order than the one they stand in; only the lines in view are drawn. */

@@ -17,7 +17,7 @@ import { plainly } from '~/kit/plainly'
 import { refileWords } from './words'
 import { placeWords } from '~/data/words'
 import { shellWords } from '~/shell/words'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** Re-filing: asked for, shown before it is begun, and worked through step by step. */
 const route = useRoute()

@@ -6,7 +6,7 @@ import KTicket from '~/kit/KTicket.vue'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { refileWords } from './words'
-import { useFills } from '~/areas/storeroom/fill/useFills'
+import { useFills } from '~/subjects/room/useFills'
 
 /** The aim, before and after; where the run is cut and why; the dividers; and what it takes. */
 const { proposal, heap, laneText, minutes } = defineProps<{

@@ -12,7 +12,7 @@ import { refileWords } from './words'
 import { shellWords } from '~/shell/words'
 import { useDescribe } from '~/data/useDescribe'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import MovePicture from './MovePicture.vue'
 
 /** The plan strip of a re-filing: its steps top to bottom, the first to be done now; each with a picture, its sets and a tick. */

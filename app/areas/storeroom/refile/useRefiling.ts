@@ -7,7 +7,7 @@ import { refileWords } from './words'
 import { laneName } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import { useRoomWorker } from '~/data/useRoomWorker'
 
 /** The re-filing under way: what is left of it, and its steps done one by one. */

@@ -5,10 +5,10 @@ import { ADDRESS_TOKENS, patternFault, patternFor, readyPatterns, shortAddress }
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
-import { roomWords } from '~/areas/storeroom/roomWords'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { roomWords } from '~/subjects/room/roomWords'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** How the addresses of one sort of container are written: seen rendered before it is taken, refused where it would name two places. */
 const { type } = defineProps<{ type: ContainerType }>()

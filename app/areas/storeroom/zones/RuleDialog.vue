@@ -3,7 +3,7 @@ import { shallowRef, watch } from 'vue'
 import type { FilingKey, Zone } from '#core/catalog'
 import KDialog from '~/kit/KDialog.vue'
 import { act } from '~/data/act'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { shellWords } from '~/shell/words'
 import RuleKeys from './RuleKeys.vue'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { FilingKey } from '#core/catalog'
 import { KEYS as FILING } from '#core/filing'
-import { storeroomWords } from '~/areas/storeroom/words'
+import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { placeWords } from '~/data/words'
 
 /** Up to three keys, the first one first, each with its own order. */

@@ -8,10 +8,10 @@ import AddressPatternField from './AddressPatternField.vue'
 import RuleDialog from './RuleDialog.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { act } from '~/data/act'
-import { roomWords } from '~/areas/storeroom/roomWords'
+import { roomWords } from '~/subjects/room/roomWords'
 import { placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** The zones with their rules, reserves and limits; and how addresses are written. */
 const catalogue = useCatalogue()

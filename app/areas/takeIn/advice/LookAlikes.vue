@@ -4,10 +4,10 @@ import { computed, shallowRef, watch } from 'vue'
 import KImpression from '~/kit/KImpression.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { pileWords } from '~/areas/takeIn/pile/words'
+import { pileWords } from '~/subjects/pile/words'
 import { useAdvice } from './useAdvice'
 import { useCatalogue } from '~/data/useCatalogue'
-import { usePile } from '~/areas/takeIn/pile/usePile'
+import { usePile } from '~/subjects/pile/usePile'
 import type { FoundLookAlike } from './advice.worker'
 
 /** "Own it already?": sets like the one being typed or photographed, with picture and place, before anything is saved. */

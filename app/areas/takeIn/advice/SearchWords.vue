@@ -2,7 +2,7 @@
 import { BookMarked, X } from 'lucide-vue-next'
 import { shallowRef } from 'vue'
 import { LIMITS } from '#core/catalog'
-import { pileWords } from '~/areas/takeIn/pile/words'
+import { pileWords } from '~/subjects/pile/words'
 import { useAdvice } from './useAdvice'
 import type { RelatedTo } from './advice.worker'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus } from 'lucide-vue-next'
 import type { NamedSuggestion } from './useSuggestions'
-import { pileWords } from '~/areas/takeIn/pile/words'
+import { pileWords } from '~/subjects/pile/words'
 
 /** What a class is suggested by, taken over with one key. Never filled in unasked. */
 defineProps<{ suggestions: readonly NamedSuggestion[] }>()

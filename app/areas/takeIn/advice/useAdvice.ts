@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { watch } from 'vue'
 import { useCatalogue } from '~/data/useCatalogue'
 import { type WorkerHandle, workerHandle } from '~/data/worker'
-import { usePile } from '~/areas/takeIn/pile/usePile'
+import { usePile } from '~/subjects/pile/usePile'
 import type { AdviceApi, PileStrip } from './advice.worker'
 
 /** Suggestions and look-alikes, worked out beside the screen. The worker starts when Take in is first opened. */

@@ -1,7 +1,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, shallowRef, toValue, type MaybeRefOrGetter, watch } from 'vue'
 import type { ClassFacts, ClassField, Suggestion } from '#core/classing'
-import { pileWords } from '~/areas/takeIn/pile/words'
+import { pileWords } from '~/subjects/pile/words'
 import { useAdvice } from './useAdvice'
 import { useDescribe } from '~/data/useDescribe'
 

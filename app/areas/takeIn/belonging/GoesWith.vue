@@ -8,7 +8,7 @@ import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
 import { belongingWords } from './words'
-import { slipWords } from '~/areas/find/slip/words'
+import { slipWords } from '~/subjects/set/words'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** What goes with a set, and how. A mark on the wrong kind of thing is asked about first. */

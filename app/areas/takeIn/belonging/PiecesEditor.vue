@@ -10,12 +10,12 @@ import KCombo from '~/kit/KCombo.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
 import { belongingWords } from './words'
-import { takeInWords } from '~/areas/takeIn/words'
+import { takeInWords } from '~/subjects/pile/takeInWords'
 import KTyped from '~/kit/KTyped.vue'
 import { useTyped } from '~/kit/useTyped'
 import { useCatalogue } from '~/data/useCatalogue'
 import { usePhotoKeeper } from '~/subjects/set/usePhotoKeeper'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** The pieces of a set, where wanted: what each is, whether it is missing, and the set it lives with. */
 const { holding } = defineProps<{ holding: Holding }>()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { LIST_FIELDS, type ListField, type PlannedRow } from '#core/exchange'
 import { useDescribe } from '~/data/useDescribe'
-import { takeInWords } from '~/areas/takeIn/words'
+import { takeInWords } from '~/subjects/pile/takeInWords'
 import { importWords } from './words'
 import { saidUse } from '#core/fetching'
-import { slipWords } from '~/areas/find/slip/words'
+import { slipWords } from '~/subjects/set/words'
 import { partialDay } from '~/kit/grammar'
 import type { ListView } from './list.worker'
 

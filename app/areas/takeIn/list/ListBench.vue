@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
 import { NuxtLink } from '#components'
-import MovingLine from '~/areas/takeIn/moving/MovingLine.vue'
+import MovingLine from '~/subjects/pile/MovingLine.vue'
 import KPageHead from '~/kit/KPageHead.vue'
 import KFile from '~/kit/KFile.vue'
 import KProgress from '~/kit/KProgress.vue'

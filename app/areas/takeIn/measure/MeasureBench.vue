@@ -18,7 +18,7 @@ import { measureWords } from './words'
 import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { usePhotoKeeper } from '~/subjects/set/usePhotoKeeper'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** The photo bench: from a photo to the true size of a set, its impression and its pieces. */
 const route = useRoute()

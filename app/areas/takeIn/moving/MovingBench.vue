@@ -3,8 +3,8 @@ import { Check } from 'lucide-vue-next'
 import { NuxtLink } from '#components'
 import KPageHead from '~/kit/KPageHead.vue'
 import CollectionChoice from '~/areas/takeIn/pile/CollectionChoice.vue'
-import { useMovingIn } from './useMovingIn'
-import { movingWords } from './words'
+import { useMovingIn } from '~/subjects/pile/useMovingIn'
+import { movingWords } from '~/subjects/pile/movingWords'
 
 /** Moving in, step by step: each can be left, left out, and come back to; what is done is seen from the room. */
 const { STEPS, isDone, isLeftOut, leaveOut, left, says, ways } = useMovingIn()

@@ -11,7 +11,7 @@ import { act } from '~/data/act'
 import type { NameOutcome } from '~/db/commands'
 import { meaningOf, nameWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** Joining a name into another, and splitting sets off into a new one: how many sets it touches stands before it. */
 const { list, record, sets } = defineProps<{ list: NameList; record: NameRecord; sets: readonly Holding[] }>()

@@ -4,9 +4,9 @@ import { type Way, WAYS } from '#core/catalog'
 import { NuxtLink } from '#components'
 import { act } from '~/data/act'
 import { meaningOf, nameWords } from './words'
-import { slipWords } from '~/areas/find/slip/words'
+import { slipWords } from '~/subjects/set/words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** The legend: what the owner prints or sticks on a set, and the one thing each mark means. */
 const catalogue = useCatalogue()

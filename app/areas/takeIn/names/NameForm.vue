@@ -15,7 +15,7 @@ import { act } from '~/data/act'
 import { meaningOf, nameWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { placeWords } from '~/data/words'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import WouldMoveDialog from './WouldMoveDialog.vue'
 
 /** What is known of a brand, a category or a theme. */

@@ -20,7 +20,7 @@ import { useRoomWorker } from '~/data/useRoomWorker'
 import { act } from '~/data/act'
 import { nameWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** The lists of names: brands by the alphabet, categories and themes in the owner's own order. */
 const catalogue = useCatalogue()

@@ -3,7 +3,7 @@ import { Plus } from 'lucide-vue-next'
 import { START_THEMES, THEME_SCHOOLS, type ThemeSchool } from '#core/catalog'
 import { act } from '~/data/act'
 import { nameWords } from './words'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** The first headings of the main schools, to begin a list of themes with. */
 defineProps<{ isOpen: boolean }>()

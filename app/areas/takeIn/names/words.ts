@@ -1,7 +1,7 @@
 import type { KindFamily, ThemeSchool } from '#core/catalog'
 import type { LegendLine } from '#core/classing'
 import { counted } from '~/kit/grammar'
-import { slipWords } from '~/areas/find/slip/words'
+import { slipWords } from '~/subjects/set/words'
 
 export const nameWords = {
   title: 'Names',

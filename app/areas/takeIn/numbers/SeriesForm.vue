@@ -12,7 +12,7 @@ import { act } from '~/data/act'
 import { plainly } from '~/kit/plainly'
 import { numberWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 
 /** How the numbers of a series are written, seen as they will be, and the labels that become stale by it. */
 const { series } = defineProps<{ series: Series }>()

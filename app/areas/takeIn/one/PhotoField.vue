@@ -3,8 +3,8 @@ import { Camera, Trash2 } from 'lucide-vue-next'
 import { shallowRef, useTemplateRef } from 'vue'
 import KFile from '~/kit/KFile.vue'
 import KImpression from '~/kit/KImpression.vue'
-import { takeInWords } from '~/areas/takeIn/words'
-import { useNotices } from '~/shell/useNotices'
+import { takeInWords } from '~/subjects/pile/takeInWords'
+import { useNotices } from '~/kit/useNotices'
 import { usePhotoKeeper } from '~/subjects/set/usePhotoKeeper'
 
 /**

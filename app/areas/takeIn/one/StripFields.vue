@@ -8,12 +8,12 @@ import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import type { useDraft } from './useDraft'
 import { type NamedSuggestion, useSuggestions } from '~/areas/takeIn/advice/useSuggestions'
-import { pileWords } from '~/areas/takeIn/pile/words'
-import { takeInWords } from '~/areas/takeIn/words'
+import { pileWords } from '~/subjects/pile/words'
+import { takeInWords } from '~/subjects/pile/takeInWords'
 import { useCatalogue } from '~/data/useCatalogue'
 import SearchWords from '~/areas/takeIn/advice/SearchWords.vue'
 import SuggestionLine from '~/areas/takeIn/advice/SuggestionLine.vue'
-import ThemesField from './ThemesField.vue'
+import ThemesField from '~/subjects/set/ThemesField.vue'
 
 /** The fields of one strip: what carries over stands beside the name, so that Enter on the name may be all. */
 const {

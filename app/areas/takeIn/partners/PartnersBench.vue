@@ -12,7 +12,7 @@ import KPageHead from '~/kit/KPageHead.vue'
 import { useKept } from '~/kit/useKept'
 import KTyped from '~/kit/KTyped.vue'
 import { useTyped } from '~/kit/useTyped'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import { partnerWords } from './words'
 
 /** Dies and the stamps they may be for, a line a pair with why; and stamps that should have a die and have none. */

@@ -4,7 +4,7 @@ import type { Holding } from '#core/catalog'
 import StripFields from '~/areas/takeIn/one/StripFields.vue'
 import { useDraft } from '~/areas/takeIn/one/useDraft'
 import { act } from '~/data/act'
-import { usePile } from './usePile'
+import { usePile } from '~/subjects/pile/usePile'
 
 /** Kind, category and themes of a set, with what its name and words suggest. */
 const { holding } = defineProps<{ holding: Holding }>()

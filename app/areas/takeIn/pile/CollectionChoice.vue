@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { COLLECTIONS, OPTIONAL_STAGES } from '#core/catalog'
 import { act } from '~/data/act'
-import { pileWords } from './words'
+import { pileWords } from '~/subjects/pile/words'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** Few, some or many sets: the beginning of a method. What each means is read before it is chosen. */

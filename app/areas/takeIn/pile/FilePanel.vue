@@ -5,13 +5,13 @@ import { pointAfter, proposeIn, proposePlace, type InsertionPoint } from '#core/
 import PlaceProposal from '~/areas/takeIn/placing/PlaceProposal.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
-import { pileWords } from './words'
-import { holderWords } from '~/areas/storeroom/holders/words'
-import { takeInWords } from '~/areas/takeIn/words'
+import { pileWords } from '~/subjects/pile/words'
+import { holderWords } from '~/subjects/fit/words'
+import { takeInWords } from '~/subjects/pile/takeInWords'
 import { placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
-import { usePile } from './usePile'
+import { useNotices } from '~/kit/useNotices'
+import { usePile } from '~/subjects/pile/usePile'
 
 /** Where a set goes, between which two neighbours; or where it stands for now. */
 const { holding } = defineProps<{ holding: Holding }>()

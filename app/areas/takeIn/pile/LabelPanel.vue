@@ -6,8 +6,8 @@ import { useDescribe } from '~/data/useDescribe'
 import { placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { act } from '~/data/act'
-import { pileWords } from './words'
-import { usePile } from './usePile'
+import { pileWords } from '~/subjects/pile/words'
+import { usePile } from '~/subjects/pile/usePile'
 
 /** What is to stand on the thing: its number as the series writes it. */
 const { holding } = defineProps<{ holding: Holding }>()

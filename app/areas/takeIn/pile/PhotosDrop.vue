@@ -3,8 +3,8 @@ import { useEventListener } from '@vueuse/core'
 import { Camera, ImagePlus } from 'lucide-vue-next'
 import { shallowRef, useTemplateRef } from 'vue'
 import KProgress from '~/kit/KProgress.vue'
-import { pileWords } from './words'
-import { takeInWords } from '~/areas/takeIn/words'
+import { pileWords } from '~/subjects/pile/words'
+import { takeInWords } from '~/subjects/pile/takeInWords'
 import { usePhotosIn } from './usePhotosIn'
 
 /** Photos by file, drop, paste or camera: any number at once, with progress and a stop. `receive` is what becomes of them. */

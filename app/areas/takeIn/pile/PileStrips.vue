@@ -4,10 +4,10 @@ import { computed, shallowRef, watch } from 'vue'
 import type { Draft } from '#core/catalog'
 import KImpression from '~/kit/KImpression.vue'
 import { act } from '~/data/act'
-import { pileWords } from './words'
+import { pileWords } from '~/subjects/pile/words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
-import { usePile } from './usePile'
+import { useNotices } from '~/kit/useNotices'
+import { usePile } from '~/subjects/pile/usePile'
 
 /** The strips that wait to be named, the open one left out. */
 const { openId } = defineProps<{ openId: string | null }>()

@@ -4,8 +4,8 @@ import { useKept } from '~/kit/useKept'
 import { useRouter } from 'vue-router'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
-import { pileWords } from './words'
-import { usePile } from './usePile'
+import { pileWords } from '~/subjects/pile/words'
+import { usePile } from '~/subjects/pile/usePile'
 
 /** So many minutes, so many sets: a pack that this person will finish, at their own pace. */
 const open = defineModel<boolean>('open', { required: true })

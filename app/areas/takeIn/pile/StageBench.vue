@@ -16,10 +16,10 @@ import LabelPanel from './LabelPanel.vue'
 import StageBar from './StageBar.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useSettleKey } from '~/areas/takeIn/one/useSettleKey'
-import { pileWords } from './words'
+import { pileWords } from '~/subjects/pile/words'
 import { useAdvice } from '~/areas/takeIn/advice/useAdvice'
 import { useCatalogue } from '~/data/useCatalogue'
-import { usePile } from './usePile'
+import { usePile } from '~/subjects/pile/usePile'
 
 type WorkStage = Exclude<Stage, 'capture'>
 const PANELS = { class: ClassPanel, fit: FitPanel, label: LabelPanel, file: FilePanel } as const

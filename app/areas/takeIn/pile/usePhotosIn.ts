@@ -1,13 +1,13 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import { blankDraft, nextRank } from '#core/catalog'
-import { takeInWords } from '~/areas/takeIn/words'
+import { takeInWords } from '~/subjects/pile/takeInWords'
 import { act, draftsNow } from '~/data/act'
 import { workerHandle } from '~/data/worker'
 import { newId } from '~/db/newId'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import type { PhotosApi, PictureOutcome } from '~/subjects/set/photos.worker'
-import { pileWords } from './words'
+import { pileWords } from '~/subjects/pile/words'
 
 /** Two at a time: one is decoded while the other is written. */
 const AT_ONCE = 2

@@ -13,8 +13,8 @@ import {
   pageAndCell,
   type PlaceFamily,
 } from '#core/room/places'
-import FurnitureSelect from '~/areas/storeroom/building/FurnitureSelect.vue'
-import { roomWords } from '~/areas/storeroom/roomWords'
+import FurnitureSelect from '~/subjects/room/FurnitureSelect.vue'
+import { roomWords } from '~/subjects/room/roomWords'
 import { listedWords } from './words'
 
 /** One family of places: how its texts look, what they mean, and what comes of it. */

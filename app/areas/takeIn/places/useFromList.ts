@@ -1,6 +1,6 @@
 import { computed, reactive } from 'vue'
 import { familiesOf, type FamilyChoice, planFromList, proposeChoice } from '#core/room/places'
-import { useFixtures } from '~/areas/storeroom/building/useFixtures'
+import { useFixtures } from '~/subjects/room/useFixtures'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useTyped } from '~/kit/useTyped'
 import { listedWords } from './words'

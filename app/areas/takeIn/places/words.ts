@@ -1,6 +1,6 @@
 import type { FamilyMeaning, FamilyPlan, MeaningBecause, PlaceDoubt, PlaceFamily } from '#core/room/places'
 import type { FromListOutcome, NotBuilt } from '~/db'
-import { addressTaken } from '~/areas/storeroom/words'
+import { addressTaken } from '~/subjects/room/storeroomWords'
 import { counted, countedThat, figure, listOf } from '~/kit/grammar'
 
 const BECAUSE: Readonly<Record<MeaningBecause, string>> = {

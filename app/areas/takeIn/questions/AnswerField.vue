@@ -4,7 +4,7 @@ import { NuxtLink } from '#components'
 import { type Answered, type AnswerGround, type QuestionGroup, readAnswer } from '#core/questions'
 import { useDescribe } from '~/data/useDescribe'
 import { useCatalogue } from '~/data/useCatalogue'
-import { slipWords } from '~/areas/find/slip/words'
+import { slipWords } from '~/subjects/set/words'
 import { partialDay } from '~/kit/grammar'
 import { questionWords } from './words'
 

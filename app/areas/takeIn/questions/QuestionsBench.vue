@@ -6,9 +6,9 @@ import { type Answered, type AnswerGround, groupQuestions, type QuestionGroup, r
 import { act } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
-import MovingLine from '~/areas/takeIn/moving/MovingLine.vue'
+import MovingLine from '~/subjects/pile/MovingLine.vue'
 import KPageHead from '~/kit/KPageHead.vue'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import AnswerField from './AnswerField.vue'
 import { questionWords } from './words'
 

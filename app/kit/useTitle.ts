@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { useHead } from '#imports'
-import { useSlip } from '~/areas/find/slip/useSlip'
-import { shellWords } from './words'
+import { useSlip } from '~/subjects/set/useSlip'
+import { shellWords } from '~/shell/words'
 
 /** The title of a page in the window and its tab, and what is said aloud when it opens: the slip that is open comes first. */
 export function useTitle(page: string | (() => string)): void {

@@ -2,7 +2,7 @@ import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-d
 import { onScopeDispose, type ShallowRef, shallowRef, watch } from 'vue'
 import type { Cell } from '#core/catalog'
 import { useCarry } from './useCarry'
-import { useMoving } from './useMoving'
+import { useMoving } from '~/areas/storeroom/container/useMoving'
 
 /** What a holder can be dropped on: behind something in a row, on a free cell, or on a whole container. */
 export type DropPlace =

@@ -10,8 +10,8 @@ import { useFitWorker } from './useFitWorker'
 import { act } from '~/data/act'
 import { holderWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useNotices } from '~/shell/useNotices'
-import { usePile } from '~/areas/takeIn/pile/usePile'
+import { useNotices } from '~/kit/useNotices'
+import { usePile } from '~/subjects/pile/usePile'
 
 /** Holders with sets of the same first theme that have room for this one as well: each keeps its number. */
 const { holding, types } = defineProps<{ holding: Holding; types: readonly HolderType[] }>()

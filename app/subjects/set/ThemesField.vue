@@ -2,9 +2,9 @@
 import { X } from 'lucide-vue-next'
 import { LIMITS } from '#core/catalog'
 import KCombo from '~/kit/KCombo.vue'
-import { pileWords } from '~/areas/takeIn/pile/words'
-import { takeInWords } from '~/areas/takeIn/words'
-import { useNotices } from '~/shell/useNotices'
+import { pileWords } from '~/subjects/pile/words'
+import { takeInWords } from '~/subjects/pile/takeInWords'
+import { useNotices } from '~/kit/useNotices'
 
 /** Themes in order: the first one files the set. Enter or a comma sets the next. */
 defineProps<{ options: readonly string[] }>()

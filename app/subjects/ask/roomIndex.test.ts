@@ -3,9 +3,9 @@ import { afterEach, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { undo, type YondercrestDb } from '~/db'
 import * as commands from '~/db/commands'
-import { all, luckOf } from '../../../../tests/support/cases'
-import { emptyRooms } from '../../../../tests/support/emptyRooms'
-import { ACTIONS } from '../../../../tests/support/everyCommand'
+import { all, luckOf } from '../../../tests/support/cases'
+import { emptyRooms } from '../../../tests/support/emptyRooms'
+import { ACTIONS } from '../../../tests/support/everyCommand'
 import { RoomIndex } from './roomIndex'
 
 const ASKS = ['harbour', 'kelp', 'ti', 'greywether', 'copper', 'tide pools', '1', '2 w', 'fern', 'heron harbour'] as const

@@ -3,8 +3,8 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { areaOf } from '~/areas'
-import { useFind } from '~/areas/find/ask/useFind'
-import { useCarry } from '~/areas/storeroom/container/useCarry'
+import { useFind } from './useFind'
+import { useCarry } from '~/subjects/room/useCarry'
 
 /** From this height of the window on the ridge stays up in the storeroom. */
 const HIGH_WINDOW = '(min-height: 760px)'

@@ -1,6 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, onScopeDispose, type ShallowRef, shallowRef } from 'vue'
-import type { Waiting } from '~/subjects/press/waiting'
+import type { Waiting } from './waiting'
 import { type Progress, useWorker, withProgress, type WorkerHandle, WorkStopped } from '~/data/worker'
 
 /** Typing and clicking rest for so long before pages are laid anew. */

@@ -1,7 +1,7 @@
 import type { ContainerLift, Outlook } from '#core/capacity'
 import type { PatternFault } from '#core/room'
 import type { RoomOutcome } from '~/db/commands'
-import { addressTaken } from './words'
+import { addressTaken } from './storeroomWords'
 import { counted, countedThat, figure } from '~/kit/grammar'
 
 type Write = (mm: number) => string

@@ -7,7 +7,7 @@ import { dayOf } from '#core/units'
 import { act } from '~/data/act'
 import { useLogOf } from '~/data/useUses'
 import { useDescribe } from '~/data/useDescribe'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import { slipWords } from './words'
 
 /** On which days a set was used: noted with one press, dated or taken back. */

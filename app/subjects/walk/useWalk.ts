@@ -3,7 +3,7 @@ import { HEAVY_G, SHOULDER_MM, shelfHeightMm, weightOf } from '#core/capacity'
 import { isAway, type Stop, type WalkFacts } from '#core/fetching'
 import type { ContainerRow } from '#core/room'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useRidge } from '~/shell/useRidge'
+import { useRidge } from '~/subjects/ask/useRidge'
 
 /** What a walk is planned by, and what is told of each of its stops. */
 export function useWalk() {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
 import { defineAsyncComponent, watch } from 'vue'
-import { useFind } from '~/areas/find/ask/useFind'
+import { useFind } from '~/subjects/ask/useFind'
 import { useSlip } from './useSlip'
 
 /** The open slip beside what one works with; on a phone over it. */

@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useKept } from '~/kit/useKept'
-import { movingWords } from './words'
+import { movingWords } from './movingWords'
 
 const STEPS = ['size', 'list', 'room', 'doubts', 'places', 'index'] as const
 export type MovingStep = (typeof STEPS)[number]

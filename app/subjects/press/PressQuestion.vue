@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { shallowRef, watch } from 'vue'
-import type { Waiting } from '~/subjects/press/waiting'
+import type { Waiting } from './waiting'
 import { pressWords } from './words'
 
 /** Asks whether what was made of one thing came out well: all of it, some pieces, or none. */

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import { useMovingIn } from './useMovingIn'
-import { movingWords } from './words'
+import { movingWords } from './movingWords'
 
 /** One quiet line: what is left of moving in, and the next step. It goes away when nothing is. */
 const { isBegun, left, ways } = useMovingIn()

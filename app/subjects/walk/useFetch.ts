@@ -6,7 +6,7 @@ import { lineState } from '#core/fetching'
 import { act, loanPlacesNow } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useKept } from '~/kit/useKept'
-import { useNotices } from '~/shell/useNotices'
+import { useNotices } from '~/kit/useNotices'
 import { fetchWords } from './words'
 
 /** More at once are no walk: whoever wants them narrows the answer first. */
