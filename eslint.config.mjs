@@ -1,7 +1,26 @@
 import js from '@eslint/js'
 import vue from 'eslint-plugin-vue'
 import globals from 'globals'
+import { readdirSync } from 'node:fs'
 import tseslint from 'typescript-eslint'
+
+/** What the files of a layer may not ask for. A path that climbs two folders hides the layer; the database alone lies so deep. */
+const layer = (folder, forbidden, message) => ({
+  files: [`app/${folder}/**/*.ts`, `app/${folder}/**/*.vue`],
+  ignores: ['app/**/*.test.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          { regex: forbidden, message },
+          ...(folder === 'db' ? [] : [{ regex: '^(\\.\\./){2}', message: 'Ask by the short path (~/...): it shows the layer.' }]),
+        ],
+      },
+    ],
+  },
+})
+const AREA_FOLDERS = readdirSync(new URL('app/areas', import.meta.url))
 
 export default tseslint.config(
   {
@@ -85,7 +104,14 @@ export default tseslint.config(
     files: ['app/data/**/*.ts', 'app/**/*.worker.ts'],
     ignores: ['app/**/*.test.ts'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: ['dexie', '\\#demo/*', 'node:*'] }],
+      '@typescript-eslint/no-restricted-imports': ['error', { patterns: ['dexie', '\\#demo/*', 'node:*'] }],
     },
   },
+  // The layers of the application, from the ground up. The list of areas (~/areas) is read everywhere.
+  layer('db', '^~/(data|kit|subjects|shell|areas/)', 'The database asks for core alone.'),
+  layer('data', '^~/(kit|subjects|shell|areas/)', 'What is in memory asks for the database and core.'),
+  layer('kit', '^~/(db|data|subjects|shell|areas/)', 'The kit knows nothing of sets.'),
+  layer('subjects', '^~/(shell|areas/)', 'A subject asks for no area and not for the shell.'),
+  layer('shell', '^~/areas/', 'The shell knows areas by their list alone.'),
+  ...AREA_FOLDERS.map(area => layer(`areas/${area}`, `^~/(shell|areas/(?!${area}/))`, 'What two areas need is a subject.')),
 )

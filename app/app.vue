@@ -12,6 +12,7 @@ import { useKeys } from '~/shell/useKeys'
 import { useScrollBack } from '~/shell/useScrollBack'
 import { useOpening } from '~/shell/useOpening'
 import { useLamp } from '~/shell/useLamp'
+import { kitWords } from '~/kit/words'
 import { shellWords, welcomeWords } from '~/shell/words'
 import { useRoute } from 'vue-router'
 import { computed } from 'vue'
@@ -44,7 +45,7 @@ const isOpenToAll = computed(() => route.path === '/copies')
           </button>
         </div>
         <div v-else-if="state === 'opening'" class="grid h-full place-items-center p-6 text-quiet" role="status">
-          {{ progress ? `${welcomeWords.loadingDemo}: ${progress.done} / ${progress.total}` : shellWords.loading }}
+          {{ progress ? `${welcomeWords.loadingDemo}: ${progress.done} / ${progress.total}` : kitWords.loading }}
         </div>
         <NuxtPage v-else-if="state === 'open' || isOpenToAll" />
         <WelcomeBench v-else />

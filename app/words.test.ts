@@ -30,7 +30,7 @@ import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { measureWords } from '~/areas/takeIn/measure/words'
 import { takeInWords } from '~/subjects/pile/takeInWords'
 import { containerWay, placeSentence, placeWords } from '~/data/words'
-import { counted, ordinal } from '~/kit/grammar'
+import { counted, ordinal } from '#core/grammar'
 import { stepWords } from '~/shell/steps'
 
 const inches = (mm: number): string => `${Math.round((mm / 25.4) * 16) / 16} in`

@@ -1,7 +1,7 @@
 import type { FilingKey, FilingRule, Fixture, ShelvesFrom } from '#core/catalog'
 import { cellText, type Placement, shelfNumber } from '#core/room'
 import type { PictureFault } from './pictureSize'
-import { counted, ordinal } from '~/kit/grammar'
+import { counted, ordinal } from '#core/grammar'
 
 /** What a file is that was chosen as a picture, and how to get a picture of it. */
 export const PICTURE_FAULTS: Readonly<Record<PictureFault, string>> = {
@@ -138,4 +138,12 @@ export const placeWords = {
   /** A rule in words: an order that is not the usual one of its key is said. */
   rule: ({ keys }: FilingRule) => keys.map(keyText).join(', then '),
   sets: (count: number) => counted(count, 'set'),
+} as const
+
+/** What is said of anything that was to be kept, and was not. */
+export const keepingWords = {
+  notKept: 'That did not work. If what you did does not show, it was not kept: try it once more. What was kept before is as it was.',
+  storageFull:
+    'The storage of this browser is full, so that was not kept. What was ' +
+    'kept before is safe. Make room under Copies, and try it once more.',
 } as const

@@ -2,7 +2,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import { computed, shallowRef, watch } from 'vue'
 import { bestMatches } from '#core/classing'
-import { takeInWords } from '~/subjects/pile/takeInWords'
+import { kitWords } from './words'
 
 /**
  * A name from a list, or a new one. Enter and Tab take the best name there is; a new one comes last, and is said aloud where it
@@ -59,7 +59,7 @@ function guard(event: KeyboardEvent): void {
 /** What Enter would take. */
 const said = computed(() => {
   if (query.value.trim() === '' || query.value === matching.value[0]) return ''
-  return matching.value[0] ? takeInWords.takes(matching.value[0]) : isNew.value ? takeInWords.make(query.value.trim()) : ''
+  return matching.value[0] ? kitWords.takes(matching.value[0]) : isNew.value ? kitWords.make(query.value.trim()) : ''
 })
 function type(event: Event): void {
   hasWalked.value = false
@@ -98,7 +98,7 @@ function type(event: Event): void {
             class="flex min-h-11 items-center border-t border-line px-3"
             :class="{ 'bg-wash': hasWalked ? active : matching.length === 0 }"
           >
-            {{ takeInWords.make(query.trim()) }}
+            {{ kitWords.make(query.trim()) }}
           </li>
         </ComboboxOption>
       </ComboboxOptions>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { X } from 'lucide-vue-next'
-import { shellWords } from '~/shell/words'
+import { kitWords } from './words'
 
 /** A dialog over the bench: a heading, what it is about, and its buttons in the `actions` slot. A wide one scrolls within itself. */
 defineProps<{ open: boolean; title: string; wide?: boolean }>()
@@ -23,7 +23,7 @@ const emit = defineEmits<{ close: [] }>()
           <slot name="actions" />
         </div>
         <!-- Last, so that a dialog begins in its first field. -->
-        <button type="button" class="head-button absolute top-3 right-3" :aria-label="shellWords.close" @click="emit('close')">
+        <button type="button" class="head-button absolute top-3 right-3" :aria-label="kitWords.close" @click="emit('close')">
           <X :size="20" aria-hidden="true" />
         </button>
       </DialogPanel>

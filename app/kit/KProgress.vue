@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { shellWords } from '~/shell/words'
+import { kitWords } from './words'
 
 /** Long work: what is being done, how far it is, and a way to stop it. */
 defineProps<{ text: string; done: number; total: number }>()
@@ -12,6 +12,6 @@ const emit = defineEmits<{ cancel: [] }>()
       <p class="figures">{{ text }}</p>
       <progress class="bar mt-1 h-2 w-full" :value="done" :max="Math.max(total, 1)" :aria-label="text" />
     </div>
-    <button type="button" class="button" @click="emit('cancel')">{{ shellWords.cancel }}</button>
+    <button type="button" class="button" @click="emit('cancel')">{{ kitWords.cancel }}</button>
   </div>
 </template>

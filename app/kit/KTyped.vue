@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { shellWords } from '~/shell/words'
+import { kitWords } from './words'
 
 /** Says that what was typed before is back, and offers to begin afresh. */
 const { isBack } = defineProps<{ isBack: boolean }>()
@@ -8,7 +8,7 @@ const emit = defineEmits<{ afresh: [] }>()
 
 <template>
   <p v-if="isBack" class="flex flex-wrap items-center gap-x-3 bg-wash px-3" role="status" data-typed>
-    {{ shellWords.typedBack }}
-    <button type="button" class="min-h-11 underline" @click="emit('afresh')">{{ shellWords.beginAfresh }}</button>
+    {{ kitWords.typedBack }}
+    <button type="button" class="min-h-11 underline" @click="emit('afresh')">{{ kitWords.beginAfresh }}</button>
   </p>
 </template>

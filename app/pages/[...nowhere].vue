@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import NotFound from '~/shell/NotFound.vue'
+import KNotFound from '~/kit/KNotFound.vue'
+import { kitWords } from '~/kit/words'
 import { shellWords } from '~/shell/words'
-import { useTitle } from '~/kit/useTitle'
+import { useTitle } from '~/subjects/set/useTitle'
 
 useTitle(shellWords.notFound)
 </script>
 
 <template>
-  <NotFound :what="shellWords.notFound" :then="shellWords.notFoundThen" to="/" :way="shellWords.toFind" />
+  <KNotFound :what="shellWords.notFound" :then="shellWords.notFoundThen" to="/" :way="kitWords.toFind" />
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import CopiesBench from '~/areas/copies/CopiesBench.vue'
 import { copyWords } from '~/subjects/copies/words'
-import { useTitle } from '~/kit/useTitle'
+import { useTitle } from '~/subjects/set/useTitle'
 
 useTitle(copyWords.title)
 </script>

@@ -2,7 +2,7 @@
 import { definePageMeta } from '#imports'
 import CardsBench from '~/areas/index/cards/CardsBench.vue'
 import { cardWords } from '~/areas/index/cards/words'
-import { useTitle } from '~/kit/useTitle'
+import { useTitle } from '~/subjects/set/useTitle'
 
 definePageMeta({ path: '/index/cards' })
 useTitle(cardWords.title)

@@ -2,7 +2,7 @@
 import { definePageMeta } from '#imports'
 import LabelsBench from '~/areas/index/labels/LabelsBench.vue'
 import { labelWords } from '~/areas/index/labels/words'
-import { useTitle } from '~/kit/useTitle'
+import { useTitle } from '~/subjects/set/useTitle'
 
 definePageMeta({ path: '/index/labels' })
 useTitle(labelWords.title)

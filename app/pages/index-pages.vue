@@ -2,7 +2,7 @@
 import { definePageMeta } from '#imports'
 import BookBench from '~/areas/index/book/BookBench.vue'
 import { indexWords } from '~/areas/index/book/words'
-import { useTitle } from '~/kit/useTitle'
+import { useTitle } from '~/subjects/set/useTitle'
 
 definePageMeta({ path: '/index' })
 useTitle(indexWords.title)

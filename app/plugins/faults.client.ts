@@ -1,5 +1,5 @@
 import { defineNuxtPlugin } from '#imports'
-import { shellWords } from '~/shell/words'
+import { keepingWords } from '~/data/words'
 import { troubleOf } from '~/data/storageTrouble'
 import { useNotices } from '~/kit/useNotices'
 
@@ -9,7 +9,7 @@ import { useNotices } from '~/kit/useNotices'
  */
 export default defineNuxtPlugin(app => {
   const say = (reason: unknown): void =>
-    useNotices().tell(troubleOf(reason) === 'full' ? shellWords.storageFull : shellWords.notKept, 'care')
+    useNotices().tell(troubleOf(reason) === 'full' ? keepingWords.storageFull : keepingWords.notKept, 'care')
   app.hook('vue:error', say)
   addEventListener('unhandledrejection', event => say(event.reason))
 })

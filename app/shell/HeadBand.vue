@@ -25,6 +25,7 @@ import { act } from '~/data/act'
 import { useInstalled } from './useInstalled'
 import { useSheet } from './useSheet'
 import { useLamp } from './useLamp'
+import { PRODUCT_NAME } from '~/kit/words'
 import { shellWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useCopies } from '~/subjects/copies/useCopies'
@@ -139,8 +140,8 @@ const copyLine = computed(() =>
       @click="type('')"
     >
       <RidgeMark />
-      <span class="hidden 2xl:inline">{{ shellWords.name }}</span>
-      <span class="sr-only 2xl:hidden">{{ shellWords.name }}</span>
+      <span class="hidden 2xl:inline">{{ PRODUCT_NAME }}</span>
+      <span class="sr-only 2xl:hidden">{{ PRODUCT_NAME }}</span>
     </NuxtLink>
     <BenchTabs v-if="hasTabs" class="order-2 hidden lg:flex" />
     <form class="relative order-4 w-full sm:order-3 sm:w-auto sm:min-w-40 sm:flex-1 lg:mb-2" role="search" @submit.prevent="toMat">

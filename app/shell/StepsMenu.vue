@@ -4,7 +4,7 @@ import { ChevronDown, Redo2, Undo2 } from 'lucide-vue-next'
 import { useSteps } from './useSteps'
 import { stepWords } from './steps'
 import { shellWords } from './words'
-import { moment } from '~/kit/grammar'
+import { moment } from '#core/grammar'
 
 const { done, undone, undo, redo, undoTo } = useSteps()
 const SHOWN = 30

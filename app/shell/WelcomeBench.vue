@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import KField from '~/kit/KField.vue'
 import { welcomeWords } from './words'
 import { useMovingIn } from '~/subjects/pile/useMovingIn'
+import { copyWords } from '~/subjects/copies/words'
 import { useCopies } from '~/subjects/copies/useCopies'
 import { useNotices } from '~/kit/useNotices'
 
@@ -25,7 +26,7 @@ async function bringList(): Promise<void> {
   void router.push('/take-in/list')
 }
 async function demo(): Promise<void> {
-  if (!(await copies.loadDemo())) notices.tell(welcomeWords.demoMissing, 'care')
+  if (!(await copies.loadDemo())) notices.tell(copyWords.demoMissing, 'care')
 }
 const ways = [
   { icon: FileSpreadsheet, title: welcomeWords.bringList, hint: welcomeWords.bringListHint, act: bringList },

@@ -1,5 +1,5 @@
 import { type JournalEntry, STEP_WORDS } from '~/db'
-import { counted } from '~/kit/grammar'
+import { counted } from '#core/grammar'
 
 /** What each command did, in a few words. */
 const what = (step: JournalEntry): string => STEP_WORDS[step.command](step)

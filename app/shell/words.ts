@@ -1,15 +1,13 @@
 import type { LocaleSettings } from '#core/catalog'
 import { AREAS } from '~/areas'
 import type { DatabaseTrouble } from '~/db'
-import { counted, countedThat, figure, moment } from '~/kit/grammar'
+import { counted, countedThat, figure, moment } from '#core/grammar'
 
 export const shellWords = {
-  name: 'Yondercrest',
   areasLabel: 'Areas',
   ask: 'Look for a set',
   askLabel: 'Ask',
   askClear: 'Clear the ask',
-  unit: { in: 'inches', cm: 'centimetres' },
   unitShort: { in: 'inches', cm: 'cm' },
   unitSwitch: (unit: 'in' | 'cm') => `Sizes in ${unit === 'in' ? 'inches' : 'centimetres'}. Change`,
   lampDay: 'Day bench',
@@ -26,10 +24,6 @@ export const shellWords = {
   demoNote: 'You are in the demo room.',
   shortcuts: 'Keys',
   more: 'More: day or night, keys',
-  notKept: 'That did not work. If what you did does not show, it was not kept: try it once more. What was kept before is as it was.',
-  storageFull:
-    'The storage of this browser is full, so that was not kept. What was ' +
-    'kept before is safe. Make room under Copies, and try it once more.',
   troubles: {
     blocked: {
       what: 'Another tab holds the room',
@@ -55,18 +49,10 @@ export const shellWords = {
     },
   } satisfies Record<DatabaseTrouble, { readonly what: string; readonly then: string }>,
   saveScreen: 'Save what is on the screen',
-  close: 'Close',
   keysOn: 'Single keys do something',
   keysOnHint: 'Off, no letter or figure does anything by itself: for those who speak to the machine, or touch keys by chance.',
-  typedBack: 'What you typed here before is back.',
-  beginAfresh: 'Begin afresh',
   notFound: 'There is no such page',
   notFoundThen: 'The address leads nowhere: perhaps a letter is missing. Nothing of yours is lost.',
-  gone: 'It is no longer in the room',
-  goneThen: 'This bin, drawer or binder was taken out of the room, or the address is of another room. Undo brings back what was taken out.',
-  toFind: 'To all sets',
-  toStoreroom: 'To the storeroom',
-  cancel: 'Cancel',
   ridge: 'The ridge: every container of the room',
   ridgeRaise: 'Raise the ridge: every container of the room',
   ridgeLower: 'Lower the ridge',
@@ -74,7 +60,6 @@ export const shellWords = {
   ridgeBlock: (name: string, fixture: string, sets: number, percent: number, hits: number, stop: number) =>
     `${name}, ${fixture}: ${counted(sets, 'set')}, ${percent} % full` +
     `${hits > 0 ? `, ${counted(hits, 'answer')}` : ''}${stop > 0 ? `, stop ${figure(stop)} of the walk` : ''}`,
-  loading: 'Opening the room',
   toFetch: (count: number) => `Pull list: ${figure(count)} to fetch`,
   out: (count: number) => `${countedThat(count, 'set', 'is', 'are')} out`,
   placeless: (count: number) => `${figure(count)} without a place`,
@@ -85,7 +70,6 @@ export const shellWords = {
   takingNewer: 'The newer version comes as soon as no other tab is loading.',
   install: 'Install on this device',
   skip: 'Skip to the bench',
-  percent: (share: number) => `${Math.round(share * 100)} %`,
 } as const
 
 export const shortcutWords: readonly (readonly [keys: string, what: string])[] = [
@@ -122,5 +106,4 @@ export const welcomeWords = {
   restore: 'Open a saved copy',
   restoreHint: 'An archive that you saved here or on another machine.',
   loadingDemo: 'Setting up the demo room',
-  demoMissing: 'The demo room could not be fetched. Is the application still running? Nothing was changed.',
 } as const

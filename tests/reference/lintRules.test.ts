@@ -60,18 +60,39 @@ const OFFENCES: readonly (readonly [offence: string, rule: string, file: string,
   ],
   [
     'a worker that opens the database',
-    'no-restricted-imports',
+    '@typescript-eslint/no-restricted-imports',
     'app/areas/find/planted.worker.ts',
     `export { database } from '~/db'\n`,
     false,
   ],
   [
     'the interface that asks for the demo',
-    'no-restricted-imports',
+    '@typescript-eslint/no-restricted-imports',
     'app/data/planted.ts',
     `export { takePhoto } from '#demo/camera'\n`,
     true,
   ],
+  ...(
+    [
+      ['an area that asks for another', 'app/areas/find/planted.ts', '~/areas/index/labels/words', true],
+      ['an area that asks for the shell', 'app/areas/find/planted.ts', '~/shell/words', true],
+      ['an area that asks by a path through the house', 'app/areas/find/ask/planted.ts', '../../index/labels/words', true],
+      ['an area that asks for its own', 'app/areas/find/planted.ts', '~/areas/find/mat/words', false],
+      ['an area that asks for a subject', 'app/areas/find/planted.ts', '~/subjects/set/words', false],
+      ['the shell that asks for an area', 'app/shell/planted.ts', '~/areas/find/mat/words', true],
+      ['the shell that reads the list of areas', 'app/shell/planted.ts', '~/areas', false],
+      ['a subject that asks for an area', 'app/subjects/set/planted.ts', '~/areas/find/mat/words', true],
+      ['a subject that asks for the shell', 'app/subjects/set/planted.ts', '~/shell/words', true],
+      ['a worker of a subject that asks for an area', 'app/subjects/set/planted.worker.ts', '~/areas/find/mat/words', true],
+      ['the kit that asks for what is in memory', 'app/kit/planted.ts', '~/data/useCatalogue', true],
+      ['the kit that asks for core', 'app/kit/planted.ts', '#core/units', false],
+      ['what is in memory that asks for the kit', 'app/data/planted.ts', '~/kit/plainly', true],
+      ['the database that asks for what is in memory', 'app/db/commands/planted.ts', '~/data/words', true],
+    ] as const
+  ).map(
+    ([offence, file, from, isFound]) =>
+      [offence, 'no-restricted-imports', file, `import { a } from '${from}'\nexport const b = a\n`, isFound] as const,
+  ),
   ['text that becomes HTML', 'vue/no-v-html', 'app/kit/Planted.vue', `<template><p v-html="text" /></template>\n`, true],
   ['a line too long', 'max-len', 'app/kit/planted.ts', `export const a = '${'x'.repeat(140)}'\n`, true],
   [

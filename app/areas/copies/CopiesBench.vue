@@ -9,7 +9,8 @@ import StorageRoom from './StorageRoom.vue'
 import RoomSettingsForm from './RoomSettingsForm.vue'
 import { troubleOf } from '~/data/storageTrouble'
 import { copyWords } from '~/subjects/copies/words'
-import { shellWords, welcomeWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
+import { keepingWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useCopies } from '~/subjects/copies/useCopies'
 import { useNotices } from '~/kit/useNotices'
@@ -28,7 +29,7 @@ async function guarded(work: () => Promise<void>): Promise<void> {
   try {
     await work()
   } catch (reason) {
-    if (troubleOf(reason) === 'full') notices.tell(shellWords.storageFull, 'care')
+    if (troubleOf(reason) === 'full') notices.tell(keepingWords.storageFull, 'care')
     else notices.tell(reason instanceof WorkStopped && reason.code === 'cancelled' ? copyWords.cancelled : copyWords.crashed, 'care')
   }
 }
@@ -52,7 +53,7 @@ const empty = (): Promise<void> =>
 const demo = (): Promise<void> =>
   guarded(async () => {
     const isLoaded = await copies.loadDemo()
-    notices.tell(isLoaded ? copyWords.demoLoaded : welcomeWords.demoMissing, isLoaded ? 'done' : 'care')
+    notices.tell(isLoaded ? copyWords.demoLoaded : copyWords.demoMissing, isLoaded ? 'done' : 'care')
   })
 /** Beginning anew never costs a catalogue that no copy holds. */
 function begin(work: () => Promise<void>): void {
@@ -132,7 +133,7 @@ async function saveThenGoOn(): Promise<void> {
     <KDialog :open="waiting !== null" :title="copyWords.guardTitle" @close="waiting = null">
       <p class="mt-2">{{ copyWords.guard(copies.unsaved) }}</p>
       <template #actions>
-        <button type="button" class="button" @click="waiting = null">{{ shellWords.cancel }}</button>
+        <button type="button" class="button" @click="waiting = null">{{ kitWords.cancel }}</button>
         <button type="button" class="button-main" @click="saveThenGoOn">{{ copyWords.guardButton }}</button>
       </template>
     </KDialog>

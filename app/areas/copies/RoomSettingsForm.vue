@@ -3,7 +3,6 @@ import { DATE_ORDERS, ROOM_CURRENCIES, type RoomSettings, SHELVES_FROM } from '#
 import KField from '~/kit/KField.vue'
 import { act } from '~/data/act'
 import { copyWords } from '~/subjects/copies/words'
-import { shellWords } from '~/shell/words'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** How the room is called, and how it reads and writes lengths and money. */
@@ -37,8 +36,8 @@ function rename(event: Event): void {
           :value="catalogue.settings.unit"
           @change="change({ unit: valueOf($event) === 'in' ? 'in' : 'cm' })"
         >
-          <option value="in">{{ shellWords.unit.in }}</option>
-          <option value="cm">{{ shellWords.unit.cm }}</option>
+          <option value="in">{{ copyWords.unit.in }}</option>
+          <option value="cm">{{ copyWords.unit.cm }}</option>
         </select>
       </KField>
       <KField :label="copyWords.ticks" for="room-ticks">

@@ -1,5 +1,5 @@
 import type { AskField, LinkedBy, ShelfAnswer } from '#core/finding'
-import { counted, countedThat, figure, listOf } from '~/kit/grammar'
+import { counted, countedThat, figure, listOf } from '#core/grammar'
 
 const FIELDS: Readonly<Record<AskField, string>> = {
   number: 'number',

@@ -1,4 +1,4 @@
-import { figure } from '~/kit/grammar'
+import { figure } from '#core/grammar'
 
 /** What a message needs to say which step it was: a name, a number, a count. */
 export interface Subject {

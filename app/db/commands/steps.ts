@@ -9,7 +9,7 @@ import { pileSteps } from './pile/steps'
 import { refilingSteps } from './refiling/steps'
 import { roomSteps } from './room/steps'
 import { wholeSteps } from './whole/steps'
-import { counted } from '~/kit/grammar'
+import { counted } from '#core/grammar'
 import type { StepWords } from './said'
 
 /** Every command by its name, as the journal keeps it, with what it did in a few words. */

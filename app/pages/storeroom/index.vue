@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import StoreroomBench from '~/areas/storeroom/elevation/StoreroomBench.vue'
 import { storeroomWords } from '~/subjects/room/storeroomWords'
-import { useTitle } from '~/kit/useTitle'
+import { useTitle } from '~/subjects/set/useTitle'
 
 useTitle(storeroomWords.title)
 </script>

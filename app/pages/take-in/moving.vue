@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import MovingBench from '~/areas/takeIn/moving/MovingBench.vue'
 import { movingWords } from '~/subjects/pile/movingWords'
-import { useTitle } from '~/kit/useTitle'
+import { useTitle } from '~/subjects/set/useTitle'
 
 useTitle(movingWords.title)
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import NumbersBench from '~/areas/takeIn/numbers/NumbersBench.vue'
 import { numberWords } from '~/areas/takeIn/numbers/words'
-import { useTitle } from '~/kit/useTitle'
+import { useTitle } from '~/subjects/set/useTitle'
 
 useTitle(numberWords.title)
 </script>

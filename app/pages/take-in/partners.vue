@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import PartnersBench from '~/areas/takeIn/partners/PartnersBench.vue'
 import { partnerWords } from '~/areas/takeIn/partners/words'
-import { useTitle } from '~/kit/useTitle'
+import { useTitle } from '~/subjects/set/useTitle'
 
 useTitle(partnerWords.title)
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import PlacelessBench from '~/areas/takeIn/placing/PlacelessBench.vue'
 import { takeInWords } from '~/subjects/pile/takeInWords'
-import { useTitle } from '~/kit/useTitle'
+import { useTitle } from '~/subjects/set/useTitle'
 
 useTitle(takeInWords.placelessTitle)
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import PlacesBench from '~/areas/takeIn/places/PlacesBench.vue'
 import { listedWords } from '~/areas/takeIn/places/words'
-import { useTitle } from '~/kit/useTitle'
+import { useTitle } from '~/subjects/set/useTitle'
 
 useTitle(listedWords.title)
 </script>

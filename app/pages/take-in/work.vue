@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import StageBench from '~/areas/takeIn/pile/StageBench.vue'
 import { pileWords } from '~/subjects/pile/words'
-import { useTitle } from '~/kit/useTitle'
+import { useTitle } from '~/subjects/set/useTitle'
 
 useTitle(pileWords.workTitle)
 </script>

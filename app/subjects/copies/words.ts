@@ -1,5 +1,5 @@
 import type { DateOrder, ShelvesFrom } from '#core/catalog'
-import { counted, countedThat } from '~/kit/grammar'
+import { counted, countedThat } from '#core/grammar'
 
 export const copyWords = {
   title: 'Copies',
@@ -83,6 +83,8 @@ export const copyWords = {
   settingsTitle: 'How this room reads',
   roomName: 'Name of the room',
   units: 'Sizes in',
+  unit: { in: 'inches', cm: 'centimetres' },
+  demoMissing: 'The demo room could not be fetched. Is the application still running? Nothing was changed.',
   ticks: 'Ticks of your trimmer',
   tick: (ticks: number) => `1/${ticks} in`,
   reduced: 'Fractions',

@@ -1,6 +1,6 @@
 import type { CLOSURES, FitWay, HolderKind, Zone } from '#core/catalog'
 import type { ContainerFit, CutSize, FitAnswer, NoFit } from '#core/holders'
-import { counted, figure } from '~/kit/grammar'
+import { counted, figure } from '#core/grammar'
 
 type Write = (mm: number) => string
 

@@ -1,4 +1,4 @@
-import { counted, countedThat } from '~/kit/grammar'
+import { counted, countedThat } from '#core/grammar'
 
 /** Moving in: the way from a list and a room to places that are true. */
 export const movingWords = {

@@ -1,7 +1,7 @@
 import type { KeptPackaging } from '#core/catalog'
 import type { PictureFault } from '~/data/pictureSize'
 import { PICTURE_FAULTS } from '~/data/words'
-import { countedThat, figure } from '~/kit/grammar'
+import { countedThat, figure } from '#core/grammar'
 import type { SizeReading } from '#core/units'
 
 type SizeProblem = Extract<SizeReading, { ok: false }>['code']
@@ -56,8 +56,6 @@ export const takeInWords = {
   packagingBack: 'Back of the packaging',
   none: 'not said',
   kindUnsaid: 'No kind said',
-  make: (name: string) => `New: ${name}`,
-  takes: (name: string) => `Enter takes ${name}`,
   removeTheme: (name: string) => `Take ${name} off`,
   eitherSize: (written: string, exact: string) => `${written} (${exact})`,
   sizeRead: (text: string, assumed: boolean) => (assumed ? `Read as ${text}, the unit of this room` : `Read as ${text}`),

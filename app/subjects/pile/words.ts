@@ -1,7 +1,7 @@
 import type { Stage } from '#core/pile'
 import type { ClassField, LookAlikeVerdict } from '#core/classing'
 import type { HolderKind } from '#core/catalog'
-import { counted, figure } from '~/kit/grammar'
+import { counted, figure } from '#core/grammar'
 
 const STAGE_NAMES: Readonly<Record<Stage, string>> = {
   capture: 'Note down',

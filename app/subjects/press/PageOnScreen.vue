@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PageItem, PageSize } from '#core/printing'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import PageDrawing from './PageDrawing.vue'
 
 /** A page of paper with all that is printed on it: its pictures, its drawing, and the links that lead to other pages. */
@@ -25,7 +25,7 @@ const placed = ({ x, y, widthPt, heightPt }: Extract<PageItem, { type: 'picture'
     <slot />
     <template v-for="(item, index) in items" :key="index">
       <span v-if="item.type === 'picture'" class="absolute" :style="{ ...placed(item), opacity: item.inkShare ?? 1 }">
-        <KImpression :hash="item.hash" :is-full="item.heightPt * pxPerPt > FULL_PX" />
+        <SetPicture :hash="item.hash" :is-full="item.heightPt * pxPerPt > FULL_PX" />
       </span>
     </template>
     <PageDrawing class="absolute inset-0 h-full w-full" :items="items" :width-pt="paper.widthPt" :height-pt="paper.heightPt" />

@@ -1,4 +1,4 @@
-import { figure } from '~/kit/grammar'
+import { figure } from '#core/grammar'
 
 /** What is said of everything that is made to be printed. */
 export const pressWords = {

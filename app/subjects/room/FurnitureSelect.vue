@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { type Fixture, FIXTURE_TYPES } from '#core/catalog'
 import { useFixtures } from './useFixtures'
-import { buildingWords } from '~/areas/storeroom/building/words'
+import { buildingWords } from './buildingWords'
 
 /** Where containers go that are about to be made: furniture of the room, or new furniture of some type. */
 type Choice = { readonly id: string } | Pick<Fixture, 'name' | 'type'>

@@ -2,7 +2,7 @@ import type { ContainerLift, Outlook } from '#core/capacity'
 import type { PatternFault } from '#core/room'
 import type { RoomOutcome } from '~/db/commands'
 import { addressTaken } from './storeroomWords'
-import { counted, countedThat, figure } from '~/kit/grammar'
+import { counted, countedThat, figure } from '#core/grammar'
 
 type Write = (mm: number) => string
 const kilograms = (kg: number): string => `${kg.toFixed(1)} kg`

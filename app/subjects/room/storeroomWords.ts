@@ -1,6 +1,6 @@
 import type { AddContainersOutcome } from '~/db/commands'
 import type { MovePlan } from '#core/room'
-import { counted, countedThat, figure } from '~/kit/grammar'
+import { counted, countedThat, figure } from '#core/grammar'
 
 type MoveProblem = Extract<MovePlan, { ok: false }>['code']
 const MOVE_PROBLEMS: Readonly<Record<MoveProblem, string>> = {
@@ -18,6 +18,9 @@ export const addressTaken = (by: string, address: string): string =>
 
 export const storeroomWords = {
   title: 'Storeroom',
+  gone: 'It is no longer in the room',
+  goneThen: 'This bin, drawer or binder was taken out of the room, or the address is of another room. Undo brings back what was taken out.',
+  toStoreroom: 'To the storeroom',
   lead: 'Every container with what stands in it, front to back.',
   full: (percent: number) => `${percent} % full`,
   sets: (count: number) => counted(count, 'set'),

@@ -4,7 +4,7 @@ import { namesAlong, shelfNumber } from '#core/room'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { shelfWord } from '~/data/words'
-import { buildingWords } from '~/areas/storeroom/building/words'
+import { buildingWords } from './buildingWords'
 
 /** More of one shape on one shelf are a slip of the pen. */
 export const MOST_AT_ONCE = 40

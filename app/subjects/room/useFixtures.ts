@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import type { ContainerType, Fixture } from '#core/catalog'
 import { useCatalogue } from '~/data/useCatalogue'
-import { buildingWords } from '~/areas/storeroom/building/words'
+import { buildingWords } from './buildingWords'
 
 /** What usually holds it. */
 const FURNITURE: Readonly<Partial<Record<ContainerType, Fixture['type']>>> = { drawer: 'cabinet', board: 'wall', ring: 'wall' }

@@ -1,14 +1,7 @@
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
 import { onScopeDispose, type ShallowRef, shallowRef, watch } from 'vue'
-import type { Cell } from '#core/catalog'
 import { useCarry } from './useCarry'
-import { useMoving } from '~/areas/storeroom/container/useMoving'
-
-/** What a holder can be dropped on: behind something in a row, on a free cell, or on a whole container. */
-export type DropPlace =
-  | { readonly type: 'row'; readonly containerId: string; readonly lane: number; readonly behindId: string | null }
-  | { readonly type: 'cell'; readonly containerId: string; readonly cell: Cell }
-  | { readonly type: 'container'; readonly containerId: string }
+import { type DropPlace, useMoving } from './useMoving'
 
 type ElementRef = Readonly<ShallowRef<Element | null>>
 

@@ -1,4 +1,4 @@
-import { short } from '~/kit/grammar'
+import { short } from '#core/grammar'
 
 export const scanWords = {
   title: 'Scan a label',

@@ -5,7 +5,7 @@ import { computed, onMounted, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Holding } from '#core/catalog'
 import { isLookedAt } from '#core/room'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from './SetPicture.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useLabelOf } from '~/data/useLabelOf'
@@ -17,7 +17,7 @@ import { holderWords } from '~/subjects/fit/words'
 import { roomWords } from '~/subjects/room/roomWords'
 import { pileWords } from '~/subjects/pile/words'
 import { placeWords } from '~/data/words'
-import { partialDay } from '~/kit/grammar'
+import { partialDay } from '#core/grammar'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
 import SlipFetch from './SlipFetch.vue'
@@ -125,7 +125,7 @@ function showPlace(): void {
       </button>
     </div>
     <div class="mt-2 flex gap-4">
-      <div class="h-36 w-28 shrink-0 border border-line bg-paper p-1"><KImpression :hash="holding.pictureHash" is-full /></div>
+      <div class="h-36 w-28 shrink-0 border border-line bg-paper p-1"><SetPicture :hash="holding.pictureHash" is-full /></div>
       <div class="min-w-0">
         <p v-if="loan" class="mb-2 font-semibold text-ochre">{{ placeWords.out(loan.to, partialDay(loan.outAt)) }}</p>
         <p class="flex items-center gap-1.5 font-semibold">
@@ -135,7 +135,7 @@ function showPlace(): void {
         <p class="mt-1" data-place>{{ placeOf(holding) }}</p>
         <p v-if="placement && holding.placeText" class="mt-1 text-quiet">{{ placeWords.listSays(holding.placeText) }}</p>
         <figure v-if="holding.packagingPictureHash" class="mt-2 w-20">
-          <span class="block h-24 border border-line bg-paper p-1"><KImpression :hash="holding.packagingPictureHash" /></span>
+          <span class="block h-24 border border-line bg-paper p-1"><SetPicture :hash="holding.packagingPictureHash" /></span>
           <figcaption class="hint">{{ takeInWords.packagingBack }}</figcaption>
         </figure>
         <p v-if="placement?.holder.apartBecause" class="mt-1 text-ochre">{{ roomWords.isApart(placement.holder.apartBecause) }}</p>

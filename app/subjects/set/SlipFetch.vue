@@ -11,7 +11,7 @@ import { useDescribe } from '~/data/useDescribe'
 import KCombo from '~/kit/KCombo.vue'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { useNotices } from '~/kit/useNotices'
 import { slipWords } from './words'
 
@@ -55,7 +55,7 @@ async function takeOut(): Promise<void> {
       <KCombo id="take-out-to" v-model="to" :label="slipWords.takeOutWhere" :options="fetch.places" />
     </KField>
     <template #actions>
-      <button type="button" class="button" @click="isTaking = false">{{ shellWords.cancel }}</button>
+      <button type="button" class="button" @click="isTaking = false">{{ kitWords.cancel }}</button>
       <button type="button" class="button-main" @click="takeOut">{{ slipWords.takeOut }}</button>
     </template>
   </KDialog>

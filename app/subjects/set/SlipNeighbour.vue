@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Holding } from '#core/catalog'
 import type { Placement } from '#core/room'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from './SetPicture.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useCatalogue } from '~/data/useCatalogue'
 
@@ -24,7 +24,7 @@ const holding = computed(() => (placement ? catalogue.tables?.holdings.get(place
         class="flex min-h-11 w-full items-center gap-2 text-left hover:underline"
         @click="emit('open', holding)"
       >
-        <span class="h-10 w-8 shrink-0"><KImpression :hash="holding.pictureHash" /></span>
+        <span class="h-10 w-8 shrink-0"><SetPicture :hash="holding.pictureHash" /></span>
         <span class="min-w-0 leading-tight">{{ numberAndName(holding) }}</span>
       </button>
       <span v-else>{{ none }}</span>

@@ -1,6 +1,6 @@
 import type { Use } from '#core/catalog'
 import type { UseTally } from '#core/fetching'
-import { counted, money, partialDay } from '~/kit/grammar'
+import { counted, money, partialDay } from '#core/grammar'
 
 const FROM: Readonly<Record<Use['from'], string>> = { fetched: 'fetched', noted: 'noted by hand', said: 'by an older list' }
 

@@ -1,6 +1,6 @@
 import type { PageMark } from '#core/drawing'
 import type { Count, StopSet } from '#core/fetching'
-import { counted, countedThat, figure, listOf, ordinal, partialDay } from '~/kit/grammar'
+import { counted, countedThat, figure, listOf, ordinal, partialDay } from '#core/grammar'
 import type { PullOutcome } from '~/db/commands'
 
 type Refused = Extract<PullOutcome, { ok: false }>['code']

@@ -9,7 +9,7 @@ import { useFetch } from '~/subjects/walk/useFetch'
 import SlipBeside from '~/subjects/set/SlipBeside.vue'
 import { useSlip } from '~/subjects/set/useSlip'
 import { findWords } from '~/areas/find/words'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import AskParts from './AskParts.vue'
 import FindTools from './FindTools.vue'
@@ -123,7 +123,7 @@ function focusSet(id: string): void {
     </div>
     <div v-else class="flex items-start gap-4">
       <div class="min-w-0 flex-1">
-        <p v-if="isReading" class="py-16 text-center text-quiet" role="status">{{ shellWords.loading }}</p>
+        <p v-if="isReading" class="py-16 text-center text-quiet" role="status">{{ kitWords.loading }}</p>
         <template v-else>
           <ShelfBand :px-per-mm="scale" @open="slip.open($event)">
             <FindTools v-model:scale="scale" :is-parted="isParted" @part="swingParting" @change="changeThese" />

@@ -5,7 +5,7 @@ import type { Nearest } from '#core/finding'
 import { sizeClass, sizeOfClass } from '#core/finding'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
-import { counted } from '~/kit/grammar'
+import { counted } from '#core/grammar'
 import { findWords } from '~/areas/find/words'
 import { useFind } from '~/subjects/ask/useFind'
 

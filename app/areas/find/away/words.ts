@@ -1,5 +1,5 @@
 import type { SlotCheck } from '#core/fetching'
-import { counted, figure, partialDay } from '~/kit/grammar'
+import { counted, figure, partialDay } from '#core/grammar'
 
 export const awayWords = {
   title: 'What is out',

@@ -7,7 +7,7 @@ import { useFetch } from '~/subjects/walk/useFetch'
 import { usePinnedStops } from '~/subjects/walk/useWalk'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import KPageHead from '~/kit/KPageHead.vue'
 import KTicket from '~/kit/KTicket.vue'
 import KTyped from '~/kit/KTyped.vue'
@@ -109,7 +109,7 @@ async function pull(): Promise<void> {
               :data-candidate="set.id"
               @click="line.need.pinnedId = set.id"
             >
-              <span class="block h-16" aria-hidden="true"><KImpression :hash="holding(set.id)?.pictureHash ?? null" /></span>
+              <span class="block h-16" aria-hidden="true"><SetPicture :hash="holding(set.id)?.pictureHash ?? null" /></span>
               <span class="mt-1 flex items-baseline gap-2 overflow-hidden whitespace-nowrap">
                 <KTicket :code="codeOf(holding(set.id)!)" size="small" />
                 <span class="hint truncate figures">{{ set.where }}</span>

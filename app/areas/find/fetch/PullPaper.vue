@@ -4,7 +4,7 @@ import { cellText } from '#core/room'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { laneName } from '~/data/words'
-import { moment } from '~/kit/grammar'
+import { moment } from '#core/grammar'
 import { fetchWords } from '~/subjects/walk/words'
 
 /** The walk on paper: a slip with a box to tick for each set, narrow enough that twenty sets stay on one page. */

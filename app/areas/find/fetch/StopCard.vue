@@ -6,7 +6,7 @@ import { cellText } from '#core/room'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { laneName } from '~/data/words'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import KTicket from '~/kit/KTicket.vue'
 import InsidePicture from './InsidePicture.vue'
 import { useWalk } from '~/subjects/walk/useWalk'
@@ -74,7 +74,7 @@ function textsOf({ standing, count, sharesWithIds, isHalf }: StopSet): readonly 
         class="flex items-start gap-3 border-b border-line py-2 max-sm:flex-wrap"
         :data-set="holding.id"
       >
-        <span class="h-14 w-12 shrink-0" aria-hidden="true"><KImpression :hash="holding.pictureHash" /></span>
+        <span class="h-14 w-12 shrink-0" aria-hidden="true"><SetPicture :hash="holding.pictureHash" /></span>
         <div class="min-w-0 flex-1 leading-snug">
           <p class="flex flex-wrap items-baseline gap-x-2">
             <KTicket :code="codeOf(holding)" size="small" />

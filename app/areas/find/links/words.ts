@@ -1,4 +1,4 @@
-import { counted } from '~/kit/grammar'
+import { counted } from '#core/grammar'
 
 export const linksWords = {
   button: 'Your links',

@@ -15,7 +15,7 @@ import KField from '~/kit/KField.vue'
 import KTyped from '~/kit/KTyped.vue'
 import { useTyped } from '~/kit/useTyped'
 import ThemesField from '~/subjects/set/ThemesField.vue'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { useNotices } from '~/kit/useNotices'
 import { manyWords } from './words'
 
@@ -196,7 +196,7 @@ async function change(): Promise<void> {
       </ul>
     </fieldset>
     <template #actions>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button>
+      <button type="button" class="button" @click="emit('close')">{{ kitWords.cancel }}</button>
       <button
         type="button"
         class="button-main"

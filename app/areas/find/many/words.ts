@@ -1,5 +1,5 @@
 import type { WishField } from '#core/questions'
-import { counted, countedThat, figure } from '~/kit/grammar'
+import { counted, countedThat, figure } from '#core/grammar'
 
 const FIELDS: Readonly<Record<WishField, string>> = {
   brandId: 'Brand',

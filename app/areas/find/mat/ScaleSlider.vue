@@ -4,7 +4,7 @@ import { computed, shallowRef } from 'vue'
 import KDialog from '~/kit/KDialog.vue'
 import { act } from '~/data/act'
 import { findWords } from '~/areas/find/words'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** Scale of the mat. Life size is one stop, set once against a bank card (ISO/IEC 7810 ID-1, 85.60 x 53.98 mm). */
@@ -64,7 +64,7 @@ async function keep(): Promise<void> {
         />
       </div>
       <template #actions>
-        <button type="button" class="button" @click="isOpen = false">{{ shellWords.cancel }}</button>
+        <button type="button" class="button" @click="isOpen = false">{{ kitWords.cancel }}</button>
         <button type="button" class="button-main" @click="keep">{{ findWords.calibrateDone }}</button>
       </template>
     </KDialog>

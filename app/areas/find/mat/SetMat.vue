@@ -5,7 +5,7 @@ import type { Holding } from '#core/catalog'
 import { layMat, UNKNOWN_SIZE } from '#core/drawing'
 import { useOnPaper } from '~/kit/useOnPaper'
 import { useSheetElement } from '~/kit/useSheetElement'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { findWords } from '~/areas/find/words'
@@ -154,7 +154,7 @@ async function walk(event: KeyboardEvent, index: number): Promise<void> {
             class="block shadow-[0_1px_0_var(--edge)] group-hover:outline-2 group-hover:outline-edge"
             :style="{ width: `${(holding.size ?? UNKNOWN_SIZE).widthMm * pxPerMm}px`, height: `${spot.pictureHeight}px` }"
           >
-            <KImpression :hash="holding.pictureHash" :is-full="spot.pictureHeight > THUMB_PX" />
+            <SetPicture :hash="holding.pictureHash" :is-full="spot.pictureHeight > THUMB_PX" />
           </span>
           <span class="mt-1 flex items-baseline gap-2 overflow-hidden whitespace-nowrap">
             <KTicket :code="codeOf(holding)" size="small" />

@@ -1,5 +1,5 @@
 import type { Facet } from '#core/finding'
-import { counted, figure } from '~/kit/grammar'
+import { counted, figure } from '#core/grammar'
 
 export const narrowWords = {
   title: 'How these sets part',

@@ -1,5 +1,5 @@
 import type { LookAlikeVerdict } from '#core/classing'
-import { counted, countedThat, figure, listOf } from '~/kit/grammar'
+import { counted, countedThat, figure, listOf } from '#core/grammar'
 
 export const ownWords = {
   title: 'Own it?',

@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import type { Holding } from '#core/catalog'
 import { useFetch } from '~/subjects/walk/useFetch'
 import { useDescribe } from '~/data/useDescribe'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import KTicket from '~/kit/KTicket.vue'
 import InkBox from './InkBox.vue'
 import type { Like } from './shapes.worker'
@@ -35,7 +35,7 @@ const told = computed(() =>
           class="relative block"
           :style="{ width: `${sideRem * Math.min(1, aspect)}rem`, height: `${sideRem * Math.min(1, 1 / aspect)}rem` }"
         >
-          <KImpression :hash="like?.id ?? holding.pictureHash" />
+          <SetPicture :hash="like?.id ?? holding.pictureHash" />
           <InkBox v-if="like" :box="like.box" :aspect="aspect" />
         </span>
       </span>

@@ -1,5 +1,5 @@
 import { PICTURE_FAULTS } from '~/data/words'
-import { counted, figure } from '~/kit/grammar'
+import { counted, figure } from '#core/grammar'
 import type { PictureFault } from '~/data/pictureSize'
 
 /** How likeness is told. Which of several very like ones it is, the eye tells: that is why pictures stand beside it. */

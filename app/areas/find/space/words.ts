@@ -1,4 +1,4 @@
-import { counted, figure } from '~/kit/grammar'
+import { counted, figure } from '#core/grammar'
 
 export const spaceWords = {
   title: 'Fits a space',

@@ -3,7 +3,7 @@ import { onMounted, shallowRef } from 'vue'
 import type { IndexBook } from '#core/catalog'
 import type { HandChange } from '#core/printing'
 import KDialog from '~/kit/KDialog.vue'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import type { BookWork } from './useBookWork'
 import { indexWords } from './words'
 
@@ -52,7 +52,7 @@ async function done(): Promise<void> {
       </li>
     </ol>
     <template #actions>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.close }}</button>
+      <button type="button" class="button" @click="emit('close')">{{ kitWords.close }}</button>
       <button type="button" class="button-main" :disabled="!changes?.length" data-hand-done @click="done">{{ indexWords.handDone }}</button>
     </template>
   </KDialog>

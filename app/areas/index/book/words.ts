@@ -1,6 +1,6 @@
 import type { BookWay, IndexBook } from '#core/catalog'
 import type { Reasons } from '#core/printing'
-import { counted, figure, listOf, partialDay } from '~/kit/grammar'
+import { counted, figure, listOf, partialDay } from '#core/grammar'
 
 const thing = ({ sides }: Pick<IndexBook, 'sides'>): string => (sides === 2 ? 'sheet' : 'page')
 /** So many labels are named; more are counted. */

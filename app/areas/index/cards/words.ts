@@ -1,4 +1,4 @@
-import { counted, figure, partialDay } from '~/kit/grammar'
+import { counted, figure, partialDay } from '#core/grammar'
 
 export const CARD_KINDS = ['cards', 'dividers', 'contents', 'out', 'pull', 'slips', 'gaps', 'legend'] as const
 export type CardKind = (typeof CARD_KINDS)[number]

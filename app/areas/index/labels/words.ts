@@ -1,6 +1,6 @@
 import { type Labelled, type LabelSheet, type SetLabel, TAPE_WIDTHS_MM } from '#core/catalog'
 import type { GridFault, LabelReason, LaidLabel, ShortenedPart, TemplateReason } from '#core/printing'
-import { counted, figure, listOf, partialDay } from '~/kit/grammar'
+import { counted, figure, listOf, partialDay } from '#core/grammar'
 
 const labels = (count: number): string => counted(count, 'label')
 /** Tape is spoken of in metres, and in centimetres where it is short. */

@@ -1,4 +1,4 @@
-import { counted, countedThat } from '~/kit/grammar'
+import { counted, countedThat } from '#core/grammar'
 
 /** Walking along a container and saying what stands there. */
 export const alongWords = {

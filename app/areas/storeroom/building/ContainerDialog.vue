@@ -5,7 +5,7 @@ import { CONTAINER_SHAPES } from '#core/room'
 import { MM_PER_UNIT, readGrams, readNumber, readSize } from '#core/units'
 import BuildingPreview from './BuildingPreview.vue'
 import { MOST_AT_ONCE, useBuilding } from '~/subjects/room/useBuilding'
-import { buildingWords } from './words'
+import { buildingWords } from '~/subjects/room/buildingWords'
 import KDialog from '~/kit/KDialog.vue'
 import KTyped from '~/kit/KTyped.vue'
 import { useTyped } from '~/kit/useTyped'
@@ -14,7 +14,7 @@ import { act } from '~/data/act'
 import { useDescribe } from '~/data/useDescribe'
 import { roomWords } from '~/subjects/room/roomWords'
 import { storeroomWords } from '~/subjects/room/storeroomWords'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { placeWords, shelfWord } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
@@ -380,7 +380,7 @@ async function add(isMore = false): Promise<void> {
     <p class="hint mt-4">{{ storeroomWords.liftCaution }}</p>
     <template #actions>
       <BuildingPreview v-if="building" :building="building" />
-      <button type="button" class="button" @click="giveUp">{{ shellWords.cancel }}</button>
+      <button type="button" class="button" @click="giveUp">{{ kitWords.cancel }}</button>
       <button v-if="!container" type="button" class="button" @click="add(true)">{{ buildingWords.addMore }}</button>
       <button type="submit" form="container-form" class="button-main">
         {{ container ? roomWords.keep : storeroomWords.addContainer }}

@@ -5,7 +5,7 @@ import { CONTAINER_SHAPES } from '#core/room'
 import { readLength } from '#core/units'
 import BuildingPreview from './BuildingPreview.vue'
 import { MOST_AT_ONCE, useBuilding } from '~/subjects/room/useBuilding'
-import { buildingWords } from './words'
+import { buildingWords } from '~/subjects/room/buildingWords'
 import KDialog from '~/kit/KDialog.vue'
 import KTyped from '~/kit/KTyped.vue'
 import { useTyped } from '~/kit/useTyped'
@@ -14,7 +14,7 @@ import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
 import { roomWords } from '~/subjects/room/roomWords'
 import { storeroomWords } from '~/subjects/room/storeroomWords'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { shelfWord } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
@@ -223,7 +223,7 @@ async function remove(): Promise<void> {
     <template #actions>
       <BuildingPreview v-if="building" :building="building" />
       <button v-if="fixture" type="button" class="button mr-auto text-berry" @click="remove">{{ roomWords.remove }}</button>
-      <button type="button" class="button" @click="giveUp">{{ shellWords.cancel }}</button>
+      <button type="button" class="button" @click="giveUp">{{ kitWords.cancel }}</button>
       <button type="submit" form="fixture-form" class="button-main">
         {{ roomWords.keep }}
       </button>

@@ -5,7 +5,7 @@ import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
 import { act } from '~/data/act'
 import { roomWords } from '~/subjects/room/roomWords'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 
 /** An exception: it stands outside of the filing rule, for a reason, and keeps its address. */
 const { holder } = defineProps<{ holder: Holder | null }>()
@@ -43,7 +43,7 @@ async function keep(reason: string | null): Promise<void> {
     </KField>
     <template #actions>
       <button v-if="holder?.apartBecause" type="button" class="button mr-auto" @click="keep(null)">{{ roomWords.fileAgain }}</button>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button>
+      <button type="button" class="button" @click="emit('close')">{{ kitWords.cancel }}</button>
       <button type="button" class="button-main" @click="keep(because.trim())">
         {{ roomWords.keep }}
       </button>

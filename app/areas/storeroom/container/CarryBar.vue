@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue'
-import { useMoving } from './useMoving'
+import { useMoving } from '~/subjects/room/useMoving'
 import { useDescribe } from '~/data/useDescribe'
 import { storeroomWords } from '~/subjects/room/storeroomWords'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { useCarry } from '~/subjects/room/useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
 
@@ -42,7 +42,7 @@ async function carryThere(): Promise<void> {
     </select>
     <button type="button" class="button" :disabled="to === ''" @click="carryThere">{{ storeroomWords.carryThere }}</button>
     <button type="button" class="button" @click="carry.putDown()">
-      {{ carry.isCarrying ? shellWords.cancel : storeroomWords.unselect }}
+      {{ carry.isCarrying ? kitWords.cancel : storeroomWords.unselect }}
     </button>
   </div>
 </template>

@@ -11,7 +11,7 @@ import { useLength } from './useLength'
 import { act } from '~/data/act'
 import { roomWords } from '~/subjects/room/roomWords'
 import { laneName } from '~/data/words'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
 import BuildingPreview from '~/areas/storeroom/building/BuildingPreview.vue'
@@ -131,7 +131,7 @@ async function measure(): Promise<void> {
       </KField>
       <template #actions>
         <BuildingPreview v-if="building" :building="building" />
-        <button type="button" class="button" @click="dialog = null">{{ shellWords.cancel }}</button>
+        <button type="button" class="button" @click="dialog = null">{{ kitWords.cancel }}</button>
         <button type="button" class="button-main" @click="copy">{{ roomWords.copy }}</button>
       </template>
     </KDialog>
@@ -149,7 +149,7 @@ async function measure(): Promise<void> {
       </template>
       <p v-if="problem" class="mt-2 font-semibold text-berry" role="alert">{{ problem }}</p>
       <template #actions>
-        <button type="button" class="button" @click="dialog = null">{{ shellWords.cancel }}</button>
+        <button type="button" class="button" @click="dialog = null">{{ kitWords.cancel }}</button>
         <button type="button" class="button-main" @click="empty">
           {{ sets === 0 ? roomWords.doRemove : roomWords.doEmpty }}
         </button>
@@ -176,7 +176,7 @@ async function measure(): Promise<void> {
         </KField>
       </div>
       <template #actions>
-        <button type="button" class="button" @click="dialog = null">{{ shellWords.cancel }}</button>
+        <button type="button" class="button" @click="dialog = null">{{ kitWords.cancel }}</button>
         <button type="button" class="button-main" @click="measure">{{ roomWords.keepLength }}</button>
       </template>
     </KDialog>

@@ -22,9 +22,8 @@ import TabDialog from './TabDialog.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useFills } from '~/subjects/room/useFills'
 import { useOutlook } from '~/subjects/room/useOutlook'
-import NotFound from '~/shell/NotFound.vue'
-import { useTitle } from '~/kit/useTitle'
-import { shellWords } from '~/shell/words'
+import KNotFound from '~/kit/KNotFound.vue'
+import { useTitle } from '~/subjects/set/useTitle'
 import { roomWords } from '~/subjects/room/roomWords'
 import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { laneName, placeWords } from '~/data/words'
@@ -36,7 +35,7 @@ const route = useRoute()
 const fills = useFills()
 const { lengthText, wayTo } = useDescribe()
 const row = computed(() => catalogue.room.rows.get(String(route.params.container)))
-useTitle(() => row.value?.container.name ?? shellWords.gone)
+useTitle(() => row.value?.container.name ?? storeroomWords.gone)
 const zone = computed(() => catalogue.tables?.zones.get(row.value?.container.zoneId ?? ''))
 const fill = computed(() => fills.value.get(row.value?.container.id ?? ''))
 const focusId = computed(() => (typeof route.query.at === 'string' ? route.query.at : null))
@@ -77,7 +76,7 @@ function focusSet(id: string): void {
 
 <template>
   <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
-    <NotFound v-if="!row" :what="shellWords.gone" :then="shellWords.goneThen" to="/storeroom" :way="shellWords.toStoreroom" />
+    <KNotFound v-if="!row" :what="storeroomWords.gone" :then="storeroomWords.goneThen" to="/storeroom" :way="storeroomWords.toStoreroom" />
     <div v-else class="flex items-start gap-4">
       <div class="min-w-0 flex-1">
         <header class="flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1">

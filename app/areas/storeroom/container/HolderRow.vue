@@ -2,14 +2,14 @@
 import { GripVertical, Pin } from 'lucide-vue-next'
 import { computed, useTemplateRef } from 'vue'
 import type { Placement } from '#core/room'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useHolderDrag, useHolderDrop } from '~/subjects/room/useHolderDrop'
 import { roomWords } from '~/subjects/room/roomWords'
 import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { placeWords } from '~/data/words'
-import { partialDay } from '~/kit/grammar'
+import { partialDay } from '#core/grammar'
 import { useCarry } from '~/subjects/room/useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
 
@@ -78,7 +78,7 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
     <span role="gridcell" class="hidden w-8 shrink-0 text-right text-[0.88rem] text-quiet figures sm:block">
       {{ storeroomWords.position(placement.position) }}
     </span>
-    <span v-if="first" class="h-13 w-11 shrink-0"><KImpression :hash="first.pictureHash" /></span>
+    <span v-if="first" class="h-13 w-11 shrink-0"><SetPicture :hash="first.pictureHash" /></span>
     <span role="gridcell" class="min-w-0 flex-1">
       <span v-for="holding in holdings" :key="holding.id" class="flex flex-wrap items-baseline gap-x-2 sm:flex-nowrap sm:whitespace-nowrap">
         <KTicket :code="codeOf(holding)" size="small" />

@@ -2,14 +2,14 @@
 import { computed, onMounted, useTemplateRef } from 'vue'
 import type { Cell, Container } from '#core/catalog'
 import type { Placement } from '#core/room'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useHolderDrag, useHolderDrop } from '~/subjects/room/useHolderDrop'
-import { useMoving } from './useMoving'
+import { useMoving } from '~/subjects/room/useMoving'
 import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { placeWords } from '~/data/words'
-import { partialDay } from '~/kit/grammar'
+import { partialDay } from '#core/grammar'
 import { useCarry } from '~/subjects/room/useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useFind } from '~/subjects/ask/useFind'
@@ -84,7 +84,7 @@ function keyed(event: KeyboardEvent): void {
       <KTicket v-if="holding" :code="codeOf(holding)" size="small" />
       <span class="hint figures">{{ address }}</span>
     </span>
-    <span v-if="holding" class="mt-1 block h-14"><KImpression :hash="holding.pictureHash" /></span>
+    <span v-if="holding" class="mt-1 block h-14"><SetPicture :hash="holding.pictureHash" /></span>
     <span v-if="others > 0" class="hint mt-0.5">{{ storeroomWords.andMore(others) }}</span>
     <span v-if="loan" class="mt-0.5 text-[0.85rem] leading-tight text-ochre">{{ placeWords.out(loan.to, partialDay(loan.outAt)) }}</span>
     <span v-if="holding" class="mt-0.5 line-clamp-2 text-[0.85rem] leading-tight">{{ holding.name }}</span>

@@ -9,7 +9,7 @@ import KCombo from '~/kit/KCombo.vue'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
 import { roomWords } from '~/subjects/room/roomWords'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { useNotices } from '~/kit/useNotices'
 
 /** All of a container out for a season, and back: it is no use of any of its sets. */
@@ -48,7 +48,7 @@ async function bringBack(): Promise<void> {
       <KCombo id="season-to" v-model="to" :label="roomWords.allOutWhere" :options="fetch.places" />
     </KField>
     <template #actions>
-      <button type="button" class="button" @click="isOpen = false">{{ shellWords.cancel }}</button>
+      <button type="button" class="button" @click="isOpen = false">{{ kitWords.cancel }}</button>
       <button type="button" class="button-main" :disabled="to.trim() === ''" @click="takeOut">{{ roomWords.allOut }}</button>
     </template>
   </KDialog>

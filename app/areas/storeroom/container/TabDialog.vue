@@ -9,7 +9,7 @@ import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
 import { act } from '~/data/act'
 import { storeroomWords } from '~/subjects/room/storeroomWords'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { useCarry } from '~/subjects/room/useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
 
@@ -73,7 +73,7 @@ async function takeOut(): Promise<void> {
     </KField>
     <template #actions>
       <button v-if="section" type="button" class="button mr-auto text-berry" @click="takeOut">{{ storeroomWords.removeTab }}</button>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button>
+      <button type="button" class="button" @click="emit('close')">{{ kitWords.cancel }}</button>
       <button type="button" class="button-main" :disabled="isBlank(title)" @click="keep">
         {{ storeroomWords.save }}
       </button>

@@ -8,7 +8,7 @@ import OrderedList from './OrderedList.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { roomWords } from '~/subjects/room/roomWords'
 import { placeWords } from '~/data/words'
-import { counted } from '~/kit/grammar'
+import { counted } from '#core/grammar'
 import { useCatalogue } from '~/data/useCatalogue'
 
 /** A zone, or the whole room, in any order there is: a view only. Zone and order stand in the address of the page. */

@@ -16,7 +16,7 @@ import { act } from '~/data/act'
 import { plainly } from '~/kit/plainly'
 import { refileWords } from './words'
 import { placeWords } from '~/data/words'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { useNotices } from '~/kit/useNotices'
 
 /** Re-filing: asked for, shown before it is begun, and worked through step by step. */
@@ -84,7 +84,7 @@ const minutes = computed(() =>
       />
       <p v-if="isBusy" class="mt-4 flex items-center gap-3" role="status">
         {{ refileWords.working }}
-        <button type="button" class="min-h-11 underline" @click="worker.cancel()">{{ shellWords.cancel }}</button>
+        <button type="button" class="min-h-11 underline" @click="worker.cancel()">{{ kitWords.cancel }}</button>
       </p>
       <p v-else-if="problemText" class="mt-4 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert">{{ problemText }}</p>
       <div v-else-if="proposal?.ok" data-refiling-answer class="mt-6 border-t-2 border-ridge-5 pt-4">

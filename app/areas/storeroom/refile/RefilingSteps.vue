@@ -9,7 +9,7 @@ import KDialog from '~/kit/KDialog.vue'
 import type { UnderWay } from './useRefiling'
 import { act } from '~/data/act'
 import { refileWords } from './words'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { useDescribe } from '~/data/useDescribe'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
@@ -157,7 +157,7 @@ async function leave(keepsRule: boolean): Promise<void> {
     <KDialog :open="isLeaving" :title="refileWords.leave" @close="isLeaving = false">
       <p class="mt-2">{{ onTable === 0 ? refileWords.leaveLead : refileWords.onTable(onTable, laneText(tableKey)) }}</p>
       <template #actions>
-        <button type="button" class="button" @click="isLeaving = false">{{ shellWords.cancel }}</button>
+        <button type="button" class="button" @click="isLeaving = false">{{ kitWords.cancel }}</button>
         <button type="button" class="button" @click="leave(false)">{{ refileWords.oldRule }}</button>
         <button type="button" class="button-main" @click="leave(true)">{{ refileWords.keepRule }}</button>
       </template>

@@ -1,5 +1,5 @@
 import type { RefilingProposal, SplitBreak } from '#core/refiling'
-import { counted, countedThat, figure } from '~/kit/grammar'
+import { counted, countedThat, figure } from '#core/grammar'
 
 type Write = (mm: number) => string
 type Problem = Extract<RefilingProposal, { ok: false }>['problem']
@@ -124,10 +124,4 @@ export const refileWords = {
   caution: 'Lift with both hands, no more than you carry with ease; no climbing with a full one. Blocks fall on feet.',
   picture: (from: string, to: string) => `Picture: from ${from} to ${to}`,
   more: (count: number) => `Show the ${counted(count, 'step')} after these`,
-  wouldMove: (count: number) =>
-    count === 0 ? 'No set would have to be moved by this order.' : `${counted(count, 'set')} would stand out of order by this.`,
-  wouldMoveHint: 'Nothing is moved by taking it: they can be re-filed, or left.',
-  orderTitle: 'What this would put out of order',
-  takeOrder: 'Take it',
-  putBack: 'Leave it as it was',
 } as const

@@ -4,7 +4,7 @@ import type { FilingKey, Zone } from '#core/catalog'
 import KDialog from '~/kit/KDialog.vue'
 import { act } from '~/data/act'
 import { storeroomWords } from '~/subjects/room/storeroomWords'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import RuleKeys from './RuleKeys.vue'
 
 /** A zone's filing rule. */
@@ -29,7 +29,7 @@ async function keep(): Promise<void> {
     <p class="hint mt-1">{{ storeroomWords.ruleHint }}</p>
     <RuleKeys v-model="keys" class="mt-3" />
     <template #actions>
-      <button type="button" class="button" @click="emit('close')">{{ shellWords.cancel }}</button>
+      <button type="button" class="button" @click="emit('close')">{{ kitWords.cancel }}</button>
       <button type="button" class="button-main" :disabled="keys.length === 0" @click="keep">{{ storeroomWords.save }}</button>
     </template>
   </KDialog>

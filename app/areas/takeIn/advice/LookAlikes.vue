@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core'
 import { computed, shallowRef, watch } from 'vue'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { pileWords } from '~/subjects/pile/words'
@@ -70,7 +70,7 @@ const draftOf = (id: string) => pile.drafts.find(draft => draft.id === id)
     <ul>
       <li v-for="each in shown" :key="each.id" class="mt-2 flex items-start gap-3">
         <span class="h-16 w-12 shrink-0">
-          <KImpression :hash="holdingOf(each.id)?.pictureHash ?? draftOf(each.id)?.pictureHash ?? null" />
+          <SetPicture :hash="holdingOf(each.id)?.pictureHash ?? draftOf(each.id)?.pictureHash ?? null" />
         </span>
         <p class="min-w-0 leading-snug">
           <strong class="block" :class="each.verdict === 'same' ? 'text-ochre' : ''">

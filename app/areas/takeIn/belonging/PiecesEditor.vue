@@ -5,7 +5,7 @@ import { computed, reactive, toRef, watch } from 'vue'
 import type { Holding, Piece } from '#core/catalog'
 import { readWords, wordsFit } from '#core/exchange'
 import { readSize } from '#core/units'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import KCombo from '~/kit/KCombo.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
@@ -104,7 +104,7 @@ async function keep(): Promise<void> {
     <ul>
       <li v-for="row in rows" :key="row.id" class="mt-2 flex flex-wrap items-center gap-3" data-piece>
         <label class="grid h-14 w-11 shrink-0 cursor-pointer place-items-center border border-line focus-within:outline-3">
-          <KImpression v-if="row.pictureHash" :hash="row.pictureHash" />
+          <SetPicture v-if="row.pictureHash" :hash="row.pictureHash" />
           <Camera v-else :size="18" class="text-quiet" aria-hidden="true" />
           <input
             type="file"

@@ -5,7 +5,7 @@ import { takeInWords } from '~/subjects/pile/takeInWords'
 import { importWords } from './words'
 import { saidUse } from '#core/fetching'
 import { slipWords } from '~/subjects/set/words'
-import { partialDay } from '~/kit/grammar'
+import { partialDay } from '#core/grammar'
 import type { ListView } from './list.worker'
 
 /** What each column is, and the first rows twice: as written, and as read. */

@@ -14,7 +14,7 @@ import { useListImport } from './useListImport'
 import { listedWords } from '~/areas/takeIn/places/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { importWords } from './words'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 
 /** Bringing in the list somebody keeps: read, shown, asked, and only then taken. */
 const { fileName, view, problem, progress, taken, stopped, open, openSheet, paste, reopen, choose, take, startOver, cancel } =
@@ -145,7 +145,7 @@ const progressText = computed(() => {
         <template v-else>
           <p class="font-semibold figures" data-sums>{{ importWords.sums(view.report) }}</p>
           <div class="flex gap-2">
-            <button type="button" class="button" @click="startOver">{{ shellWords.cancel }}</button>
+            <button type="button" class="button" @click="startOver">{{ kitWords.cancel }}</button>
             <button type="button" class="button-main" :disabled="view.report.taken + view.report.withQuestion === 0" @click="take">
               {{ importWords.take(view.report.taken + view.report.withQuestion) }}
             </button>

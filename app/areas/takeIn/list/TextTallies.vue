@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Tally } from '#core/exchange'
-import { short } from '~/kit/grammar'
+import { short } from '#core/grammar'
 import { importWords } from './words'
 
 /** Texts as they stand in the file, each with how often. */

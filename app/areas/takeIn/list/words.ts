@@ -1,7 +1,7 @@
 import type { DateOrder } from '#core/catalog'
 import type { JoinDoubt, JoinReason } from '#core/classing'
 import type { ImportReport, ListField, ListSource, TableReading } from '#core/exchange'
-import { counted, countedThat, figure, listOf } from '~/kit/grammar'
+import { counted, countedThat, figure, listOf } from '#core/grammar'
 
 const FIELDS: Readonly<Record<ListField, string>> = {
   number: 'Number',

@@ -15,7 +15,7 @@ import { useDescribe } from '~/data/useDescribe'
 import { useMeasuring } from './useMeasuring'
 import { act } from '~/data/act'
 import { measureWords } from './words'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { usePhotoKeeper } from '~/subjects/set/usePhotoKeeper'
 import { useNotices } from '~/kit/useNotices'
@@ -130,7 +130,7 @@ async function keep(): Promise<void> {
     </div>
     <p v-if="busy" class="mt-3 flex items-center gap-3" role="status">
       {{ busy }}
-      <button type="button" class="min-h-11 underline" @click="bench.cancel">{{ shellWords.cancel }}</button>
+      <button type="button" class="min-h-11 underline" @click="bench.cancel">{{ kitWords.cancel }}</button>
     </p>
     <p v-else-if="problem" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert" data-measure-problem>
       {{ problem }}

@@ -1,6 +1,6 @@
 import type { CornersFault, MeasureFault } from '#core/measuring'
 import { PICTURE_FAULTS } from '~/data/words'
-import { counted } from '~/kit/grammar'
+import { counted } from '#core/grammar'
 
 const CORNERS: Readonly<Record<CornersFault, string>> = {
   crossed: 'The corners are crossed: go round the sheet or card in one direction.',

@@ -1,6 +1,6 @@
 import type { KindFamily, ThemeSchool } from '#core/catalog'
 import type { LegendLine } from '#core/classing'
-import { counted } from '~/kit/grammar'
+import { counted } from '#core/grammar'
 import { slipWords } from '~/subjects/set/words'
 
 export const nameWords = {
@@ -89,6 +89,12 @@ export const nameWords = {
   markTaken: (mark: string, meaning: string) => `${mark} means "${meaning}" already. A mark has one meaning.`,
   markKept: (way: string) => `The mark for "${way}" is kept.`,
   kindMark: (kind: string) => `Kind: ${kind}`,
+  wouldMove: (count: number) =>
+    count === 0 ? 'No set would have to be moved by this order.' : `${counted(count, 'set')} would stand out of order by this.`,
+  wouldMoveHint: 'Nothing is moved by taking it: they can be re-filed, or left.',
+  orderTitle: 'What this would put out of order',
+  takeOrder: 'Take it',
+  putBack: 'Leave it as it was',
 } as const
 
 function few(names: readonly string[]): string {

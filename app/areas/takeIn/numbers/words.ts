@@ -1,5 +1,5 @@
 import type { CODE_READINGS, NumberSchool } from '#core/catalog'
-import { counted, figure } from '~/kit/grammar'
+import { counted, figure } from '#core/grammar'
 
 export const numberWords = {
   title: 'Numbers',

@@ -2,7 +2,7 @@
 import { Camera, Trash2 } from 'lucide-vue-next'
 import { shallowRef, useTemplateRef } from 'vue'
 import KFile from '~/kit/KFile.vue'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import { takeInWords } from '~/subjects/pile/takeInWords'
 import { useNotices } from '~/kit/useNotices'
 import { usePhotoKeeper } from '~/subjects/set/usePhotoKeeper'
@@ -41,7 +41,7 @@ function fromCamera(event: Event): void {
   <div>
     <p class="label">{{ label ?? takeInWords.photo }}</p>
     <div class="flex items-start gap-3">
-      <div class="mat small-mat h-32 w-26 shrink-0 border border-mat-line p-2" :aria-busy="isBusy"><KImpression :hash="hash" /></div>
+      <div class="mat small-mat h-32 w-26 shrink-0 border border-mat-line p-2" :aria-busy="isBusy"><SetPicture :hash="hash" /></div>
       <div class="flex flex-col items-start gap-2">
         <slot />
         <KFile

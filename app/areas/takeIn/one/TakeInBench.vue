@@ -29,7 +29,7 @@ import { holderWords } from '~/subjects/fit/words'
 import { pileWords } from '~/subjects/pile/words'
 import { takeInWords } from '~/subjects/pile/takeInWords'
 import { placeWords } from '~/data/words'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { useAdvice } from '~/areas/takeIn/advice/useAdvice'
 import { troubleOf } from '~/data/storageTrouble'
 import { keepForGood } from '~/data/keepForGood'
@@ -234,7 +234,7 @@ useSettleKey(() => void save(true))
             <Check :size="18" aria-hidden="true" />
             {{ takeInWords.saveEdit }}
           </button>
-          <NuxtLink to="/" class="button" @click="draft.typed.forget()">{{ shellWords.cancel }}</NuxtLink>
+          <NuxtLink to="/" class="button" @click="draft.typed.forget()">{{ kitWords.cancel }}</NuxtLink>
         </template>
         <template v-else>
           <button type="submit" class="button-main">

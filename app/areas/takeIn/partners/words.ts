@@ -1,5 +1,5 @@
 import type { PartnerBecause, PartnerPair } from '#core/classing'
-import { counted, countedThat } from '~/kit/grammar'
+import { counted, countedThat } from '#core/grammar'
 
 /** Which dies go with which stamps, over the whole room. */
 export const partnerWords = {

@@ -7,7 +7,7 @@ import { nextSizesUp, type NoFit, PLAIN_WAYS, latestHolder, standsByItself } fro
 import { readSize } from '#core/units'
 import FitDrawing from '~/subjects/fit/FitDrawing.vue'
 import ShareHolder from '~/subjects/fit/ShareHolder.vue'
-import { listOf } from '~/kit/grammar'
+import { listOf } from '#core/grammar'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useFit } from '~/subjects/fit/useFit'

@@ -2,7 +2,7 @@
 import { X } from 'lucide-vue-next'
 import { computed, shallowRef, watch } from 'vue'
 import type { Draft } from '#core/catalog'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import { act } from '~/data/act'
 import { pileWords } from '~/subjects/pile/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -50,7 +50,7 @@ async function drop(draft: Draft): Promise<void> {
           data-strip
           @click="emit('open', draft)"
         >
-          <span class="h-14 w-11 shrink-0"><KImpression :hash="draft.pictureHash" /></span>
+          <span class="h-14 w-11 shrink-0"><SetPicture :hash="draft.pictureHash" /></span>
           <span class="min-w-0">
             <span class="block truncate font-semibold" :class="draft.texts.name ? '' : 'text-quiet'">
               {{ draft.texts.name || pileWords.unnamed }}

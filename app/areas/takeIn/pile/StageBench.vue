@@ -7,7 +7,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { NuxtLink } from '#components'
 import type { Holding } from '#core/catalog'
 import { type Stage, stageOf } from '#core/pile'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import KTicket from '~/kit/KTicket.vue'
 import ClassPanel from './ClassPanel.vue'
 import FilePanel from './FilePanel.vue'
@@ -130,7 +130,7 @@ useSettleKey(() => void finish(), true)
     </div>
     <div v-else class="mt-5 grid gap-6 md:grid-cols-[17rem_1fr]" data-work>
       <div>
-        <div class="mat small-mat h-40 border border-mat-line p-3 md:h-72"><KImpression :hash="current.pictureHash" is-full /></div>
+        <div class="mat small-mat h-40 border border-mat-line p-3 md:h-72"><SetPicture :hash="current.pictureHash" is-full /></div>
         <p class="mt-2 flex items-baseline gap-2">
           <KTicket :code="codeOf(current)" />
           <span class="scroll-mt-2 font-semibold" data-working>{{ current.name }}</span>

@@ -1,7 +1,7 @@
 import type { FamilyMeaning, FamilyPlan, MeaningBecause, PlaceDoubt, PlaceFamily } from '#core/room/places'
 import type { FromListOutcome, NotBuilt } from '~/db'
 import { addressTaken } from '~/subjects/room/storeroomWords'
-import { counted, countedThat, figure, listOf } from '~/kit/grammar'
+import { counted, countedThat, figure, listOf } from '#core/grammar'
 
 const BECAUSE: Readonly<Record<MeaningBecause, string>> = {
   caseWord: 'The word names a case, and each case has its figure.',

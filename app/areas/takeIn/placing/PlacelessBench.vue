@@ -6,7 +6,7 @@ import { proposePlace } from '#core/filing'
 import KDialog from '~/kit/KDialog.vue'
 import MovingLine from '~/subjects/pile/MovingLine.vue'
 import KPageHead from '~/kit/KPageHead.vue'
-import KImpression from '~/kit/KImpression.vue'
+import SetPicture from '~/subjects/set/SetPicture.vue'
 import KProgress from '~/kit/KProgress.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
@@ -15,7 +15,8 @@ import { takeInWords } from '~/subjects/pile/takeInWords'
 import { placeWords } from '~/data/words'
 import type { PlacesOutlook } from '~/data/room.worker'
 import { usePlaceMany } from './usePlaceMany'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
+import { keepingWords } from '~/data/words'
 import { tidyWords } from '~/areas/takeIn/tidy/words'
 import { listedWords } from '~/areas/takeIn/places/words'
 import { NuxtLink } from '#components'
@@ -54,7 +55,7 @@ async function lookAhead(): Promise<void> {
 async function placeAll(): Promise<void> {
   outlook.value = null
   const done = await placeMany(waiting.value.map(holding => holding.id))
-  if (done === null) notices.tell(shellWords.notKept, 'care')
+  if (done === null) notices.tell(keepingWords.notKept, 'care')
   else notices.tell(takeInWords.placedMany(done))
 }
 </script>
@@ -96,12 +97,12 @@ async function placeAll(): Promise<void> {
               <span class="absolute inset-y-0 left-0 bg-ridge-2" :style="{ width: `${Math.min(100, each.after * 100)}%` }" />
               <span class="absolute inset-y-0 left-0 bg-ridge-4" :style="{ width: `${Math.min(100, each.before * 100)}%` }" />
             </span>
-            <span>{{ takeInWords.placeAllRow(each.sets, shellWords.percent(each.before), shellWords.percent(each.after)) }}</span>
+            <span>{{ takeInWords.placeAllRow(each.sets, kitWords.percent(each.before), kitWords.percent(each.after)) }}</span>
           </li>
         </ul>
       </template>
       <template #actions>
-        <button type="button" class="button" @click="outlook = null">{{ shellWords.cancel }}</button>
+        <button type="button" class="button" @click="outlook = null">{{ kitWords.cancel }}</button>
         <button type="button" class="button-main" :disabled="outlook?.placed === 0" @click="placeAll">{{ takeInWords.placeAllNow }}</button>
       </template>
     </KDialog>
@@ -111,7 +112,7 @@ async function placeAll(): Promise<void> {
         :key="holding.id"
         class="flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line py-2"
       >
-        <span class="h-14 w-11 shrink-0"><KImpression :hash="holding.pictureHash" /></span>
+        <span class="h-14 w-11 shrink-0"><SetPicture :hash="holding.pictureHash" /></span>
         <div class="min-w-0 flex-1 basis-60">
           <p class="flex flex-wrap items-baseline gap-x-2">
             <KTicket :code="codeOf(holding)" size="small" />

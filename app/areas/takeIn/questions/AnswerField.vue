@@ -5,7 +5,7 @@ import { type Answered, type AnswerGround, type QuestionGroup, readAnswer } from
 import { useDescribe } from '~/data/useDescribe'
 import { useCatalogue } from '~/data/useCatalogue'
 import { slipWords } from '~/subjects/set/words'
-import { partialDay } from '~/kit/grammar'
+import { partialDay } from '#core/grammar'
 import { questionWords } from './words'
 
 /** The answer to one question, for all sets that carry it. */

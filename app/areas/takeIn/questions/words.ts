@@ -1,5 +1,5 @@
 import type { OpenQuestion } from '#core/catalog'
-import { counted, countedThat, figure } from '~/kit/grammar'
+import { counted, countedThat, figure } from '#core/grammar'
 
 type Code = OpenQuestion['code']
 const TITLES: Readonly<Record<Code, string>> = {

@@ -14,7 +14,7 @@ import { listedWords } from '~/areas/takeIn/places/words'
 import KPageHead from '~/kit/KPageHead.vue'
 import KTyped from '~/kit/KTyped.vue'
 import { useNotices } from '~/kit/useNotices'
-import { shellWords } from '~/shell/words'
+import { keepingWords } from '~/data/words'
 import { NuxtLink } from '#components'
 import TidyZone from './TidyZone.vue'
 import { useTidy } from './useTidy'
@@ -49,7 +49,7 @@ async function build(): Promise<void> {
 const goesOneByOne = ({ runMm, filed, waiting: own }: ZoneTidy): boolean => runMm === null || filed > own.length
 async function putAway({ waiting: own, runMm }: ZoneTidy): Promise<void> {
   const done = await placeMany(own.map(({ id }) => id))
-  if (done === null) notices.tell(shellWords.notKept, 'care')
+  if (done === null) notices.tell(keepingWords.notKept, 'care')
   else notices.tell(runMm === null ? tidyWords.toPagesDone(done) : takeInWords.placedMany(done))
 }
 </script>

@@ -8,7 +8,7 @@ import { roomWords } from '~/subjects/room/roomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { placeWords } from '~/data/words'
-import { shellWords } from '~/shell/words'
+import { kitWords } from '~/kit/words'
 import { NuxtLink } from '#components'
 import type { TidyTyped } from './useTidy'
 import { tidyWords } from './words'
@@ -30,7 +30,7 @@ const typeOf = (id: string | null) => (id ? catalogue.tables?.holderTypes.get(id
 const shapeName = ({ id }: ContainerShape): string =>
   roomWords.shapes[id] ?? tidyWords.like(catalogue.tables?.containers.get(id)?.name ?? '')
 const isLengthWrong = computed(() => !isBlank(length) && choice.lengthMm === null)
-const reserve = computed(() => shellWords.percent(tidy.zone.growthReserve))
+const reserve = computed(() => kitWords.percent(tidy.zone.growthReserve))
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 import type { HolderType } from '#core/catalog'
 import type { HolderCount, ZoneTidy } from '#core/tidy'
-import { counted, countedThat, figure } from '~/kit/grammar'
+import { counted, countedThat, figure } from '#core/grammar'
 
 const NAMES = 4
 const some = (names: readonly string[]): string =>

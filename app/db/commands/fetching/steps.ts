@@ -1,4 +1,4 @@
-import { counted } from '~/kit/grammar'
+import { counted } from '#core/grammar'
 import { named, type StepWords } from '../said'
 
 const listName = (name: string | undefined): string => (name ? `"${name}"` : 'a pull list')

@@ -1,4 +1,4 @@
-import { counted } from '~/kit/grammar'
+import { counted } from '#core/grammar'
 import type { StepWords } from '../said'
 
 /** What each command of this folder did, in a few words. Their names are kept in the journal: stored names are promises. */

@@ -1,4 +1,4 @@
-import { counted, countedThat } from '~/kit/grammar'
+import { counted, countedThat } from '#core/grammar'
 import type { StepWords } from '../said'
 
 /** What each command of this folder did, in a few words. Their names are kept in the journal: stored names are promises. */

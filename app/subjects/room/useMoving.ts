@@ -1,13 +1,18 @@
 import { until } from '@vueuse/core'
 import { targetInContainer } from '#core/filing'
 import { allIn, type MoveTarget, planMove } from '#core/room'
-import type { Holder } from '#core/catalog'
+import type { Cell, Holder } from '#core/catalog'
 import { act } from '~/data/act'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
+import { storeroomWords } from './storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
 import { useDescribe } from '~/data/useDescribe'
-import type { DropPlace } from '~/subjects/room/useHolderDrop'
+
+/** What a holder can be dropped on: behind something in a row, on a free cell, or on a whole container. */
+export type DropPlace =
+  | { readonly type: 'row'; readonly containerId: string; readonly lane: number; readonly behindId: string | null }
+  | { readonly type: 'cell'; readonly containerId: string; readonly cell: Cell }
+  | { readonly type: 'container'; readonly containerId: string }
 
 const FOLLOWS_WITHIN_MS = 1500
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
-import { shellWords } from './words'
+import { kitWords } from './words'
 
 /** An address that leads nowhere, or to something that is no longer there: a sentence and a way back. */
 const { what, then, to, way } = defineProps<{ what: string; then: string; to: string; way: string }>()
@@ -12,7 +12,7 @@ const { what, then, to, way } = defineProps<{ what: string; then: string; to: st
     <p class="mt-2">{{ then }}</p>
     <div class="mt-5 flex flex-wrap gap-2">
       <NuxtLink :to="to" class="button-main">{{ way }}</NuxtLink>
-      <NuxtLink v-if="to !== '/'" to="/" class="button">{{ shellWords.toFind }}</NuxtLink>
+      <NuxtLink v-if="to !== '/'" to="/" class="button">{{ kitWords.toFind }}</NuxtLink>
     </div>
   </div>
 </template>

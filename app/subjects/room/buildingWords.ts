@@ -1,5 +1,5 @@
 import type { ContainerType, Fixture } from '#core/catalog'
-import { counted } from '~/kit/grammar'
+import { counted } from '#core/grammar'
 
 /** Making furniture and containers: what they are called, and what fits where. */
 export const buildingWords = {

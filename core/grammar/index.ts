@@ -1,0 +1,1 @@
+export { counted, countedThat, figure, listOf, moment, money, ordinal, partialDay, short } from './grammar'
