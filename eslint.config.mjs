@@ -107,6 +107,19 @@ export default tseslint.config(
       '@typescript-eslint/no-restricted-imports': ['error', { patterns: ['dexie', '\\#demo/*', 'node:*'] }],
     },
   },
+  {
+    // Inches, points and pixels of the screen are defined once, in core/units.
+    files: ['{core,app,demo,server}/**/*.{ts,vue}'],
+    ignores: ['**/*.test.ts', 'core/units/length.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'Literal[value=25.4]', message: 'MM_PER_INCH of #core/units.' },
+        { selector: 'BinaryExpression[operator=/^[*/]$/] > Literal[value=72]', message: 'PT_PER_INCH or PT_PER_MM of #core/units.' },
+        { selector: 'BinaryExpression[operator=/^[*/]$/] > Literal[value=96]', message: 'CSS_PX_PER_MM of #core/units.' },
+      ],
+    },
+  },
   // The layers of the application, from the ground up. The list of areas (~/areas) is read everywhere.
   layer('db', '^~/(data|kit|subjects|shell|areas/)', 'The database asks for core alone.'),
   layer('data', '^~/(kit|subjects|shell|areas/)', 'What is in memory asks for the database and core.'),

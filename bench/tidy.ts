@@ -2,9 +2,10 @@ import { blankHolding, type Container, FIT_WAYS, type Holding, type HolderType, 
 import { heapOf, proposeRefiling, START_AIMS } from '#core/refiling'
 import { arrangeContainer } from '#core/room'
 import { fittingsOf, planTidy, proposeShape, type TidyFacts } from '#core/tidy'
+import { MM_PER_INCH } from '#core/units'
 import { median, ms, report } from './measure'
 
-const INCH = 25.4
+const INCH = MM_PER_INCH
 /** Sets as many people have them: sheets of many sizes, one in six of no known size. */
 function setsOf(count: number, kindIds: readonly string[]): readonly Holding[] {
   return Array.from({ length: count }, (_, at): Holding => ({

@@ -1,8 +1,10 @@
+import { MM_PER_INCH } from '#core/units'
+
 /** The stand-in label machine: what it is told, what it does with its tape, and the strip that comes out of it as a grey picture. */
 
 /** Dots to the inch, across the tape and along it. */
 export const DOTS_PER_INCH = 180
-const DOTS_PER_MM = DOTS_PER_INCH / 25.4
+const DOTS_PER_MM = DOTS_PER_INCH / MM_PER_INCH
 /** Each label says how long it is, and sends its dots: they may differ by the rounding to a dot. */
 const SLACK_DOTS = 1
 

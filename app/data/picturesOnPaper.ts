@@ -1,10 +1,11 @@
 import type { PageItem } from '#core/printing'
+import { PT_PER_INCH } from '#core/units'
 import { database } from '~/db'
 import { headerSize } from './pictureSize'
 import { jpegForPaper, THUMB_PX } from './pictures'
 
 /** How fine pictures are printed. */
-const DOTS_PER_PT = 300 / 72
+const DOTS_PER_PT = 300 / PT_PER_INCH
 /** A picture for a page, as JPEG, large enough for the size it is printed at; null: it is gone. */
 export async function jpegOf({ hash, widthPt, heightPt }: Extract<PageItem, { type: 'picture' }>): Promise<ArrayBuffer | null> {
   const needed = Math.round(Math.max(widthPt, heightPt) * DOTS_PER_PT)

@@ -1,9 +1,9 @@
 import type { Holding, Kind } from '#core/catalog'
 import { allIn, cellsPerPage, type ContainerRow } from '#core/room'
+import { SUM_EPSILON_MM } from '#core/units'
 import { thicknessIn, type ThicknessTable } from './thickness'
 
 /** Lengths differ by rounding alone below this. */
-const EPSILON_MM = 1e-6
 
 type HoldingOf = (id: string) => Holding | undefined
 type KindOf = (id: string) => Kind | undefined
@@ -38,7 +38,7 @@ export const roomIn = (
     lanes.set(lane, mm)
     return mm
   }
-  return (row, lane, holding) => filledIn(row, lane) + deepMm(holding, kindOf, learnt) <= row.container.lengthMm + EPSILON_MM
+  return (row, lane, holding) => filledIn(row, lane) + deepMm(holding, kindOf, learnt) <= row.container.lengthMm + SUM_EPSILON_MM
 }
 
 /** How many more sets like one go into a container: lane by lane, or one into each free cell. O(holders). */
@@ -49,7 +49,7 @@ export const roomFor =
     if (cells) return Math.max(0, cellsPerPage(row.container) * cells.pages * (cells.isTwoSided ? 2 : 1) - allIn(row).length)
     const each = deepMm(holding, kindOf, learnt)
     return Array.from({ length: lanes }, (_, at) => lengthMm - filledMm(row, at + 1, holdingOf, kindOf, learnt)).reduce(
-      (count, freeMm) => count + Math.max(0, Math.floor((freeMm + EPSILON_MM) / each)),
+      (count, freeMm) => count + Math.max(0, Math.floor((freeMm + SUM_EPSILON_MM) / each)),
       0,
     )
   }

@@ -1,9 +1,9 @@
+import { MM_PER_INCH } from '#core/units'
 import type { HolderType } from './room'
 
-const MM = 25.4
 /** Pocket film of 4 mil (common practice); 1 mil is 0.0254 mm. */
 const FILM_MM = 4 * 0.0254
-const inches = (width: number, height: number): HolderType['inner'] => ({ widthMm: width * MM, heightMm: height * MM })
+const inches = (width: number, height: number): HolderType['inner'] => ({ widthMm: width * MM_PER_INCH, heightMm: height * MM_PER_INCH })
 
 const base: Omit<HolderType, 'id' | 'rank' | 'name' | 'type' | 'inner'> = {
   closure: 'none',

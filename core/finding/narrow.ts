@@ -1,5 +1,5 @@
 import type { Holding } from '#core/catalog'
-import { roundMm } from '#core/units'
+import { HALF_INCH_MM, roundMm } from '#core/units'
 
 /** Ways in which an answer parts, in the order in which they are shown. */
 export const FACETS = ['kind', 'theme', 'brand', 'category', 'size', 'place', 'used', 'die'] as const
@@ -18,7 +18,7 @@ export interface NarrowFacts {
 }
 
 /** Sides are grouped to the half inch: what is sold as one size is seldom cut to the same millimetre. Common practice. */
-const SIZE_STEP_MM = 12.7
+const SIZE_STEP_MM = HALF_INCH_MM
 const inSteps = (mm: number): number => Math.max(1, Math.round(mm / SIZE_STEP_MM))
 const yesOrNo = (is: boolean | null): readonly string[] => [is === null ? NOT_SAID : is ? 'yes' : 'no']
 

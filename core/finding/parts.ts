@@ -1,6 +1,6 @@
 import type { Holding, Kind, KindFamily } from '#core/catalog'
 import { tokensOf } from '#core/classing'
-import { type LengthUnit, readLength, readSize, type Size } from '#core/units'
+import { type LengthUnit, MM_PER_INCH, readLength, readSize, type Size } from '#core/units'
 
 /** What an ask says of a set beside words, with the text it was read from: it can be taken back, and is words then. */
 export type Part = { readonly text: string; readonly isNot: boolean } & (
@@ -50,7 +50,7 @@ const SINCE = new RegExp(String.raw`^(since|before)\s+(${YEAR})(?![\p{L}\d-])`, 
 const USED = /^(unused|never used|not used|used)(?![\p{L}\d])/iu
 const WITH_DIE = /^(with|without|no|has|has no)\s+(?:a\s+|the\s+|its\s+)?(?:matching\s+)?dies?(?![\p{L}\d])/iu
 /** Both sides of a size agree this closely: what is trimmed off a sleeve is no other size. Common practice. */
-const SAME_SIZE_MM = 25.4 / 8
+const SAME_SIZE_MM = MM_PER_INCH / 8
 
 /** What stands at the beginning of a text and how long it is; null where it is a word. */
 type Reader = (text: string, sense: AskSense) => { readonly part: Part; readonly length: number } | null

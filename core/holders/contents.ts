@@ -1,5 +1,6 @@
 import type { Holding, Kind, Zone } from '#core/catalog'
 import type { Size } from '#core/units'
+import { HALF_INCH_MM } from '#core/units'
 
 /** What goes into a holder: a flat thing, and how thick it is with all that goes in with it. */
 export interface Contents extends Size {
@@ -29,7 +30,7 @@ export const INSERT_MM = 0.4
 export const MAGNET_MM = 0.75
 const PACKAGING_MM = 0.6
 /** As a share of the sides: printed packaging stands out beyond the sheet by so much (common practice: half an inch). */
-const PACKAGING_MORE_MM = 12.7
+const PACKAGING_MORE_MM = HALF_INCH_MM
 /** Thicker than this, a thing is no sheet, and its usual thickness is its own. */
 const SHEETS_UP_TO_MM = 8
 

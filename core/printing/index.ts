@@ -54,15 +54,4 @@ export {
   wishesOf,
   writtenBy,
 } from './labels/index'
-export {
-  clipText,
-  type FontName,
-  type Ink,
-  type Measure,
-  type Page,
-  type PageItem,
-  type PageSize,
-  PAPERS,
-  PT_PER_MM,
-  wrapText,
-} from './page'
+export { clipText, type FontName, type Ink, type Measure, type Page, type PageItem, type PageSize, PAPERS, wrapText } from './page'

@@ -1,4 +1,5 @@
 import type { BookHoles, BookPaper } from '#core/catalog'
+import { HALF_INCH_MM, MM_PER_INCH, PT_PER_MM } from '#core/units'
 
 /** Points, 72 to the inch, measured from the top left corner of the sheet as one reads. */
 export interface PageSize {
@@ -6,7 +7,6 @@ export interface PageSize {
   readonly heightPt: number
 }
 
-export const PT_PER_MM = 72 / 25.4
 const inMm = (widthMm: number, heightMm: number): PageSize => ({ widthPt: widthMm * PT_PER_MM, heightPt: heightMm * PT_PER_MM })
 
 /**
@@ -30,7 +30,7 @@ export const HOLES: Readonly<
 > = {
   two: { count: 2, apartMm: 80, inMm: 12 },
   four: { count: 4, apartMm: 80, inMm: 12 },
-  three: { count: 3, apartMm: 4.25 * 25.4, inMm: 12.7 },
+  three: { count: 3, apartMm: 4.25 * MM_PER_INCH, inMm: HALF_INCH_MM },
 }
 
 export type FontName = 'text' | 'bold' | 'title'

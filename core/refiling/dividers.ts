@@ -1,4 +1,5 @@
 import type { Section } from '#core/catalog'
+import { HALF_INCH_MM } from '#core/units'
 
 /** A group of a lane that gets a divider in front of its first holder. */
 export interface TabGroup {
@@ -21,7 +22,7 @@ export interface TabHabit {
 export const START_TABS: TabHabit = {
   positions: 3,
   colours: 6,
-  tabMm: 12.7,
+  tabMm: HALF_INCH_MM,
   blanks: [
     { widthMm: 139.7, heightMm: 215.9 },
     { widthMm: 184.15, heightMm: 266.7 },

@@ -1,4 +1,4 @@
-import { EPSILON_MM } from './waiting'
+import { SUM_EPSILON_MM } from '#core/units'
 
 /** A holder that goes to another lane. */
 export interface Mover {
@@ -44,11 +44,11 @@ export function leastTable(movers: readonly Mover[], freeMm: (lane: string) => n
     movers.forEach((mover, at) => {
       const place = placeOf(code, at)
       for (const next of place === AWAY ? [THERE, TABLE] : place === TABLE ? [THERE] : []) {
-        if (next === THERE && mover.lengthMm > free(code, mover.to) + EPSILON_MM) continue
+        if (next === THERE && mover.lengthMm > free(code, mover.to) + SUM_EPSILON_MM) continue
         const then = code + (next - place) * 3 ** at
         const tableMm = Math.max(now.tableMm, lying(then))
         const known = best.get(then)
-        if (!known || (!known.isDone && tableMm < known.tableMm - EPSILON_MM))
+        if (!known || (!known.isDone && tableMm < known.tableMm - SUM_EPSILON_MM))
           best.set(then, { tableMm, before: code, mover: at, isDone: false })
       }
     })

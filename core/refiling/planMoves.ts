@@ -1,6 +1,7 @@
+import { SUM_EPSILON_MM } from '#core/units'
 import { leastTable, MOST_MOVERS, type Mover } from './oneByOne'
 import { type Aim, type Shelf, Shelves } from './shelves'
-import { type Block, type Entry, EPSILON_MM, Waiting } from './waiting'
+import { type Block, type Entry, Waiting } from './waiting'
 
 /** What stands together and is set down together. */
 export interface StepPart {
@@ -56,7 +57,7 @@ export function planMoves(
   const plan = withTable(table.capacityMm)
   if (plan) return plan
   const exact = carryOneByOne(new Shelves(shelves, aim, lengthOf), shelves, table.key)
-  if (exact && exact.tableMm <= table.capacityMm + EPSILON_MM) return exact.plan
+  if (exact && exact.tableMm <= table.capacityMm + SUM_EPSILON_MM) return exact.plan
   if (exact) return { ok: false, code: 'tableTooSmall', needMm: exact.tableMm, haveMm: table.capacityMm }
   let [tooSmall, enough] = [Math.floor(table.capacityMm), Math.ceil(mostThatMayLie(shelves, aim, lengthOf, table.key))]
   while (enough - tooSmall > 1) {
@@ -163,12 +164,12 @@ function makeRoom(
     if (from === table.key || (waiting.into.get(from)?.length ?? 0) === 0) continue
     const least = Math.min(...(waiting.into.get(from) ?? []).map(entry => entry.block.lengthMm))
     for (const entry of waiting.outOf(from)) {
-      if (onTable + entry.block.lengthMm > table.capacityMm + EPSILON_MM) continue
+      if (onTable + entry.block.lengthMm > table.capacityMm + SUM_EPSILON_MM) continue
       const lacks = Math.max(0, least - state.freeMm(from) - entry.block.lengthMm)
       const isBetter =
         !best ||
-        lacks < best.lacks - EPSILON_MM ||
-        (lacks < best.lacks + EPSILON_MM && entry.block.lengthMm < best.entry.block.lengthMm - EPSILON_MM)
+        lacks < best.lacks - SUM_EPSILON_MM ||
+        (lacks < best.lacks + SUM_EPSILON_MM && entry.block.lengthMm < best.entry.block.lengthMm - SUM_EPSILON_MM)
       if (isBetter) best = { from, entry, lacks }
     }
   }

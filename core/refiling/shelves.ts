@@ -1,5 +1,6 @@
+import { SUM_EPSILON_MM } from '#core/units'
 import { longestIncreasing } from './lis'
-import { type Block, EPSILON_MM, Waiting } from './waiting'
+import { type Block, Waiting } from './waiting'
 
 /** A lane as it stands, or the table: what is in it, front to back. */
 export interface Shelf {
@@ -55,7 +56,7 @@ export class Shelves {
     for (const { key, capacityMm, othersMm } of this.shelves) {
       const needMm = othersMm + (this.aim.get(key) ?? []).reduce((sum, id) => sum + this.lengthOf(id), 0)
       // A lane that is too full as it stands may stay so; it may not be filled beyond what it holds.
-      if (needMm > Math.max(capacityMm, this.usedMm(key)) + EPSILON_MM) return { lane: key, needMm, haveMm: capacityMm }
+      if (needMm > Math.max(capacityMm, this.usedMm(key)) + SUM_EPSILON_MM) return { lane: key, needMm, haveMm: capacityMm }
     }
     return null
   }
@@ -83,7 +84,7 @@ export class Shelves {
         const lengthMm = this.lengthOf(id)
         const now: { ids: string[]; to: string; lengthMm: number } | null = block
         const before: { to: string; at: number } | null = last
-        if (now && before && order.to === now.to && order.at === before.at + 1 && now.lengthMm + lengthMm <= armfulMm + EPSILON_MM) {
+        if (now && before && order.to === now.to && order.at === before.at + 1 && now.lengthMm + lengthMm <= armfulMm + SUM_EPSILON_MM) {
           now.ids.push(id)
           now.lengthMm += lengthMm
         } else {

@@ -1,3 +1,5 @@
+import { SUM_EPSILON_MM } from '#core/units'
+
 /** One holder of the run, in filing order. */
 export interface SplitItem {
   readonly lengthMm: number
@@ -30,8 +32,6 @@ export type SplitPlan =
   | { readonly ok: false; readonly code: 'tooLong'; readonly needMm: number; readonly haveMm: number }
   | { readonly ok: false; readonly code: 'itemTooLong'; readonly index: number; readonly needMm: number; readonly haveMm: number }
 
-const EPSILON_MM = 1e-6
-
 /**
  * Where to cut a run over containers in sequence, exactly: dynamic programming over how many items the first bins hold
  * (linear partition: Skiena, The Algorithm Design Manual, with capacities and a price for each cut). Every bin keeps to its
@@ -46,7 +46,7 @@ export function splitRun(items: readonly SplitItem[], bins: readonly SplitBin[],
   const total = sums[n] ?? 0
   const haveMm = bins.reduce((sum, bin) => sum + bin.capacityMm, 0)
   const largest = bins.reduce((most, bin) => Math.max(most, bin.capacityMm), 0)
-  const tooLong = items.findIndex(item => item.lengthMm > largest + EPSILON_MM)
+  const tooLong = items.findIndex(item => item.lengthMm > largest + SUM_EPSILON_MM)
   if (tooLong >= 0) return { ok: false, code: 'itemTooLong', index: tooLong, needMm: items[tooLong]?.lengthMm ?? 0, haveMm: largest }
   const cutPrice = Float64Array.from({ length: n + 1 }, (_, at) =>
     at === 0 || at === n ? 0 : priceOfCut(items[at - 1] as SplitItem, items[at] as SplitItem, aims),
@@ -70,7 +70,7 @@ export function splitRun(items: readonly SplitItem[], bins: readonly SplitBin[],
       // An empty bin costs nothing.
       let best = before[end] ?? Infinity
       let where = end
-      while (upTo - (sums[first] ?? 0) > capacityMm + EPSILON_MM) first += 1
+      while (upTo - (sums[first] ?? 0) > capacityMm + SUM_EPSILON_MM) first += 1
       for (let start = first; start < end; start += 1) {
         const used = upTo - (sums[start] ?? 0)
         const cost = (before[start] ?? Infinity) + (cutPrice[start] ?? 0) + aims.container + evenness * used * used
@@ -103,7 +103,7 @@ function latestEnds(sums: Float64Array, bins: readonly SplitBin[]): readonly num
   for (const { capacityMm } of bins) {
     let end = ends.at(-1) ?? 0
     const from = sums[end] ?? 0
-    while (end < sums.length - 1 && (sums[end + 1] ?? 0) - from <= capacityMm + EPSILON_MM) end += 1
+    while (end < sums.length - 1 && (sums[end + 1] ?? 0) - from <= capacityMm + SUM_EPSILON_MM) end += 1
     ends.push(end)
   }
   return ends
@@ -115,7 +115,7 @@ function earliestStarts(sums: Float64Array, bins: readonly SplitBin[]): readonly
   for (let at = bins.length - 1; at >= 0; at -= 1) {
     let start = starts[at + 1] ?? 0
     const to = sums[start] ?? 0
-    while (start > 0 && to - (sums[start - 1] ?? 0) <= (bins[at]?.capacityMm ?? 0) + EPSILON_MM) start -= 1
+    while (start > 0 && to - (sums[start - 1] ?? 0) <= (bins[at]?.capacityMm ?? 0) + SUM_EPSILON_MM) start -= 1
     starts[at] = start
   }
   return starts
@@ -132,7 +132,8 @@ export function leastLargestShare(lengthsMm: readonly number[], capacitiesMm: re
     let [at, fullest] = [0, 0]
     for (const capacity of capacitiesMm) {
       let used = 0
-      while (at < lengthsMm.length && used + (lengthsMm[at] ?? 0) <= share * capacity + EPSILON_MM * capacity) used += lengthsMm[at++] ?? 0
+      while (at < lengthsMm.length && used + (lengthsMm[at] ?? 0) <= share * capacity + SUM_EPSILON_MM * capacity)
+        used += lengthsMm[at++] ?? 0
       fullest = Math.max(fullest, used / capacity)
     }
     return at < lengthsMm.length ? Infinity : fullest

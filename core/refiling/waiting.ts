@@ -1,10 +1,11 @@
+import { SUM_EPSILON_MM } from '#core/units'
+
 /** What stands together now and in the aim, an armful at the most. */
 export interface Block {
   readonly ids: readonly string[]
   readonly to: string
   readonly lengthMm: number
 }
-export const EPSILON_MM = 1e-6
 
 export interface Entry {
   from: string
@@ -22,11 +23,11 @@ export class Waiting {
     this.count += 1
   }
   firstThatFits(lane: string, state: { readonly freeMm: (key: string) => number }): Entry | null {
-    return this.into.get(lane)?.find(({ from, block }) => from === lane || block.lengthMm <= state.freeMm(lane) + EPSILON_MM) ?? null
+    return this.into.get(lane)?.find(({ from, block }) => from === lane || block.lengthMm <= state.freeMm(lane) + SUM_EPSILON_MM) ?? null
   }
   /** What else comes from the same lane into this one, as much as the arms and the lane take, front to back. */
   armfulFrom(lane: string, first: Entry, armfulMm: number, freeMm: number): readonly Entry[] {
-    const most = Math.min(armfulMm, freeMm) + EPSILON_MM
+    const most = Math.min(armfulMm, freeMm) + SUM_EPSILON_MM
     let lengthMm = first.block.lengthMm
     return (this.into.get(lane) ?? []).filter(entry => {
       if (entry === first) return true
@@ -54,7 +55,7 @@ export class Waiting {
     state: { readonly freeMm: (key: string) => number; readonly lengthOf: (id: string) => number },
   ): string | null {
     for (const lane of lanes) {
-      const room = state.freeMm(lane) + EPSILON_MM
+      const room = state.freeMm(lane) + SUM_EPSILON_MM
       for (const entry of this.into.get(lane) ?? []) {
         const { ids } = entry.block
         if (entry.from === lane || ids.length < 2) continue

@@ -1,4 +1,5 @@
 import type { Container, Holder, ShelvesFrom } from '#core/catalog'
+import { MM_PER_INCH } from '#core/units'
 import { type AddressedContainer, type AddressPatterns, containerClash } from './address'
 import { allIn, arrangeContainer, type ContainerRow } from './arrange'
 import { nextFreeCell } from './cells'
@@ -7,8 +8,7 @@ import { keysBehind } from './order'
 /** A common shape of container, to begin from: sizes of one lane inside. */
 export type ContainerShape = Pick<Container, 'type' | 'lanes' | 'lengthMm' | 'inner' | 'cells' | 'emptyWeightG'> & { readonly id: string }
 
-const INCH = 25.4
-const cell = (inches: number): { widthMm: number; heightMm: number } => ({ widthMm: inches * INCH, heightMm: inches * INCH })
+const cell = (inches: number): { widthMm: number; heightMm: number } => ({ widthMm: inches * MM_PER_INCH, heightMm: inches * MM_PER_INCH })
 const row = (
   id: string,
   type: Container['type'],

@@ -16,6 +16,7 @@ import {
   namesAlong,
 } from '#core/room'
 import { type FamilyChoice, MOST_OF_A_FAMILY, type NewContainer, type NewFixture, shelvesFor } from '#core/room/places'
+import { SUM_EPSILON_MM } from '#core/units'
 import type { Fitting, Fittings } from './fittings'
 
 /** The room as it is, and what there is to put sets into. */
@@ -295,7 +296,7 @@ export function lanesMore(lengthsMm: readonly number[], thereMm: readonly number
   let [lane, freeMm] = [0, thereMm[0] ?? moreMm]
   for (const lengthMm of lengthsMm) {
     // What is longer than a whole lane has one of its own.
-    while (lengthMm > freeMm + EPSILON_MM && (lane < thereMm.length || freeMm < moreMm)) {
+    while (lengthMm > freeMm + SUM_EPSILON_MM && (lane < thereMm.length || freeMm < moreMm)) {
       lane += 1
       freeMm = thereMm[lane] ?? moreMm
     }
@@ -303,7 +304,6 @@ export function lanesMore(lengthsMm: readonly number[], thereMm: readonly number
   }
   return lengthsMm.length === 0 ? 0 : Math.max(0, lane + 1 - thereMm.length)
 }
-const EPSILON_MM = 1e-6
 
 const beyondCell = (waiting: readonly Holding[], { cells }: ContainerShape): readonly Holding[] =>
   waiting.filter(({ size }) => !cellTakes(cells, size))

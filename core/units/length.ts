@@ -1,8 +1,16 @@
 /** International yard and pound agreement, 1959: one inch is 25.4 mm exactly. */
 export const MM_PER_INCH = 25.4
+export const HALF_INCH_MM = MM_PER_INCH / 2
+/** A point of print is a 72nd of an inch (PDF 1.7, ISO 32000-1, 8.3.2.3). */
+export const PT_PER_INCH = 72
+export const PT_PER_MM = PT_PER_INCH / MM_PER_INCH
+/** A pixel of a page on the screen is a 96th of an inch (CSS Values and Units 3, 6.2). */
+export const CSS_PX_PER_MM = 96 / MM_PER_INCH
 
 /** Two lengths closer than this are the same length: a hundredth of a millimetre, far below any trimmer. */
 export const EPSILON_MM = 0.01
+/** What sums of kept lengths differ by, added in another order: far below anything measured. */
+export const SUM_EPSILON_MM = 1e-6
 
 export type LengthUnit = 'in' | 'cm' | 'mm'
 

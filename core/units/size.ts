@@ -1,4 +1,4 @@
-import { MAX_SIDE_MM, MM_PER_UNIT, roundMm, type LengthUnit, type Size } from './length'
+import { type LengthUnit, MAX_SIDE_MM, MM_PER_INCH, MM_PER_UNIT, roundMm, type Size } from './length'
 import { plainText, readNumber } from './number'
 
 /** How the unit of a size became known. Only `assumed` depends on what the caller said. */
@@ -86,7 +86,7 @@ function readOnce(plain: string, assume: LengthUnit | null): SizeReading {
 /** What may stand between a size and the same size in another unit: `13.5 x 18.5 cm (5 3/4 x 7 1/4 in)`, `4x6 in - 10x15cm`. */
 const BETWEEN = /\s*[(=;]\s*|\s+(?:or|\/|-)\s+|,\s+/g
 /** Rounding to the nearest 1/16 in, and to the nearest millimetre, is no disagreement. */
-const SAME_WITHIN_MM = 25.4 / 16 + 0.5
+const SAME_WITHIN_MM = MM_PER_INCH / 16 + 0.5
 /** Whole centimetres are the others rounded: 10 x 15 cm is what is sold as 4 x 6 in. */
 const SAME_IN_WHOLE_CM = 5
 const isWholeCm = ({ size, unit }: { readonly size: Size; readonly unit: LengthUnit }): boolean =>

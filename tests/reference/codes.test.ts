@@ -4,7 +4,8 @@ import decodeQR from 'qr/decode.js'
 import { labelOf, takePhoto } from '#demo/camera'
 import sharp from 'sharp'
 import type { GreyPicture } from '#core/measuring'
-import { composeLabels, type LabelThing, PT_PER_MM } from '#core/printing'
+import { composeLabels, type LabelThing } from '#core/printing'
+import { PT_PER_MM } from '#core/units'
 
 const rgbaOf = ({ widthPx, heightPx, pixels }: GreyPicture) => {
   // Opaque, and red, green and blue alike.

@@ -93,6 +93,17 @@ const OFFENCES: readonly (readonly [offence: string, rule: string, file: string,
     ([offence, file, from, isFound]) =>
       [offence, 'no-restricted-imports', file, `import { a } from '${from}'\nexport const b = a\n`, isFound] as const,
   ),
+  ['an inch of its own', 'no-restricted-syntax', 'core/room/planted.ts', `export const a = 25.4 / 8\n`, true],
+  ['a point of its own', 'no-restricted-syntax', 'app/kit/planted.ts', `export const a = (b: number) => b / 72\n`, true],
+  [
+    'a pixel of its own',
+    'no-restricted-syntax',
+    'app/kit/Planted.vue',
+    `<script setup lang="ts">\nconst a = (b: number) => 96 * b\nvoid a\n</script>\n<template><p /></template>\n`,
+    true,
+  ],
+  ['the one inch', 'no-restricted-syntax', 'core/units/length.ts', `export const a = 25.4\n`, false],
+  ['a count of 72', 'no-restricted-syntax', 'core/room/planted.ts', `export const a = [72, 96]\n`, false],
   ['text that becomes HTML', 'vue/no-v-html', 'app/kit/Planted.vue', `<template><p v-html="text" /></template>\n`, true],
   ['a line too long', 'max-len', 'app/kit/planted.ts', `export const a = '${'x'.repeat(140)}'\n`, true],
   [

@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { ChevronLeft, ChevronRight } from 'lucide-vue-next'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Page, PageSize } from '#core/printing'
+import { CSS_PX_PER_MM, PT_PER_MM } from '#core/units'
 import { useCatalogue } from '~/data/useCatalogue'
 import PageOnScreen from './PageOnScreen.vue'
 import { pressWords } from './words'
@@ -21,7 +22,6 @@ const emit = defineEmits<{ follow: [label: string] }>()
 /** The page in view. */
 const at = defineModel<number>('at', { required: true })
 const catalogue = useCatalogue()
-const CSS_PX_PER_MM = 96 / 25.4
 
 const pages = shallowRef<readonly Page[]>([])
 watch(
@@ -41,7 +41,7 @@ const FRAME = 2
 const pxPerPt = computed(() => (Math.max(FRAME, width.value - FRAME) / paper.widthPt) * zoom.value)
 const lifeZoom = computed(() => {
   const pxPerMm = catalogue.settings.pxPerMm ?? CSS_PX_PER_MM
-  return (paper.widthPt * (25.4 / 72) * pxPerMm) / Math.max(1, width.value - FRAME)
+  return ((paper.widthPt / PT_PER_MM) * pxPerMm) / Math.max(1, width.value - FRAME)
 })
 </script>
 

@@ -1,4 +1,5 @@
 import type { PageItem } from '#core/printing'
+import { PT_PER_INCH } from '#core/units'
 import type { Faces } from './faces'
 
 /** What a label machine puts down: columns of dots from the upper edge to the lower, eight dots a byte, the first one highest. */
@@ -9,7 +10,7 @@ export interface Dots {
 }
 /** Dots to the inch of common label machines. */
 export const DOTS_PER_INCH = 180
-const PER_PT = DOTS_PER_INCH / 72
+const PER_PT = DOTS_PER_INCH / PT_PER_INCH
 /** A dot is black where at least half of it is covered. */
 const HALF = 128
 

@@ -15,6 +15,7 @@ import {
   showText,
 } from '@cantoo/pdf-lib'
 import type { Ink, Page, PageItem, PageSize } from '#core/printing'
+import { PT_PER_MM } from '#core/units'
 import { BOX_EM, type FaceName, type Faces } from './faces'
 import { leadThrough } from './leadThrough'
 
@@ -40,7 +41,7 @@ const INKS: Readonly<Record<Ink, ReturnType<typeof rgb>>> = {
   tab5: rgb(0.298, 0.42, 0.173),
 }
 /** How large the ring is where a hole is to be punched: ISO 838 holes are 6 mm wide. */
-const HOLE_PT = (3 / 25.4) * 72
+const HOLE_PT = 3 * PT_PER_MM
 
 export interface PdfJob {
   readonly title: string

@@ -1,5 +1,6 @@
 import type { BookWay, IndexBook } from '#core/catalog'
-import { clipText, type FontName, HOLES, type Ink, type Measure, type Page, type PageItem, PAPERS, PT_PER_MM } from '../page'
+import { PT_PER_MM } from '#core/units'
+import { clipText, type FontName, HOLES, type Ink, type Measure, type Page, type PageItem, PAPERS } from '../page'
 import { COLUMN_GAP, MARGIN } from './entries'
 import { flow, HEAD_HEIGHT, leafShape, LINE_HEIGHTS, type Spot } from './flow'
 import { type FrontLeaf, FRONT_HEIGHTS, frontSpots, titleOf } from './front'

@@ -1,5 +1,6 @@
 import type { IndexBook } from '#core/catalog'
-import { PAPERS, PT_PER_MM } from '../page'
+import { PT_PER_MM } from '#core/units'
+import { PAPERS } from '../page'
 import type { BookEntry, BookSource } from './wanted'
 
 /** What decides how an entry looks. */

@@ -1,5 +1,6 @@
+import { PT_PER_MM } from '#core/units'
 import { shortenText } from '../labels/shorten'
-import { type Ink, type Measure, type PageItem, PT_PER_MM } from '../page'
+import type { Ink, Measure, PageItem } from '../page'
 import type { CutPiece } from './impose'
 
 /** A divider as it stands in its row. */

@@ -1,4 +1,5 @@
-import { type Page, type PageItem, PT_PER_MM } from '../page'
+import { PT_PER_MM } from '#core/units'
+import type { Page, PageItem } from '../page'
 
 /** Something that is cut out of a printed sheet: a card, a divider, the label of a tab. */
 export interface CutPiece {

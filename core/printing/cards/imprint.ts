@@ -1,4 +1,5 @@
-import { clipText, type Measure, type PageItem, PT_PER_MM } from '../page'
+import { PT_PER_MM } from '#core/units'
+import { clipText, type Measure, type PageItem } from '../page'
 import { codeOf, type LabelledSet } from '../labels/things'
 import type { CutPiece } from './impose'
 

@@ -1,5 +1,6 @@
 import type { LabelTemplateId } from '#core/catalog'
-import { type Measure, type PageItem, PT_PER_MM } from '../page'
+import { PT_PER_MM } from '#core/units'
+import type { Measure, PageItem } from '../page'
 import { codeModules, placeCode, QUIET_MODULES } from './qr'
 import { type ShortenedHow, shortenText } from './shorten'
 import { type LabelRow, type LabelRun, TEMPLATES } from './templates'

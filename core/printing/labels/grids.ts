@@ -1,10 +1,10 @@
 import type { BookPaper, LabelSheet } from '#core/catalog'
-import { EPSILON_MM } from '#core/units'
-import { PAPERS, PT_PER_MM } from '../page'
+import { EPSILON_MM, MM_PER_INCH, PT_PER_MM } from '#core/units'
+import { PAPERS } from '../page'
 
 /** The measures of a label sheet, without its name and how far it is used. */
 export type LabelGrid = Omit<LabelSheet, 'id' | 'name' | 'nextFree'>
-const IN = 25.4
+const IN = MM_PER_INCH
 
 /**
  * Grids that are sold everywhere, under what they are: so many labels on such a sheet. From memory; each is checked against its own

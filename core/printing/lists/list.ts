@@ -1,4 +1,5 @@
-import { clipText, type Measure, type Page, type PageItem, type PageSize, PT_PER_MM } from '../page'
+import { PT_PER_MM } from '#core/units'
+import { clipText, type Measure, type Page, type PageItem, type PageSize } from '../page'
 
 /** One line of a short list: what stands in front (a number, a mark), what it is, and what is said at the end of the line. */
 export interface ListLine {

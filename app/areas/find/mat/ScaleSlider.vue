@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Ruler } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
+import { CSS_PX_PER_MM } from '#core/units'
 import KDialog from '~/kit/KDialog.vue'
 import { act } from '~/data/act'
 import { findWords } from '~/areas/find/words'
@@ -11,7 +12,6 @@ import { useCatalogue } from '~/data/useCatalogue'
 const scale = defineModel<number>({ required: true })
 const CARD_MM = { width: 85.6, height: 53.98 } as const
 /** 96 px to the inch is what a browser takes for life size before anybody has measured. */
-const CSS_PX_PER_MM = 96 / 25.4
 const catalogue = useCatalogue()
 const isOpen = shallowRef(false)
 const lifeSize = computed(() => catalogue.settings.pxPerMm ?? CSS_PX_PER_MM)

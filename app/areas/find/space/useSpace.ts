@@ -1,5 +1,5 @@
 import { computed, reactive } from 'vue'
-import { NAMED_SIZES, readSize, type Size, sizeFrom } from '#core/units'
+import { HALF_INCH_MM, NAMED_SIZES, readSize, type Size, sizeFrom } from '#core/units'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { useTyped } from '~/kit/useTyped'
@@ -24,7 +24,14 @@ export function useSpace() {
   const { sizeText } = useDescribe()
   const isImperial = catalogue.settings.unit === 'in'
   const first = isImperial ? sizeFrom(2, 1.5, 'in') : sizeFrom(5, 4, 'cm')
-  const start = { card: (isImperial ? 'quarter' : 'a6') as CardName, own: '', space: sizeText(first), ask: '', x: 12.7, y: 12.7 }
+  const start = {
+    card: (isImperial ? 'quarter' : 'a6') as CardName,
+    own: '',
+    space: sizeText(first),
+    ask: '',
+    x: HALF_INCH_MM,
+    y: HALF_INCH_MM,
+  }
   const form = reactive({ ...start })
   const typed = useTyped(form)
   typed.begin('space', start)

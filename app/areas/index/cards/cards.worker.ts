@@ -13,11 +13,11 @@ import {
   type Measure,
   type Page,
   type PageSize,
-  PT_PER_MM,
   type ShortList,
   slipCard,
   type SlipSource,
 } from '#core/printing'
+import { PT_PER_MM } from '#core/units'
 import { Faces } from '~/subjects/press/faces'
 import { renderPdf } from '~/subjects/press/pdf'
 import type { MadePdf } from '~/subjects/press/usePress'

@@ -2,7 +2,8 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import type { Container, Labelled, LabelSheet } from '#core/catalog'
-import { type Page, PAPERS, PT_PER_MM, spotsOn } from '#core/printing'
+import { type Page, PAPERS, spotsOn } from '#core/printing'
+import { CSS_PX_PER_MM, PT_PER_MM } from '#core/units'
 import PageDrawing from '~/subjects/press/PageDrawing.vue'
 import PageOnScreen from '~/subjects/press/PageOnScreen.vue'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -36,7 +37,6 @@ watch(
 )
 const desk = useTemplateRef<HTMLElement>('desk')
 const { width } = useElementSize(desk)
-const CSS_PX_PER_MM = 96 / 25.4
 /** As large as on paper, as far as this screen is known; sheets as wide as there is room. */
 const pxPerPt = computed(() => (catalogue.settings.pxPerMm ?? CSS_PX_PER_MM) / PT_PER_MM)
 const paper = computed(() => PAPERS[sheet?.paper ?? 'A4'])

@@ -10,7 +10,6 @@ import {
   type PageItem,
   type PageSize,
   PAPERS,
-  PT_PER_MM,
   spotsOn,
   usedUp,
   wishesOf,
@@ -18,6 +17,7 @@ import {
 } from '#core/printing'
 import { safeCell } from '#core/exchange'
 import type { Stage } from '#core/pile'
+import { PT_PER_MM } from '#core/units'
 import { dotsOf } from '~/subjects/press/dots'
 import { Faces } from '~/subjects/press/faces'
 import { renderPdf } from '~/subjects/press/pdf'

@@ -1,6 +1,6 @@
 import { newId } from '~/db/newId'
 import type { Container, Holder, LaneTarget, Refiling, Section, Zone } from '#core/catalog'
-import { idsOf, type Step } from '#core/refiling'
+import { idsOf, laneKey, type Step } from '#core/refiling'
 import { allIn, arrangeContainer, containerClash, keyBehind, planMove } from '#core/room'
 import type { YondercrestDb } from '../../database'
 import type { CommandName } from '../steps'
@@ -23,7 +23,6 @@ export interface RefilingWish {
 
 /** Longer pauses than this are no work on it. */
 const PAUSE_MINUTES = 5
-const laneKey = (containerId: string, lane: number): string => `${containerId}/${lane}`
 
 export type BeginOutcome =
   | { readonly ok: true; readonly id: string }
