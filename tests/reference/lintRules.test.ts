@@ -156,10 +156,11 @@ function circlesIn(files: Readonly<Record<string, string>>): number {
 }
 const PATHS = JSON.stringify({ compilerOptions: { paths: { '~/*': ['./*'] } } })
 
-test('a circle of files, also through a page and a short path; a circle of types alone is none', () => {
+test('a circle of files, also through a page, a short path or a type alone; a line of files is none', () => {
   const begins = `import Page from './Page.vue'\nexport const a = () => Page\n`
   const page = (line: string) => `<script setup lang="ts">\n${line}\n</script>\n<template><p /></template>\n`
   expect(circlesIn({ 'tsconfig.json': PATHS, 'a.ts': begins, 'Page.vue': page(`import { a } from '~/a'\na()`) })).toBe(2)
   const ofTypes = page(`import type { a } from '~/a'\ndefineProps<{ b: typeof a }>()`)
-  expect(circlesIn({ 'tsconfig.json': PATHS, 'a.ts': begins, 'Page.vue': ofTypes })).toBe(0)
+  expect(circlesIn({ 'tsconfig.json': PATHS, 'a.ts': begins, 'Page.vue': ofTypes })).toBe(2)
+  expect(circlesIn({ 'tsconfig.json': PATHS, 'a.ts': begins, 'Page.vue': page(`const b = 1\nvoid b`) })).toBe(0)
 })

@@ -1,5 +1,6 @@
 import type { FrontLeaf } from './front'
-import { type Leaf, type PrintedLeaf, saysTheSame } from './leaves'
+import { type Leaf, saysTheSame } from './leaves'
+import type { PrintedLeaf } from './refill'
 
 /** What of a book is to be printed, and why. */
 export interface BookChanges {

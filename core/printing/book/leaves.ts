@@ -1,13 +1,10 @@
 import { group } from 'd3-array'
-import type { BookLeaf, BookWay, IndexBook } from '#core/catalog'
-import { flow, type LeafLine, type LeafShape } from './flow'
+import type { BookLeaf, BookWay } from '#core/catalog'
+import { flow, type LeafLine } from './flow'
 import { compareLabels, labelsByHand, labelsFor } from './leafLabels'
 import { type BookHeading, letterOf, saysOf, type WantedWay } from './wanted'
-import { byHand, fewestPrints, type Filled } from './refill'
+import { byHand, fewestPrints, type Filled, type LeafChoices, type PrintedLeaf } from './refill'
 import { compareTitles } from './ways'
-
-/** What is remembered of a printed leaf. */
-export type PrintedLeaf = Pick<BookLeaf, 'id' | 'label' | 'way' | 'group' | 'heads' | 'lines'>
 
 /** A leaf as it would be printed now. */
 export interface Leaf {
@@ -22,12 +19,6 @@ export interface Leaf {
 /** What a leaf says of its headings and lines: two that say the same are the same on paper. */
 export type LeafContent = Pick<BookLeaf, 'heads' | 'lines'>
 type Unlabelled = Omit<Leaf, 'label' | 'isContinued' | 'content'> & { readonly had: string | null }
-
-export interface LeafChoices extends Pick<IndexBook, 'ownLeafFrom' | 'freeShare'> {
-  readonly shape: LeafShape
-  /** Nobody prints: what is new is written into the margin of the leaf where its order has it, however full that is. */
-  readonly isByHand: boolean
-}
 
 function contentOf(lines: readonly LeafLine[], isContinued: boolean): LeafContent {
   const headings = [...new Map(lines.map(({ heading }) => [heading.key, heading])).values()]

@@ -1,7 +1,16 @@
+import type { BookLeaf, IndexBook } from '#core/catalog'
 import { longestIncreasing } from '#core/refiling'
-import { flow, type LeafLine, shareOf } from './flow'
-import type { LeafChoices, PrintedLeaf } from './leaves'
+import { flow, type LeafLine, type LeafShape, shareOf } from './flow'
 import { saysOf } from './wanted'
+
+/** What is remembered of a printed leaf. */
+export type PrintedLeaf = Pick<BookLeaf, 'id' | 'label' | 'way' | 'group' | 'heads' | 'lines'>
+
+export interface LeafChoices extends Pick<IndexBook, 'ownLeafFrom' | 'freeShare'> {
+  readonly shape: LeafShape
+  /** Nobody prints: what is new is written into the margin of the leaf where its order has it, however full that is. */
+  readonly isByHand: boolean
+}
 
 /** Lines on one leaf, and the printed leaf they take the place of. */
 export interface Filled {

@@ -1,7 +1,8 @@
 import type { IndexBook } from '#core/catalog'
 import { changesOf } from './changes'
 import { leafShape } from './flow'
-import { layLeaves, type PrintedLeaf } from './leaves'
+import { layLeaves } from './leaves'
+import type { PrintedLeaf } from './refill'
 import type { BookSource } from './wanted'
 import { wantedWays, type WayWords } from './ways'
 

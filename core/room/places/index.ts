@@ -12,16 +12,7 @@ export {
   shapesOfType,
 } from './choose'
 export { beyondPage, cellSpots, familiesOf, inSpots, type ListedPlace, marksOf, type PlaceFamily, type PlaceSpot } from './families'
-export {
-  type FamilyPlan,
-  type NewContainer,
-  type NewFixture,
-  type NewHolder,
-  type PlaceDoubt,
-  planFromList,
-  type RoomNow,
-  type RoomPlan,
-} from './plan'
+export { type FamilyPlan, type NewHolder, planFromList, type RoomNow, type RoomPlan } from './plan'
 export { type Behind, type PlaceReading, readPlace } from './read'
-export { pageAndCell } from './settle'
-export { type PlaceNames, shelvesFor } from './targets'
+export { pageAndCell, type PlaceDoubt } from './settle'
+export { type NewContainer, type NewFixture, type PlaceNames, shelvesFor } from './targets'

@@ -2,32 +2,9 @@ import { addTo, type Container, type Fixture, type Holder, LIMITS } from '#core/
 import type { ContainerRow } from '../arrange'
 import { type FamilyChoice, MOST_OF_A_FAMILY, namesPages, shapeFor } from './choose'
 import type { PlaceFamily, PlaceSpot } from './families'
-import { settle } from './settle'
-import { groupsOf, newContainer, type PlaceNames, recogniser, shelvesFor, ShortForms } from './targets'
+import { type PlaceDoubt, settle } from './settle'
+import { groupsOf, type NewContainer, newContainer, type NewFixture, type PlaceNames, recogniser, shelvesFor, ShortForms } from './targets'
 
-/** What could not be taken as it is written, and what became of it. */
-export type PlaceDoubt =
-  /** Its cell is beyond the page: it is put on the page, and its cell is not looked at. */
-  | 'cellBeyondPage'
-  /** The binder that is there has no such page: it is put in the binder. */
-  | 'pageBeyondBinder'
-  /** Something stands in that cell: it is put on the page. */
-  | 'cellTaken'
-  /** Positions with gaps, or beside others: their order is kept, and none is looked at. */
-  | 'positionsHaveGaps'
-  /** Two containers of the room are called so: it is left without a place. */
-  | 'twoAreCalledSo'
-  /** More containers, slots or pages than there may be: left without a place. */
-  | 'tooMany'
-
-export interface NewFixture extends Pick<Fixture, 'name' | 'type' | 'shelves'> {
-  readonly key: string
-}
-export interface NewContainer extends Omit<Container, 'id' | 'fixtureId' | 'rank' | 'isTable'> {
-  readonly key: string
-  /** A fixture that is there, or the key of a new one. */
-  readonly fixture: { readonly id: string } | { readonly key: string }
-}
 export interface NewHolder extends Pick<Holder, 'lane' | 'cell' | 'somewhere' | 'type' | 'holdingIds'> {
   /** The id of a container that is there, or the key of a new one. */
   readonly container: { readonly id: string } | { readonly key: string }

@@ -3,8 +3,22 @@ import { cellsPerPage } from '../address'
 import type { ContainerRow } from '../arrange'
 import type { FamilyChoice } from './choose'
 import type { PlaceSpot } from './families'
-import type { PlaceDoubt } from './plan'
 import type { PlaceReading } from './read'
+
+/** What could not be taken as it is written, and what became of it. */
+export type PlaceDoubt =
+  /** Its cell is beyond the page: it is put on the page, and its cell is not looked at. */
+  | 'cellBeyondPage'
+  /** The binder that is there has no such page: it is put in the binder. */
+  | 'pageBeyondBinder'
+  /** Something stands in that cell: it is put on the page. */
+  | 'cellTaken'
+  /** Positions with gaps, or beside others: their order is kept, and none is looked at. */
+  | 'positionsHaveGaps'
+  /** Two containers of the room are called so: it is left without a place. */
+  | 'twoAreCalledSo'
+  /** More containers, slots or pages than there may be: left without a place. */
+  | 'tooMany'
 
 /** The container that a place means. `row`: what stands in it already; null: it is to be made. */
 export interface Target extends Pick<Container, 'lanes' | 'cells'> {

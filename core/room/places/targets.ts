@@ -5,9 +5,17 @@ import { cellsPerPage } from '../address'
 import type { ContainerRow } from '../arrange'
 import { type FamilyChoice, shapeFor } from './choose'
 import { cellSpots, inSpots, marksOf, type PlaceFamily, type PlaceSpot } from './families'
-import type { NewContainer, NewFixture } from './plan'
 import { readPlace } from './read'
 import { areSlots, pageAndCell } from './settle'
+
+export interface NewFixture extends Pick<Fixture, 'name' | 'type' | 'shelves'> {
+  readonly key: string
+}
+export interface NewContainer extends Omit<Container, 'id' | 'fixtureId' | 'rank' | 'isTable'> {
+  readonly key: string
+  /** A fixture that is there, or the key of a new one. */
+  readonly fixture: { readonly id: string } | { readonly key: string }
+}
 
 /** The places of one container, and how many pages it needs at the least. */
 export interface Group {
