@@ -1,5 +1,5 @@
 import { expect, jest, test } from '@jest/globals'
-import { readdirSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 
 type Say = (...given: readonly unknown[]) => unknown
@@ -20,10 +20,10 @@ const app = __dirname
 const lists = readdirSync(app, { recursive: true, encoding: 'utf8' })
   .filter(file => /(^|[/\\])(words|\w+Words|steps)\.ts$/.test(file))
   .sort()
-const all = lists.flatMap(file => {
-  const words = jest.requireActual<Readonly<Record<string, unknown>>>(join(app, file))
-  return Object.entries(words).flatMap(([name, value]) => sentencesOf(value, `${file}: ${name}`))
-})
+const exported = lists.flatMap(file =>
+  Object.entries(jest.requireActual<Readonly<Record<string, unknown>>>(join(app, file))).map(([name, value]) => ({ file, name, value })),
+)
+const all = exported.flatMap(({ file, name, value }) => sentencesOf(value, `${file}: ${name}`))
 /** What a sentence says; null where it is not one that takes a number and names. */
 function said({ say }: Sentence, given: readonly unknown[]): string | null {
   try {
@@ -74,4 +74,22 @@ test('large counts are grouped, and no brackets come out', () => {
     /\b12345 (?:sets|holders|steps|photos|labels|rows|themes|containers)\b|\$\{|\[object/.test(text),
   )
   expect(wrong).toEqual([])
+})
+
+/** Entries of a list that no file names. A list that is handed on whole, or read by a name that is worked out, counts as used. */
+function unused(name: string, list: object, code: string): readonly string[] {
+  const isReadWhole = new RegExp(String.raw`\b${name}\b(?!\s*\.|[^{}]*\} from| = |\b\s*:)`).test(code)
+  return isReadWhole ? [] : Object.keys(list).filter(key => !new RegExp(String.raw`\b${name}\s*\.${key}\b`).test(code))
+}
+test('every word is said somewhere', () => {
+  const code = readdirSync(app, { recursive: true, encoding: 'utf8' })
+    .filter(file => /\.(ts|vue)$/.test(file) && !file.endsWith('.test.ts'))
+    .map(file => readFileSync(join(app, file), 'utf8'))
+    .join('\n')
+  const planted = { said: 'Said', forgotten: 'Never said' }
+  expect(unused('plantedWords', planted, `export const plantedWords = {\nplantedWords.said`)).toEqual(['forgotten'])
+  const lost = exported.flatMap(({ name, value }) =>
+    name.endsWith('Words') && typeof value === 'object' && value !== null ? unused(name, value, code).map(key => `${name}.${key}`) : [],
+  )
+  expect(lost).toEqual([])
 })

@@ -137,7 +137,6 @@ export const placeWords = {
   keys: KEY_NAMES,
   /** A rule in words: an order that is not the usual one of its key is said. */
   rule: ({ keys }: FilingRule) => keys.map(keyText).join(', then '),
-  sets: (count: number) => counted(count, 'set'),
 } as const
 
 /** What is said of anything that was to be kept, and was not. */

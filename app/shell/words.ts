@@ -21,7 +21,6 @@ export const shellWords = {
   copyAt: (at: string) => `Copy saved ${moment(at)}`,
   copyNever: 'No copy saved yet',
   copyStale: (count: number) => `${counted(count, 'step')} since`,
-  demoNote: 'You are in the demo room.',
   shortcuts: 'Keys',
   more: 'More: day or night, keys',
   troubles: {

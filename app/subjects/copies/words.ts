@@ -7,7 +7,6 @@ export const copyWords = {
   saveTitle: 'Save a copy',
   saveHint: 'One file with everything: sets, places, photos, settings. It can be opened here or on any other machine.',
   save: 'Save a copy now',
-  saving: (done: number, total: number) => `Packing ${done} of ${total}`,
   saved: (size: string, missing: number) =>
     missing === 0
       ? `The copy is saved (${size}). It holds the whole catalogue.`

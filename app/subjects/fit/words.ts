@@ -68,7 +68,6 @@ function containerSays(fit: ContainerFit | null, name: string, write: Write): st
 
 export const holderWords = {
   title: 'Pockets and cases',
-  lead: 'What sets sit in: sizes, stock, and how your sets fit.',
   button: 'Pockets and cases',
   make: 'New pocket or case',
   list: 'Pockets and cases of this room',
@@ -90,11 +89,8 @@ export const holderWords = {
   sizeAsk: 'How large is it?',
   sizeHint: 'With its size, the pocket is proposed and the sizes to cut are worked out',
   measure: 'Measure it from a photo',
-  proposed: (name: string) => `${name} is proposed: the smallest that takes it in the way you like best.`,
   others: 'Other pockets and cases',
   anyHolder: 'Another way, not on the list',
-  why: 'Why',
-  room: 'Room inside, filled',
   thick: (mm: string, layers: readonly { readonly of: keyof typeof LAYERS }[]) =>
     `${mm} thick with ${layers.map(layer => LAYERS[layer.of]).join(', ')}`,
   share: 'It can share a pocket',
@@ -139,7 +135,6 @@ export const holderWords = {
   retired: 'No longer sold',
   replacedBy: 'Replaced by',
   nothing: 'nothing yet',
-  notes: 'Notes',
   cells: 'Rows and columns of cells',
   cellsProblem: 'A page has between 1 and 12 rows and columns.',
   bothSides: 'Front and back',

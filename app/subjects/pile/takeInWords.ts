@@ -63,7 +63,6 @@ export const takeInWords = {
   proposeFirst: 'Say the kind and the first theme, and the place is proposed here.',
   save: 'Take it in',
   saveHint: 'Ctrl Enter',
-  saveOther: 'Take in without a place',
   saveEdit: 'Keep the change',
   saved: (code: string, name: string, place: string) => `${code} ${name} is in. ${place}`,
   savedWithoutPhoto: (code: string) =>
@@ -73,7 +72,6 @@ export const takeInWords = {
   layBack: 'Begin a new one',
   discard: 'Start over',
   list: 'Bring in a list',
-  listHint: 'A spreadsheet saved as CSV, all at once.',
   placelessTitle: 'No place yet',
   placelessLead: (count: number) =>
     count === 1 ? 'One set is in the catalogue without a place.' : `${figure(count)} sets are in the catalogue without a place.`,

@@ -41,7 +41,6 @@ export const pileWords = {
     label: 'number on the thing',
     file: 'into its place',
   } satisfies Record<Stage, string>,
-  seconds,
   // Photos
   photos: 'Choose photos',
   photosHint: 'or drop or paste any number of them: each becomes a set on the pile',
@@ -68,7 +67,6 @@ export const pileWords = {
   next: 'Next one',
   nextHint: 'Enter',
   captured: (code: string, name: string, stage: string) => `${code} ${name} is in. It waits at ${stage}.`,
-  carried: 'Brand, kind, size, date and price carry over until you change them.',
   wordsTooMany: 'There is room for 400 words or phrases, each of 300 letters. The rest can go to the notes.',
   themesFull: 'A set has room for 40 themes. Take one off first.',
   nameTooLong: 'A name has room for 300 letters. The rest can go to the notes.',
@@ -97,8 +95,6 @@ export const pileWords = {
   brandWord: (name: string) => `brand ${name}`,
   accept: (name: string) => `Take ${name}`,
   acceptHint: 'Arrow right in the empty field takes the suggestion',
-  field: { kind: 'Kind', category: 'Category', theme: 'Theme' } satisfies Record<ClassField, string>,
-  nothingSuggested: 'Nothing in the name or the words says what it is yet.',
   // Search words
   searchWords: 'Search words',
   searchWordsHint: 'Not on the set, but you might look for it by them',
@@ -109,8 +105,6 @@ export const pileWords = {
   narrower: 'kinds of it',
   synonyms: 'also called',
   removeWord: (word: string) => `Take the search word ${word} off`,
-  // Working through
-  work: (stage: Stage, count: number) => `${STAGE_NAMES[stage]}: ${counted(count, 'set')}`,
   workTitle: 'Work through the pile',
   left: (at: number, of: number) => `${at} of ${of}`,
   none: (stage: Stage) => `Nothing waits at ${STAGE_NAMES[stage]}.`,

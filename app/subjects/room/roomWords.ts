@@ -37,8 +37,6 @@ export const roomWords = {
   goAddress: 'Go there',
   noAddress: (text: string) => `There is nothing at ${text}.`,
   severalAddress: (text: string, count: number) => `${text} can mean ${count} places. Write it with the letters for the label.`,
-  // Furniture
-  furniture: 'Furniture',
   newFurniture: 'New furniture',
   fixtureType: 'What it is',
   shelves: 'Shelves, drawers or tiers',
@@ -132,15 +130,8 @@ export const roomWords = {
   fillLead:
     'From what stands in each container, by the usual thickness of its kinds until ' +
     'rows are measured. How long it lasts goes by what came in the last year.',
-  used: 'Used',
   free: 'Free',
-  reserve: 'Kept for new sets',
-  lasts: 'Lasts',
   ofZone: (name: string) => `The corner ${name}`,
-  state: { over: 'too full', full: 'full', reserve: 'into the room kept for new sets', room: 'has room' } satisfies Record<
-    Outlook['state'],
-    string
-  >,
   outlook: (outlook: Outlook, write: Write): string =>
     outlook.overMm > 0
       ? `${write(outlook.overMm)} too much`
@@ -155,7 +146,6 @@ export const roomWords = {
       : outlook.yearsLeft === 0
         ? 'full now'
         : `full in ${years(outlook.yearsLeft)}`,
-  cellsFree: (free: number) => `${counted(free, 'cell')} free`,
   cap: (count: number, cap: number) =>
     count > cap
       ? `${counted(count, 'set')}, ${figure(count - cap)} more than the ${figure(cap)} you want`
@@ -230,7 +220,6 @@ export const roomWords = {
   endZone: 'Close this corner',
   endZoneInto: (name: string) => `its bins, drawers and binders go over to ${name}`,
   rule: 'In the order of',
-  changeRule: 'Change the order',
   addressTitle: 'How addresses are written',
   addressLead: 'Choose what they look like, for each sort of bin, drawer or binder.',
   patternMore: 'More: written my own way',

@@ -21,7 +21,6 @@ export const storeroomWords = {
   gone: 'It is no longer in the room',
   goneThen: 'This bin, drawer or binder was taken out of the room, or the address is of another room. Undo brings back what was taken out.',
   toStoreroom: 'To the storeroom',
-  lead: 'Every container with what stands in it, front to back.',
   full: (percent: number) => `${percent} % full`,
   sets: (count: number) => counted(count, 'set'),
   zone: (name: string, keys: string) => `${name}, by ${keys}`,
@@ -32,7 +31,6 @@ export const storeroomWords = {
   noKey: 'nothing more',
   orders: { alphabetical: 'in alphabetical order', asItself: 'each under its own name', own: 'in my own order', ascending: 'rising' },
   save: 'Keep it',
-  emptyRow: 'Nothing stands here yet.',
   emptyContainer:
     'This container is empty. Take in a set, or carry one here: pick it up with m and press Enter on a row of this container.',
   tab: (title: string) => `Tab ${title}`,
@@ -41,13 +39,10 @@ export const storeroomWords = {
   page: (page: number) => `Page ${page}`,
   andMore: (count: number) => `and ${figure(count)} more`,
   freeCell: (text: string) => `${text}, free`,
-  carry: 'Carry',
   carrying: (count: number, name: string) =>
     count === 1
       ? `Carrying ${name}. Arrows choose where, Enter sets it down, Esc puts it back.`
       : `Carrying ${counted(count, 'set')}. Arrows choose where, Enter sets them down, Esc puts them back.`,
-  setDownBehind: (name: string) => `Set down behind ${name}`,
-  setDownFront: 'Set down at the very front',
   carryTo: 'Carry to another container',
   carryThere: 'Carry there',
   moved: (name: string, address: string) => `${name} now stands at ${address}.`,
@@ -63,7 +58,6 @@ export const storeroomWords = {
   tabText: 'What stands on it',
   tabStandsHint: 'New sets of it go behind this tab.',
   tabPlace: 'It goes in front of the marked set, or to the end of the row.',
-  renameTab: 'Write another title',
   removeTab: 'Take the tab out',
   name: 'Name',
   code: 'Letters for the label',
@@ -82,7 +76,6 @@ export const storeroomWords = {
   cellSizeHint: 'Left empty, anything is taken to fit',
   reuse: 'A cell that was freed',
   reuses: { last: 'is used again when the pages are full', first: 'is used again before a new one', never: 'is never used again' },
-  pagesAdded: (name: string, pages: number) => `${name} has ${counted(pages, 'page')} now.`,
   rows: 'Rows of cells',
   columns: 'Columns of cells',
   pages: 'Pages',
@@ -104,7 +97,6 @@ export const storeroomWords = {
   needed: 'Please fill this in.',
   liftCaution: 'Lift with both hands, heavy containers low; no climbing with a full one.',
   placeless: (count: number) => `${counted(count, 'set')} without a place`,
-  hits: (count: number) => counted(count, 'answer'),
   elevation: 'The room, fixture by fixture',
   position: (position: number) => figure(position),
 } as const

@@ -20,7 +20,6 @@ export const slipWords = {
   price: 'Paid',
   labelSays: 'Its label says',
   aliases: 'Other codes on it',
-  goesWith: 'Goes with',
   questions: 'Still to be answered',
   /** What the log says of its use. */
   useText: (tally: UseTally | undefined) => {
@@ -48,11 +47,9 @@ export const slipWords = {
   takeOutHint: 'A place of the house: the table, a desk, a seasonal basket. Its own place stays kept for it.',
   wentOut: (name: string, to: string) => `${name} is out: ${to}.`,
   notOut: 'It is not out: it has not been put away yet, or is there already.',
-  isBack: (name: string) => `${name} is back in its place.`,
   putBack: 'Put back',
   alias: (text: string, reading: 'cell' | 'serial' | null) =>
     reading ? `${text} (${reading === 'cell' ? 'page and cell' : 'a running number'})` : text,
-  partialDay,
   money,
   sitsIn: 'Sits in',
   searchWords: 'Search words',

@@ -8,7 +8,6 @@ type Refused = Extract<PullOutcome, { ok: false }>['code']
 export const fetchWords = {
   title: 'Pull list',
   table: 'On the table',
-  pull: 'Pull list',
   pullOne: 'Put on the pull list',
   isPulled: 'On the pull list',
   dropHere: 'Let go here to fetch it',

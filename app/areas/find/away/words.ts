@@ -34,7 +34,6 @@ export const awayWords = {
 
   piecesAsk: (count: number, missing: number) =>
     `Everything back? It has ${counted(count, 'piece')}${missing > 0 ? `, ${figure(missing)} missing so far` : ''}.`,
-  pieces: 'Count the pieces',
   pieceHere: (what: string) => `${what} is there`,
   piece: (words: string, at: number) => words || `piece ${figure(at)}`,
   piecesAll: 'All pieces are there.',
@@ -60,7 +59,6 @@ export const awayWords = {
           : 'There is no set with that number.'
     }
   },
-  isFirst: 'It goes first in its row: there is nothing in front of it.',
 
   elsewhere: 'Put it elsewhere',
   elsewhereTitle: (name: string) => `Put ${name} elsewhere`,

@@ -103,7 +103,6 @@ export const refileWords = {
   first: 'First',
   last: 'last',
   done: 'Done',
-  adapted: 'Sets that came in meanwhile are taken along.',
   notWorkedOut: 'The steps could not be worked out.',
   again: 'Try once more',
   stale: 'The room has changed since. The steps were worked out again.',

@@ -4,7 +4,6 @@ export const waysWords = {
   zone: 'Corner',
   compare: 'Compare',
   comparing: 'Trying them',
-  stage: (done: number, total: number) => `${done} of ${total}`,
   empty: 'Nothing stands in a row in this corner yet, so there is nothing to try.',
   habits: 'What you know when you look for something',
   habit: { theme: 'the occasion or theme', brand: 'the brand', itself: 'the very set' },

@@ -78,6 +78,5 @@ export const measureWords = {
   keep: 'Keep',
   kept: (name: string, size: string) => `${name} is ${size}.`,
   noSet: 'Choose a set first: open one, or take one in.',
-  whichSet: 'Which set is it?',
   impression: 'The impression at true size, its pieces outlined',
 } as const

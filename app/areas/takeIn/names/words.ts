@@ -5,7 +5,6 @@ import { slipWords } from '~/subjects/set/words'
 
 export const nameWords = {
   title: 'Names',
-  lead: 'Brands, categories and themes: what sets are described and put away by.',
   button: 'Names',
   lists: { brands: 'Brands', categories: 'Categories', themes: 'Themes', kinds: 'Kinds', marks: 'Marks' },
   listsLabel: 'Which names',
