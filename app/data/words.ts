@@ -1,7 +1,7 @@
 import type { FilingKey, FilingRule, Fixture, ShelvesFrom } from '#core/catalog'
 import { cellText, type Placement, shelfNumber } from '#core/room'
 import type { PictureFault } from './pictureSize'
-import { counted, ordinal } from '#core/grammar'
+import { ordinal } from '#core/grammar'
 
 /** What a file is that was chosen as a picture, and how to get a picture of it. */
 export const PICTURE_FAULTS: Readonly<Record<PictureFault, string>> = {

@@ -1,5 +1,5 @@
 import type { Stage } from '#core/pile'
-import type { ClassField, LookAlikeVerdict } from '#core/classing'
+import type { LookAlikeVerdict } from '#core/classing'
 import type { HolderKind } from '#core/catalog'
 import { counted, figure } from '#core/grammar'
 
