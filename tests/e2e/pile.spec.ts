@@ -1,28 +1,9 @@
 import sharp from 'sharp'
 import { ask, databaseOf, expect, go, headline, matItem, newStrip, openDemo, openEmpty, test } from './helpers'
+import { count, file, files } from './photos'
 import type { Page } from '@playwright/test'
 
-const count = (page: Page, stage: string) => page.locator(`[data-stage="${stage}"]`)
 const settle = (page: Page) => page.locator('[data-settle]')
-/** A made-up photo: a few dark bars on paper, other ones for every seed, with noise so that it is no drawing. */
-async function photo(seed: number, widthPx = 900, heightPx = 1200): Promise<Buffer> {
-  const bars = Array.from(
-    { length: 7 },
-    (_, at) =>
-      `<rect x="${(seed * 83 + at * 97) % 600}" y="${(seed * 59 + at * 151) % 900}" ` +
-      `width="${60 + ((seed * 31 + at * 17) % 180)}" height="${40 + ((seed * 13 + at * 41) % 160)}" fill="#222"/>`,
-  )
-  return sharp(
-    Buffer.from(
-      `<svg xmlns="http://www.w3.org/2000/svg" width="${widthPx}" height="${heightPx}"><rect ` +
-        `width="100%" height="100%" fill="#f4f2ec"/>${bars.join('')}</svg>`,
-    ),
-  )
-    .jpeg({ quality: 85 })
-    .toBuffer()
-}
-const file = async (seed: number) => ({ name: `photo-${seed}.jpg`, mimeType: 'image/jpeg', buffer: await photo(seed) })
-const files = (page: Page) => page.locator('input[multiple]')
 
 /** By what the button of a stage jumps up from now on, where nobody scrolls: a press that falls into it is lost. */
 async function watchedRises(page: Page): Promise<() => Promise<readonly number[]>> {
@@ -220,21 +201,6 @@ test('what is owned already is shown before anything is saved: by name, by pictu
   await expect(panel).toContainText('on this pile')
 })
 
-test('many refused, none lost: what is no picture is named, the rest is taken; a strip dropped comes back by undo', async ({ page }) => {
-  await openEmpty(page)
-  await files(page).setInputFiles([
-    await file(1),
-    { name: 'letter.png', mimeType: 'image/png', buffer: Buffer.from('Dear harbour master') },
-    await file(2),
-  ])
-  await expect(page.getByRole('status').filter({ hasText: '2 photos on the pile. Not a picture, or too large: letter.png.' })).toBeVisible()
-  await page.locator('[data-strip] + button').first().click()
-  await expect(page.locator('[data-strip]')).toHaveCount(0)
-  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
-  await page.keyboard.press('u')
-  await expect(page.locator('[data-strip]')).toHaveCount(1)
-})
-
 test('bad input gets a plain sentence, the strip is kept', async ({ page }) => {
   await openEmpty(page)
   const name = page.getByLabel('Name', { exact: true })
@@ -349,55 +315,6 @@ test('few sets need few stages; a place for now', async ({ page }) => {
   // The keys are not lost with what was pressed: the next set is a press away.
   await expect(page.locator('[data-working]')).toHaveText('Rope Knots')
   await expect(settle(page)).toBeFocused()
-})
-
-test('on a phone: a photo from the camera becomes the strip, one thumb goes on', async ({ browser }) => {
-  const page = await (await browser.newContext({ viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true })).newPage()
-  await openEmpty(page)
-  await page
-    .locator('input[capture]')
-    .first()
-    .setInputFiles(await file(5))
-  await expect(page.locator('form img')).toBeVisible()
-  await page.getByLabel('Name', { exact: true }).fill('By Thumb')
-  await page.getByRole('button', { name: 'Next one' }).tap()
-  await expect(page.getByRole('status').filter({ hasText: 'By Thumb is in.' })).toBeVisible()
-  const width = await page.evaluate(() => document.documentElement.scrollWidth)
-  expect(width).toBeLessThanOrEqual(390)
-  await page.context().close()
-})
-
-test('a pasted picture becomes the photo of the open strip', async ({ page }) => {
-  await openEmpty(page)
-  const bytes = [...(await photo(6, 200, 300))]
-  await page.getByLabel('Name', { exact: true }).focus()
-  await page.evaluate(list => {
-    const data = new DataTransfer()
-    data.items.add(new File([new Uint8Array(list)], 'pasted.jpg', { type: 'image/jpeg' }))
-    document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true }))
-  }, bytes)
-  await expect(page.locator('form img')).toBeVisible()
-})
-
-test('photos that are still being read when the page is left are on the pile all the same', async ({ demo: page }) => {
-  await go(page, '/take-in')
-  await expect(count(page, 'capture')).toHaveAttribute('data-count', '8')
-  // The first photo cannot be read before the page is left.
-  await page.evaluate(() => {
-    const post = Worker.prototype.postMessage
-    const held: (() => void)[] = []
-    Worker.prototype.postMessage = function (this: Worker, ...args: [message: unknown, options?: StructuredSerializeOptions]) {
-      if (location.pathname === '/take-in') held.push(() => post.apply(this, args))
-      else post.apply(this, args)
-    } as typeof post
-    window.addEventListener('left', () => held.forEach(send => send()))
-  })
-  await files(page).setInputFiles(await Promise.all([1, 2, 3].map(file)))
-  await go(page, '/storeroom')
-  await page.evaluate(() => window.dispatchEvent(new Event('left')))
-  await expect(page.getByRole('status').filter({ hasText: '3 photos on the pile.' })).toBeVisible()
-  await go(page, '/take-in')
-  await expect(count(page, 'capture')).toHaveAttribute('data-count', '11')
 })
 
 test('two tabs go on to the next of the pile at one moment: one gets it, and what the other has typed is a set of its own', async ({

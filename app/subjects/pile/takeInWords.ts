@@ -65,9 +65,10 @@ export const takeInWords = {
   saveHint: 'Ctrl Enter',
   saveEdit: 'Keep the change',
   saved: (code: string, name: string, place: string) => `${code} ${name} is in. ${place}`,
-  savedWithoutPhoto: (code: string) =>
-    `${code} is changed, but its photo was cleared from this browser meanwhile. Choose the photo once more.`,
-  savedEdit: (code: string) => `${code} is changed. Its number and place are as they were.`,
+  savedWithoutPhoto: (code: string, name: string) =>
+    `${code} ${name} is changed, but its photo was cleared from this browser meanwhile. Choose the photo once more.`,
+  savedEdit: (code: string, name: string) => `${code} ${name} is changed. Its number and place are as they were.`,
+  editedGone: 'This set was taken out of the room in another tab. What you typed is still here; undo in that tab brings the set back.',
   draftKept: 'What you had begun to type is here again.',
   layBack: 'Begin a new one',
   discard: 'Start over',

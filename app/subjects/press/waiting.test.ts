@@ -47,3 +47,24 @@ test("what cannot be read any more waits no longer, and stands in nobody's way",
   await books.keep('b1', before => ({ leaves: before ? 1 : 2 }))
   expect((await books.get('b1'))?.leaves).toBe(2)
 })
+
+test('an answer is taken once, of what was asked about alone, and a failure leaves the question', async () => {
+  const other = new YondercrestDb(db.name)
+  const [here, there] = [waitingFor<{ made: number }>(db, 'labels'), waitingFor<{ made: number }>(other, 'labels')]
+  await here.keep('sheet', () => ({ made: 5 }))
+  const asked = { thing: 'sheet', at: (await here.get('sheet'))?.at ?? '', pieces: [] }
+  await expect(here.answer(asked, () => Promise.reject(new Error('disk')))).rejects.toThrow('disk')
+  expect((await here.get('sheet'))?.made).toBe(5)
+  const again = { ...asked, at: (await here.get('sheet'))?.at ?? '' }
+  const answers = await Promise.all([here, there].map(each => each.answer(again, ({ made }) => Promise.resolve(made))))
+  expect(answers.filter(answer => answer === 5)).toHaveLength(1)
+  expect(answers.filter(answer => answer === null)).toHaveLength(1)
+  // What is made while the answer is being kept waits, and is no longer what was asked about.
+  await here.keep('sheet', () => ({ made: 6 }))
+  expect(await there.answer(again, () => Promise.resolve('kept'))).toBeNull()
+  expect((await here.get('sheet'))?.made).toBe(6)
+  const last = { ...asked, at: (await here.get('sheet'))?.at ?? '' }
+  await here.answer(last, () => there.keep('sheet', () => ({ made: 7 })))
+  expect((await here.get('sheet'))?.made).toBe(7)
+  other.close()
+})

@@ -31,6 +31,23 @@ export function waitingFor<T>(db: YondercrestDb, maker: Maker) {
       return null
     }
   }
+  const drop = (thing: string): Promise<void> => device.delete(keyOf(maker, thing))
+  async function keep(thing: string, change: (before: Kept<T> | null) => T | null): Promise<void> {
+    const id = keyOf(maker, thing)
+    await db.transaction('rw', device, async () => {
+      const made = change(read((await device.get(id))?.value))
+      if (made) await device.put({ id, value: JSON.stringify({ ...made, at: new Date().toISOString() }) })
+      else await device.delete(id)
+    })
+  }
+  /** What waits of one thing and was made at that moment, which from then on waits no longer; null: something else waits, or nothing. */
+  const take = (thing: string, at: string): Promise<Kept<T> | null> =>
+    db.transaction('rw', device, async () => {
+      const kept = read((await device.get(keyOf(maker, thing)))?.value)
+      if (kept?.at !== at) return null
+      await drop(thing)
+      return kept
+    })
   return {
     /** What waits of one thing; null: nothing does. */
     get: async (thing: string): Promise<Kept<T> | null> => read((await device.get(keyOf(maker, thing)))?.value),
@@ -46,14 +63,21 @@ export function waitingFor<T>(db: YondercrestDb, maker: Maker) {
       )
     },
     /** Keeps what was made, worked out from what waits already: another tab may have made something. `change` gives null: nothing waits. */
-    async keep(thing: string, change: (before: Kept<T> | null) => T | null): Promise<void> {
-      const id = keyOf(maker, thing)
-      await db.transaction('rw', device, async () => {
-        const made = change(read((await device.get(id))?.value))
-        if (made) await device.put({ id, value: JSON.stringify({ ...made, at: new Date().toISOString() }) })
-        else await device.delete(id)
-      })
+    keep,
+    /**
+     * Answers what was made at that moment, once, whoever else answers: `done` is handed what was made. Where it fails, it waits again.
+     * null: it was answered, or more was made, meanwhile.
+     */
+    async answer<R>({ thing, at }: Waiting, done: (made: T) => Promise<R>): Promise<R | null> {
+      const taken = await take(thing, at)
+      if (!taken) return null
+      try {
+        return await done(taken)
+      } catch (reason) {
+        await keep(thing, before => before ?? taken)
+        throw reason
+      }
     },
-    drop: (thing: string): Promise<void> => device.delete(keyOf(maker, thing)),
+    drop,
   }
 }

@@ -132,7 +132,7 @@ function showPlace(): void {
           <MapPin :size="18" class="shrink-0 text-ember" aria-hidden="true" />
           <span class="figures">{{ addressOf(holding) ?? placeWords.none }}</span>
         </p>
-        <p class="mt-1" data-place>{{ placeOf(holding) }}</p>
+        <p v-if="placement || holding.placeText" class="mt-1" data-place>{{ placeOf(holding) }}</p>
         <p v-if="placement && holding.placeText" class="mt-1 text-quiet">{{ placeWords.listSays(holding.placeText) }}</p>
         <figure v-if="holding.packagingPictureHash" class="mt-2 w-20">
           <span class="block h-24 border border-line bg-paper p-1"><SetPicture :hash="holding.packagingPictureHash" /></span>

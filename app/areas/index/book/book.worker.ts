@@ -228,16 +228,15 @@ export const bookApi = {
     return [{ thing: bookId, at: found.at, pieces: found.leaves.map(({ label }) => ({ id: label, text: label })) }]
   },
   /** These leaves came out well; the old ones whose place they take are taken out, and those that nothing takes the place of. */
-  async confirm({ thing: bookId, at }: Waiting, labels: readonly string[]): Promise<PrintedOutcome> {
-    const found = await made.get(bookId)
-    if (found?.at !== at) return { ok: false, code: 'otherPrint' }
-    const well = new Set(labels)
-    const takenOut = found.takeOut.filter(label => found.isWhole || well.has(label) || !found.leaves.some(each => each.label === label))
+  async confirm(asked: Waiting, labels: readonly string[]): Promise<PrintedOutcome> {
     const { confirmPrinted } = await loadCommands()
-    const leaves = found.leaves.filter(({ label }) => well.has(label))
-    const outcome = await confirmPrinted(database(), { ...found, bookId, leaves, takenOut, isByHand: false })
-    await made.drop(bookId)
-    return outcome
+    const well = new Set(labels)
+    const outcome = await made.answer(asked, found => {
+      const takenOut = found.takeOut.filter(label => found.isWhole || well.has(label) || !found.leaves.some(each => each.label === label))
+      const leaves = found.leaves.filter(({ label }) => well.has(label))
+      return confirmPrinted(database(), { ...found, bookId: asked.thing, leaves, takenOut, isByHand: false })
+    })
+    return outcome ?? { ok: false, code: 'otherPrint' }
   },
   /** It was not printed after all. */
   forget: ({ thing }: Waiting): Promise<void> => made.drop(thing),

@@ -159,15 +159,14 @@ export const cardsApi = {
     }))
   },
   /** These came out well: from now on they count as made. 0: it was answered, or more was made, meanwhile. */
-  async confirm({ thing, at }: Waiting, well: readonly string[]): Promise<number> {
-    const kept = await made.get(thing)
-    if (kept?.at !== at) return 0
+  async confirm(asked: Waiting, well: readonly string[]): Promise<number> {
     const { confirmLabels } = await loadCommands()
     const good = new Set(well)
-    const labels = kept.cards.flatMap(({ of, template, says }) => (good.has(of) ? [{ of, template, says }] : []))
-    const count = await confirmLabels(database(), { labels, written: [], labelled: [], sheet: null }, [])
-    await made.drop(thing)
-    return count
+    const count = await made.answer(asked, ({ cards }) => {
+      const labels = cards.flatMap(({ of, template, says }) => (good.has(of) ? [{ of, template, says }] : []))
+      return confirmLabels(database(), { labels, written: [], labelled: [], sheet: null }, [])
+    })
+    return count ?? 0
   },
   forget: ({ thing }: Waiting): Promise<void> => made.drop(thing),
 }

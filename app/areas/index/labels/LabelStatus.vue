@@ -9,7 +9,7 @@ import { offerFile } from '~/kit/offerFile'
 import { useKept } from '~/kit/useKept'
 import type { Waiting } from '~/subjects/press/waiting'
 import type { LabelLine } from './labels.worker'
-import { ON_TAPE } from './things'
+import { AS_LIST, ON_TAPE } from './things'
 import MachineStrip from './MachineStrip.vue'
 import type { LabelWork } from './useLabelWork'
 import { labelWords } from './words'
@@ -66,8 +66,13 @@ const troubles = computed(() =>
 )
 const printable = computed(() => toMake.filter(each => !each.troubles.includes('noRoom')).map(({ of }) => of))
 const printer = computed(() => catalogue.tables?.printers.get(printerId.value) ?? null)
-const askText = ({ thing, pieces, at }: Waiting): string =>
-  labelWords.waiting(pieces.length, at, catalogue.tables?.labelSheets.get(thing)?.name ?? '')
+function madeOn(thing: string): string {
+  if (thing === ON_TAPE) return labelWords.madeOnTape
+  if (thing === AS_LIST) return labelWords.madeAsList
+  const sheet = catalogue.tables?.labelSheets.get(thing)
+  return sheet ? labelWords.madeOnSheets(sheet.name) : ''
+}
+const askText = ({ thing, pieces, at }: Waiting): string => labelWords.waiting(pieces.length, at, madeOn(thing))
 
 async function saveList(): Promise<void> {
   const file = await work.makeCsv(printable.value)

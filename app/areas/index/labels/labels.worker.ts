@@ -296,24 +296,17 @@ export const labelsApi = {
    * These came out well and are on their things; a sheet goes on behind all that were printed on it. 0: it was answered, or more was made,
    * meanwhile.
    */
-  async confirm({ thing, at }: Waiting, well: readonly string[], used: readonly Stage[]): Promise<number> {
-    const kept = await made.get(thing)
-    if (kept?.at !== at) return 0
+  async confirm(asked: Waiting, well: readonly string[], stages: readonly Stage[]): Promise<number> {
     const { confirmLabels } = await loadCommands()
     const good = new Set(well)
-    const labels = kept.labels.filter(({ of }) => good.has(of))
-    const count = await confirmLabels(
-      database(),
-      {
-        labels,
-        written: labels.flatMap(each => each.written),
-        labelled: labels.flatMap(each => each.labelled),
-        sheet: thing === ON_TAPE || thing === AS_LIST ? null : { id: thing, used: kept.used },
-      },
-      used,
-    )
-    await made.drop(thing)
-    return count
+    const count = await made.answer(asked, kept => {
+      const labels = kept.labels.filter(({ of }) => good.has(of))
+      const written = labels.flatMap(each => each.written)
+      const labelled = labels.flatMap(each => each.labelled)
+      const sheet = asked.thing === ON_TAPE || asked.thing === AS_LIST ? null : { id: asked.thing, used: kept.used }
+      return confirmLabels(database(), { labels, written, labelled, sheet }, stages)
+    })
+    return count ?? 0
   },
   forget: ({ thing }: Waiting): Promise<void> => made.drop(thing),
 }

@@ -131,8 +131,12 @@ export const labelWords = {
   },
 
   well: 'Did they come out well, and are they on their things?',
-  waiting: (count: number, at: string, sheet: string) =>
-    `${labels(count)} made on ${partialDay(at)}${sheet ? ` (${sheet})` : ''} ${count === 1 ? 'waits' : 'wait'} for your word.`,
+  /** `on`: what they were made on; empty: sheets that are no longer known. */
+  waiting: (count: number, at: string, on: string) =>
+    `${labels(count)} made on ${partialDay(at)}${on && `, ${on},`} ${count === 1 ? 'waits' : 'wait'} for your word.`,
+  madeOnTape: 'on tape',
+  madeAsList: 'as a list',
+  madeOnSheets: (name: string) => `on sheets of ${name}`,
   confirmed: (count: number) => `${labels(count)} ${count === 1 ? 'counts' : 'count'} as made. Undo takes it back.`,
   bladeCaution: 'Keep sharp blades from small hands when you cut the tape, and cut away from your fingers.',
 

@@ -91,14 +91,11 @@ async function save(isAllTheWay: boolean): Promise<void> {
 async function keepChange(id: string): Promise<void> {
   const fields = draft.changedFacts()
   const after = await act.editHolding(id, fields)
+  if (!after) return notices.tell(takeInWords.editedGone, 'care')
   draft.typed.forget()
-  if (after) {
-    const isPhotoGone = (['pictureHash', 'packagingPictureHash'] as const).some(field => fields[field] && after[field] === null)
-    notices.tell(
-      isPhotoGone ? takeInWords.savedWithoutPhoto(code(after)) : takeInWords.savedEdit(code(after)),
-      isPhotoGone ? 'care' : 'done',
-    )
-  }
+  const isPhotoGone = (['pictureHash', 'packagingPictureHash'] as const).some(field => fields[field] && after[field] === null)
+  const said = isPhotoGone ? takeInWords.savedWithoutPhoto : takeInWords.savedEdit
+  notices.tell(said(code(after), after.name), isPhotoGone ? 'care' : 'done')
   void router.push('/')
 }
 async function capture(isAllTheWay: boolean): Promise<void> {

@@ -3,10 +3,10 @@ import { shallowRef } from 'vue'
 import { blankDraft, nextRank } from '#core/catalog'
 import { takeInWords } from '~/subjects/pile/takeInWords'
 import { act, draftsNow } from '~/data/act'
-import { workerHandle } from '~/data/worker'
 import { newId } from '~/db/newId'
 import { useNotices } from '~/kit/useNotices'
-import type { PhotosApi, PictureOutcome } from '~/subjects/set/photos.worker'
+import type { PictureOutcome } from '~/subjects/set/photos.worker'
+import { keepPhotos } from '~/subjects/set/usePhotoKeeper'
 import { pileWords } from '~/subjects/pile/words'
 
 /** Two at a time: one is decoded while the other is written. */
@@ -36,20 +36,15 @@ export const usePhotosIn = defineStore('photosIn', () => {
     isStopped = false
     busy.value = { done: 0, total: list.length }
     const outcomes = new Array<PictureOutcome | null>(list.length).fill(null)
-    const waiting = list.entries()
-    const workers = Array.from({ length: AT_ONCE }, () =>
-      workerHandle<PhotosApi>(() => new Worker(new URL('../../../subjects/set/photos.worker.ts', import.meta.url), { type: 'module' })),
+    await keepPhotos(
+      list,
+      AT_ONCE,
+      () => isStopped,
+      (at, outcome) => {
+        outcomes[at] = outcome
+        busy.value = { done: (busy.value?.done ?? 0) + 1, total: list.length }
+      },
     )
-    await Promise.all(
-      workers.map(async worker => {
-        for (const [at, file] of waiting) {
-          if (isStopped) break
-          outcomes[at] = (await worker.ask(api => api.addPicture(file))) ?? { ok: false, code: 'notAPicture' }
-          busy.value = { done: (busy.value?.done ?? 0) + 1, total: list.length }
-        }
-      }),
-    )
-    workers.forEach(worker => worker.end())
     try {
       const hashes = outcomes.flatMap(outcome => (outcome?.ok ? [outcome.hash] : []))
       await receive(hashes)
