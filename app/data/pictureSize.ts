@@ -3,7 +3,7 @@ import { ARCHIVE_LIMITS } from '#core/exchange'
 
 /** A picture above this is not taken: no browser would decode it in bounded memory. */
 export const MAX_PICTURE_BYTES = ARCHIVE_LIMITS.pictureBytes
-export const MAX_PICTURE_PIXELS = 70_000_000
+const MAX_PICTURE_PIXELS = 70_000_000
 
 export interface PixelSize {
   readonly widthPx: number

@@ -3,8 +3,6 @@ export {
   databaseExists,
   type DatabaseTrouble,
   onTrouble,
-  type DeviceFact,
-  type InkMapRecord,
   type PictureRecord,
   type ShapesRecord,
   type ThumbRecord,
@@ -24,12 +22,10 @@ export { statesAt } from './history'
 export { keepRoom } from './keptRoom'
 export { type LastCopy, readDrafts, readLastCopy, readLoanPlaces } from './reads'
 export { type SeenStep, type Touched, whatChanged } from './whatChanged'
-export type { Subject } from './commands/said'
 export type { Stood } from './commands/room/asTheyStand'
 export type { FromListOutcome, NotBuilt } from './commands/room/fromList'
-export { type CommandName, STEP_WORDS, type StepName } from './commands/steps'
-export type { Change, JournalEntry, JournalPart } from './journal'
-export { transact } from './transact'
+export { STEP_WORDS } from './commands/steps'
+export type { JournalEntry } from './journal'
 export { redo, type SwingProgress, undo } from './undo'
 export { nextNumbers } from './commands/holding/numbers'
 /** Every command, in a part of its own: a screen is up before anybody changes something. */

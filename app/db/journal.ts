@@ -28,7 +28,7 @@ interface Changed {
  * A record that was made or removed. Steps of before version 11 say so of changed records too. `other` is the record before the step, or,
  * once the step is undone, the record after it; null: there is none.
  */
-export interface WholeChange extends Changed {
+interface WholeChange extends Changed {
   readonly other: AnyRecord | null
 }
 /** Fields of a record that stays: what each was before the step, and what it is after it. */

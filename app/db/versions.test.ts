@@ -5,7 +5,7 @@ import { afterEach, describe, expect, test } from '@jest/globals'
 import { strToU8, zipSync } from 'fflate'
 import { type CatalogueData, LATEST_VERSION, recordsGiven, TABLE_NAMES, TABLES } from '#core/catalog'
 import { unpackArchive } from '#core/exchange'
-import { makeRaw, type RawDatabase } from '../../tests/support/rawDatabase'
+import { makeRaw, type RawDatabase, readRaw } from '../../tests/support/rawDatabase'
 import { plainly } from '~/kit/plainly'
 import { redo, undo, YondercrestDb } from './index'
 import * as commands from './commands'
@@ -23,6 +23,12 @@ afterEach(async () => {
 })
 
 describe.each(FROZEN)('a database of version %i', version => {
+  test('is made and read again exactly as it was frozen', async () => {
+    await makeRaw('old', read(version))
+    db = new YondercrestDb('old')
+    expect(await readRaw('old')).toEqual(read(version))
+  })
+
   test("opens with every record, each of today's shape", async () => {
     const raw = read(version)
     await makeRaw('old', raw)

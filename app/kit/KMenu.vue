@@ -3,7 +3,7 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { type Component, h } from 'vue'
 import { NuxtLink } from '#components'
 
-export interface MenuEntry {
+interface MenuEntry {
   readonly word: string
   readonly icon: Component
   /** Where it leads, or what it does. */

@@ -5,9 +5,9 @@ import type { RoomSettings } from '#core/catalog'
  * DHHS (NIOSH) Publication 94-110 (1994). RWL = LC x HM x VM x DM x AM x FM x CM, metric form, LC = 23 kg. Guidance for
  * healthy adults and no more.
  */
-export const LOAD_CONSTANT_KG = 23
+const LOAD_CONSTANT_KG = 23
 
-export type Grip = RoomSettings['lifting']['grip']
+type Grip = RoomSettings['lifting']['grip']
 export interface Lift {
   /** Hands in front of the ankles. */
   readonly horizontalCm: number
@@ -20,7 +20,7 @@ export interface Lift {
   readonly hours: 1 | 2 | 8
   readonly grip: Grip
 }
-export interface Multipliers {
+interface Multipliers {
   readonly horizontal: number
   readonly vertical: number
   readonly distance: number

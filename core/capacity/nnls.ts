@@ -63,7 +63,7 @@ export function nnls(a: Rows, b: readonly number[]): readonly number[] {
 }
 
 /** Cholesky for a symmetric positive definite matrix; null where it is not. O(n^3). */
-export function solveSymmetric(matrix: Rows, right: readonly number[]): readonly number[] | null {
+function solveSymmetric(matrix: Rows, right: readonly number[]): readonly number[] | null {
   const lower = cholesky(matrix)
   return lower && backSolve(lower, right)
 }

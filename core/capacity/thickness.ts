@@ -11,7 +11,7 @@ const USUAL_OFF = 0.35
 /** Learnt when what was measured has at least halved what was not known before. */
 const LEARNT = 0.5
 
-export interface LearntThickness {
+interface LearntThickness {
   readonly mm: number
   /** In 95 of 100 the thickness is within this. */
   readonly plusMinusMm: number

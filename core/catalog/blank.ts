@@ -56,7 +56,7 @@ export function newHolder(
 }
 
 /** What of a set is taken as it is typed: no name that stands for a record of its own, no number, no place. One list of them. */
-export const PLAIN_FIELDS = [
+const PLAIN_FIELDS = [
   'name',
   'size',
   'words',

@@ -95,7 +95,7 @@ export const DIE_PLACES = ['apart', 'behind'] as const
 /** What a label of a set says: its maker, name and number, in some order. */
 export const SET_LABELS = ['brandAboveName', 'nameAboveBrand', 'name', 'numberAndName', 'ticket', 'spine', 'blockSide'] as const
 export type SetLabel = (typeof SET_LABELS)[number]
-export const LABEL_TEMPLATES = [...SET_LABELS, 'shared', 'cell', 'container', 'tab'] as const
+const LABEL_TEMPLATES = [...SET_LABELS, 'shared', 'cell', 'container', 'tab'] as const
 export type LabelTemplateId = (typeof LABEL_TEMPLATES)[number]
 /** What else is printed for a thing and remembered: the card beneath its stamps, a divider or the label of its tab. */
 export const PRINTED_FORMS = [...LABEL_TEMPLATES, 'card', 'dividerFull', 'dividerTab'] as const
@@ -118,7 +118,6 @@ export type BookWay = (typeof BOOK_WAYS)[number]
 export const BOOK_CODES = ['number', 'address', 'both'] as const
 /** No picture, a small one, all of a book at one common scale, or as large as the thing where that fits. */
 export const BOOK_PICTURES = ['none', 'small', 'scale', 'life'] as const
-export type BookPicture = (typeof BOOK_PICTURES)[number]
 export const BOOK_PAPERS = ['A4', 'Letter', 'A5', 'halfLetter', 'square12'] as const
 export type BookPaper = (typeof BOOK_PAPERS)[number]
 /** Where holes are to be punched: nowhere, two or four 80 mm apart, three 4 1/4 in apart. */

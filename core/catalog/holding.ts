@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { CurrencyCode, Id, LengthMm, Moment, MoneyMinor, Name, PartialDate, PictureHash, PlaceMm, SizeMm, Text } from './basics'
 import { CODE_READINGS, HOLDER_TYPES, KEPT_PACKAGINGS, LIMITS } from './choices'
 
-export const HOLDING_STATES = ['draft', 'toClass', 'toPocket', 'toLabel', 'toFile', 'filed', 'out', 'lent', 'gone'] as const
+const HOLDING_STATES = ['draft', 'toClass', 'toPocket', 'toLabel', 'toFile', 'filed', 'out', 'lent', 'gone'] as const
 
 /** One stamp or die of a set. `livesWithId` names the set it was re-homed to. */
 export const Piece = z.object({
@@ -18,13 +18,13 @@ export const Piece = z.object({
 export type Piece = z.infer<typeof Piece>
 
 /** A number or code that stands on the thing or in an older list, and still finds it. */
-export const Alias = z.object({
+const Alias = z.object({
   text: Name,
   from: z.enum(['writtenOnIt', 'list', 'maker', 'formerAddress']),
   /** Where the text can be read two ways: which the owner says it is. */
   reading: z.enum(CODE_READINGS).nullable(),
 })
-export type Alias = z.infer<typeof Alias>
+type Alias = z.infer<typeof Alias>
 
 export const QUESTION_CODES = [
   'sizeUnread',
@@ -91,7 +91,7 @@ export const Holding = z.object({
 })
 export type Holding = z.infer<typeof Holding>
 
-export const RELATION_KINDS = [
+const RELATION_KINDS = [
   'dieForStamp',
   'layersWith',
   'sameLettersOtherStyle',

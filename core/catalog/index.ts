@@ -1,7 +1,7 @@
 export { addTo } from './addTo'
 export { changedFields, isSame } from './changedFields'
 export { Brand, Category, Kind, Theme, WordLink } from './authority'
-export { CurrencyCode, Id, KindFamily, PartialDate, PictureHash, SizeMm } from './basics'
+export { KindFamily, PartialDate } from './basics'
 export {
   blankBook,
   blankBrand,
@@ -10,12 +10,11 @@ export {
   emptyCatalogue,
   isBlank,
   newHolder,
-  PLAIN_FIELDS,
   plainFieldsOf,
   type PlainFields,
 } from './blank'
 export { Draft, DraftTexts } from './draft'
-export { Alias, Holding, HOLDING_STATES, Loan, OpenQuestion, Piece, QUESTION_CODES, Relation, RELATION_KINDS } from './holding'
+export { Holding, Loan, OpenQuestion, Piece, QUESTION_CODES, Relation } from './holding'
 export {
   BOOK_CODES,
   BOOK_HOLES,
@@ -25,7 +24,6 @@ export {
   BOOK_WAYS,
   type BookHoles,
   type BookPaper,
-  type BookPicture,
   type BookWay,
   CELL_REUSES,
   CLOSURES,
@@ -46,7 +44,6 @@ export {
   type FitWay,
   KEPT_PACKAGINGS,
   type KeptPackaging,
-  PACKAGINGS,
   HOLDER_TYPES,
   type HolderKind,
   NUMBER_SCHOOLS,
@@ -55,12 +52,9 @@ export {
   SHELVES_FROM,
   type ShelvesFrom,
   START_MARKS,
-  USE_SOURCES,
   type Way,
   WAYS,
   LABEL_LIMITS,
-  LABEL_TEMPLATES,
-  PRINTED_FORMS,
   LABELLED,
   type Labelled,
   type LabelTemplateId,

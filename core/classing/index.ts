@@ -1,6 +1,6 @@
 export { jaroWinkler } from './jaroWinkler'
 export { Lexicon, type RelatedWords } from './lexicon'
-export { brandsLike, type LookAlike, LookAlikes, type LookAlikeVerdict, nameLikeness, type NamedThing } from './lookAlikes'
+export { brandsLike, type LookAlike, LookAlikes, type LookAlikeVerdict, nameLikeness } from './lookAlikes'
 export {
   joinNames,
   NAME_LISTS,
@@ -15,15 +15,15 @@ export {
   splitName,
 } from './nameLists'
 export { legendOf, type LegendLine, secondMeaning } from './legend'
-export { adviseOnPages, type PageAdvice, pageLetter } from './pages'
-export { NaiveBayes, type Ranked } from './naiveBayes'
-export { brandStem, initials, plainLetters, plainWords, squeezed } from './normalise'
+export { adviseOnPages, pageLetter } from './pages'
+export { NaiveBayes } from './naiveBayes'
+export { brandStem, plainLetters, plainWords } from './normalise'
 export { type PartnerBecause, type PartnerPair, type PartnerSet, pairKey, proposePartners, withoutPartner } from './partners'
 export { doubtAbout, faultOf, type RelationDoubt, type RelationFault } from './relations'
 export { groupSpellings, type JoinDoubt, type JoinReason, likeness, type SpellingGroup } from './spellings'
 export { type ClassFacts, type ClassField, SUGGESTED_FIELDS, SuggestIndex, type Suggestion } from './suggest'
 export { bestMatches } from './matches'
 export { isNotSaid } from './notSaid'
-export { singularsByRule, WordForms } from './wordForms'
+export { WordForms } from './wordForms'
 export { inTwoLetters, spelledWords, tokensOf } from './words'
-export { brandIn, type NamedBrand } from './brandIn'
+export { brandIn } from './brandIn'

@@ -68,7 +68,7 @@ const SAYS_NOTHING = new Set([
 ])
 
 /** The words a class is learnt from and guessed by. The brand is one of them. */
-export function classWords({ name, words, brandId }: ClassFacts): readonly string[] {
+function classWords({ name, words, brandId }: ClassFacts): readonly string[] {
   const said = [name, ...words].flatMap(plainWords).filter(word => !SAYS_NOTHING.has(word))
   return brandId ? [...said, `brand:${brandId}`] : said
 }

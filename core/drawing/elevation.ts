@@ -4,7 +4,7 @@ import { CONTAINER_SHAPES } from '#core/room'
 import { shelfHeightMm } from '#core/capacity'
 
 /** The front of a container in its fixture, in mm: `xMm` from the left, `bottomMm` above the floor. */
-export interface Front extends Size {
+interface Front extends Size {
   readonly id: string
   readonly xMm: number
   readonly bottomMm: number

@@ -2,7 +2,7 @@ import type { Cell } from '#core/catalog'
 import { cellsPerPage, type ContainerRow } from '#core/room'
 
 /** One thing that stands in a row, front to back from left to right; `x` and `width` as shares of the row. */
-export interface RowMark {
+interface RowMark {
   readonly id: string
   readonly as: 'tab' | 'set' | 'here' | 'gap'
   readonly x: number

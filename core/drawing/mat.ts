@@ -6,7 +6,7 @@ export interface MatItem {
 }
 
 /** Where an item lies on the mat, in screen pixels from its top left. `height` includes the caption. */
-export interface MatSpot {
+interface MatSpot {
   readonly id: string
   readonly left: number
   readonly top: number

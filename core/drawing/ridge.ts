@@ -13,7 +13,7 @@ export interface RidgeBlock extends RidgeSource {
   readonly width: number
   readonly height: number
 }
-export interface RidgeFixture {
+interface RidgeFixture {
   readonly id: string
   readonly x: number
   readonly width: number

@@ -1,6 +1,6 @@
 export { placesAlong } from './along'
 export { type Candidate, type CardChoice, type CardFacts, chooseForCard } from './card'
-export { type BelongFacts, goesAlong, type LineState, lineState, placeIdsOf, standingsOf, withoutSets, withSets } from './pull'
+export { goesAlong, type LineState, lineState, placeIdsOf, standingsOf, withoutSets, withSets } from './pull'
 export { daysOfUse, saidUse, tallyUses, type UseTally, wasUsed } from './uses'
 export {
   checkSlot,
@@ -11,9 +11,7 @@ export {
   type SlotCheck,
   type Stop,
   type StopSet,
-  type Walk,
   walkBack,
   type WalkFacts,
   walkFor,
-  walkPast,
 } from './walk'

@@ -60,7 +60,7 @@ function compareStandings(a: Standing, b: Standing): number {
  * One walk past some sets: the containers in the order of the room (furniture, shelf from the top, left to right), each opened
  * once, and in each the places from front to back. O(stops log stops + what stands in them).
  */
-export function walkPast(
+function walkPast(
   wanted: readonly { readonly holdingId: string; readonly standings: readonly Standing[] }[],
   facts: WalkFacts,
 ): readonly Stop[] {

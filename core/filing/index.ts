@@ -1,13 +1,4 @@
-export {
-  type InsertionPoint,
-  type InsertionProposal,
-  leastDisorder,
-  pointAfter,
-  pointAtCell,
-  proposePlace,
-  type RoomFacts,
-  zoneFor,
-} from './insertion'
+export { type InsertionPoint, type InsertionProposal, leastDisorder, pointAfter, proposePlace, type RoomFacts, zoneFor } from './insertion'
 export {
   type Authority,
   compareFilingKeys,
@@ -19,11 +10,9 @@ export {
   readRule,
   sameRule,
   TAB_TABLES,
-  type TabBy,
   tabOf,
-  type TabTable,
   writeRule,
 } from './keys'
 export { proposeIn, targetInContainer } from './intoContainer'
-export { type ViewEntry, type ViewFacts, viewInOrder } from './orderView'
+export { type ViewEntry, viewInOrder } from './orderView'
 export { rankSets, type SetRanks } from './ranking'

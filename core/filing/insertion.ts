@@ -216,7 +216,7 @@ function inFreeCell(rows: readonly ContainerRow[]): InsertionPoint | null {
   return null
 }
 
-export function pointAtCell(row: ContainerRow, cell: Cell): InsertionPoint {
+function pointAtCell(row: ContainerRow, cell: Cell): InsertionPoint {
   const isBefore = (each: Placement): boolean =>
     each.cell !== null && (each.cell.page < cell.page || (each.cell.page === cell.page && each.cell.cell <= cell.cell))
   const front = row.placements.findLast(isBefore) ?? null

@@ -21,7 +21,7 @@ export interface ZoneRun {
    */
   readonly gap: (own: Holding) => { readonly row: ContainerRow; readonly front: Placement | null } | null
 }
-export interface TabSpot {
+interface TabSpot {
   readonly row: ContainerRow
   readonly lane: number
   readonly index: number

@@ -1,8 +1,8 @@
-export { type Answer, AskIndex, type Hit, type LinkedHit, type WrittenIndex } from './askIndex'
+export { type Answer, AskIndex, type LinkedHit, type WrittenIndex } from './askIndex'
 export { ASK_FIELDS, type AskDocument, type AskField, documentOf } from './document'
-export { LINKED_BY, type LinkedBy, Links, type LinkTarget, type OwnLink, pairOf, phraseOf, type SeeAlso } from './links'
-export { layMat, type MatItem, type MatLayout, type MatSpot, UNKNOWN_SIZE } from '#core/drawing'
-export { readShelf, type ShelfAnswer, type ShelfFacts } from './shelf'
+export { type LinkedBy, Links, type OwnLink, pairOf, phraseOf } from './links'
+export { layMat } from '#core/drawing'
+export { readShelf, type ShelfAnswer } from './shelf'
 export { type Absence, absenceOf, type Atom, type Nearest } from './absence'
 export {
   type Facet,
@@ -16,7 +16,7 @@ export {
   sizeClass,
   sizeOfClass,
 } from './narrow'
-export { answersTo, type AskSense, LONGEST_ASK, type Part, type PartFacts, type ReadAsk, readAsk } from './parts'
+export { answersTo, type Part, type ReadAsk, readAsk } from './parts'
 export { phraseReader } from './phrases'
-export { fitsSpace, type SpaceAnswer, type SpaceFit } from './space'
-export { type NumberedSeries, readSeries, seriesOf, type SeriesName } from './series'
+export { fitsSpace, type SpaceFit } from './space'
+export { type NumberedSeries, readSeries, seriesOf } from './series'

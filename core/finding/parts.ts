@@ -176,7 +176,7 @@ export function readAsk(text: string, sense: AskSense): ReadAsk {
   return { parts, words: asked.trim() === '' ? '' : asked.trimStart(), without }
 }
 /** As long as the field of the ask. */
-export const LONGEST_ASK = 200
+const LONGEST_ASK = 200
 
 /** What is known of a set beside its own record. */
 export interface PartFacts {

@@ -17,7 +17,7 @@ export interface Contents extends Size {
   readonly mayTrim: boolean
   readonly mayCut: boolean
 }
-export interface Layer {
+interface Layer {
   readonly of: 'set' | 'insert' | 'magnet' | 'packaging' | 'dies'
   readonly mm: number
 }
@@ -26,8 +26,8 @@ export interface Layer {
 const SHEET_MM = 3
 const THIN_DIE_MM = 1
 /** Insert card of 300 gsm; magnet sheet on it 0.75 mm (common practice). */
-export const INSERT_MM = 0.4
-export const MAGNET_MM = 0.75
+const INSERT_MM = 0.4
+const MAGNET_MM = 0.75
 const PACKAGING_MM = 0.6
 /** As a share of the sides: printed packaging stands out beyond the sheet by so much (common practice: half an inch). */
 const PACKAGING_MORE_MM = HALF_INCH_MM

@@ -6,7 +6,7 @@ import { type Laid, packPieces, type Tries } from './packing'
 import { tiltThatFits } from './tilt'
 
 /** How it lies in the holder, for the drawing and the figures. All in millimetres, from the lower left of the opening. */
-export interface Lying {
+interface Lying {
   /** What the holder has room for when it is filled so thick. */
   readonly opening: Size
   /** The thing as it lies, before any turning by an angle; trimmed or folded where the way says so. */

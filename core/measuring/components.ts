@@ -1,7 +1,7 @@
 import type { Mask } from './threshold'
 
 /** Ink that hangs together: its box in pixels, edges included, and how many pixels it has. */
-export interface Component {
+interface Component {
   readonly left: number
   readonly top: number
   readonly right: number

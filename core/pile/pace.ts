@@ -8,7 +8,7 @@ export interface DoneStep {
   readonly sets: number
 }
 
-export interface StagePace {
+interface StagePace {
   readonly secondsASet: number
   /** Steps it was measured from; 0: nothing is known, and the usual pace is assumed. */
   readonly measuredOn: number

@@ -54,4 +54,4 @@ export {
   wishesOf,
   writtenBy,
 } from './labels/index'
-export { clipText, type FontName, type Ink, type Measure, type Page, type PageItem, type PageSize, PAPERS, wrapText } from './page'
+export { type FontName, type Ink, type Measure, type Page, type PageItem, type PageSize, PAPERS } from './page'

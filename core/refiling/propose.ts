@@ -28,7 +28,7 @@ export interface RefilingQuestion {
   /** What stands nowhere yet and is filed with the others, from a heap on the table; its holders stand in no row. */
   readonly heap: readonly Holder[]
 }
-export interface LaneProposal {
+interface LaneProposal {
   readonly target: LaneTarget
   readonly usedMm: number
   readonly capacityMm: number

@@ -17,7 +17,7 @@ export interface Placement {
  * A holder somewhere in its container: nobody has looked where. It is in no row and beside nothing; `lane` is where it is counted,
  * and what was looked at in that lane is taken to stand in front of it.
  */
-export interface Somewhere {
+interface Somewhere {
   readonly holder: Holder
   readonly container: Container
   readonly lane: number

@@ -1,8 +1,6 @@
 export {
   ADDRESS_TOKENS,
-  type AddressBook,
   addressBook,
-  type AddressedContainer,
   type AddressedPlace,
   type AddressPatterns,
   cellsPerPage,
@@ -27,14 +25,13 @@ export {
   type Placement,
   type RowEntry,
   setsIn,
-  type Somewhere,
   type Standing,
 } from './arrange'
-export { CONTAINER_SHAPES, type ContainerShape, copyNames, namesAlong, shelfNumber, type EmptyingPlan, planEmptying } from './building'
+export { CONTAINER_SHAPES, type ContainerShape, copyNames, namesAlong, shelfNumber, planEmptying } from './building'
 export { cellTakes, nextFreeCell } from './cells'
 export { besideFirstHalf } from './halves'
 export { type MovePlan, type MoveTarget, planMove } from './move'
-export { type Neighbours, neighboursOf } from './neighbours'
-export { keyBehind, keysBehind, type SetDown, setDownBehind } from './order'
+export { neighboursOf } from './neighbours'
+export { keyBehind, keysBehind, setDownBehind } from './order'
 export { arrangeRoom, type Room } from './room'
 export { containersInOrder } from './walk'

@@ -35,7 +35,7 @@ const LOOKED_INTO_SMALL = 200
 const SMALL_SHARE = 0.4
 /** So many shapes of a picture are asked for, the largest. */
 const MOST_ASKED = 6
-export const MOST_LIKE = 10
+const MOST_LIKE = 10
 
 /** @example packShapes([]).boxes.length //=> 0 */
 export function packShapes(shapes: readonly { readonly box: ShapeBox; readonly moments: Moments }[]): PackedShapes {

@@ -1,4 +1,4 @@
-export { type Fitting, type Fittings, fittingsOf } from './fittings'
+export { type Fittings, fittingsOf } from './fittings'
 export {
   type HolderCount,
   lanesMore,

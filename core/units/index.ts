@@ -4,7 +4,6 @@ export {
   EPSILON_MM,
   HALF_INCH_MM,
   MAX_LENGTH_MM,
-  MAX_SIDE_MM,
   MM_PER_INCH,
   MM_PER_UNIT,
   PT_PER_INCH,
@@ -14,17 +13,8 @@ export {
   type LengthUnit,
   type Size,
 } from './length'
-export { type LengthReading, readLength } from './lengthText'
-export { readNumber, type WrittenNumber } from './number'
-export { NAMED_SIZES, readSize, sizeFrom, type SizeReading, type UnitSource } from './size'
-export {
-  sameLength,
-  takeLengthApart,
-  writeLength,
-  writeSize,
-  writeThin,
-  type LengthStyle,
-  type Rounding,
-  type WrittenLength,
-} from './write'
-export { MAX_WEIGHT_G, readGrams } from './weight'
+export { readLength } from './lengthText'
+export { readNumber } from './number'
+export { NAMED_SIZES, readSize, sizeFrom, type SizeReading } from './size'
+export { takeLengthApart, writeLength, writeSize, writeThin, type LengthStyle } from './write'
+export { readGrams } from './weight'

@@ -2,7 +2,7 @@ import { type LengthUnit, MAX_SIDE_MM, MM_PER_INCH, MM_PER_UNIT, roundMm, type S
 import { plainText, readNumber } from './number'
 
 /** How the unit of a size became known. Only `assumed` depends on what the caller said. */
-export type UnitSource = 'written' | 'fraction' | 'name' | 'assumed'
+type UnitSource = 'written' | 'fraction' | 'name' | 'assumed'
 
 export type SizeReading =
   | { readonly ok: true; readonly size: Size; readonly unit: LengthUnit; readonly unitFrom: UnitSource }

@@ -1,5 +1,5 @@
 /** The heaviest that anybody weighs here, in grams. */
-export const MAX_WEIGHT_G = 50_000
+const MAX_WEIGHT_G = 50_000
 
 /**
  * A weight in grams as people write it; null where nothing is written, `unread` where it cannot be read.

@@ -1,4 +1,4 @@
-import { EPSILON_MM, MM_PER_UNIT, type LengthUnit, type Size, STORED_MM } from './length'
+import { MM_PER_UNIT, type LengthUnit, type Size, STORED_MM } from './length'
 
 /** How a reader wants lengths: inches to the ticks of a trimmer, or decimals. */
 export interface LengthStyle {
@@ -82,9 +82,4 @@ const FROM_MM = 2.54
  */
 export function writeThin(mm: number, unit: LengthUnit): string {
   return unit === 'in' ? `${(mm / MM_PER_UNIT.in).toFixed(mm < FROM_MM ? 3 : 2)} in` : `${mm.toFixed(1)} mm`
-}
-
-/** The same length, whichever unit it was written in. */
-export function sameLength(aMm: number, bMm: number): boolean {
-  return Math.abs(aMm - bMm) < EPSILON_MM
 }

@@ -4,7 +4,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64'
 
 /** What somebody who looks for a set knows of it. */
 export const KNOWN = ['theme', 'brand', 'itself'] as const
-export type Known = (typeof KNOWN)[number]
+type Known = (typeof KNOWN)[number]
 /** How often each is what is known: shares that need not add up to one. */
 export type FindHabits = Readonly<Record<Known, number>>
 

@@ -1,4 +1,4 @@
-export { ASSUMPTION_CHANGES, type AssumptionChange, best, type Decision, whatDecides } from './decide'
-export { drawFinds, type Find, type FindHabits, KNOWN, type Known } from './finds'
-export type { FindCost, SimulatedHolder, SimulatedRoom } from './layout'
+export { ASSUMPTION_CHANGES, best, type Decision, whatDecides } from './decide'
+export { drawFinds, KNOWN } from './finds'
+export type { SimulatedHolder, SimulatedRoom } from './layout'
 export { type Assumptions, COMPARED_RULES, type RuleResult, simulateRule, START_ASSUMPTIONS } from './simulate'

@@ -70,5 +70,5 @@ export const NAMES = [
 export const BRANDS = ['Greywether', 'Copperlatch', 'Tidewrack Press', '']
 
 /** What a person can do, one command each; what it is done to is drawn from what there is. */
-export type Case = (db: YondercrestDb, luck: Luck) => Promise<unknown>
+type Case = (db: YondercrestDb, luck: Luck) => Promise<unknown>
 export type Cases = Readonly<Record<string, Case>>

@@ -20,8 +20,8 @@ import { containerOf } from './containers'
 import { idsOf, proposeRefiling, type RefilingFacts, type RefilingQuestion, START_AIMS, type Step } from '#core/refiling'
 
 /** Rooms of a few bins whose sets stand in no order, for re-filing: made the same way wherever they are asked for. */
-export const THEMES = ['Harbour', 'Kelp', 'Lights'].map((name, at) => ({ ...newTheme(`t${at}`, name, []), rank: 2 - at }))
-export const BRANDS = ['Copperlatch', 'Greywether'].map((name, at) => blankBrand(`b${at}`, name))
+const THEMES = ['Harbour', 'Kelp', 'Lights'].map((name, at) => ({ ...newTheme(`t${at}`, name, []), rank: 2 - at }))
+const BRANDS = ['Copperlatch', 'Greywether'].map((name, at) => blankBrand(`b${at}`, name))
 export const authority = {
   brands: new Map(BRANDS.map(each => [each.id, each])),
   themes: new Map(THEMES.map(each => [each.id, each])),

@@ -91,6 +91,7 @@ export const holderWords = {
   measure: 'Measure it from a photo',
   others: 'Other pockets and cases',
   anyHolder: 'Another way, not on the list',
+  filled: (mm: string) => `Filled, it is ${mm} thick.`,
   thick: (mm: string, layers: readonly { readonly of: keyof typeof LAYERS }[]) =>
     `${mm} thick with ${layers.map(layer => LAYERS[layer.of]).join(', ')}`,
   share: 'It can share a pocket',

@@ -9,7 +9,7 @@ export interface Dots {
   readonly bytes: Uint8Array
 }
 /** Dots to the inch of common label machines. */
-export const DOTS_PER_INCH = 180
+const DOTS_PER_INCH = 180
 const PER_PT = DOTS_PER_INCH / PT_PER_INCH
 /** A dot is black where at least half of it is covered. */
 const HALF = 128

@@ -1,5 +1,5 @@
 import type { PageMark } from '#core/drawing'
-import type { Count, StopSet } from '#core/fetching'
+import type { Count } from '#core/fetching'
 import { counted, countedThat, figure, listOf, ordinal, partialDay } from '#core/grammar'
 import type { PullOutcome } from '~/db/commands'
 
@@ -101,6 +101,3 @@ export const fetchWords = {
   paperTitle: (name: string) => name || 'Pull list',
   paperFoot: (made: string) => `As things stand on ${made}`,
 } as const
-
-/** What makes a stop's set findable: its count behind a tab, its cell, or that nobody has looked. */
-export type PlaceWords = (set: StopSet) => string

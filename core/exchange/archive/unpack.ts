@@ -23,7 +23,7 @@ import {
 import type { Sha256 } from './pack'
 import { findDangling, picturesOf, withoutMissing } from './references'
 
-export interface UnpackedArchive {
+interface UnpackedArchive {
   readonly manifest: Manifest
   readonly data: CatalogueData
   readonly pictures: readonly PictureFile[]

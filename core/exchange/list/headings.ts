@@ -68,8 +68,8 @@ const HEADINGS: Readonly<Record<ListField, string>> = {
 
 export const EXACT = 3
 
-/** @example plainHeading('Größe (cm)') //=> 'grosse cm' */
-export function plainHeading(heading: string): string {
+/** 'Größe (cm)' becomes 'grosse cm'. */
+function plainHeading(heading: string): string {
   return plainLetters(heading)
     .replace(/[^\p{L}\p{N}#°]+/gu, ' ')
     .trim()

@@ -28,7 +28,7 @@ export interface Spot {
 }
 
 export const HEAD_HEIGHT = 32
-export const FOOT_HEIGHT = 24
+const FOOT_HEIGHT = 24
 export const LINE_HEIGHTS = { first: 17, more: 11, below: 5 } as const
 const HEADING = { title: 24, seeAlso: 11, above: 7 } as const
 
@@ -45,7 +45,7 @@ export function leafShape(book: EntryChoices & Pick<IndexBook, 'sides' | 'column
   }
 }
 
-export const headingHeight = ({ seeAlso }: BookHeading): number => HEADING.title + (seeAlso.length > 0 ? HEADING.seeAlso : 0)
+const headingHeight = ({ seeAlso }: BookHeading): number => HEADING.title + (seeAlso.length > 0 ? HEADING.seeAlso : 0)
 
 /**
  * Lines down one column and on in the next, as many as the leaf has room for: where they are fewer than were given, it is full. A

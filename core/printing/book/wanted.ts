@@ -29,13 +29,13 @@ export interface NamedHeading {
   readonly id: string
   readonly name: string
 }
-export interface ThemeHeading extends NamedHeading {
+interface ThemeHeading extends NamedHeading {
   readonly sharesPage: boolean
   readonly seeAlso: readonly string[]
 }
 
 /** `isSized`: as large as the size of its set has it; else as large as all small pictures are. */
-export interface PrintedPicture {
+interface PrintedPicture {
   readonly hash: string
   readonly widthPt: number
   readonly heightPt: number
@@ -61,7 +61,7 @@ export interface BookEntry {
 }
 
 /** Whether a heading has leaves of its own, shares one under its letter, or as many sets as it has decide. */
-export type LeafWish = 'own' | 'letter' | 'byCount'
+type LeafWish = 'own' | 'letter' | 'byCount'
 
 export interface BookHeading {
   readonly key: string

@@ -4,7 +4,7 @@ import { codeOf, type LabelledSet } from '../labels/things'
 import type { CutPiece } from './impose'
 
 /** An impression at the size it has. */
-export interface ImprintPicture {
+interface ImprintPicture {
   readonly hash: string
   readonly widthMm: number
   readonly heightMm: number

@@ -1,7 +1,7 @@
 export { composeLabels, type LabelSpace, type LaidLabel, type ShortenedPart } from './compose'
-export { gridFault, type GridFault, type LabelGrid, type LabelSpot, spotsOn, START_SHEETS, usedUp } from './grids'
-export { shortenText, type ShortenedHow } from './shorten'
-export { type LabelReason, type LabelWish, wishesOf, writtenBy } from './stale'
-export { type TapeFeed, tapeLengths, type TapeLengths } from './tape'
+export { gridFault, type GridFault, spotsOn, START_SHEETS, usedUp } from './grids'
+
+export { type LabelReason, wishesOf, writtenBy } from './stale'
+export { tapeLengths } from './tape'
 export { templateFor, type TemplateReason } from './templates'
-export { inFilingOrder, type LabelledSet, type LabelThing, type LabelWords } from './things'
+export { inFilingOrder, type LabelledSet, type LabelThing } from './things'

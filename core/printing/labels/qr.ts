@@ -3,7 +3,7 @@ import encodeQR from 'qr'
 /** Quiet zone around a code: four modules on each side. ISO/IEC 18004, 6.3.8. */
 export const QUIET_MODULES = 4
 /** A phone at reading distance tells modules of about a third of a millimetre: 13 mil, common practice. */
-export const LEAST_MODULE_MM = 0.33
+const LEAST_MODULE_MM = 0.33
 
 /** Larger ones take room from the words and are read no better: common practice. */
 const MOST_MODULE_MM = 0.6

@@ -48,7 +48,7 @@ export const MOST_OF_A_FAMILY = 400
 const MOST_UNKNOWN = 60
 
 /** Rows and columns of pages by how many cells they have, as common practice has them; others as near to a square as they go. */
-export function gridOf(cells: number): { readonly rows: number; readonly columns: number } {
+function gridOf(cells: number): { readonly rows: number; readonly columns: number } {
   const most = LIMITS.cellsASide
   const pairs = Array.from({ length: most }, (_, at) => at + 1).flatMap(columns =>
     cells % columns === 0 && cells / columns <= most && cells / columns >= columns ? [{ rows: cells / columns, columns }] : [],
@@ -56,13 +56,13 @@ export function gridOf(cells: number): { readonly rows: number; readonly columns
   return pairs.at(-1) ?? { rows: most, columns: Math.min(most, Math.ceil(cells / most)) }
 }
 
-export const shapesOfType = (type: ContainerType): readonly ContainerShape[] => CONTAINER_SHAPES.filter(shape => shape.type === type)
+const shapesOfType = (type: ContainerType): readonly ContainerShape[] => CONTAINER_SHAPES.filter(shape => shape.type === type)
 /** The shape that was chosen, or the first of its type: every type has one. */
 export const shapeFor = (type: ContainerType, shapeId: string): ContainerShape =>
   CONTAINER_SHAPES.find(shape => shape.id === shapeId && shape.type === type) ?? (shapesOfType(type)[0] as ContainerShape)
 
 /** How many cells a page of this family must have at the least, as far as the list says; null: it says nothing. */
-export function cellsNamed(family: PlaceFamily): number | null {
+function cellsNamed(family: PlaceFamily): number | null {
   const code = cellSpots(family)[0]
   if (code) return code.reading.cells
   const cells = inSpots(family).flatMap(({ reading }) => reading.behind.cell ?? [])

@@ -101,6 +101,3 @@ export const marksOf = (family: PlaceFamily): readonly string[] =>
   [...new Set(inSpots(family).map(({ reading }) => reading.mark))].sort((a, b) =>
     markRank(a) === markRank(b) ? (a < b ? -1 : 1) : markRank(a) - markRank(b),
   )
-/** Codes of page and cell whose cell is beyond the page: they are no such codes, or somebody slipped. */
-export const beyondPage = (family: PlaceFamily): readonly CellSpot[] =>
-  cellSpots(family).filter(({ reading }) => reading.cell > reading.cells)

@@ -21,7 +21,7 @@ export type PlaceReading =
   | { readonly as: 'unknown' }
 
 /** What stands behind the container, as far as it was written. */
-export interface Behind {
+interface Behind {
   readonly page: number | null
   readonly cell: number | null
   readonly slot: number | null

@@ -10,7 +10,7 @@ import { slipWords } from '~/subjects/set/words'
 import { cardWords } from './words'
 import type { LabelTables } from '~/areas/index/labels/things'
 
-export type CardTables = LabelTables & {
+type CardTables = LabelTables & {
   readonly [T in 'holderTypes' | 'loans']: ReadonlyMap<string, RecordOf<T>>
 }
 type Holding = RecordOf<'holdings'>

@@ -15,9 +15,9 @@ interface SentDots {
   readonly rows: number
   readonly bytes: string
 }
-export type HeldLabel = SentDots & { readonly of: string }
+type HeldLabel = SentDots & { readonly of: string }
 /** A new reel: 8 m, common practice. */
-export const REEL_MM = 8000
+const REEL_MM = 8000
 export const newReel = (loadedWidthMm: TapeWidthMm): MachineState => ({ loadedWidthMm, leftMm: REEL_MM, blankMm: null, held: [] })
 
 export type MachineOutcome =
@@ -35,7 +35,7 @@ export type MachineOutcome =
     }
   /** `otherTape`: that tape is not in the machine; `broken`: it does not understand the job; `away`: there is no machine, or no network. */
   | { readonly ok: false; readonly code: MachineFault }
-export type MachineFault = 'otherTape' | 'broken' | 'away' | 'gone'
+type MachineFault = 'otherTape' | 'broken' | 'away' | 'gone'
 
 interface Said {
   readonly ok: boolean

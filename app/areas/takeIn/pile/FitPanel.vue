@@ -3,7 +3,7 @@ import { Ruler } from 'lucide-vue-next'
 import { computed, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
 import { HOLDER_TYPES, type HolderKind, type Holding } from '#core/catalog'
-import { nextSizesUp, type NoFit, PLAIN_WAYS, latestHolder, standsByItself } from '#core/holders'
+import { filledThicknessMm, nextSizesUp, type NoFit, PLAIN_WAYS, latestHolder, standsByItself } from '#core/holders'
 import { readSize } from '#core/units'
 import FitDrawing from '~/subjects/fit/FitDrawing.vue'
 import ShareHolder from '~/subjects/fit/ShareHolder.vue'
@@ -126,6 +126,7 @@ defineExpose({ finish })
             <span class="hint block">
               {{ each.type.inner ? holderWords.answer(each.answer, lengthText) : holderWords.anySize }}.
               {{ container ? holderWords.container(each.container, container.name, lengthText) : '' }}
+              {{ contents ? holderWords.filled(lengthText(filledThicknessMm(each.type, contents.thicknessMm))) : '' }}
             </span>
           </span>
         </label>

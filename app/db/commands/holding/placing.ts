@@ -79,7 +79,7 @@ export async function areInPlace(desk: Desk, holdings: readonly Holding[]): Prom
 }
 
 /** Dividers with the keys of a move plan, those that are still there. */
-export async function keepKeys(desk: Desk, sections: readonly Section[]): Promise<void> {
+async function keepKeys(desk: Desk, sections: readonly Section[]): Promise<void> {
   const known = await desk.db.records('sections').bulkGet(sections.map(section => section.id))
   await desk.put(
     'sections',
