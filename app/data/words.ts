@@ -1,7 +1,7 @@
 import type { FilingKey, FilingRule, Fixture, ShelvesFrom } from '#core/catalog'
 import { cellText, type Placement, shelfNumber } from '#core/room'
 import type { PictureFault } from './pictureSize'
-import { ordinal } from '#core/grammar'
+import { isSameName, ordinal } from '#core/grammar'
 
 /** What a file is that was chosen as a picture, and how to get a picture of it. */
 export const PICTURE_FAULTS: Readonly<Record<PictureFault, string>> = {
@@ -45,7 +45,7 @@ export function containerWay(
   const word = fixture ? SHELF_WORDS[fixture.type] : ''
   const number = fixture ? shelfNumber(container.shelf, fixture.shelves, shelvesFrom) : 1
   const shelf = fixture && fixture.shelves > 1 ? `${word} ${number}` : ''
-  const isDouble = fixture?.name.toLowerCase() === container.name.toLowerCase()
+  const isDouble = fixture && isSameName(fixture.name, container.name)
   const name = isNamed && !isDouble ? container.name.charAt(0).toLowerCase() + container.name.slice(1) : ''
   // What is called alike is said once: "Shelf 2", not "Shelf, shelf 2"; a board that hangs by itself is its own furniture.
   const isSaid = shelf !== '' && fixture?.name.toLowerCase() === word

@@ -2,6 +2,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import { computed, shallowRef, watch } from 'vue'
 import { bestMatches } from '#core/classing'
+import { isSameName } from '#core/grammar'
 import { kitWords } from './words'
 
 /**
@@ -24,9 +25,7 @@ watch(model, value => {
 })
 
 const matching = computed(() => bestMatches(query.value, options, MOST))
-const isNew = computed(
-  () => !onlyKnown && query.value.trim() !== '' && !options.some(option => option.toLowerCase() === query.value.trim().toLowerCase()),
-)
+const isNew = computed(() => !onlyKnown && query.value.trim() !== '' && !options.some(option => isSameName(option, query.value)))
 
 function choose(name: string | null): void {
   if (name === null) return

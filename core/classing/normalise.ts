@@ -1,4 +1,5 @@
-const NUMBER_WORDS = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'] as const
+import { NUMBER_WORDS } from '#core/grammar'
+
 /** Words that makers add to their name or leave out, without becoming another maker. */
 const COMPANY_WORDS = new Set([
   'co',

@@ -1,3 +1,5 @@
+import { plainFigure } from '#core/grammar'
+
 /** Plural endings and what stands in their place: the noun rules of WordNet's own morphology (morphy(7WN)), and two more. */
 const PLURALS: readonly (readonly [ending: RegExp, singular: string])[] = [
   [/ses$/, 's'],
@@ -75,7 +77,7 @@ export class WordForms {
   /** The keys of a word in plain letters, itself among them, or of nothing but figures. O(length). */
   keysOf(word: string): readonly string[] {
     if (/^\d/.test(word)) {
-      const bare = word.replace(/^0+(?=\d)/, '')
+      const bare = plainFigure(word)
       return bare === word && Number(word) > LARGEST_FIGURE ? [] : [bare]
     }
     const irregular = this.plurals.get(word)

@@ -1,4 +1,5 @@
 import { plainLetters, plainWords } from '#core/classing'
+import { NUMBER_WORDS, romanOf } from '#core/grammar'
 
 /** A name that ends in a number of a series: what comes before it, made comparable, and the number. */
 export interface SeriesName {
@@ -17,9 +18,10 @@ export interface NumberedSeries {
   readonly asked: number | null
 }
 
-const ROMAN: Readonly<Record<string, number>> = { ii: 2, iii: 3, iv: 4, v: 5, vi: 6, vii: 7, viii: 8, ix: 9, x: 10, xi: 11, xii: 12 }
-const WORDS = 'one two three four five six seven eight nine ten eleven twelve'.split(' ')
-const ENDS_IN_NUMBER = new RegExp(`(?:\\d|${[...WORDS, ...Object.keys(ROMAN)].join('|')})\\s*$`, 'i')
+/** From two: a single i is a word more often than a number. */
+const ROMAN = new Map(NUMBER_WORDS.map((_, number) => [romanOf(number), number] as const).slice(2))
+const WORDS = new Map(NUMBER_WORDS.map((word, number) => [word, number] as const).slice(1))
+const ENDS_IN_NUMBER = new RegExp(`(?:\\d|${[...WORDS.keys(), ...ROMAN.keys()].join('|')})\\s*$`, 'i')
 const BEFORE_NUMBER = /(?:[\s,.#:-]+(?:no|nr|number|part|vol|volume|set|book|teil|band|tome)\.?)?[\s.#:]*$/
 
 const comparable = (name: string): string => plainWords(plainLetters(name)).join(' ')
@@ -36,7 +38,7 @@ export function readSeries(name: string): SeriesName | null {
   const plain = plainLetters(name).trim()
   const last = /(?:^|[\s#.:-])([\p{L}\d]+)$/u.exec(plain)?.[1] ?? ''
   // More figures are a year or a product code, and no place in a series.
-  const number = /^\d{1,2}$/.test(last) ? Number(last) : (ROMAN[last] ?? WORDS.indexOf(last) + 1)
+  const number = /^\d{1,2}$/.test(last) ? Number(last) : (ROMAN.get(last) ?? WORDS.get(last) ?? 0)
   if (number < 1) return null
   const stem = ` ${plain.slice(0, plain.length - last.length)}`
     .replace(BEFORE_NUMBER, '')

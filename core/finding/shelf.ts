@@ -3,6 +3,7 @@ import { tokensOf } from '#core/classing'
 import { codeText, readBareNumber, type Code } from '#core/numbering'
 import { addressBook, type AddressPatterns, allIn, cellsPerPage, containersCalled, type ContainerRow, rowsNamed } from '#core/room'
 import { type PlaceReading, readPlace } from '#core/room/places'
+import { plainFigure } from '#core/grammar'
 
 /** What is written on a shelf or on a set, read before it is words; with the sets it names, in the order in which they stand. */
 export type ShelfAnswer =
@@ -129,10 +130,7 @@ function isCodeOf(id: string, asked: string, { holdings, codeOf }: ShelfFacts): 
   const holding = holdings.get(id)
   return holding !== undefined && codeText(codeOf(holding)).toLowerCase() === asked.toLowerCase()
 }
-const squeezed = (text: string): string =>
-  tokensOf(text)
-    .join('')
-    .replace(/^0+(?=\d)/, '')
+const squeezed = (text: string): string => plainFigure(tokensOf(text).join(''))
 
 /** Sets whose number is asked, or whose written code is. */
 function numbersIn(asked: string, { holdings, codeOf }: ShelfFacts): readonly ShelfAnswer[] {

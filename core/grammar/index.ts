@@ -1,1 +1,3 @@
 export { counted, countedThat, figure, listOf, moment, money, ordinal, partialDay, short } from './grammar'
+export { figureBehind, NUMBER_WORDS, plainFigure, romanOf } from './figures'
+export { isSameName } from './names'

@@ -1,5 +1,6 @@
 import type { Container, Holder, ShelvesFrom } from '#core/catalog'
 import { MM_PER_INCH } from '#core/units'
+import { figureBehind } from '#core/grammar'
 import { type AddressedContainer, type AddressPatterns, containerClash } from './address'
 import { allIn, arrangeContainer, type ContainerRow } from './arrange'
 import { nextFreeCell } from './cells'
@@ -67,7 +68,7 @@ export function copyNames(
   const [nameStem, codeStem] = [original.name, original.code].map(text => text.replace(/\s*\d+$/, ''))
   const gap = /\s\d+$/.test(original.name) || !/\d$/.test(original.name) ? ' ' : ''
   const made: { name: string; code: string }[] = []
-  for (let number = Number(/\d+$/.exec(original.code)?.[0] ?? 1) + 1; made.length < count; number += 1) {
+  for (let number = Number(figureBehind(original.code) || 1) + 1; made.length < count; number += 1) {
     const [name, code] = [`${nameStem}${gap}${number}`, `${codeStem?.slice(0, 8)}${number}`]
     if (!taken.has(name.toLowerCase()) && !taken.has(code.toLowerCase()) && !wouldClash(code)) made.push({ name, code })
   }

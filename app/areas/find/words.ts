@@ -1,5 +1,5 @@
 import type { AskField, LinkedBy, ShelfAnswer } from '#core/finding'
-import { counted, countedThat, figure, listOf } from '#core/grammar'
+import { counted, countedThat, figure, isSameName, listOf } from '#core/grammar'
 
 const FIELDS: Readonly<Record<AskField, string>> = {
   number: 'number',
@@ -98,7 +98,7 @@ export const findWords = {
 
   /** What says the same otherwise. */
   linkedTitle: (count: number) => `${countedThat(count, 'set', 'says', 'say')} it in other words`,
-  linked: (word: string, through: string) => (word.toLowerCase() === through.toLowerCase() ? through : `${word}: ${through}`),
+  linked: (word: string, through: string) => (isSameName(word, through) ? through : `${word}: ${through}`),
   linkedBy: (by: LinkedBy) => BY[by],
   keepLink: 'Always show these',
   dropLink: 'Never show these',

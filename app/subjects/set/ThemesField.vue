@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { X } from 'lucide-vue-next'
 import { LIMITS } from '#core/catalog'
+import { isSameName } from '#core/grammar'
 import KCombo from '~/kit/KCombo.vue'
 import { pileWords } from '~/subjects/pile/words'
 import { takeInWords } from '~/subjects/pile/takeInWords'
@@ -15,7 +16,7 @@ const typed = defineModel<string>('typed', { required: true })
 function add(name: string): void {
   if (themes.value.length >= LIMITS.themes) return notices.tell(pileWords.themesFull, 'care')
   const tidy = name.trim().replace(/,$/, '').trim()
-  if (tidy && !themes.value.some(each => each.toLowerCase() === tidy.toLowerCase())) themes.value = [...themes.value, tidy]
+  if (tidy && !themes.value.some(each => isSameName(each, tidy))) themes.value = [...themes.value, tidy]
   typed.value = ''
 }
 function keyed(event: KeyboardEvent): void {

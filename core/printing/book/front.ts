@@ -1,6 +1,6 @@
 import type { BookWay } from '#core/catalog'
+import { romanOf } from '#core/grammar'
 import type { LeafShape } from './flow'
-import { romanOf } from './leafLabels'
 import type { Leaf, LeafContent } from './leaves'
 
 /** One line of the leaves in front. */

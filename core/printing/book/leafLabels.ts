@@ -67,21 +67,3 @@ export function labelsByHand(had: readonly (string | null)[]): readonly string[]
     return written(last)
   })
 }
-
-const ROMAN = [
-  [10, 'x'],
-  [9, 'ix'],
-  [5, 'v'],
-  [4, 'iv'],
-  [1, 'i'],
-] as const
-/** The leaves in front are counted apart. @example romanOf(14) //=> 'xiv' */
-export function romanOf(count: number): string {
-  let [left, text] = [count, '']
-  for (const [worth, letters] of ROMAN)
-    while (left >= worth) {
-      text += letters
-      left -= worth
-    }
-  return text
-}

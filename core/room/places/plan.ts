@@ -1,4 +1,5 @@
 import { addTo, type Container, type Fixture, type Holder, LIMITS } from '#core/catalog'
+import { figureBehind } from '#core/grammar'
 import type { ContainerRow } from '../arrange'
 import { type FamilyChoice, MOST_OF_A_FAMILY, namesPages, shapeFor } from './choose'
 import type { PlaceFamily, PlaceSpot } from './families'
@@ -109,7 +110,7 @@ export function planFromList(
     const { ref, shelfOf } = shelvesFor(choice.fixture, shapeFor(choice.type, choice.shapeId), groups.length, room.fixtures, fixtures)
     const marks = groups.map(({ mark }) => mark)
     const pages = choice.as === 'pages' ? names.pages(choice.grid.rows * choice.grid.columns) : null
-    const short = codes.take(pages?.code ?? family.word, pages ? [/\d*$/.exec(pages.code)?.[0] ?? ''] : marks, pages ? 'pages' : family.key)
+    const short = codes.take(pages?.code ?? family.word, pages ? [figureBehind(pages.code)] : marks, pages ? 'pages' : family.key)
     return new Map(
       groups.map((group, at): [G, NewContainer] => {
         const called = { name: pages?.name ?? `${family.word} ${group.mark}`.trim(), code: (short[at] ?? '').slice(0, MOST_LETTERS) }

@@ -1,4 +1,5 @@
 import { isNotSaid, plainLetters } from '#core/classing'
+import { plainFigure } from '#core/grammar'
 import { countedWord, figureWord, isFiller, isOutWord, type PlaceSort, placeWord, type Side, sideWord } from './words'
 
 /** What a list says of where a set is, read by itself: what it means in this list is told by its family. */
@@ -38,7 +39,6 @@ const isFigure = (token = ''): boolean => /^\d+$/.test(token)
 /** A single letter behind a word is what a container is called (`binder A`), unless a figure of its own stands behind it (`n° 5`). */
 const isMark = (token: string, at: number, next: string | undefined): boolean =>
   token.length === 1 && at > 0 && !(token === 'n' && isFigure(next))
-const plainFigure = (token: string): string => token.replace(/^0+(?=\d)/, '')
 
 /**
  * Reads one text for a place; null where it names none ("with Anna"). O(length).

@@ -2,6 +2,7 @@
 import { computed, shallowRef, watch } from 'vue'
 import type { Holding } from '#core/catalog'
 import { proposeIn } from '#core/filing'
+import { isSameName } from '#core/grammar'
 import { act } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
@@ -22,7 +23,7 @@ watch(
   () => (name.value = ''),
 )
 const names = computed(() => catalogue.containers.filter(({ container }) => !container.isTable).map(({ container }) => container.name))
-const row = computed(() => catalogue.containers.find(({ container }) => container.name.toLowerCase() === name.value.trim().toLowerCase()))
+const row = computed(() => catalogue.containers.find(({ container }) => isSameName(container.name, name.value)))
 const proposal = computed(() => (holding && row.value ? proposeIn(row.value, holding, catalogue.facts) : null))
 const problem = computed(() => (name.value.trim() !== '' && !proposal.value?.ok ? awayWords.elsewhereNone : ''))
 

@@ -3,6 +3,7 @@ import { computed, reactive, shallowRef, watch } from 'vue'
 import { LIMITS, type Holding } from '#core/catalog'
 import { whatChanges, type Wish } from '#core/questions'
 import { readSize } from '#core/units'
+import { isSameName } from '#core/grammar'
 import { act } from '~/data/act'
 import { plainly } from '~/kit/plainly'
 import type { CornerPlan } from '~/data/room.worker'
@@ -62,7 +63,7 @@ function tickAll(isTicked: boolean): void {
 }
 
 const named = (list: 'brands' | 'categories' | 'themes', name: string): string =>
-  [...(catalogue.tables?.[list].values() ?? [])].find(each => each.name.toLowerCase() === name.trim().toLowerCase())?.id ?? 'new'
+  [...(catalogue.tables?.[list].values() ?? [])].find(each => isSameName(each.name, name))?.id ?? 'new'
 const size = computed(() => readSize(texts.size, catalogue.settings.unit))
 const isSizeWrong = computed(() => texts.size.trim() !== '' && !size.value.ok)
 const themes = computed(() => [...texts.themes, ...(texts.theme.trim() ? [texts.theme.trim()] : [])])

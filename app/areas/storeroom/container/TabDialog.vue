@@ -4,6 +4,7 @@ import type { Section } from '#core/catalog'
 import { isBlank } from '#core/catalog'
 import { isTabKey, TAB_TABLES } from '#core/filing'
 import { type ContainerRow, keyBehind } from '#core/room'
+import { isSameName } from '#core/grammar'
 import KCombo from '~/kit/KCombo.vue'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
@@ -41,7 +42,7 @@ function newOrder(): string {
   return keyBehind(entries.value, marked >= 0 ? marked - 1 : entries.value.length - 1)
 }
 async function keep(): Promise<void> {
-  const found = records.value.find(record => record.name.toLowerCase() === title.value.trim().toLowerCase())
+  const found = records.value.find(record => isSameName(record.name, title.value))
   const standsFor = found && by.value ? { by: by.value, id: found.id } : null
   if (section) await act.editSection(section.id, { title: title.value.trim(), standsFor })
   else

@@ -3,6 +3,7 @@ import { Link2, X } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import { type Holding, type Relation, type Way, WAYS } from '#core/catalog'
 import { doubtAbout, type RelationDoubt } from '#core/classing'
+import { isSameName } from '#core/grammar'
 import KCombo from '~/kit/KCombo.vue'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
@@ -39,9 +40,7 @@ const related = (each: Holding) => ({
 })
 
 async function add(isSure: boolean): Promise<void> {
-  const other = [...(catalogue.tables?.holdings.values() ?? [])].find(
-    each => label(each).toLowerCase() === which.value.trim().toLowerCase(),
-  )
+  const other = [...(catalogue.tables?.holdings.values() ?? [])].find(each => isSameName(label(each), which.value))
   problem.value = other ? '' : belongingWords.notFound
   if (!other) return
   // "Die for this stamp" names the die: the relation runs from the die to the stamp.

@@ -5,6 +5,7 @@ import { computed, reactive, toRef, watch } from 'vue'
 import type { Holding, Piece } from '#core/catalog'
 import { readWords, wordsFit } from '#core/exchange'
 import { readSize } from '#core/units'
+import { isSameName } from '#core/grammar'
 import SetPicture from '~/subjects/set/SetPicture.vue'
 import KCombo from '~/kit/KCombo.vue'
 import { useDescribe } from '~/data/useDescribe'
@@ -87,7 +88,7 @@ async function keep(): Promise<void> {
       at: before.get(id)?.at ?? null,
       pictureHash,
       isMissing,
-      livesWithId: others.value.find(each => label(each).toLowerCase() === livesWith.trim().toLowerCase())?.id ?? null,
+      livesWithId: others.value.find(each => isSameName(label(each), livesWith))?.id ?? null,
     })),
   )
   typed.forget()

@@ -5,6 +5,7 @@ import { blankBrand, type Brand, changedFields, KIND_FAMILIES } from '#core/cata
 import type { NameList, NameRecord } from '#core/classing'
 import { wordsFit } from '#core/exchange'
 import { readGrams, readLength } from '#core/units'
+import { isSameName } from '#core/grammar'
 import { plainly } from '~/kit/plainly'
 import KTyped from '~/kit/KTyped.vue'
 import { useTyped } from '~/kit/useTyped'
@@ -142,9 +143,7 @@ function changed(): NameRecord {
       mayTrim: texts.mayTrim,
       mayCut: texts.mayCut,
     }
-  const seeAlsoIds = listed(texts.seeAlso).flatMap(
-    each => others.value.find(other => other.name.toLowerCase() === each.toLowerCase())?.id ?? [],
-  )
+  const seeAlsoIds = listed(texts.seeAlso).flatMap(each => others.value.find(other => isSameName(other.name, each))?.id ?? [])
   return 'sharesPage' in record ? { ...record, name, seeAlsoIds, sharesPage: texts.sharesPage } : { ...record, name, seeAlsoIds }
 }
 async function keep(): Promise<void> {

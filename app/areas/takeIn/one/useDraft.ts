@@ -15,6 +15,7 @@ import { readDate, readPrice, readWords, writePrice } from '#core/exchange'
 import { proposeIn, proposePlace } from '#core/filing'
 import { isFarBeyond, readBareNumber } from '#core/numbering'
 import { dayOf, isLater, readSize } from '#core/units'
+import { isSameName } from '#core/grammar'
 import { act } from '~/data/act'
 import type { HoldingFacts } from '~/db/commands'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -268,13 +269,11 @@ export function useDraft(editing: () => Holding | null) {
     return size.value.ok ? { ...size.value.size } : null
   }
   const named = (records: Iterable<{ id: string; name: string }> | undefined, name: string): string | null =>
-    [...(records ?? [])].find(record => record.name.toLowerCase() === name.trim().toLowerCase())?.id ?? null
+    [...(records ?? [])].find(record => isSameName(record.name, name))?.id ?? null
   const brandId = computed(
     () =>
       named(catalogue.tables?.brands.values(), texts.brand) ??
-      [...(catalogue.tables?.brands.values() ?? [])].find(brand =>
-        brand.variants.some(variant => variant.toLowerCase() === texts.brand.trim().toLowerCase()),
-      )?.id ??
+      [...(catalogue.tables?.brands.values() ?? [])].find(brand => brand.variants.some(variant => isSameName(variant, texts.brand)))?.id ??
       null,
   )
 

@@ -1,6 +1,7 @@
 import { newId } from '~/db/newId'
 import { type HolderType, type Holding, nextRank, START_HOLDER_TYPES, isBlank } from '#core/catalog'
 import { type Stage, stageOf, stateAfter } from '#core/pile'
+import { isSameName } from '#core/grammar'
 import type { YondercrestDb } from '../../database'
 import type { Desk } from '../../desk'
 import { changeHolding, transact } from '../../transact'
@@ -28,7 +29,7 @@ async function writeHolderType(desk: Desk, type: HolderType): Promise<HolderType
   const name = type.name.trim()
   if (isBlank(name)) return { ok: false, code: 'nameMissing', count: 0 }
   const others = (await rows.toArray()).filter(each => each.id !== type.id)
-  if (others.some(each => each.name.toLowerCase() === name.toLowerCase())) return { ok: false, code: 'nameTaken', count: 0 }
+  if (others.some(each => isSameName(each.name, name))) return { ok: false, code: 'nameTaken', count: 0 }
   const replacement = type.replacedById ? await rows.get(type.replacedById) : undefined
   await desk.put('holderTypes', [{ ...type, name, replacedById: replacement?.id ?? null }])
   return { ok: true }

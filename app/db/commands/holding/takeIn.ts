@@ -17,6 +17,7 @@ import { givenToText } from '#core/exchange'
 import { type GivenNumber, giveNumbers, isFarBeyond, numberSource, registerId } from '#core/numbering'
 import { stillOpen } from '#core/questions'
 import { arrangeContainer, besideFirstHalf } from '#core/room'
+import { isSameName } from '#core/grammar'
 import type { YondercrestDb } from '../../database'
 import type { Desk } from '../../desk'
 import { transact } from '../../transact'
@@ -235,12 +236,11 @@ async function themesNamed(desk: Desk, names: readonly string[]): Promise<string
   return [...new Set(ids)]
 }
 
-const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase()
-
 export async function brandNamed(desk: Desk, name: string): Promise<string | null> {
   if (isBlank(name)) return null
   const all = await desk.db.records('brands').toArray()
-  const found = all.find(brand => same(brand.name, name)) ?? all.find(brand => brand.variants.some(variant => same(variant, name)))
+  const found =
+    all.find(brand => isSameName(brand.name, name)) ?? all.find(brand => brand.variants.some(variant => isSameName(variant, name)))
   if (found) return found.id
   const brand = blankBrand(newId(), name.trim())
   await desk.put('brands', [brand])
@@ -250,7 +250,7 @@ export async function brandNamed(desk: Desk, name: string): Promise<string | nul
 export async function categoryNamed(desk: Desk, name: string): Promise<string | null> {
   if (isBlank(name)) return null
   const all = await desk.db.records('categories').toArray()
-  const found = all.find(category => same(category.name, name))
+  const found = all.find(category => isSameName(category.name, name))
   if (found) return found.id
   const category = newCategory(newId(), name.trim(), all)
   await desk.put('categories', [category])
@@ -259,7 +259,7 @@ export async function categoryNamed(desk: Desk, name: string): Promise<string | 
 
 export async function themeNamed(desk: Desk, name: string): Promise<string> {
   const all = await desk.db.records('themes').toArray()
-  const found = all.find(theme => same(theme.name, name))
+  const found = all.find(theme => isSameName(theme.name, name))
   if (found) return found.id
   const theme = newTheme(newId(), name.trim(), all)
   await desk.put('themes', [theme])
