@@ -1,5 +1,6 @@
 import type { WordLink } from '#core/catalog'
 import { plainLetters, tokensOf, WordForms } from '#core/classing'
+import { SHORT_WORDS } from '#core/grammar'
 
 /** Why one word leads to another: by the owner's own link, the short words of the craft, a see-also of a theme, what the words mean. */
 export const LINKED_BY = ['yours', 'craft', 'theme', 'searchWord', 'meaning'] as const
@@ -13,34 +14,7 @@ export interface LinkTarget {
   readonly by: LinkedBy
 }
 
-/** Short words as they are written on cards and in lists, and what they are short for. Common practice. */
-const SHORT_WORDS: readonly (readonly [short: string, long: string])[] = [
-  ['mum', 'mother'],
-  ['mom', 'mother'],
-  ['dad', 'father'],
-  ['gran', 'grandmother'],
-  ['grandma', 'grandmother'],
-  ['grandad', 'grandfather'],
-  ['bday', 'birthday'],
-  ['b day', 'birthday'],
-  ['hbd', 'happy birthday'],
-  ['xmas', 'christmas'],
-  ['congrats', 'congratulations'],
-  ['thx', 'thanks'],
-  ['thx', 'thank you'],
-  ['ty', 'thank you'],
-  ['thanks', 'thank you'],
-  ['anniv', 'anniversary'],
-  ['grad', 'graduation'],
-  ['val', 'valentine'],
-  ['bg', 'background'],
-  ['bgs', 'backgrounds'],
-  ['abc', 'alphabet'],
-  ['rsvp', 'invitation'],
-  ['invite', 'invitation'],
-  ['hols', 'holidays'],
-  ['pics', 'pictures'],
-]
+const CRAFT = SHORT_WORDS.flatMap(({ long, said }) => said.map((short): readonly [string, string] => [short, long]))
 
 /** A word or phrase as links know it: plain letters, one space between words. @example phraseOf(' Mother’s  Day ') //=> 'mothers day' */
 export const phraseOf = (text: string): string => tokensOf(text).join(' ')
@@ -86,7 +60,7 @@ export class Links {
       links.filter(link => !link.isRuledOut).map(link => [link.word, link.goesWith]),
       keyOf,
     )
-    this.craft = mapOf(SHORT_WORDS, keyOf)
+    this.craft = mapOf(CRAFT, keyOf)
     this.themes = mapOf(
       themes.flatMap(({ name, seeAlso }) => seeAlso.map(other => [name, other] as const)),
       keyOf,

@@ -1,3 +1,5 @@
+import { SHORT_WORDS } from '#core/grammar'
+
 /** How a text was made to fit. */
 export type ShortenedHow = 'abbreviation' | 'shortForms' | 'letters'
 export interface Shortened {
@@ -6,29 +8,11 @@ export interface Shortened {
   readonly how: ShortenedHow | null
 }
 
-/** Short forms that everybody in the craft reads: common practice. Longest gain first. */
-const SHORT_FORMS: ReadonlyMap<string, string> = new Map([
-  ['congratulations', 'congrats'],
-  ['anniversary', 'anniv.'],
-  ['backgrounds', 'bkgds'],
-  ['background', 'bkgd'],
-  ['sentiments', 'sents'],
-  ['sentiment', 'sent.'],
-  ['alphabets', 'abcs'],
-  ['alphabet', 'abc'],
-  ['assorted', 'asst.'],
-  ['birthdays', 'bdays'],
-  ['birthday', 'bday'],
-  ['christmas', 'xmas'],
-  ['collection', 'coll.'],
-  ['thank you', 'thx'],
-  ['numbers', 'nos'],
-  ['small', 'sm.'],
-  ['large', 'lg.'],
-  ['with', 'w/'],
-  ['and', '&'],
-])
-const EVERY = [...SHORT_FORMS].map(([long, short]) => ({ find: new RegExp(`(?<![\\p{L}\\p{N}])${long}(?![\\p{L}\\p{N}])`, 'giu'), short }))
+/** Those of the craft, then small words. Common practice. */
+const SHORT_FORMS = [...SHORT_WORDS, { long: 'with', written: 'w/' }, { long: 'and', written: '&' }]
+const EVERY = SHORT_FORMS.flatMap(({ long, written }) =>
+  written === null ? [] : [{ find: new RegExp(`(?<![\\p{L}\\p{N}])${long}(?![\\p{L}\\p{N}])`, 'giu'), short: written }],
+)
 const VOWEL = /[aeiouyàáâäåãèéêëìíîïòóôöõøùúûüýæœ]/iu
 /** A word is never made shorter than so many letters before the last words are left out. */
 const LEAST_LETTERS = 3
