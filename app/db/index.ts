@@ -19,6 +19,7 @@ export {
   watch,
 } from './follow'
 export { statesAt } from './history'
+export { historyOfSet, type SetHistory, type SetThen } from './setHistory'
 export { keepRoom } from './keptRoom'
 export { type LastCopy, readDrafts, readLastCopy, readLoanPlaces } from './reads'
 export { type SeenStep, type Touched, whatChanged } from './whatChanged'

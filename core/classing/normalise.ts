@@ -1,5 +1,8 @@
 import { NUMBER_WORDS } from '#core/grammar'
 
+/** Names write numbers up to ten as words about as often as in figures. */
+const AS_WORDS = NUMBER_WORDS.slice(0, 11)
+
 /** Words that makers add to their name or leave out, without becoming another maker. */
 const COMPANY_WORDS = new Set([
   'co',
@@ -49,7 +52,7 @@ export function plainWords(text: string): readonly string[] {
     .replace(/\p{Mn}/gu, '')
     .toLowerCase()
     .replace(/[&+]/g, ' and ')
-    .replace(/(?<!\d)(\d{1,2})(?!\d)/g, (digits, small: string) => ` ${NUMBER_WORDS[Number(small)] ?? digits} `)
+    .replace(/(?<!\d)(\d{1,2})(?!\d)/g, (digits, small: string) => ` ${AS_WORDS[Number(small)] ?? digits} `)
     .split(/[^\p{L}\p{N}]+/u)
     .filter(Boolean)
 }

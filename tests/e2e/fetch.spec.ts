@@ -215,6 +215,26 @@ test('a whole container out for a season leaves its gaps, counts as no use, and 
   expect(after.uses.length).toBe(before.uses.length)
 })
 
+test('what was changed about a set stands on its slip, with what it was before; undo takes the line away', async ({ demo: page }) => {
+  await openDemo(page)
+  await matItem(page, 'Merry Scallop Numbers').click()
+  const history = page.locator('[data-history]')
+  await history.getByText('What was changed').click()
+  await expect(history.locator('ol > li')).toHaveText([/demo room/])
+  await page.getByRole('button', { name: 'Change', exact: true }).click()
+  await page.getByLabel('Name', { exact: true }).fill('Merry Scallop Figures')
+  await page.getByLabel('Notes').fill('Two are from the old tin')
+  await page.getByRole('button', { name: 'Keep the change' }).click()
+  await matItem(page, 'Merry Scallop Figures').click()
+  await history.getByText('What was changed').click()
+  await expect(history.getByRole('listitem').first()).toContainText('Changed')
+  await expect(history.getByText('Name: Merry Scallop Figures (was Merry Scallop Numbers)')).toBeVisible()
+  await expect(history.getByText('Notes: Two are from the old tin')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(history.getByText('Name: Merry Scallop Figures')).toHaveCount(0)
+  await expect(history).toHaveAttribute('open', '')
+})
+
 test('the log of a set: a use noted with one press, dated, taken back; the pull list on paper is one page', async ({ demo: page }) => {
   await openDemo(page)
   await matItem(page, 'Merry Scallop Numbers').click()

@@ -21,7 +21,9 @@ import { partialDay } from '#core/grammar'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
 import SlipFetch from './SlipFetch.vue'
+import SetHistory from './SetHistory.vue'
 import SlipNeighbour from './SlipNeighbour.vue'
+import { type Fact, useFacts } from './useFacts'
 import UseLog from './UseLog.vue'
 
 /** What you carry to the shelf: number, impression, the place as a sentence, its neighbours, and what goes with it. */
@@ -30,7 +32,8 @@ const emit = defineEmits<{ close: []; open: [holding: Holding] }>()
 const catalogue = useCatalogue()
 const notices = useNotices()
 const router = useRouter()
-const { addressOf, code, codeOf, lookUp, neighbours, placeOf, sizeText } = useDescribe()
+const { addressOf, code, codeOf, neighbours, placeOf } = useDescribe()
+const { factsOf, nameOf } = useFacts()
 const closeButton = useTemplateRef<HTMLButtonElement>('closeButton')
 onMounted(() => closeButton.value?.focus())
 
@@ -46,14 +49,7 @@ const goesWith = computed(() =>
     return other ? [{ other, text: slipWords.relation[kind], mark: catalogue.settings.marks[kind] }] : []
   }),
 )
-/** Pieces, with what is missing and what lives elsewhere; and the pieces of other sets that live here. */
-const nameOf = (id: string): string => {
-  const other = catalogue.tables?.holdings.get(id)
-  return other ? `${code(other)} ${other.name}` : ''
-}
-const pieces = computed(() =>
-  holding.pieces.map(piece => slipWords.piece(piece.words.join(', '), piece.isMissing, piece.livesWithId ? nameOf(piece.livesWithId) : '')),
-)
+/** The pieces of other sets that live here. */
 const guests = computed(() =>
   [...(catalogue.tables?.holdings.values() ?? [])].flatMap(other =>
     other.pieces.filter(piece => piece.livesWithId === holding.id).map(piece => slipWords.guest(piece.words.join(', '), nameOf(other.id))),
@@ -66,27 +62,15 @@ const holderName = computed(() => holderType.value?.name ?? (holding.sitsIn ? pi
 const companions = computed(() => (placement.value?.holder.holdingIds ?? []).filter(id => id !== holding.id).map(nameOf))
 const cuts = computed(() => cutsOf(holding, holderType.value).map(cut => `${holderWords.cut[cut.of]} ${cutText(cut)}`))
 const labelSays = useLabelOf(() => holding)
-const facts = computed(() =>
+const facts = computed((): readonly Fact[] =>
   [
-    [slipWords.brand, lookUp('brands', holding.brandId)?.name],
-    [slipWords.kind, lookUp('kinds', holding.kindId)?.name],
-    [slipWords.category, lookUp('categories', holding.categoryId)?.name],
-    [slipWords.themes, holding.themeIds.map(id => lookUp('themes', id)?.name).join(', ')],
-    [slipWords.size, holding.size ? sizeText(holding.size) : ''],
-    [slipWords.words, holding.words.join(', ')],
-    [slipWords.acquired, holding.acquiredOn ? partialDay(holding.acquiredOn) : ''],
-    [slipWords.sitsIn, holderName.value],
-    [holderWords.sharesWith, companions.value.join(', ')],
-    [holderWords.cuts, cuts.value.join('; ')],
-    [slipWords.searchWords, holding.searchWords.join(', ')],
-    [slipWords.pieces, pieces.value.join('; ')],
-    [slipWords.alsoHolds, guests.value.join('; ')],
-    [slipWords.price, holding.price ? slipWords.money(holding.price.minor, holding.price.currency) : ''],
-    [slipWords.labelSays, labelSays.value.join(' \u00b7 ')],
-    [slipWords.aliases, holding.aliases.map(alias => slipWords.alias(alias.text, alias.reading)).join(', ')],
-    [takeInWords.packaging, holding.packaging ? takeInWords.packagings[holding.packaging] : ''],
-    [slipWords.notes, holding.notes],
-  ].filter((fact): fact is [string, string] => Boolean(fact[1])),
+    [slipWords.sitsIn, holderName.value] as const,
+    [holderWords.sharesWith, companions.value.join(', ')] as const,
+    [holderWords.cuts, cuts.value.join('; ')] as const,
+    [slipWords.labelSays, labelSays.value.join(' \u00b7 ')] as const,
+    [slipWords.alsoHolds, guests.value.join('; ')] as const,
+    ...factsOf(holding),
+  ].filter(([, text]) => text !== ''),
 )
 
 async function remove(): Promise<void> {
@@ -164,6 +148,7 @@ function showPlace(): void {
         </template>
       </dl>
       <UseLog :key="holding.id" :holding="holding" />
+      <SetHistory :key="holding.id" :holding-id="holding.id" />
       <div v-if="holding.questions.length" class="mt-3 border-t border-line pt-3">
         <h3 class="text-[1rem]">
           <NuxtLink to="/take-in/questions" class="underline">{{ slipWords.questions }}</NuxtLink>
