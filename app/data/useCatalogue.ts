@@ -83,7 +83,7 @@ export const useCatalogue = defineStore('catalogue', () => {
   }
 
   /** What this screen has of sets and holders, against what there is: where they differ, it could not follow. */
-  async function isBehind(): Promise<boolean> {
+  async function isOutdated(): Promise<boolean> {
     const [holdings, holders] = await Promise.all([database().records('holdings').count(), database().records('holders').count()])
     return holdings !== tables.value?.holdings.size || holders !== tables.value.holders.size
   }
@@ -95,7 +95,7 @@ export const useCatalogue = defineStore('catalogue', () => {
     } else if (touched.size > 0) {
       await patch(tables.value, touched)
       // Two tabs at once: between the journal and the records another step was done. What cannot follow reads anew.
-      if (await isBehind()) return follow('all', journal)
+      if (await isOutdated()) return follow('all', journal)
     }
     steps.value = journal
   }

@@ -1,11 +1,13 @@
 import type { Holding, RecordOf } from '#core/catalog'
-import { type Code, codeText, type NumberFacts, numberSource, writeCode } from '#core/numbering'
+import { type Code, codeOf as codeIn, codeText, type NumberFacts, numberSource, writeCode } from '#core/numbering'
 import type { InsertionPoint, InsertionProposal } from '#core/filing'
 import { type AddressedPlace, isLookedAt, neighboursOf, type Placement, shelfNumber, shortAddress, type Standing } from '#core/room'
 import { type LengthStyle, type Size, writeLength, writeSize, writeThin, type LengthUnit } from '#core/units'
 import { addressIn } from './addresses'
 import { containerWay, placeSentence, placeWords, shelfWord } from './words'
 import { useCatalogue } from './useCatalogue'
+
+const NO_TABLES = { series: new Map<string, never>(), kinds: new Map<string, never>() }
 
 /** Sets and places in words: what slips, lists, captions and the printed index all say. */
 export function useDescribe() {
@@ -16,12 +18,7 @@ export function useDescribe() {
     id: string | null | undefined,
   ): RecordOf<T> | undefined => (id ? (catalogue.tables?.[table].get(id) as RecordOf<T> | undefined) : undefined)
 
-  function codeOf(holding: Holding): Code {
-    const series = catalogue.tables?.series.get(holding.seriesId)
-    return series
-      ? writeCode(series, holding.number, lookUp('kinds', holding.kindId) ?? null)
-      : { figure: String(holding.number), suffix: '' }
-  }
+  const codeOf = (holding: Holding): Code => codeIn(holding, catalogue.tables ?? NO_TABLES)
   /** The number that a set with these facts will most likely get, as its series writes it. */
   function nextCode(facts: NumberFacts, kindId: string | null): Code {
     const all = [...(catalogue.tables?.series.values() ?? [])]
@@ -70,8 +67,8 @@ export function useDescribe() {
   }
   /** What would stand on the pocket of a set that is put there. */
   function codeAt({ container, lane, front, cell }: InsertionPoint): string {
-    const isBehind = front?.container.id === container.id && front.lane === lane
-    return address({ container, lane, cell, position: (isBehind ? front.position : 0) + 1 })
+    const isSameRow = front?.container.id === container.id && front.lane === lane
+    return address({ container, lane, cell, position: (isSameRow ? front.position : 0) + 1 })
   }
   function proposalText(proposal: InsertionProposal): string {
     if (!proposal.ok) return placeWords.problems[proposal.code]

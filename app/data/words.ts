@@ -99,7 +99,7 @@ export const placeWords = {
   both: (addresses: readonly string[]) => addresses.join(' and '),
   halves: (sentence: string, other: string) => `${sentence}. It was cut in two: the other half stands at ${other}.`,
   listSays: (text: string) => `The list says: ${text}. Not yet checked.`,
-  somewhere: (way: string, page: number | null) => `${way}${page === null ? '' : `, page ${page}`}. Where in it, nobody has looked yet.`,
+  somewhere: (way: string, page: number | null) => `${way}${page === null ? '' : `, page ${page}`}. Exact spot not known yet.`,
   front: 'In front of it',
   behind: 'Behind it',
   firstInRow: 'nothing, it is the first',

@@ -31,7 +31,7 @@ export interface ShapesRecord {
   readonly moments: ArrayBuffer
 }
 /** Tables that no command and no undo touches: facts of this browser, and what can be made again from pictures. */
-export const BESIDE: readonly string[] = ['device', 'inkMaps', 'shapes']
+export const NOT_JOURNALED: readonly string[] = ['device', 'inkMaps', 'shapes']
 /** Facts of this browser that belong to no catalogue. */
 export interface DeviceFact {
   readonly id:

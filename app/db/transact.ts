@@ -1,4 +1,4 @@
-import { BESIDE, type YondercrestDb } from './database'
+import { NOT_JOURNALED, type YondercrestDb } from './database'
 import type { Subject } from './commands/said'
 import type { CommandName } from './commands/steps'
 import { type Desk, JournaledDesk } from './desk'
@@ -19,7 +19,7 @@ export async function transact<R>(
   const { firstFault } = await import('./checked')
   return db.transaction(
     'rw',
-    db.tables.filter(table => !BESIDE.includes(table.name)),
+    db.tables.filter(table => !NOT_JOURNALED.includes(table.name)),
     async () => {
       const desk = new JournaledDesk(db, firstFault)
       const result = await work(desk)

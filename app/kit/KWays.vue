@@ -12,7 +12,7 @@ defineProps<{
   ways: readonly { readonly to: string; readonly icon: Component; readonly text: string }[]
 }>()
 /** So few ways leave room for the lead beside them. */
-const BESIDE = 4
+const IN_ONE_LINE = 4
 </script>
 
 <template>
@@ -30,7 +30,7 @@ const BESIDE = 4
         {{ text }}
       </NuxtLink>
     </nav>
-    <p v-if="lead" class="hint hidden min-w-0 leading-tight lg:block" :class="ways.length > BESIDE ? 'order-last w-full' : 'flex-1'">
+    <p v-if="lead" class="hint hidden min-w-0 leading-tight lg:block" :class="ways.length > IN_ONE_LINE ? 'order-last w-full' : 'flex-1'">
       {{ lead }}
     </p>
     <div class="ml-auto flex flex-wrap items-center gap-2"><slot /></div>

@@ -40,8 +40,8 @@ export function fillOf(
 }
 
 /**
- * How much of a set more would not go in; nothing or less: it goes in. Of a set that is not described yet, the usual
- * thickness of what nobody knows is taken.
+ * Overflow in mm if one more set is added; 0 or less: it fits. null: a set that is not described yet, with the usual thickness of
+ * an unknown kind.
  */
 export function overBy(
   fill: Fill,

@@ -28,7 +28,7 @@ const MOST_NODES = 600_000
  * Of each need one candidate, so that the fewest containers are opened; of those the shortest walk, and of those the first of what
  * was offered. The needs are sets to be covered by containers, each weighted by the walk it adds: exact, by branch and bound
  * (Land and Doig 1960; weighted set cover is NP-hard, Karp 1972). Each branch is bounded by the fewest containers that could meet the
- * needs that are left, worked out once for all of them (2^needs). What is nobody knows where is taken only where there is nothing else.
+ * needs that are left, worked out once for all of them (2^needs). A set without a known place is chosen only if the need has no other.
  * @example chooseForCard([[{ id: 'a', containerIds: ['1', '2'] }, { id: 'b', containerIds: ['2'] }]], aLine).chosen //=> ['b']
  */
 export function chooseForCard(
@@ -50,7 +50,7 @@ export function chooseForCard(
     opened.reduce((sum, each, at) => sum + (at === 0 ? 0 : Math.abs((mm[each] ?? 0) - (mm[opened[at - 1] ?? 0] ?? 0))), 0)
   let [best, nodes]: [Found | null, number] = [null, 0]
 
-  /** `refused`: what the branches before this one have tried with all that goes with it. */
+  /** `refused`: options that earlier siblings explored; supersets are pruned. */
   function search(opened: readonly number[], refused: readonly (readonly number[])[]): void {
     nodes += 1
     if (nodes > mostNodes && best) return

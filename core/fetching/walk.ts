@@ -41,8 +41,8 @@ export const isAway = ({ holder }: Standing, loanOf: WalkFacts['loanOf']): boole
   holder.holdingIds.every(id => loanOf(id) !== undefined)
 
 /**
- * The how-manieth a person counts to a place, of what stands there now: what is out leaves no gap to count. A place whose own set
- * is out counts as if that were set down. O(row).
+ * The position of a place, counting only sets that are there: a set that is out leaves no gap. A place whose own set is out counts
+ * as if the set were back. O(row).
  */
 export function countAt(row: ContainerRow, at: Placement, loanOf: WalkFacts['loanOf']): Count {
   const beside = row.placements.filter(each => each.lane === at.lane && each.section?.id === at.section?.id)
@@ -130,7 +130,7 @@ export function neighboursNow(
 /** Whether a hand is at the right slot, by the set that is now directly in front of it. */
 export type SlotCheck =
   | { readonly as: 'right' }
-  /** How many places too far back; below nought: too far in front. */
+  /** Places too far back; negative: too far in front. */
   | { readonly as: 'off'; readonly places: number }
   | { readonly as: 'otherRow'; readonly standing: Standing }
   /** What was seen has no place, or nobody knows which; or it is out, by the records. */

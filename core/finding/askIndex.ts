@@ -45,7 +45,7 @@ const BOOSTS: Readonly<Partial<Record<AskField, number>>> = {
 /** Shorter words are not looked up in other spellings: too many would be near. */
 const NEAR_FROM_LETTERS = 4
 
-/** What somebody accepted as another word for a set is no word of it: it is told apart, with what is linked. */
+/** Accepted search words are not searched here; `linked()` returns them. */
 const OWN_FIELDS = ASK_FIELDS.filter(field => field !== 'searchWords')
 /** Of a longer ask only the first words are linked. */
 const MOST_LINKED_WORDS = 6

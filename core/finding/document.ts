@@ -1,5 +1,5 @@
 import type { Holding, Series } from '#core/catalog'
-import { codeText, writeCode } from '#core/numbering'
+import { codeOf, codeText } from '#core/numbering'
 import type { Authority } from '#core/filing'
 
 /** What of a set can be asked for. The order is the order in which reasons are told. */
@@ -24,8 +24,7 @@ export type AskDocument = { readonly id: string; readonly accession: number } & 
 export function documentOf(holding: Holding, authority: Authority, series: ReadonlyMap<string, Series>): AskDocument {
   const kind = holding.kindId ? authority.kinds.get(holding.kindId) : undefined
   const brand = holding.brandId ? authority.brands.get(holding.brandId) : undefined
-  const own = series.get(holding.seriesId)
-  const code = own ? codeText(writeCode(own, holding.number, kind ?? null)) : ''
+  const code = codeText(codeOf(holding, { series, kinds: authority.kinds }))
   return {
     id: holding.id,
     accession: holding.number,

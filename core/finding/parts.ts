@@ -192,7 +192,7 @@ const ANSWERS: { readonly [A in Part['as']]: (part: Extract<Part, { as: A }>, ho
   family: ({ family }, { kindId }, { kinds }) => (kindId === null ? null : kinds.get(kindId)?.family === family),
   kind: (part, { kindId }) => (kindId === null ? null : kindId === part.kindId),
   size: (part, { size }) => (size === null ? null : isSameSize(part.size, size)),
-  // Something on it that is no larger; of what nobody has measured piece by piece, all of it.
+  // Any measured piece that fits; if no piece is measured, the whole set.
   upTo: ({ mm }, { size, pieces }) => {
     const measured = pieces.flatMap(piece => piece.size ?? [])
     const sizes = measured.length > 0 ? measured : size ? [size] : []

@@ -33,7 +33,7 @@ const comparable = (name: string): string => plainWords(plainLetters(name)).join
  * @example readSeries('Almanac 1996') //=> null
  */
 export function readSeries(name: string): SeriesName | null {
-  // Nearly every name ends in a word that is none: that is told before anything else is done.
+  // Cheap test first: few names end in a number.
   if (!ENDS_IN_NUMBER.test(name)) return null
   const plain = plainLetters(name).trim()
   const last = /(?:^|[\s#.:-])([\p{L}\d]+)$/u.exec(plain)?.[1] ?? ''

@@ -1,4 +1,4 @@
-import type { Kind, Series } from '#core/catalog'
+import type { Holding, Kind, Series } from '#core/catalog'
 
 /** A number as it is written on labels: the figure large, the suffix small beside it. */
 export interface Code {
@@ -17,6 +17,15 @@ export function writeCode(
 ): Code {
   const figure = series.prefix + String(number).padStart(series.padding, '0')
   return { figure, suffix: series.suffixBy === 'kind' ? (kind?.suffix ?? '') : '' }
+}
+
+/** The code of a set; its bare number where its series is not known. */
+export function codeOf(
+  { seriesId, number, kindId }: Pick<Holding, 'seriesId' | 'number' | 'kindId'>,
+  { series, kinds }: { readonly series: ReadonlyMap<string, Series>; readonly kinds: ReadonlyMap<string, Kind> },
+): Code {
+  const own = series.get(seriesId)
+  return own ? writeCode(own, number, kinds.get(kindId ?? '') ?? null) : { figure: String(number), suffix: '' }
 }
 
 /** @example codeText({ figure: '352', suffix: 'W' }) //=> '352 W' */

@@ -1,4 +1,4 @@
-export { type Code, codeText, readBareNumber, writeCode } from './code'
+export { type Code, codeOf, codeText, readBareNumber, writeCode } from './code'
 export { type GivenNumber, giveNumbers, registerId } from './give'
 export { freePrefix, type NumberFacts, numberSource } from './schools'
 export { doublesIn, gapsIn, hasTwoReadings, type LabelLine, labelsThatDisagree, mayClash, staleLabels } from './reports'

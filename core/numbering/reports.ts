@@ -39,7 +39,7 @@ export function gapsIn(numbers: readonly number[], highest: number): readonly Ga
   return gaps
 }
 
-const codeOf = (holding: Holding, series: Written, kindOf: KindOf): string =>
+const writtenCode = (holding: Holding, series: Written, kindOf: KindOf): string =>
   codeText(writeCode(series, holding.number, kindOf(holding.kindId ?? '') ?? null))
 const plain = (text: string): string => text.replace(/\s+/g, '').toLowerCase()
 
@@ -53,7 +53,7 @@ export function doublesIn(
   for (const holding of holdings) {
     const series = seriesOf(holding.seriesId)
     const texts = [
-      ...(series ? [writeCode(series, holding.number, null).figure, codeOf(holding, series, kindOf)] : []),
+      ...(series ? [writeCode(series, holding.number, null).figure, writtenCode(holding, series, kindOf)] : []),
       ...holding.aliases.map(alias => alias.text),
     ]
     for (const text of texts) {
@@ -95,8 +95,8 @@ export function staleLabels(
     .filter(holding => holding.seriesId === before.id && isLabelled(holding))
     .map(holding => ({
       id: holding.id,
-      was: holding.labelText ?? codeOf(holding, before, kindOf),
-      becomes: codeOf(holding, after, kindOf),
+      was: holding.labelText ?? writtenCode(holding, before, kindOf),
+      becomes: writtenCode(holding, after, kindOf),
     }))
     .filter(({ was, becomes }) => was !== becomes)
 }
@@ -109,7 +109,7 @@ export function labelsThatDisagree(
 ): readonly LabelLine[] {
   return holdings.flatMap(holding => {
     const series = seriesOf(holding.seriesId)
-    const becomes = series ? codeOf(holding, series, kindOf) : ''
+    const becomes = series ? writtenCode(holding, series, kindOf) : ''
     return holding.labelText !== null && series && becomes !== holding.labelText
       ? [{ id: holding.id, was: holding.labelText, becomes }]
       : []

@@ -14,8 +14,7 @@ export interface Placement {
 }
 
 /**
- * A holder somewhere in its container: nobody has looked where. It is in no row and beside nothing; `lane` is where it is counted,
- * and what was looked at in that lane is taken to stand in front of it.
+ * A holder whose exact spot in its container is not known. Lane known, position unknown: listed behind all known placements.
  */
 interface Somewhere {
   readonly holder: Holder

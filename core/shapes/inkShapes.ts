@@ -230,7 +230,7 @@ function coarseLabels({ widthPx, heightPx, ink }: Mask, reach: number): (at: num
   return at => labels[field(at)] as number
 }
 
-/** The disc reaches so many times as far as ink lies from its middle on the whole (root of the mean square). */
+/** Disc radius in multiples of the RMS radius of the ink. */
 const DISC = 2.1
 
 /** Ink on the grid: its middle in the middle, as large as the spread of the ink says, a little blurred. Of all fields the sum is 1. */

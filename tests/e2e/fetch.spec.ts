@@ -166,7 +166,7 @@ test('back: a wrong slot is told, a set comes to live elsewhere; two tabs tick o
   await field.fill(between?.[1] ?? '')
   await expect(page.locator('[data-slot-check]')).toContainText('Right: it goes directly behind')
   await field.fill(between?.[2] ?? '')
-  await expect(page.locator('[data-slot-check]')).toContainText('1 place too far back')
+  await expect(page.locator('[data-slot-check]')).toContainText('Move it 1 pocket further forward.')
   await field.fill('9999')
   await expect(page.locator('[data-slot-check]')).toContainText('There is no set with that number')
 

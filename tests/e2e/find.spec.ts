@@ -130,7 +130,7 @@ test('the same in other words: a link of the craft is taken for good, ruled out,
 }) => {
   await openDemo(page)
   await ask(page, 'mum')
-  await expect(headline(page)).toHaveText('No set answers to "mum".')
+  await expect(headline(page)).toHaveText('No set found for "mum".')
   await expect(page.locator(linked).first()).toContainText('mum: Letters home by your link')
   await ask(page, 'bday')
   const band = page.locator(linked).filter({ hasText: 'bday: birthday' })

@@ -62,7 +62,7 @@ test('the hand-kept list to a room in one sitting: every row is accounted for, a
   for (const [step, isDone] of Object.entries({ size: false, list: true, room: true, doubts: false, places: false, index: false }))
     await expect(page.locator(`[data-step="${step}"]`)).toHaveAttribute('data-done', String(isDone))
   await expect(page.locator('[data-step="doubts"]')).toContainText('84 sets carry a question.')
-  await expect(page.locator('[data-step="places"]')).toContainText('nobody has looked yet')
+  await expect(page.locator('[data-step="places"]')).toContainText('is not known yet')
   for (const step of ['size', 'doubts', 'places', 'index'])
     await page.locator(`[data-step="${step}"]`).getByRole('button', { name: 'Leave this out' }).click()
   await expect(page.locator('[data-moved-in]')).toBeVisible()

@@ -38,7 +38,7 @@ test('a set is taken in by keyboard alone: number, place between two neighbours,
   await page.keyboard.press('Escape')
   await expect(matItem(page, 'Evening Limpet Rounds')).toBeFocused()
   await page.keyboard.press('u')
-  await expect(headline(page)).toContainText('No set answers')
+  await expect(headline(page)).toContainText('No set found')
   await page.keyboard.press('Shift+U')
   await expect(headline(page)).toHaveText('1 set in 1 container')
 })

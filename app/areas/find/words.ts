@@ -28,7 +28,7 @@ export const findWords = {
   hits: (count: number, places: number) =>
     places > 0 ? `${counted(count, 'set')} in ${counted(places, 'container')}` : counted(count, 'set'),
   narrowedTo: (count: number, of: number) => `${figure(count)} of ${counted(of, 'set')}`,
-  none: (ask: string) => `No set answers to "${ask}".`,
+  none: (ask: string) => `No set found for "${ask}".`,
   absent: (words: readonly string[]) => `Nothing in the room has ${words.map(word => `"${word}"`).join(' or ')}.`,
   some: 'No set has all of these words. These have some of them.',
   near: 'Nothing is spelt quite like that. These come close.',

@@ -21,7 +21,7 @@ export const movingWords = {
     places: { title: 'Where things are', go: 'Give them places' },
     index: { title: 'The first index', go: 'Make the first index' },
   },
-  sizeSays: 'It decides how much of the way from the pile to the shelf is walked. It can be changed at any time.',
+  sizeSays: 'It decides how many steps you get. It can be changed at any time.',
   listSays: (sets: number) =>
     sets > 0
       ? `${countedThat(sets, 'set', 'is', 'are')} in.`
@@ -43,9 +43,7 @@ export const movingWords = {
       : 'No question is open.',
   placesSay: (unseen: number, placeless: number) =>
     [
-      ...(unseen > 0
-        ? [`Where ${countedThat(unseen, 'set', 'stands', 'stand')}, nobody has looked yet: walk along, one bin at a time.`]
-        : []),
+      ...(unseen > 0 ? [`The exact spot of ${counted(unseen, 'set')} is not known yet: walk along, one bin at a time.`] : []),
       ...(placeless > 0 ? [`${countedThat(placeless, 'set', 'has', 'have')} no place yet.`] : []),
       ...(unseen + placeless === 0 ? ['Every set has its place.'] : []),
     ].join(' '),

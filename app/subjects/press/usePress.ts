@@ -41,7 +41,7 @@ export function usePress<Api, Laid>(
   const { run, cancel } = useWorker<Api>(start)
   let asked = 0
   /** Something changed that is not laid yet. */
-  let isBehind = false
+  let isStale = false
   let laying: Promise<void> = Promise.resolve()
 
   function told(reason: unknown): void {
@@ -50,7 +50,7 @@ export function usePress<Api, Laid>(
   async function layNow(): Promise<void> {
     asked += 1
     const mine = asked
-    isBehind = false
+    isStale = false
     try {
       const found = await layOut(run)
       if (mine !== asked) return
@@ -59,7 +59,7 @@ export function usePress<Api, Laid>(
       await lookForWaiting()
     } catch (reason) {
       // The worker that takes its place knows of nothing laid.
-      isBehind = true
+      isStale = true
       told(reason)
     }
   }
@@ -80,7 +80,7 @@ export function usePress<Api, Laid>(
     stopped.value = null
     progress.value = { stage, done: 0, total: 0 }
     try {
-      await (isBehind ? lay() : laying)
+      await (isStale ? lay() : laying)
       return await withProgress(now => (progress.value = now), call)
     } catch (reason) {
       told(reason)
@@ -112,7 +112,7 @@ export function usePress<Api, Laid>(
     lay,
     /** Something was chosen or changed: it is laid anew in a moment. */
     change(): void {
-      isBehind = true
+      isStale = true
       void laySoon()
     },
     /** What is laid is of something else altogether. */

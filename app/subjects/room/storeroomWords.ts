@@ -35,7 +35,7 @@ export const storeroomWords = {
     'This container is empty. Take in a set, or carry one here: pick it up with m and press Enter on a row of this container.',
   tab: (title: string) => `Tab ${title}`,
   somewhere: (count: number) => `${counted(count, 'set')} somewhere in here`,
-  somewhereHint: 'The list says that they are in here. Where, nobody has looked yet: they have no neighbours and no position until then.',
+  somewhereHint: 'The list says that they are in here. Exact spot not known yet.',
   page: (page: number) => `Page ${page}`,
   andMore: (count: number) => `and ${figure(count)} more`,
   freeCell: (text: string) => `${text}, free`,

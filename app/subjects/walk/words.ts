@@ -65,7 +65,7 @@ export const fetchWords = {
       .join(', '),
   cell: (page: number, cell: string, isBack: boolean) => `page ${figure(page)}, cell ${cell}${isBack ? ', at the back' : ''}`,
   somewhere: (page: number | null) =>
-    page === null ? 'somewhere in it: nobody has looked where' : `somewhere on page ${figure(page)}: nobody has looked where`,
+    page === null ? 'somewhere in it, exact spot not known' : `somewhere on page ${figure(page)}, exact spot not known`,
   between: (front: string | null, behind: string | null) =>
     front && behind
       ? `between ${front} and ${behind}`

@@ -84,7 +84,7 @@ export function gatherFacts(table: ListTable, columns: readonly ListField[], kno
   }
 }
 
-/** A tick to some, a cross to others. */
+/** Some people mean yes by it, others no. */
 export const TICK = /^x$/i
 
 function tickFacts(cells: readonly string[]): FileFacts['ticks']['used'] {

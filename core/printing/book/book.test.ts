@@ -104,8 +104,8 @@ function made(book: IndexBook, all: readonly BookSource[]) {
       ways: titles,
     },
   )
-  const desk = { book, words: bookWords, measure, leafOf: leafFinder(leaves) }
-  return { ways, leaves, front, pages: [...front, ...leaves].flatMap(leaf => drawLeaf(leaf, desk)) }
+  const context = { book, words: bookWords, measure, leafOf: leafFinder(leaves) }
+  return { ways, leaves, front, pages: [...front, ...leaves].flatMap(leaf => drawLeaf(leaf, context)) }
 }
 const textsOf = (page: Page) => page.items.flatMap(item => (item.type === 'text' ? [item] : []))
 

@@ -20,7 +20,7 @@ export interface BookWords {
   readonly back: (label: string) => string
 }
 /** Everything a side is drawn with. */
-export interface Desk {
+export interface DrawingContext {
   readonly book: IndexBook
   readonly words: BookWords
   readonly measure: Measure
@@ -49,33 +49,39 @@ function text(x: number, y: number, sizePt: number, font: FontName, ink: Ink, co
  * The sides of a leaf as they are printed: one, or two where something stands on the back; more where so much was written in by hand
  * that it holds more than it has room for. No line is ever left out. O(lines).
  */
-export function drawLeaf(leaf: Leaf | FrontLeaf, desk: Desk): readonly Page[] {
-  const shape = leafShape(desk.book)
+export function drawLeaf(leaf: Leaf | FrontLeaf, context: DrawingContext): readonly Page[] {
+  const shape = leafShape(context.book)
   const perSide = shape.columns
   const columnOf = (column: number, side: Page['side']): number =>
-    frameOf(desk.book, side).left + (column % perSide) * (shape.columnWidth + COLUMN_GAP)
+    frameOf(context.book, side).left + (column % perSide) * (shape.columnWidth + COLUMN_GAP)
   const spots = 'front' in leaf ? frontSpots(leaf.front, shape) : flow(leaf.lines, { ...shape, columns: shape.columns + leaf.lines.length })
   const count = 1 + Math.floor((spots.at(-1)?.column ?? 0) / perSide)
   return Array.from({ length: count }, (_, at): Page => {
-    const side = desk.book.sides === 2 && at % 2 === 1 ? 'back' : 'front'
+    const side = context.book.sides === 2 && at % 2 === 1 ? 'back' : 'front'
     const here = spots.filter(({ column }) => Math.floor(column / perSide) === at)
-    const frame = frameOf(desk.book, side)
+    const frame = frameOf(context.book, side)
     const items = here.flatMap(spot => {
       const [x, y] = [columnOf(spot.column, side), frame.top + spot.top]
-      if (!('isNewLeaf' in spot)) return drawSpot(spot, x, y, shape.columnWidth, leaf as Leaf, desk)
-      return drawFrontLine(spot.line, x, y, shape.columnWidth, desk)
+      if (!('isNewLeaf' in spot)) return drawSpot(spot, x, y, shape.columnWidth, leaf as Leaf, context)
+      return drawFrontLine(spot.line, x, y, shape.columnWidth, context)
     })
     const titles = here.flatMap(spot => ('isNewLeaf' in spot ? [] : [spot.line.heading.title]))
-    const around = [...runningHead(leaf, side, titles, frame, desk), ...holes(desk.book, side)]
-    const title = 'front' in leaf ? desk.words.front : titleOf(leaf)
+    const around = [...runningHead(leaf, side, titles, frame, context), ...holes(context.book, side)]
+    const title = 'front' in leaf ? context.words.front : titleOf(leaf)
     const begins = at === 0 && !('isContinued' in leaf && leaf.isContinued)
-    const bookmark = begins ? { way: 'front' in leaf ? '' : desk.words.ways[leaf.way], title } : null
+    const bookmark = begins ? { way: 'front' in leaf ? '' : context.words.ways[leaf.way], title } : null
     return { label: leaf.label, side, bookmark, items: [...around, ...items] }
   })
 }
 
-function runningHead(leaf: Leaf | FrontLeaf, side: Page['side'], titles: readonly string[], frame: Frame, desk: Desk): readonly PageItem[] {
-  const { book, words, measure } = desk
+function runningHead(
+  leaf: Leaf | FrontLeaf,
+  side: Page['side'],
+  titles: readonly string[],
+  frame: Frame,
+  context: DrawingContext,
+): readonly PageItem[] {
+  const { book, words, measure } = context
   const { left, right } = frame
   const title = leaf.way === 'front' ? words.front : words.ways[leaf.way]
   const [first = '', last = ''] = [titles[0], titles.at(-1)]
@@ -106,8 +112,15 @@ function holes({ paper, holes: kind }: IndexBook, side: Page['side']): readonly 
   )
 }
 
-function drawSpot({ head, headHeight, line }: Spot, x: number, y: number, width: number, leaf: Leaf, desk: Desk): readonly PageItem[] {
-  const { measure, words, book } = desk
+function drawSpot(
+  { head, headHeight, line }: Spot,
+  x: number,
+  y: number,
+  width: number,
+  leaf: Leaf,
+  context: DrawingContext,
+): readonly PageItem[] {
+  const { measure, words, book } = context
   const { heading, entry } = line
   const isAgain = head === 'again' || (head === 'first' && leaf.isContinued && heading === leaf.lines[0]?.heading)
   const title = isAgain ? words.continued(heading.title) : heading.title
@@ -115,17 +128,24 @@ function drawSpot({ head, headHeight, line }: Spot, x: number, y: number, width:
     ? [
         ...text(x, y + 14, 12, 'title', 'ridge', clipText(title, 'title', 12, width, measure)),
         { type: 'rule', x, y: y + 19, toX: x + width, weightPt: 0.8, ink: 'ridge' },
-        ...seeAlso(heading.seeAlso, leaf.way, x, y, width, desk),
+        ...seeAlso(heading.seeAlso, leaf.way, x, y, width, context),
       ]
     : []
   const height = leafShape(book).entryHeight(entry)
   const under: PageItem = { type: 'rule', x, y: y + headHeight + height - 1, toX: x + width, weightPt: 0.3, ink: 'line' }
-  return [...headItems, ...drawEntry(entry, x, y + headHeight, width, desk), under]
+  return [...headItems, ...drawEntry(entry, x, y + headHeight, width, context), under]
 }
 
 /** The names to look under as well, on one line, each a link to the leaf on which it begins. */
-function seeAlso(names: readonly string[], way: BookWay, x: number, y: number, width: number, desk: Desk): readonly PageItem[] {
-  const { measure, words, leafOf } = desk
+function seeAlso(
+  names: readonly string[],
+  way: BookWay,
+  x: number,
+  y: number,
+  width: number,
+  context: DrawingContext,
+): readonly PageItem[] {
+  const { measure, words, leafOf } = context
   if (names.length === 0) return []
   const size = 8.5
   const widthOf = (some: readonly string[]): number => measure(words.seeAlso(some.join(', ')), 'text', size)
@@ -150,8 +170,8 @@ const pictureItem = ({ hash, widthPt, heightPt }: NonNullable<BookEntry['picture
 /** The least width left free for a picture, so that the numbers of a column stand below each other. */
 const PICTURE_WIDTH = 38
 
-function drawEntry(entry: BookEntry, x: number, y: number, width: number, desk: Desk): readonly PageItem[] {
-  const { measure, book } = desk
+function drawEntry(entry: BookEntry, x: number, y: number, width: number, context: DrawingContext): readonly PageItem[] {
+  const { measure, book } = context
   const { figure, suffix, name, detail, address, picture, phrase } = entry
   const hasPictures = book.picture !== 'none' && phrase === null
   const pictureWidth = Math.max(PICTURE_WIDTH, picture?.widthPt ?? 0)
@@ -181,7 +201,7 @@ function drawEntry(entry: BookEntry, x: number, y: number, width: number, desk: 
 }
 
 /** Where each heading begins. O(lines). */
-export function leafFinder(leaves: readonly Leaf[]): Desk['leafOf'] {
+export function leafFinder(leaves: readonly Leaf[]): DrawingContext['leafOf'] {
   const begins = new Map<string, string>()
   for (const { way, label, lines } of leaves)
     for (const { heading } of lines) {
@@ -221,9 +241,9 @@ function drawFrontLine(
   x: number,
   y: number,
   width: number,
-  desk: Desk,
+  context: DrawingContext,
 ): readonly PageItem[] {
-  const { measure } = desk
+  const { measure } = context
   if (as === 'title') return text(x, y + 20, 14, 'title', 'ridge', clipText(content, 'title', 14, width, measure))
   if (as === 'way') return text(x, y + 17, 10.5, 'bold', 'night', clipText(content, 'bold', 10.5, width, measure))
   const markWidth = mark === '' ? 0 : Math.max(44, measure(mark, 'bold', 9.5) + 8)

@@ -8,7 +8,7 @@ export type PrintedLeaf = Pick<BookLeaf, 'id' | 'label' | 'way' | 'group' | 'hea
 
 export interface LeafChoices extends Pick<IndexBook, 'ownLeafFrom' | 'freeShare'> {
   readonly shape: LeafShape
-  /** Nobody prints: what is new is written into the margin of the leaf where its order has it, however full that is. */
+  /** Corrected by hand: new lines go on the leaf where they sort, even if it is full. */
   readonly isByHand: boolean
 }
 

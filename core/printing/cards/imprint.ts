@@ -1,6 +1,7 @@
 import { PT_PER_MM } from '#core/units'
+import { codeText } from '#core/numbering'
 import { clipText, type Measure, type PageItem } from '../page'
-import { codeOf, type LabelledSet } from '../labels/things'
+import type { LabelledSet } from '../labels/things'
 import type { CutPiece } from './impose'
 
 /** An impression at the size it has. */
@@ -45,7 +46,7 @@ export function imprintCard({ of, widthMm, heightMm, sets, address }: CardSource
   const addressWidth = address === '' ? 0 : measure(address, 'bold', NAME_PT)
   const lines = sets.flatMap((set, at): PageItem[] => {
     const y = (PAD_MM + (at + 1) * LINE_MM - BASE_MM) * PT_PER_MM
-    const number = codeOf(set)
+    const number = codeText(set)
     const nameX = left + measure(number, 'title', NUMBER_PT) + GAP_MM * PT_PER_MM
     const room = right - nameX - (at === 0 && addressWidth > 0 ? addressWidth + GAP_MM * PT_PER_MM : 0)
     return [
@@ -83,7 +84,7 @@ export function imprintCard({ of, widthMm, heightMm, sets, address }: CardSource
     }
     pictures.push({
       type: 'picture',
-      // Alone it stands in the middle, and where it must under its own name: that is read over the grey.
+      // A single picture is centred. It may overlap the name, which stays legible on grey.
       x: (isAlone ? (widthMm - picture.widthMm) / 2 : x) * PT_PER_MM,
       y: (isAlone ? lowered(picture.heightMm) : y) * PT_PER_MM,
       widthPt: picture.widthMm * PT_PER_MM,
@@ -97,8 +98,8 @@ export function imprintCard({ of, widthMm, heightMm, sets, address }: CardSource
   const says = [
     `${widthMm.toFixed(1)} x ${heightMm.toFixed(1)}`,
     address,
-    ...sets.map(set => [codeOf(set), set.name, set.picture?.hash.slice(0, 12) ?? ''].join(' ')),
+    ...sets.map(set => [codeText(set), set.name, set.picture?.hash.slice(0, 12) ?? ''].join(' ')),
   ]
-  const name = sets.map(set => `${codeOf(set)} ${set.name}`).join(', ')
+  const name = sets.map(set => `${codeText(set)} ${set.name}`).join(', ')
   return { of, name, widthMm, heightMm, items: [...pictures, ...lines, ...addressItems], says, withoutPicture }
 }

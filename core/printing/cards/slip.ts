@@ -1,6 +1,7 @@
 import { PT_PER_MM } from '#core/units'
+import { codeText } from '#core/numbering'
 import { clipText, type Measure, type PageItem, wrapText } from '../page'
-import { codeOf, type LabelledSet } from '../labels/things'
+import type { LabelledSet } from '../labels/things'
 import type { CutPiece } from './impose'
 
 /** A set as one carries it to the shelf on a slip of paper. */
@@ -29,7 +30,7 @@ const PLACE_LINES = 5
 export function slipCard(source: SlipSource, words: SlipWords, measure: Measure): CutPiece {
   const { address, brand, id, name, picture, place } = source
   const [left, right] = [PAD_MM * PT_PER_MM, (WIDTH_MM - PAD_MM) * PT_PER_MM]
-  const [number, foot] = [codeOf(source), (HEIGHT_MM - PAD_MM) * PT_PER_MM]
+  const [number, foot] = [codeText(source), (HEIGHT_MM - PAD_MM) * PT_PER_MM]
   const shown = clipText(address, 'bold', ADDRESS_PT, right - left - measure(number, 'title', NUMBER_PT) - 8, measure)
   const names = wrapText(name, 'bold', NAME_PT, right - left, 2, measure)
   const under = 44 + names.length * 13

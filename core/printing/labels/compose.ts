@@ -1,10 +1,11 @@
 import type { LabelTemplateId } from '#core/catalog'
 import { PT_PER_MM } from '#core/units'
+import { codeText } from '#core/numbering'
 import type { Measure, PageItem } from '../page'
 import { codeModules, placeCode, QUIET_MODULES } from './qr'
 import { type ShortenedHow, shortenText } from './shorten'
 import { type LabelRow, type LabelRun, TEMPLATES } from './templates'
-import { codeOf, type LabelThing, type LabelWords } from './things'
+import type { LabelThing, LabelWords } from './things'
 
 /** What there is to print on. */
 export interface LabelSpace {
@@ -91,7 +92,7 @@ function wrapped(rows: readonly LabelRow[], measure: Measure): readonly LabelRow
   return rows.toSpliced(at, 1, ...best.map(text => ({ ...row, share: row.share / 2, runs: [{ ...run, text }] })))
 }
 
-/** The way of the template that fits unshortened and can be read, on one line or two; else the last one, shortened. */
+/** First layout that fits whole at a readable size; else the last one, shortened. */
 function setRows(
   thing: LabelThing,
   words: LabelWords,
@@ -214,7 +215,7 @@ export function composeLabels(
       const [set] = thing.sets
       const alike = (): string => label.says.join(' ').toLocaleLowerCase('en')
       // A name may end as the number of another: then the number stands in brackets.
-      for (const mark of set ? [codeOf(set), `(${codeOf(set)})`, `[${codeOf(set)}]`] : [])
+      for (const mark of set ? [codeText(set), `(${codeText(set)})`, `[${codeText(set)}]`] : [])
         if (taken.has(alike())) label = composeOne(thing, space, hasCode, mark, words, measure)
       taken.add(alike())
     }

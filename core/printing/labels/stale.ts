@@ -1,7 +1,8 @@
 import type { Label } from '#core/catalog'
+import { codeText } from '#core/numbering'
 import type { LaidLabel } from './compose'
 import { TEMPLATES } from './templates'
-import { codeOf, type LabelThing } from './things'
+import type { LabelThing } from './things'
 
 /** Why a label is to be made: there is none that is known of; it says something else by now; it is of another form. */
 export type LabelReason = 'none' | 'differs' | 'otherForm'
@@ -30,7 +31,7 @@ export function wishesOf(
     const text = written(thing.of)
     const before = known.get(thing.of) ?? (text === null ? null : { template: 'ticket', says: [text] })
     if (!before) return [{ thing, label, reason: 'none', was: [] }]
-    // How it is parted into lines changes nothing of what it says.
+    // Line breaks do not count as a difference.
     const isSame = before.says.join(' ') === label.says.join(' ')
     const reason = before.template !== label.template ? 'otherForm' : isSame ? null : 'differs'
     return [{ thing, label, reason, was: before.says }]
@@ -39,4 +40,4 @@ export function wishesOf(
 
 /** The number that stands on the set once it carries this label; empty: its label bears none. */
 export const writtenBy = ({ kind, template, sets }: LabelThing): readonly { readonly holdingId: string; readonly text: string }[] =>
-  kind === 'set' && TEMPLATES[template].isUnique ? sets.map(set => ({ holdingId: set.id, text: codeOf(set) })) : []
+  kind === 'set' && TEMPLATES[template].isUnique ? sets.map(set => ({ holdingId: set.id, text: codeText(set) })) : []

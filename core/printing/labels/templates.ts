@@ -1,6 +1,7 @@
 import type { HolderKind, LabelTemplateId, SetLabel } from '#core/catalog'
+import { codeText } from '#core/numbering'
 import type { FontName } from '../page'
-import { codeOf, type LabelledSet, type LabelThing, type LabelWords } from './things'
+import type { LabelledSet, LabelThing, LabelWords } from './things'
 
 /** A piece of one line: `keep` is never shortened. */
 export interface LabelRun {
@@ -102,9 +103,9 @@ export const TEMPLATES: Readonly<Record<LabelTemplateId, LabelTemplate>> = {
     isCentred: false,
     ways: ({ sets }, words) => {
       const share = 1 / Math.max(1, sets.length)
-      const numbers = sets.map(codeOf).join(', ')
+      const numbers = sets.map(codeText).join(', ')
       return [
-        sets.map(set => row(share, 12, run(codeOf(set), 'bold'), run(set.name, 'text', 'name'))),
+        sets.map(set => row(share, 12, run(codeText(set), 'bold'), run(set.name, 'text', 'name'))),
         [row(1, 12, run(sets.map(({ name }) => name).join('; '), 'text', 'name'))],
         [row(0.58, 14, run(numbers, 'title', 'name')), row(0.42, 9, run(words.sets(sets.length), 'text'))],
         [row(1, 12, run(words.sets(sets.length), 'bold', 'name'))],

@@ -31,9 +31,6 @@ export interface LabelWords {
   readonly sets: (count: number) => string
 }
 
-/** `214`, or `352 W`. */
-export const codeOf = ({ figure, suffix }: LabelledSet): string => (suffix === '' ? figure : `${figure} ${suffix}`)
-
 /**
  * Filing order of the places they go to, so that a strip is stuck along the row; what has no place yet comes last, by number.
  * O(n log n).

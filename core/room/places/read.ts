@@ -2,7 +2,7 @@ import { isNotSaid, plainLetters } from '#core/classing'
 import { plainFigure } from '#core/grammar'
 import { countedWord, figureWord, isFiller, isOutWord, type PlaceSort, placeWord, type Side, sideWord } from './words'
 
-/** What a list says of where a set is, read by itself: what it means in this list is told by its family. */
+/** Reads one place text; `families.ts` decides what it means in this list. */
 export type PlaceReading =
   /** A container and, often, a spot in it. */
   | {

@@ -39,15 +39,15 @@ export const awayWords = {
   piecesAll: 'All pieces are there.',
   piecesMissing: (count: number) => `${counted(count, 'piece')} missing: it is noted on the set.`,
 
-  check: 'Right slot? The number now in front of it',
+  check: 'Check the gap: which number is in front?',
   checkHint: 'Type the number of the set that you see directly in front of the gap.',
   slot: (check: SlotCheck, seen: string, there: string): string => {
     switch (check.as) {
       case 'right':
         return `Right: it goes directly behind ${seen}.`
       case 'off': {
-        const places = counted(Math.abs(check.places), 'place')
-        return check.places > 0 ? `${places} too far back. Go forward.` : `${places} too far in front. Go back.`
+        const pockets = counted(Math.abs(check.places), 'pocket')
+        return check.places > 0 ? `Move it ${pockets} further forward.` : `Move it ${pockets} further back.`
       }
       case 'otherRow':
         return `${seen} stands in ${there}: this is another row.`

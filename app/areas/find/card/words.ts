@@ -8,7 +8,7 @@ export const cardWords = {
   add: 'Another need',
   remove: (at: number) => `Take need ${figure(at)} away`,
   typeFirst: 'Say what is needed: a theme, a phrase, a kind, a size.',
-  none: 'No set answers to this. Say it otherwise, or take it away.',
+  none: 'No set found for this. Use other words, or take it away.',
   some: 'No set has all of these words; these have some of them.',
   near: 'Nothing is spelt quite like that; these come close.',
   more: (shown: number, all: number) => `The first ${figure(shown)} of ${counted(all, 'set')}.`,

@@ -70,7 +70,7 @@ const MONTHS = 12
 const MONTH_MS = (365.25 / 12) * 86_400_000
 type What = 'changed' | 'all'
 
-interface Work {
+interface BookLayout {
   readonly order: BookOrder
   readonly sources: readonly BookSource[]
   readonly printed: readonly PrintedLeaf[]
@@ -78,10 +78,10 @@ interface Work {
   readonly changes: BookChanges
   readonly isWhole: boolean
 }
-let work: Work | null = null
+let work: BookLayout | null = null
 /** What is asked meanwhile waits for the layout that is under way. */
 let laying: Promise<unknown> = Promise.resolve()
-async function laid(): Promise<Work | null> {
+async function laid(): Promise<BookLayout | null> {
   await laying
   return work
 }
@@ -89,7 +89,7 @@ function withRatio({ pictureHash, ...source }: PlainSource): BookSource {
   const ratio = pictureHash ? ratioOf(pictureHash) : null
   return { ...source, picture: pictureHash && ratio ? { hash: pictureHash, ratio } : null }
 }
-const deskOf = ({ order: { book, roomName, printedOn }, leaves }: Work, { measure }: Faces) => ({
+const contextOf = ({ order: { book, roomName, printedOn }, leaves }: BookLayout, { measure }: Faces) => ({
   book,
   words: bookWords(roomName, printedOn, book.sides),
   measure,
@@ -108,14 +108,14 @@ function layAll({ book, legend, codes }: BookOrder, sources: readonly BookSource
   }
 }
 
-const known = new WeakMap<Work, Promise<Faces>>()
+const known = new WeakMap<BookLayout, Promise<Faces>>()
 /** The faces that a work needs, and what was measured with them. */
-function facesOf(now: Work): Promise<Faces> {
+function facesOf(now: BookLayout): Promise<Faces> {
   const faces = known.get(now) ?? facesFor(now)
   known.set(now, faces)
   return faces
 }
-const facesFor = ({ order, sources }: Work): Promise<Faces> =>
+const facesFor = ({ order, sources }: BookLayout): Promise<Faces> =>
   Faces.for([
     order.roomName,
     ...sources.flatMap(({ name, brand, category, kind, themes, words, address }) => [
@@ -165,7 +165,7 @@ interface MadeOfBook extends Omit<Printed, 'bookId' | 'takenOut' | 'isByHand'> {
 }
 const made = waitingFor<MadeOfBook>(database(), 'book')
 
-const chosen = ({ leaves, changes }: Work, what: What): readonly (Leaf | FrontLeaf)[] => (what === 'all' ? leaves : changes.toPrint)
+const chosen = ({ leaves, changes }: BookLayout, what: What): readonly (Leaf | FrontLeaf)[] => (what === 'all' ? leaves : changes.toPrint)
 
 export const bookApi = {
   /** Lays a book out, and says what of it is to be printed. */
@@ -179,7 +179,7 @@ export const bookApi = {
   async pages(label: string): Promise<readonly Page[]> {
     const now = await laid()
     const leaf = now?.leaves.find(each => each.label === label)
-    return now && leaf ? drawLeaf(leaf, deskOf(now, await facesOf(now))) : []
+    return now && leaf ? drawLeaf(leaf, contextOf(now, await facesOf(now))) : []
   },
 
   async print(what: What, tell: (progress: Progress) => void): Promise<MadePdf | null> {
@@ -187,11 +187,11 @@ export const bookApi = {
     if (!now) return null
     const { order, changes, isWhole } = now
     const [leaves, faces] = [chosen(now, what), await facesOf(now)]
-    const desk = deskOf(now, faces)
+    const context = contextOf(now, faces)
     let pages = 0
     function* drawn(): Generator<Page> {
       for (const leaf of leaves) {
-        const sides = drawLeaf(leaf, desk)
+        const sides = drawLeaf(leaf, context)
         // A printer that prints both sides counts on each sheet having two.
         const blank =
           order.book.sides === 2 && sides.length % 2 === 1 ? [{ label: leaf.label, side: 'back', bookmark: null, items: [] } as const] : []

@@ -1,5 +1,5 @@
 import type { RecordOf, RoomSettings } from '#core/catalog'
-import { writeCode } from '#core/numbering'
+import { codeOf } from '#core/numbering'
 import type { BookSource } from '#core/printing'
 import { arrangeRoom, containersInOrder, type Room } from '#core/room'
 import { writeSize } from '#core/units'
@@ -44,7 +44,7 @@ export function sourcesIn(tables: SourceTables, settings: SourceSettings, room: 
       id,
       accession: number,
       numbering: series.size > 1 ? (numbering?.name ?? '') : '',
-      ...(numbering ? writeCode(numbering, number, kind ?? null) : { figure: String(number), suffix: '' }),
+      ...codeOf(holding, tables),
       name: holding.name,
       brand: named(brands.get(brandId ?? '')),
       category: named(categories.get(categoryId ?? '')),

@@ -44,7 +44,7 @@ export interface CardsLaid {
   readonly tooLarge: number
   readonly withoutPicture: number
 }
-interface Work {
+interface CardLayout {
   readonly order: CardOrder
   readonly paper: PageSize
   readonly pages: readonly Page[]
@@ -56,7 +56,7 @@ interface MadeCards {
   readonly cards: readonly (Pick<Label, 'of' | 'template' | 'says'> & { readonly name: string })[]
 }
 const made = waitingFor<MadeCards>(database(), 'cards')
-let work: Work | null = null
+let work: CardLayout | null = null
 
 function textsOf(order: CardOrder): readonly string[] {
   const around = [order.title, order.foot]

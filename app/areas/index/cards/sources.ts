@@ -2,7 +2,7 @@ import { type PullList, type RecordOf, type Refiling, type RoomSettings, START_H
 import { readSeries, seriesOf } from '#core/finding'
 import { walkFor, type WalkFacts } from '#core/fetching'
 import { contentsOf, cutsFor } from '#core/holders'
-import { codeText, writeCode } from '#core/numbering'
+import { codeText, codeOf } from '#core/numbering'
 import type { CardSource, DividerSource, ListLine, SlipSource } from '#core/printing'
 import { allIn, type ContainerRow, containersInOrder, type Room, shortAddress } from '#core/room'
 import { containerWay } from '~/data/words'
@@ -32,13 +32,6 @@ export const rowsAsked = ({ room, tables }: CardRoom, containerId: string | null
   containersInOrder({ rows: room.rows, fixtures: tables.fixtures }, null).filter(
     ({ container }) => containerId === null || container.id === containerId,
   )
-function codeOf(holding: Holding, { series, kinds }: CardTables): { readonly figure: string; readonly suffix: string } {
-  const numbering = series.get(holding.seriesId)
-  return numbering
-    ? writeCode(numbering, holding.number, kinds.get(holding.kindId ?? '') ?? null)
-    : { figure: String(holding.number), suffix: '' }
-}
-
 /** One card for each holder, in the order of the container, as large as what slides into it. O(holders). */
 export function cardSources(at: CardRoom, containerId: string | null, ratioOf: (hash: string) => number | null): readonly CardSource[] {
   const { tables, settings } = at

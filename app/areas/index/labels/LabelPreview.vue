@@ -35,8 +35,8 @@ watch(
   },
   { immediate: true },
 )
-const desk = useTemplateRef<HTMLElement>('desk')
-const { width } = useElementSize(desk)
+const frame = useTemplateRef<HTMLElement>('frame')
+const { width } = useElementSize(frame)
 /** As large as on paper, as far as this screen is known; sheets as wide as there is room. */
 const pxPerPt = computed(() => (catalogue.settings.pxPerMm ?? CSS_PX_PER_MM) / PT_PER_MM)
 const paper = computed(() => PAPERS[sheet?.paper ?? 'A4'])
@@ -61,7 +61,7 @@ const spots = computed(() => (sheet ? spotsOn({ ...sheet, nextFree: 0 }, sheet.c
 <template>
   <section :aria-label="labelWords.preview" data-label-preview>
     <h2 class="sr-only">{{ labelWords.preview }}</h2>
-    <div ref="desk">
+    <div ref="frame">
       <p v-if="!sheet && strip.length > 0" class="hint mb-1">{{ labelWords.lifeSize }}</p>
       <ol v-if="!sheet && strip.length > 0" class="flex flex-wrap gap-y-2 bg-mat p-3">
         <template v-for="(label, at) in strip" :key="label.of">

@@ -57,12 +57,12 @@ interface MadeLabels {
   readonly used: number
 }
 const made = waitingFor<MadeLabels>(database(), 'labels')
-interface Work {
+interface LabelLayout {
   readonly order: LabelOrder
   readonly faces: Faces
   readonly byOf: ReadonlyMap<string, { readonly thing: LabelThing; readonly label: LaidLabel }>
 }
-let work: Work | null = null
+let work: LabelLayout | null = null
 
 /** Blank along the edges of a label of a sheet: it may lie a little beside where it should. */
 const SHEET_PAD = { acrossMm: 2, downMm: 1.5 }
@@ -134,13 +134,13 @@ function outlinePage(sheet: LabelSheet, printer: Pick<Printer, 'rightMm' | 'down
   return { label: '1', side: 'front', bookmark: null, items: [...items, { type: 'text', x, y, sizePt, font: 'text', ink: 'quiet', text }] }
 }
 
-const chosen = (now: Work | null, ofs: readonly string[]): readonly LaidLabel[] => ofs.flatMap(of => now?.byOf.get(of)?.label ?? [])
+const chosen = (now: LabelLayout | null, ofs: readonly string[]): readonly LaidLabel[] => ofs.flatMap(of => now?.byOf.get(of)?.label ?? [])
 
 /** The sheet with its first free label: behind what is on it already, answered for or not. */
 const begun = async (sheet: LabelSheet): Promise<LabelSheet> => usedUp(sheet, (await made.get(sheet.id))?.used ?? 0)
 
 /** These labels are asked about until somebody answers, with what was made on the same thing before. */
-async function remember(now: Work, ofs: readonly string[], thing: string): Promise<void> {
+async function remember(now: LabelLayout, ofs: readonly string[], thing: string): Promise<void> {
   const labels = ofs
     .flatMap(of => now.byOf.get(of) ?? [])
     .map(({ thing: { of, template, sets }, thing: labelled, label }): MadeLabel => ({

@@ -1,6 +1,6 @@
 import type { Holding, Labelled, RecordOf, RoomSettings, SetLabel } from '#core/catalog'
 import { zoneFor } from '#core/filing'
-import { writeCode } from '#core/numbering'
+import { codeOf } from '#core/numbering'
 import { stageOf } from '#core/pile'
 import { type LabelledSet, type LabelThing, templateFor, type TemplateReason } from '#core/printing'
 import { cellsPerPage, containersInOrder, isLookedAt, type Room, shortAddress } from '#core/room'
@@ -32,14 +32,12 @@ export interface LabelThings {
 const ranksIn = ({ fixtures }: LabelTables, { rows }: Room): ReadonlyMap<string, number> =>
   new Map(containersInOrder({ rows, fixtures }, null).map((row, at) => [row.container.id, at]))
 
-function namedSet(holding: Holding, { brands, series, kinds }: LabelTables): LabelledSet {
-  const [brand, numbering] = [brands.get(holding.brandId ?? ''), series.get(holding.seriesId)]
+function namedSet(holding: Holding, tables: LabelTables): LabelledSet {
+  const brand = tables.brands.get(holding.brandId ?? '')
   return {
     id: holding.id,
     name: holding.name,
-    ...(numbering
-      ? writeCode(numbering, holding.number, kinds.get(holding.kindId ?? '') ?? null)
-      : { figure: String(holding.number), suffix: '' }),
+    ...codeOf(holding, tables),
     brand: brand ? { name: brand.name, abbreviation: brand.abbreviation } : null,
   }
 }

@@ -166,7 +166,7 @@ export const importWords = {
   readThem: 'Read them so',
   ticks: (count: number, field: 'used' | 'matchingDie') => `${counted(count, 'x', 'x')} under ${FIELDS[field]}`,
   ticksWhy: (isAlone: boolean) =>
-    isAlone ? 'Nothing else stands in this column, so an x is most likely a tick.' : 'A tick to some, a cross to others.',
+    isAlone ? 'Nothing else stands in this column, so an x is most likely a tick.' : 'Does x mean yes or no here?',
   claimed: (field: ListField, columns: number) => `${counted(columns, 'column')} could be: ${FIELDS[field]}`,
   claimedWhy: 'The likeliest by its heading and its cells is taken, and the others are kept in the notes.',
   column: (heading: string, at: number) => heading || `Column ${figure(at + 1)}`,

@@ -80,7 +80,7 @@ export async function standAsSeen(db: YondercrestDb, containerId: string, lane: 
   ).then(({ count }) => count)
 }
 
-/** The holder of a set that was not put down yet; of a set cut in two, the half that nobody has looked for goes first. */
+/** The holder of a set that was not put down yet. Prefers the half whose position is unknown. */
 function next(known: readonly Holder[], holdingId: string, put: ReadonlyMap<string, Holder>): Holder | undefined {
   const own = known.filter(holder => holder.holdingIds.includes(holdingId))
   return own.find(holder => holder.somewhere && !put.has(holder.id)) ?? own.find(holder => !put.has(holder.id)) ?? own[0]
