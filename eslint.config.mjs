@@ -61,6 +61,7 @@ export default tseslint.config(
       'no-console': 'error',
       // One width: oxfmt lays the lines (npm run format), and what it cannot break is broken by hand.
       'max-len': ['error', 140],
+      'no-nested-ternary': 'error',
       '@typescript-eslint/no-import-type-side-effects': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
     },
@@ -108,7 +109,7 @@ export default tseslint.config(
     },
   },
   {
-    // Inches, points and pixels of the screen are defined once, in core/units.
+    // Inches, points and pixels of the screen are defined once, in core/units. What waits says in which order.
     files: ['{core,app,demo,server}/**/*.{ts,vue}'],
     ignores: ['**/*.test.ts', 'core/units/length.ts'],
     rules: {
@@ -117,6 +118,10 @@ export default tseslint.config(
         { selector: 'Literal[value=25.4]', message: 'MM_PER_INCH of #core/units.' },
         { selector: 'BinaryExpression[operator=/^[*/]$/] > Literal[value=72]', message: 'PT_PER_INCH or PT_PER_MM of #core/units.' },
         { selector: 'BinaryExpression[operator=/^[*/]$/] > Literal[value=96]', message: 'CSS_PX_PER_MM of #core/units.' },
+        {
+          selector: 'VariableDeclarator[id.type="ArrayPattern"] > ArrayExpression > AwaitExpression',
+          message: 'It reads as if both ran at once: one after the other, or Promise.all.',
+        },
       ],
     },
   },

@@ -107,7 +107,8 @@ export async function troubles(): Promise<void> {
       [0, 1].every(
         side => Math.abs((ours?.[side] ?? 0) - (truth?.[side] ?? 0)) <= Math.max(0.6, 0.01 * (truth?.[side] ?? 0), found.plusMinusMm),
       )
-    const tally = isRight ? right : found?.ok ? wrong : said
+    const notRight = found?.ok ? wrong : said
+    const tally = isRight ? right : notRight
     tally.set(trouble, (tally.get(trouble) ?? 0) + 1)
   }
   const of = (tally: ReadonlyMap<string, number>, trouble: string): number => tally.get(trouble) ?? 0

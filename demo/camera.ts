@@ -245,7 +245,8 @@ function lighting({ widthPx, heightPx }: Shot, luck: ReturnType<typeof chance>):
     const x = column / widthPx - 0.5
     const y = row / heightPx - 0.5
     const shade = (x * shadowX + y * shadowY - place) / 0.08
-    const soft = shade <= 0 ? 0 : shade >= 1 ? 1 : shade * shade * (3 - 2 * shade)
+    const part = Math.min(1, Math.max(0, shade))
+    const soft = part * part * (3 - 2 * part)
     return (1 - fall * (0.5 + x * fallX + y * fallY)) * (1 - dark * soft)
   }
 }
@@ -270,7 +271,7 @@ function boxTurned(from: Float32Array, to: Float32Array, widthPx: number, radius
     const first = row * widthPx
     const last = first + widthPx - 1
     // Beyond its ends the row goes on as it ends.
-    const value = (at: number): number => from[at < first ? first : at > last ? last : at] ?? 0
+    const value = (at: number): number => from[Math.min(last, Math.max(first, at))] ?? 0
     let sum = 0
     for (let at = first - radius; at <= first + radius; at += 1) sum += value(at)
     for (let at = first; at <= last; at += 1) {

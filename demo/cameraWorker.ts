@@ -46,7 +46,8 @@ const sets = Truth.parse(JSON.parse(strFromU8(files['sets.json'] ?? new Uint8Arr
 
 /** A photo as a grey PNG. null: the camera has no sets. */
 export default function photograph(shot: Shot): Uint8Array | null {
-  const set = shot.isStamped ? cardOf(shot.seed) : shot.label ? labelOf(shot.label) : sets[shot.seed % sets.length]
+  const plain = shot.label ? labelOf(shot.label) : sets[shot.seed % sets.length]
+  const set = shot.isStamped ? cardOf(shot.seed) : plain
   if (!set) return null
   const { picture } = takePhoto(set, shot)
   return encode({ width: picture.widthPx, height: picture.heightPx, data: picture.pixels, channels: 1, depth: 8 })

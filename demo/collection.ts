@@ -113,7 +113,10 @@ interface Stock {
 /** About 360 sets, numbered in the order in which they came in over thirty years, with a gap now and then. */
 export function makeCollection(stock: Stock, chance: Chance): readonly DrawnHolding[] {
   const plans = PLAN.flatMap(plan => Array.from({ length: plan.count }, () => ({ plan, day: dayBetween(1996, 2026, chance) })))
-  plans.sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0))
+  plans.sort((a, b) => {
+    if (a.day < b.day) return -1
+    return a.day > b.day ? 1 : 0
+  })
   const names = new Set<string>()
   let number = 0
   return plans.map(({ plan, day }) => {

@@ -125,17 +125,20 @@ export function runLabelJob(job: LabelJob): LabelOutcome {
   for (const label of all) {
     if (endMm + lengthOf(label) > passedMm + 1e-6) break
     endMm += lengthOf(label)
-    pieces.push(...(out > 0 ? ['mark' as const] : blankMm > 0 ? [blankMm] : []), beforeMm, label, afterMm)
+    if (out > 0) pieces.push('mark')
+    else if (blankMm > 0) pieces.push(blankMm)
+    pieces.push(beforeMm, label, afterMm)
     out += 1
   }
+  // Cut behind the last one that is out: blank tape lies there again only once all were fed out.
+  const blankBehindMm = out === all.length ? toCutterMm : 0
   return {
     ok: true,
     out,
     held: all.length - out,
     unprinted,
     leftMm,
-    // Cut behind the last one that is out: blank tape lies there again only once all were fed out.
-    blankMm: out === 0 ? blankMm : out === all.length ? toCutterMm : 0,
+    blankMm: out === 0 ? blankMm : blankBehindMm,
     stripMm: out > 0 ? endMm : 0,
     strip: draw(out > 0 ? pieces : [], job.tapeWidthMm),
   }
@@ -148,8 +151,11 @@ const GAP_PX = 8
 function draw(pieces: readonly (number | DotLabel | 'cut' | 'mark')[], tapeWidthMm: number): Strip | null {
   if (pieces.length === 0) return null
   const heightPx = Math.floor(tapeWidthMm * DOTS_PER_MM)
-  const widthOf = (piece: (typeof pieces)[number]): number =>
-    piece === 'cut' ? GAP_PX : piece === 'mark' ? 1 : typeof piece === 'number' ? Math.round(piece * DOTS_PER_MM) : piece.columns
+  const widthOf = (piece: (typeof pieces)[number]): number => {
+    if (piece === 'cut') return GAP_PX
+    if (piece === 'mark') return 1
+    return typeof piece === 'number' ? Math.round(piece * DOTS_PER_MM) : piece.columns
+  }
   const widthPx = pieces.reduce<number>((sum, piece) => sum + widthOf(piece), 0)
   const pixels = new Uint8Array(widthPx * heightPx).fill(TAPE)
   let x = 0

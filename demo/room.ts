@@ -254,11 +254,9 @@ function fillContainers(
     let container = containers[at] as Container
     const kind = kindOf(holding.kindId ?? '')
     // Blocks stand bare in their drawers, and so do the dies on the board.
-    const type = container.cells
-      ? 'celledPage'
-      : container.type === 'board' || (kind?.typicalThicknessMm ?? 0) >= BLOCK_FROM_MM
-        ? 'none'
-        : 'pocket'
+    const isBare = container.type === 'board' || (kind?.typicalThicknessMm ?? 0) >= BLOCK_FROM_MM
+    const inRow = isBare ? 'none' : 'pocket'
+    const type = container.cells ? 'celledPage' : inRow
     const thickness = thicknessIn(holding, { type }, kindOf, new Map()).mm
     const perContainer = container.cells ? container.cells.rows * container.cells.columns * container.cells.pages : Infinity
     const isFull = container.cells ? cell >= perContainer : usedMm + thickness > container.lengthMm * fullAt

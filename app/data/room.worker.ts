@@ -76,11 +76,8 @@ async function readRoom(): Promise<{
     rowsOf: zoneId => containersInOrder({ rows, fixtures }, zoneId),
     titleOf: ({ by, id }) => {
       const record = authority[TAB_TABLES[by]].get(id)
-      return record
-        ? 'abbreviation' in record && record.name.length > LONG_TITLE
-          ? (record.abbreviation ?? record.name)
-          : record.name
-        : ''
+      if (record) return 'abbreviation' in record && record.name.length > LONG_TITLE ? (record.abbreviation ?? record.name) : record.name
+      return ''
     },
   }
 }
@@ -132,7 +129,9 @@ export interface CornerPlan {
 }
 
 async function waitingRoom(ids: readonly string[]) {
-  const [{ facts, rows }, fixtures, zones] = [await readRoom(), await allOf('fixtures'), await database().records('zones').toArray()]
+  const { facts, rows } = await readRoom()
+  const fixtures = await allOf('fixtures')
+  const zones = await database().records('zones').toArray()
   const hasRoom = roomIn(
     id => facts.holdings.get(id),
     id => facts.authority.kinds.get(id),
@@ -243,7 +242,8 @@ const api = {
 
   /** What is left of a re-filing under way. */
   async remaining(refiling: Refiling): Promise<{ readonly moves: MovesPlan; readonly lanes: readonly LaneTarget[] }> {
-    const [{ facts, rows, rowsOf }, zone] = [await readRoom(), await database().records('zones').get(refiling.zoneId)]
+    const { facts, rows, rowsOf } = await readRoom()
+    const zone = await database().records('zones').get(refiling.zoneId)
     return remainingRefiling(
       { ...facts, rows: rowsOf(refiling.zoneId) },
       refiling,
@@ -254,7 +254,8 @@ const api = {
 
   /** How many sets a change of names, or of their order, would put out of the order of their zones, beyond those that are out of it now. */
   async wouldMove(list: NameList, changed: readonly NameRecord[]): Promise<number> {
-    const [{ facts, rowsOf }, zones] = [await readRoom(), await database().records('zones').toArray()]
+    const { facts, rowsOf } = await readRoom()
+    const zones = await database().records('zones').toArray()
     const names: ReadonlyMap<string, NameRecord> = new Map([
       ...(facts.authority[list] as ReadonlyMap<string, NameRecord>),
       ...changed.map(record => [record.id, record] as const),

@@ -13,8 +13,8 @@ async function read(hash: string, isFull: boolean): Promise<string | null> {
   const db = database()
   const thumb = isFull ? undefined : await db.thumbs.get(hash)
   const picture = thumb ? undefined : await db.pictures.get(hash)
-  const found = thumb ? new Blob([thumb.bytes], { type: 'image/jpeg' }) : picture ? new Blob([picture.bytes], { type: picture.type }) : null
-  return found ? URL.createObjectURL(found) : null
+  const found = thumb ? { bytes: thumb.bytes, type: 'image/jpeg' } : picture
+  return found ? URL.createObjectURL(new Blob([found.bytes], { type: found.type })) : null
 }
 
 function acquire(key: string): Loaded {

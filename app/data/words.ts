@@ -86,12 +86,10 @@ const KEY_NAMES: Readonly<Record<FilingKey['by'], string>> = {
   name: 'name',
   date: 'date',
 }
-const keyText = ({ by, order }: FilingKey): string =>
-  order === 'own'
-    ? `${KEY_NAMES[by]} in your own order`
-    : order === 'asItself'
-      ? `${KEY_NAMES[by]}, each under its own name`
-      : KEY_NAMES[by]
+const keyText = ({ by, order }: FilingKey): string => {
+  if (order === 'own') return `${KEY_NAMES[by]} in your own order`
+  return order === 'asItself' ? `${KEY_NAMES[by]}, each under its own name` : KEY_NAMES[by]
+}
 
 export const placeWords = {
   weightProblem: 'Write the weight in grams, such as 45.',
@@ -106,12 +104,10 @@ export const placeWords = {
   lastInRow: 'nothing, it is the last',
   out: (to: string, since: string) => `Out: ${to}, since ${since}`,
   proposed: 'Its place',
-  writeThis: (side: 'front' | 'back' | null) =>
-    side === null
-      ? 'goes on the pocket'
-      : side === 'back'
-        ? 'goes on the pocket: the back of the cell'
-        : 'goes on the pocket: the front of the cell',
+  writeThis: (side: 'front' | 'back' | null) => {
+    if (side === null) return 'goes on the pocket'
+    return side === 'back' ? 'goes on the pocket: the back of the cell' : 'goes on the pocket: the front of the cell'
+  },
   another: 'Another place',
   byOrder: 'as the order has it',
   proposal: (way: string, tab: string | null, front: string | null, behind: string | null) =>

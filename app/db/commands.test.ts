@@ -41,7 +41,9 @@ describe('the room that a list tells of', () => {
   test('a cell that was filled meanwhile: the set is somewhere on its page; a set that is away stays away', async () => {
     const db = await room()
     const id = await binder(db)
-    const [here, late, away] = [await take(db, 'Kelp'), await take(db, 'Gull'), await take(db, 'Rope')]
+    const here = await take(db, 'Kelp')
+    const late = await take(db, 'Gull')
+    const away = await take(db, 'Rope')
     await commands.placeHolding(db, here.id, { containerId: id, lane: 1, order: 'a0', cell: cell(2, 3) })
     await db.records('holdings').update(away.id, { state: 'lent' })
     const outcome = await commands.buildFromList(db, bookOf(id, [wanted(late.id, cell(2, 3)), wanted(away.id, cell(1, 1))]))
@@ -63,7 +65,8 @@ describe('the room that a list tells of', () => {
   test('seen along a row: what stood elsewhere stands there now, in that order, and what is strange goes to the pile', async () => {
     const db = await room()
     const [bin] = await all(db, 'containers')
-    const [a, b] = [await take(db, 'Kelp'), await take(db, 'Gull')]
+    const a = await take(db, 'Kelp')
+    const b = await take(db, 'Gull')
     const seen = [
       { as: 'set' as const, holdingId: b.id, cell: null },
       { as: 'tab' as const, title: 'Harbour' },
@@ -84,7 +87,9 @@ describe('the room that a list tells of', () => {
 describe('many sets placed', () => {
   test('what another tab placed, or let go, while it was worked out is left as it is', async () => {
     const db = await room()
-    const [placed, gone, waits] = [await take(db, 'Kelp'), await take(db, 'Gull'), await take(db, 'Rope')]
+    const placed = await take(db, 'Kelp')
+    const gone = await take(db, 'Gull')
+    const waits = await take(db, 'Rope')
     const { facts } = await roomOf(db)
     const learnt = new Map()
     const hasRoom = roomIn(
@@ -135,7 +140,9 @@ describe('many changed at once', () => {
   test('a set whose notes or themes have no room for more is left with its question, and the others are changed', async () => {
     const db = await room()
     const question = { code: 'sizeUnread' as const, text: 'big' }
-    const [full, themed, free] = [await take(db, 'Kelp'), await take(db, 'Gull'), await take(db, 'Rope')]
+    const full = await take(db, 'Kelp')
+    const themed = await take(db, 'Gull')
+    const free = await take(db, 'Rope')
     await db.records('holdings').update(full.id, { notes: 'n'.repeat(LIMITS.text - 3), questions: [question] })
     const many = Array.from({ length: LIMITS.themes }, () => ulid())
     await db.records('holdings').update(themed.id, { themeIds: many, questions: [question] })
@@ -157,7 +164,8 @@ describe('sets that go out', () => {
   test('only what is in its place, or out elsewhere; to the same place is nothing new, and to no place is nothing', async () => {
     const db = await room()
     const [bin] = await all(db, 'containers')
-    const [here, waits] = [await take(db, 'Kelp'), await take(db, 'Gull')]
+    const here = await take(db, 'Kelp')
+    const waits = await take(db, 'Gull')
     await commands.placeHolding(db, here.id, { containerId: bin?.id ?? '', lane: 1, order: 'a0', cell: null })
     expect(await commands.takeOut(db, [here.id, waits.id, ulid()], ' Night desk ', true)).toBe(1)
     expect(await commands.takeOut(db, [here.id], 'Night desk', true)).toBe(0)
@@ -168,7 +176,9 @@ describe('sets that go out', () => {
   })
   test('a pull list is named, begun once more, and let go; what goes along with a set goes off with it', async () => {
     const db = await room()
-    const [stamp, die, other] = [await take(db, 'Kelp'), await take(db, 'Kelp dies'), await take(db, 'Rope')]
+    const stamp = await take(db, 'Kelp')
+    const die = await take(db, 'Kelp dies')
+    const other = await take(db, 'Rope')
     expect(
       await commands.pairDies(db, [
         { dieId: die.id, stampId: stamp.id },
@@ -238,7 +248,8 @@ test('what is measured, forgotten, dropped and remembered is as it says', async 
 test('two sets with one place are told apart by the one that is there', async () => {
   const db = await room()
   const id = await binder(db)
-  const [a, b] = [await take(db, 'Kelp'), await take(db, 'Gull')]
+  const a = await take(db, 'Kelp')
+  const b = await take(db, 'Gull')
   const place = { containerId: id, lane: 1, order: 'a0', cell: cell(1, 1) }
   await db.records('holders').add(newHolder(ulid(), a, place))
   expect(await commands.placeHolding(db, b.id, place)).toBe(false)

@@ -133,7 +133,8 @@ describe('every command, in any order', () => {
     await fc.assert(
       fc.asyncProperty(someSteps, fc.integer({ min: 1, max: 2147483646 }), async (drawn, seed) => {
         const db = await emptyRoom()
-        const [luck, before] = [luckOf(seed), withoutLasting(await commands.readCatalogue(db))]
+        const luck = luckOf(seed)
+        const before = withoutLasting(await commands.readCatalogue(db))
         for (const name of [...Array.from({ length: 6 }, () => 'takeIn'), 'placeAll', ...drawn]) {
           await ACTIONS[name]?.(db, luck)
           done.add(name)

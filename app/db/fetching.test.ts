@@ -120,10 +120,8 @@ describe('back', () => {
   })
   test('from a shared pocket to another place: what stays, stays', async () => {
     const { db, a, b } = await pulledRoom()
-    const [own, other] = [
-      await db.records('holders').where('holdingIds').equals(a).first(),
-      await db.records('holders').where('holdingIds').equals(b).first(),
-    ]
+    const own = await db.records('holders').where('holdingIds').equals(a).first()
+    const other = await db.records('holders').where('holdingIds').equals(b).first()
     if (!own || !other) throw new Error('they stand there')
     await db.records('holders').delete(other.id)
     await db.records('holders').put({ ...own, holdingIds: [a, b] })

@@ -210,7 +210,8 @@ test('a version to come brings up every step: undone and done again, each moment
       fc.integer({ min: 1, max: 99_999 }),
       fc.nat(4),
       async (drawn, seed, undone) => {
-        const [db, luck] = [await room(), luckOf(seed)]
+        const db = await room()
+        const luck = luckOf(seed)
         for (const name of ['takeIn', 'takeIn', ...drawn]) await ACTIONS[name]?.(db, luck)
         for (let nth = 0; nth < undone; nth += 1) await undo(db)
         // Every moment there is, from the first step to the last that can be done again.

@@ -80,7 +80,8 @@ describe('a heap', () => {
   test('the room that sets need: built with what each sits in, where nobody has said that meanwhile; one undo', async () => {
     const { db, heap } = await heaped()
     const [one = '', two = ''] = heap.map(({ holdingIds }) => holdingIds[0] ?? '')
-    const [zone, types] = [(await db.records('zones').toArray())[0], await db.records('holderTypes').toArray()]
+    const zone = (await db.records('zones').toArray())[0]
+    const types = await db.records('holderTypes').toArray()
     const [pocket, box] = [types.find(({ type }) => type === 'pocket'), types.find(({ type }) => type === 'box')]
     await commands.changeMany(db, [{ ids: [two], holderTypeId: box?.id ?? '' }])
     const before = await commands.readCatalogue(db)

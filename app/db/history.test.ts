@@ -23,7 +23,8 @@ test('what the journal takes back is what was there then, after any steps (prope
       fc.array(fc.constantFrom(...NAMES), { minLength: 3, maxLength: 10 }),
       fc.integer({ min: 1, max: 99_999 }),
       async (drawn, seed) => {
-        const [db, luck] = [await room(), luckOf(seed)]
+        const db = await room()
+        const luck = luckOf(seed)
         const seen: { at: string; data: Awaited<ReturnType<typeof commands.readCatalogue>> }[] = []
         for (const name of ['takeIn', 'takeIn', ...drawn]) {
           await ACTIONS[name]?.(db, luck)
@@ -54,7 +55,8 @@ test('the history of one set is every step that left the set or its place otherw
       fc.array(fc.constantFrom(...drawable), { minLength: 3, maxLength: 10 }),
       fc.integer({ min: 1, max: 99_999 }),
       async (drawn, seed) => {
-        const [db, luck] = [await room(), luckOf(seed)]
+        const db = await room()
+        const luck = luckOf(seed)
         /** What the tables were after each step, kept beside by looking. */
         const seen = new Map<number, Awaited<ReturnType<typeof commands.readCatalogue>>>([[0, await commands.readCatalogue(db)]])
         for (const name of ['takeIn', 'takeIn', 'takeIn', 'container', 'placeAll', 'share', ...drawn, 'share']) {

@@ -32,7 +32,8 @@ describe('a room kept for the next opening', () => {
     )
     await fc.assert(
       fc.asyncProperty(steps, fc.integer({ min: 1, max: 2147483646 }), async (list, seed) => {
-        const [db, luck] = [await room(), luckOf(seed)]
+        const db = await room()
+        const luck = luckOf(seed)
         for (const { name, keeps } of [...['takeIn', 'takeIn', 'placeAll'].map(first => ({ name: first, keeps: true })), ...list]) {
           // The step that made the room is not undone: without one nothing can be taken in.
           if (
@@ -56,7 +57,8 @@ describe('a room kept for the next opening', () => {
   }, 120_000)
 
   test('it is what is kept that is read; of another version, or grown by no step, it is not trusted', async () => {
-    const [db, luck] = [await room(), luckOf(5)]
+    const db = await room()
+    const luck = luckOf(5)
     for (let at = 0; at < 3; at += 1) await ACTIONS.takeIn?.(db, luck)
     expect(await keepRoom(db, { sets: 4, changes: 1 })).toBe(false)
     expect(await keepRoom(db, SOON)).toBe(true)

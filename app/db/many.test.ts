@@ -68,7 +68,8 @@ describe('many sets at once', () => {
       addNote: 'seen in May',
     }
     expect(await commands.changeMany(db, [change])).toEqual({ changed: 2, left: 2 })
-    const [brand, theme] = [(await all(db, 'brands')).find(each => each.name === 'Salt Lantern'), await all(db, 'themes')]
+    const brand = (await all(db, 'brands')).find(each => each.name === 'Salt Lantern')
+    const theme = await all(db, 'themes')
     const [one, two, three] = await byName(db)
     expect([one?.notes, two?.notes, three?.notes]).toEqual(['from the fair\nseen in May', full, 'seen in May'])
     expect([one?.brandId, two?.brandId === brand?.id, three?.brandId]).toEqual([brand?.id, false, brand?.id])
@@ -80,7 +81,8 @@ describe('many sets at once', () => {
   test('what they sit in: its own pocket follows, a shared one and a cell stay; a place that is taken is not given; one undo', async () => {
     const { db, ids } = await roomWith({}, {}, {}, {})
     const [one = '', two = '', three = '', four = ''] = ids
-    const [zone, fixture] = [(await all(db, 'zones'))[0], (await all(db, 'fixtures'))[0]]
+    const zone = (await all(db, 'zones'))[0]
+    const fixture = (await all(db, 'fixtures'))[0]
     const cells = { rows: 2, columns: 2, pages: 1, isTwoSided: false, cellSize: null, reuse: 'first' as const }
     const made = await commands.addContainers(db, {
       ...{ name: 'Pages', code: 'P1', type: 'binder', lanes: 1, lengthMm: 60, cells, inner: null, emptyWeightG: null },

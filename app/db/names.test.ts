@@ -31,7 +31,8 @@ describe('joining', () => {
     const db = await room()
     await take(db, 'Kelp Study', 'Tidewrack', [])
     await take(db, 'Limpets', 'Tide Wrack', [])
-    const [kept, gone] = [await idOf(db, 'brands', 'Tidewrack'), await idOf(db, 'brands', 'Tide Wrack')]
+    const kept = await idOf(db, 'brands', 'Tidewrack')
+    const gone = await idOf(db, 'brands', 'Tide Wrack')
     await commands.addName(db, 'brands', { ...blankBrand(ulid(), 'Lanternwick'), successorId: gone })
     const before = await state(db)
     expect(await commands.joinNames(db, 'brands', gone, kept)).toEqual({ ok: true, sets: 1 })
@@ -47,11 +48,9 @@ describe('joining', () => {
     const db = await room()
     const set = await take(db, 'Kelp Study', '', ['Shore', 'Weather', 'Harbour'])
     const [container] = await db.records('containers').toArray()
-    const [shore, harbour, weather] = [
-      await idOf(db, 'themes', 'Shore'),
-      await idOf(db, 'themes', 'Harbour'),
-      await idOf(db, 'themes', 'Weather'),
-    ]
+    const shore = await idOf(db, 'themes', 'Shore')
+    const harbour = await idOf(db, 'themes', 'Harbour')
+    const weather = await idOf(db, 'themes', 'Weather')
     await commands.addSection(db, {
       containerId: container?.id ?? '',
       lane: 1,
@@ -97,7 +96,8 @@ describe('joining', () => {
 describe('splitting and renaming', () => {
   test('marked sets go to the new brand, with its spelling; the others stay', async () => {
     const db = await room()
-    const [first, second] = [await take(db, 'Kelp Study', 'Tidewrack', []), await take(db, 'Limpets', 'Tidewrack', [])]
+    const first = await take(db, 'Kelp Study', 'Tidewrack', [])
+    const second = await take(db, 'Limpets', 'Tidewrack', [])
     const id = await idOf(db, 'brands', 'Tidewrack')
     const brand = await db.records('brands').get(id)
     if (brand) await commands.changeName(db, 'brands', brand.id, { variants: ['Tide Wrack'] })
@@ -280,7 +280,8 @@ describe('schools of numbering, in the database', () => {
   })
   test('the cell it first stands in is its number, once; a second set there counts with the others', async () => {
     const db = await room()
-    const [[main], [bin]] = [await db.records('series').toArray(), await db.records('containers').toArray()]
+    const [main] = await db.records('series').toArray()
+    const [bin] = await db.records('containers').toArray()
     if (!main || !bin) throw new Error('an empty room has both')
     await commands.changeSeries(db, main.id, { countsBy: 'cell' })
     await db

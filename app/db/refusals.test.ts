@@ -201,7 +201,8 @@ const REFUSED: readonly (readonly [what: string, ask: (db: YondercrestDb) => Pro
 describe('what is refused is answered with its reason, changes nothing, and is no step to undo', () => {
   test.each(REFUSED)('%s', async (_what, ask, answer) => {
     const db = await smallRoom()
-    const [before, steps] = [await commands.readCatalogue(db), await db.journal.count()]
+    const before = await commands.readCatalogue(db)
+    const steps = await db.journal.count()
     expect(await ask(db)).toEqual(answer)
     expect(JSON.stringify(await commands.readCatalogue(db))).toBe(JSON.stringify(before))
     expect(await db.journal.count()).toBe(steps)
@@ -258,7 +259,8 @@ describe('and what is allowed beside it', () => {
     const db = await smallRoom()
     const place = { containerId: PAGE, lane: 1, order: 'a0', cell: { page: 1, cell: 1, side: 'front' as const } }
     const take = (name: string) => commands.takeIn(db, factsOf(name), { place, state: 'toFile', draftId: null, written: '' })
-    const [first, second] = [await take('Kelp'), await take('Gull')]
+    const first = await take('Kelp')
+    const second = await take('Gull')
     expect([first.state, second.state]).toEqual(['filed', 'toFile'])
     expect((await db.records('holders').where('containerId').equals(PAGE).toArray()).map(each => each.holdingIds)).toEqual([[first.id]])
   })
@@ -310,7 +312,8 @@ describe('what gets past the fields', () => {
     ['notes too long', { notes: 'k'.repeat(LIMITS.text + 1) }],
   ])('%s ends the transaction: no set, no name, no number of it is kept', async (_title, wrong) => {
     const db = await smallRoom()
-    const [before, steps] = [await commands.readCatalogue(db), await db.journal.count()]
+    const before = await commands.readCatalogue(db)
+    const steps = await db.journal.count()
     await expect(
       commands.takeIn(db, { ...facts, ...wrong }, { place: null, state: 'toClass', draftId: null, written: '' }),
     ).rejects.toThrow('refused')

@@ -58,7 +58,8 @@ function guard(event: KeyboardEvent): void {
 /** What Enter would take. */
 const said = computed(() => {
   if (query.value.trim() === '' || query.value === matching.value[0]) return ''
-  return matching.value[0] ? kitWords.takes(matching.value[0]) : isNew.value ? kitWords.make(query.value.trim()) : ''
+  if (matching.value[0]) return kitWords.takes(matching.value[0])
+  return isNew.value ? kitWords.make(query.value.trim()) : ''
 })
 function type(event: Event): void {
   hasWalked.value = false

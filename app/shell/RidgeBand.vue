@@ -29,7 +29,10 @@ const frame = useTemplateRef<HTMLElement>('frame')
 const { width } = useElementSize(frame)
 const ridge = useRidge()
 const isSmall = useMediaQuery('(max-width: 639px), (max-height: 500px)')
-const size = computed(() => (!ridge.isUp ? REST : isSmall.value ? UP_SMALL : UP))
+const size = computed(() => {
+  if (!ridge.isUp) return REST
+  return isSmall.value ? UP_SMALL : UP
+})
 const height = computed(() => size.value.band - size.value.floor - size.value.pin)
 const marked = shallowRef(0)
 /** Pins rise once typing rests: hundreds of blocks would hold up the next letter. */

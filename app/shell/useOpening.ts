@@ -59,6 +59,9 @@ async function openRead(reading: Promise<Snapshot | null>): Promise<void> {
 export function useOpening() {
   const catalogue = useCatalogue()
   const copies = useCopies()
-  const state = computed(() => (!isRead.value && catalogue.isEmpty ? 'opening' : catalogue.isEmpty ? 'welcome' : 'open'))
+  const state = computed(() => {
+    if (!isRead.value && catalogue.isEmpty) return 'opening'
+    return catalogue.isEmpty ? 'welcome' : 'open'
+  })
   return { state, trouble, progress: computed(() => copies.progress) }
 }

@@ -70,10 +70,11 @@ describe('how full a container is', () => {
   test('the sum of what stands in it, a measured thickness before the usual one of its kind (property)', () => {
     fc.assert(
       fc.property(someSets, sets => {
-        const expected = sets.reduce(
-          (sum, each) => sum + (each.thicknessMm ?? (each.kindId === 'clear' ? 5 : each.kindId === 'block' ? 25 : UNKNOWN_THICKNESS_MM)),
-          0,
-        )
+        const usual = new Map([
+          ['clear', 5],
+          ['block', 25],
+        ])
+        const expected = sets.reduce((sum, each) => sum + (each.thicknessMm ?? usual.get(each.kindId ?? '') ?? UNKNOWN_THICKNESS_MM), 0)
         const fill = filled(bin(), sets)
         expect(fill.usedMm).toBeCloseTo(expected, 9)
         expect(fill.share).toBeCloseTo(expected / 300, 9)

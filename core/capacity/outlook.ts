@@ -24,6 +24,12 @@ export interface Outlook {
 /** Less than this left, and nothing more goes in. */
 const LEAST_FREE_MM = 4
 
+function stateOf({ overMm, freeMm, reserveMm }: Pick<Outlook, 'overMm' | 'freeMm' | 'reserveMm'>): Outlook['state'] {
+  if (overMm > 0) return 'over'
+  if (freeMm < LEAST_FREE_MM) return 'full'
+  return freeMm < reserveMm ? 'reserve' : 'room'
+}
+
 /**
  * How much room a container, or the containers of a zone, have.
  * @example outlookOf([{ usedMm: 90, lengthMm: 100, share: 0.9, isMeasured: true }], 0.2, 20).state //=> 'reserve'
@@ -34,14 +40,15 @@ export function outlookOf(fills: readonly Fill[], growthReserve: number, yearlyM
   const overMm = fills.reduce((sum, fill) => sum + Math.max(0, fill.usedMm - fill.lengthMm), 0)
   const reserveMm = growthReserve * lengthMm
   const yearsLeft = yearlyMm > 0 ? freeMm / yearlyMm : null
-  const state = overMm > 0 ? 'over' : freeMm < LEAST_FREE_MM ? 'full' : freeMm < reserveMm ? 'reserve' : 'room'
+  const state = stateOf({ overMm, freeMm, reserveMm })
   return { usedMm, lengthMm, freeMm, reserveMm, spareMm: freeMm - reserveMm, overMm, yearlyMm, yearsLeft, state }
 }
 
 /** The day on which a set came: as its owner says, or when it was taken in. A year or month alone counts from its middle. */
 function arrivedOn({ acquiredOn, createdAt }: Holding): string {
   if (!acquiredOn) return dayOf(new Date(createdAt))
-  return acquiredOn.length === 4 ? `${acquiredOn}-07-01` : acquiredOn.length === 7 ? `${acquiredOn}-15` : acquiredOn
+  if (acquiredOn.length === 4) return `${acquiredOn}-07-01`
+  return acquiredOn.length === 7 ? `${acquiredOn}-15` : acquiredOn
 }
 
 /** What came in during the year before the day `today`: how many sets, and how deep they are together. O(n). */
@@ -69,7 +76,8 @@ export type CapState =
 export function capOf(zone: Pick<Zone, 'capHoldings'>, count: number, more = 0): CapState {
   if (zone.capHoldings === null) return { state: 'none' }
   const then = count + more
-  return { state: then > zone.capHoldings ? 'over' : then === zone.capHoldings ? 'at' : 'under', cap: zone.capHoldings, count }
+  const within = then === zone.capHoldings ? 'at' : 'under'
+  return { state: then > zone.capHoldings ? 'over' : within, cap: zone.capHoldings, count }
 }
 
 /** What came in during the year before `today`, by the zone that takes it. Sets that no zone takes are left out. O(n). */

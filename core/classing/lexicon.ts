@@ -39,7 +39,10 @@ const [LINE, NOTE, COMMA, ZERO, RANK, BAR] = Array.from('\n#,0:|', each => each.
 const isEndOfWord = (code: number): boolean => code === COMMA || code === RANK || code === BAR || code === LINE || Number.isNaN(code)
 
 /** A letter as words are compared by it: small, and `_` for the space. All of WordNet is in ASCII. */
-const plainLetter = (code: number): number => (code >= 65 && code <= 90 ? code + 32 : code === 32 ? 95 : code)
+const plainLetter = (code: number): number => {
+  if (code >= 65 && code <= 90) return code + 32
+  return code === 32 ? 95 : code
+}
 /** FNV-1a (Fowler, Noll and Vo), 32 bits. */
 const FNV_BASIS = 0x811c9dc5
 const FNV_PRIME = 0x01000193

@@ -126,7 +126,8 @@ function withDoubts(pairs: readonly Omit<PartnerPair, 'doubt'>[], sets: Readonly
     .map((pair): PartnerPair => {
       const isOne = count.get(pair.dieId) === 1 && count.get(pair.stampId) === 1
       const isSaidNone = sets.get(pair.stampId)?.hasMatchingDie === false
-      return { ...pair, doubt: !isOne ? 'others' : isSaidNone ? 'saidNone' : null }
+      const saidNone = isSaidNone ? 'saidNone' : null
+      return { ...pair, doubt: isOne ? saidNone : 'others' }
     })
     .sort((a, b) => Number(a.doubt !== null) - Number(b.doubt !== null) || SURENESS.indexOf(a.because) - SURENESS.indexOf(b.because))
 }

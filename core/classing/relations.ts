@@ -15,8 +15,10 @@ const LETTERS = /\b(alphabets?|letters?|numbers?)\b/i
 
 /** Each kind of relation means one thing: what does not fit that meaning is queried, with what is wrong about it. */
 const DOUBTS: Readonly<Record<Relation['kind'], (from: Related, to: Related) => RelationDoubt | null>> = {
-  dieForStamp: (from, to) =>
-    from.family !== null && from.family !== 'die' ? 'fromNoDie' : to.family !== null && to.family !== 'stamp' ? 'toNoStamp' : null,
+  dieForStamp: (from, to) => {
+    if (from.family !== null && from.family !== 'die') return 'fromNoDie'
+    return to.family !== null && to.family !== 'stamp' ? 'toNoStamp' : null
+  },
   sameLettersOtherStyle: (from, to) =>
     [from, to].every(each => each.categoryName === '' || LETTERS.test(each.categoryName)) ? null : 'notBothLetters',
   layersWith: () => null,

@@ -30,7 +30,10 @@ const TAB_SHARE = 0.6
  * are looked for; what is out leaves a gap. O(holders).
  */
 export function layInside(row: ContainerRow, here: ReadonlySet<string>, isAway: (holderId: string) => boolean): Inside {
-  const stateOf = (holderId: string): 'here' | 'gap' | 'set' => (here.has(holderId) ? 'here' : isAway(holderId) ? 'gap' : 'set')
+  const stateOf = (holderId: string): 'here' | 'gap' | 'set' => {
+    if (here.has(holderId)) return 'here'
+    return isAway(holderId) ? 'gap' : 'set'
+  }
   const grid = row.container.cells
   if (grid) {
     const at = new Map<string, 'here' | 'gap' | 'set'>()

@@ -29,7 +29,10 @@ export function tallyUses(uses: Iterable<Use>): ReadonlyMap<string, UseTally> {
   }
   return tallies
 }
-const laterOf = (a: string | null, b: string | null): string | null => (a === null ? b : b === null || a > b ? a : b)
+const laterOf = (a: string | null, b: string | null): string | null => {
+  if (a === null) return b
+  return b === null || a > b ? a : b
+}
 
 /** Whether a set was ever used; null: the log says nothing of it. @example wasUsed(undefined) //=> null */
 export const wasUsed = (tally: UseTally | undefined): boolean | null => (tally ? tally.times > 0 || !tally.isCounted : null)

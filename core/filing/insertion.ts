@@ -97,7 +97,8 @@ function whereRoomIs(holding: Holding, point: InsertionPoint, zone: Zone, run: Z
   const there = row.placements.filter(each => each.lane === lane && each.holder.apartBecause === null)
   const front = there[inFrontOf(holding, zone, there, facts) - 1]
   // In front of all that stand there is in front of their tab too.
-  const index = front ? entryIndex(row, front) : there[0] ? -1 : (row.lanes[lane - 1]?.length ?? 0) - 1
+  const first = there[0] ? -1 : (row.lanes[lane - 1]?.length ?? 0) - 1
+  const index = front ? entryIndex(row, front) : first
   return { ok: true, point: pointAfter(row, lane, index), zone, insteadOf: point.container }
 }
 

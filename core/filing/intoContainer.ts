@@ -1,5 +1,5 @@
 import type { Holding } from '#core/catalog'
-import { type ContainerRow, type MoveTarget, nextFreeCell } from '#core/room'
+import { type ContainerRow, entryId, type MoveTarget, nextFreeCell } from '#core/room'
 import { type InsertionProposal, proposePlace, type RoomFacts } from './insertion'
 
 /**
@@ -31,6 +31,6 @@ export function targetInContainer(row: ContainerRow, holding: Holding | null, fa
     type: 'row',
     containerId,
     lane,
-    behindId: !front ? null : front.type === 'section' ? front.section.id : front.placement.holder.id,
+    behindId: front ? entryId(front) : null,
   }
 }

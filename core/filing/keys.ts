@@ -12,8 +12,10 @@ export interface Authority {
 export type KeyPart = string | number | null
 type Strategy = (holding: Holding, key: FilingKey, authority: Authority) => KeyPart
 
-const ownOrName = (key: FilingKey, record: { readonly name: string; readonly rank: number } | undefined): KeyPart =>
-  !record ? null : key.order === 'own' ? record.rank : record.name
+const ownOrName = (key: FilingKey, record: { readonly name: string; readonly rank: number } | undefined): KeyPart => {
+  if (!record) return null
+  return key.order === 'own' ? record.rank : record.name
+}
 
 function brandName(holding: Holding, { order }: FilingKey, brands: ReadonlyMap<string, Brand>): KeyPart {
   const brand = holding.brandId ? brands.get(holding.brandId) : undefined
@@ -107,7 +109,10 @@ export function filingKeyOf(holding: Holding, rule: FilingRule, authority: Autho
 }
 
 function comparePart(a: KeyPart, b: KeyPart): number {
-  if (a === null || b === null) return a === b ? 0 : a === null ? 1 : -1
+  if (a === null || b === null) {
+    if (a === b) return 0
+    return a === null ? 1 : -1
+  }
   if (typeof a === 'number' && typeof b === 'number') return a - b
   return collator.compare(String(a), String(b))
 }

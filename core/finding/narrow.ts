@@ -20,7 +20,10 @@ export interface NarrowFacts {
 /** Sides are grouped to the half inch: what is sold as one size is seldom cut to the same millimetre. Common practice. */
 const SIZE_STEP_MM = HALF_INCH_MM
 const inSteps = (mm: number): number => Math.max(1, Math.round(mm / SIZE_STEP_MM))
-const yesOrNo = (is: boolean | null): readonly string[] => [is === null ? NOT_SAID : is ? 'yes' : 'no']
+const yesOrNo = (is: boolean | null): readonly string[] => {
+  if (is === null) return [NOT_SAID]
+  return [is ? 'yes' : 'no']
+}
 
 /** The values of a set under each way: one strategy a way. Themes are many. */
 const VALUES: Readonly<Record<Facet, (holding: Holding, facts: NarrowFacts) => readonly string[]>> = {

@@ -96,7 +96,10 @@ const pieceOf = (side: number): Holding['pieces'][number] => ({
 const facts = {
   kinds: new Map(KINDS.map(kind => [kind.id as string, kind])),
   hasDie: (set: Holding) => set.hasMatchingDie,
-  wasUsed: (id: string) => (id.startsWith('used') ? true : id.startsWith('new') ? false : null),
+  wasUsed: (id: string) => {
+    if (id.startsWith('used')) return true
+    return id.startsWith('new') ? false : null
+  },
 }
 
 describe('does a set answer to a part', () => {

@@ -195,7 +195,8 @@ const ANSWERS: { readonly [A in Part['as']]: (part: Extract<Part, { as: A }>, ho
   // Any measured piece that fits; if no piece is measured, the whole set.
   upTo: ({ mm }, { size, pieces }) => {
     const measured = pieces.flatMap(piece => piece.size ?? [])
-    const sizes = measured.length > 0 ? measured : size ? [size] : []
+    const whole = size ? [size] : []
+    const sizes = measured.length > 0 ? measured : whole
     return sizes.length === 0 ? null : sizes.some(each => Math.max(each.widthMm, each.heightMm) <= mm + SAME_SIZE_MM)
   },
   used: (_part, { id }, { wasUsed }) => wasUsed(id),

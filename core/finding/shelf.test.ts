@@ -39,10 +39,11 @@ const held = HOLDERS.flatMap(holder => holder.holdingIds)
 const holdings = new Map(
   held.map((id, at) => [id, blankHolding({ id, number: at + 1, seriesId: 's', name: `Set ${id}`, createdAt: '2026-01-01T00:00:00.000Z' })]),
 )
-const codeOf = ({ number }: { readonly number: number }) => ({
-  figure: String(number),
-  suffix: number === 25 ? 'W' : number === 26 ? 'D' : '',
-})
+const SUFFIXES = new Map([
+  [25, 'W'],
+  [26, 'D'],
+])
+const codeOf = ({ number }: { readonly number: number }) => ({ figure: String(number), suffix: SUFFIXES.get(number) ?? '' })
 const read = (text: string): readonly ShelfAnswer[] => readShelf(text, { rows: room.rows, patterns: {}, holdings, codeOf })
 /** What it is, where, and which sets. */
 const told = (text: string): readonly string[] =>

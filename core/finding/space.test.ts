@@ -27,12 +27,9 @@ describe('what fits a space', () => {
         }
         const expected = holdings.flatMap(({ id, size: whole, pieces }) => {
           const measured = pieces.flatMap(piece => (piece.size ? [{ ...piece, size: piece.size }] : []))
-          const candidates =
-            measured.length > 0
-              ? measured.filter(piece => !piece.isMissing).map(piece => ({ key: piece.id, size: piece.size }))
-              : whole
-                ? [{ key: id, size: whole }]
-                : []
+          const ofWhole = whole ? [{ key: id, size: whole }] : []
+          const ofPieces = measured.filter(piece => !piece.isMissing).map(piece => ({ key: piece.id, size: piece.size }))
+          const candidates = measured.length > 0 ? ofPieces : ofWhole
           return candidates.flatMap(({ key, size: { widthMm, heightMm } }) => {
             if (lies(widthMm, heightMm)) return [`${key} straight`]
             return lies(heightMm, widthMm) ? [`${key} turned`] : []

@@ -145,5 +145,6 @@ export function numberSource(running: Series, all: readonly Series[], facts: Num
 function readWritten(written: string, series: Pick<Series, 'prefix' | 'partOf'>): number | null {
   const text = written.trim()
   const isOwn = series.prefix !== '' && text.toLowerCase().startsWith(series.prefix.trim().toLowerCase())
-  return isOwn ? readBareNumber(text.slice(series.prefix.trim().length)) : series.partOf ? null : readBareNumber(text)
+  if (isOwn) return readBareNumber(text.slice(series.prefix.trim().length))
+  return series.partOf ? null : readBareNumber(text)
 }

@@ -23,7 +23,8 @@ export function stageOf(holding: Pick<Holding, 'state'>): Stage | null {
  */
 export function stateAfter(done: Stage, used: readonly Stage[]): Holding['state'] {
   const next = STAGES.slice(STAGES.indexOf(done) + 1).find(stage => used.includes(stage))
-  return next ? STATE_OF[next] : done === 'file' ? 'filed' : 'toFile'
+  if (next) return STATE_OF[next]
+  return done === 'file' ? 'filed' : 'toFile'
 }
 
 /** The stages that lie before a set at `from`, that one included. */

@@ -16,8 +16,8 @@ export function afterStep(lanes: LanesNow, { from, to, parts }: Step, tableKey: 
   const lifted = new Set(parts.flatMap(part => part.ids))
   const left = (lanes.get(from) ?? []).filter(id => !lifted.has(id))
   const target = from === to ? left : [...(lanes.get(to) ?? [])]
-  for (const { ids, behindId } of parts)
-    target.splice(to === tableKey ? target.length : behindId === null ? 0 : target.indexOf(behindId) + 1, 0, ...ids)
+  const indexBehind = (id: string | null): number => (id === null ? 0 : target.indexOf(id) + 1)
+  for (const { ids, behindId } of parts) target.splice(to === tableKey ? target.length : indexBehind(behindId), 0, ...ids)
   return new Map([...lanes, [from, left], [to, target]])
 }
 

@@ -81,9 +81,13 @@ export function planTabs(
       heightMm,
       blank,
       cutDownMm: blank ? blank.heightMm - heightMm : 0,
-      fault: isTooTall ? 'tooTall' : tallest <= group.holderHeightMm ? 'wouldHide' : null,
+      fault: faultOf(isTooTall, tallest <= group.holderHeightMm),
     }
   })
+}
+function faultOf(isTooTall: boolean, wouldHide: boolean): PlannedTab['fault'] {
+  if (isTooTall) return 'tooTall'
+  return wouldHide ? 'wouldHide' : null
 }
 const keyOf = ({ by, id }: NonNullable<Section['standsFor']>): string => `${by}/${id}`
 

@@ -24,14 +24,9 @@ export function explainBreaks(items: readonly SplitItem[], bins: readonly SplitB
     const group = behind?.group ?? ''
     const usedMm = lengthOf(starts[inFront] ?? 0, start)
     const whole = items.reduce((sum, item) => (item.group === group ? sum + item.lengthMm : sum), 0)
-    const why =
-      front?.group !== group
-        ? 'betweenGroups'
-        : front.subgroup !== behind?.subgroup
-          ? 'betweenSubgroups'
-          : whole > largest
-            ? 'groupTooLong'
-            : 'insideGroup'
+    const inside = whole > largest ? 'groupTooLong' : 'insideGroup'
+    const inGroup = front?.subgroup === behind?.subgroup ? inside : 'betweenSubgroups'
+    const why = front?.group === group ? inGroup : 'betweenGroups'
     return { bin, start, why, group, usedMm, freeMm: (bins[inFront]?.capacityMm ?? 0) - usedMm }
   })
 }

@@ -18,6 +18,8 @@ export interface OneByOne {
 /** More movers have too many states: three places each. */
 export const MOST_MOVERS = 9
 const [AWAY, TABLE, THERE] = [0, 1, 2]
+/** Where a mover can go, by where it is. */
+const NEXT: readonly (readonly number[])[] = [[THERE, TABLE], [THERE], []]
 
 /**
  * The order in which holders, each carried alone, go with the least table: of all states (each mover where it was, on the
@@ -43,7 +45,7 @@ export function leastTable(movers: readonly Mover[], freeMm: (lane: string) => n
     best.set(code, { ...now, isDone: true })
     movers.forEach((mover, at) => {
       const place = placeOf(code, at)
-      for (const next of place === AWAY ? [THERE, TABLE] : place === TABLE ? [THERE] : []) {
+      for (const next of NEXT[place] ?? []) {
         if (next === THERE && mover.lengthMm > free(code, mover.to) + SUM_EPSILON_MM) continue
         const then = code + (next - place) * 3 ** at
         const tableMm = Math.max(now.tableMm, lying(then))

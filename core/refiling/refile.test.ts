@@ -103,14 +103,11 @@ function leastTable({ shelves, aim, lengthOf }: Puzzle): number {
     const used = (key: string): number => {
       const shelf = shelves.find(each => each.key === key)
       const stay = (shelf?.ids ?? []).filter(id => !moving.includes(id)).reduce((sum, id) => sum + lengthOf(id), shelf?.othersMm ?? 0)
-      return moving.reduce(
-        (sum, id, at) => sum + ((now.state[at] === 0 ? home.get(id) : now.state[at] === 2 ? goal.get(id) : '') === key ? lengthOf(id) : 0),
-        stay,
-      )
+      return moving.reduce((sum, id, at) => sum + ([home.get(id), '', goal.get(id)][now.state[at] ?? 0] === key ? lengthOf(id) : 0), stay)
     }
     const lying = moving.reduce((sum, id, at) => sum + (now.state[at] === 1 ? lengthOf(id) : 0), 0)
     moving.forEach((id, at) => {
-      for (const to of now.state[at] === 0 ? [1, 2] : now.state[at] === 1 ? [2] : []) {
+      for (const to of [[1, 2], [2], []][now.state[at] ?? 0] ?? []) {
         const key = goal.get(id) ?? ''
         if (to === 2 && used(key) + lengthOf(id) > (shelves.find(each => each.key === key)?.capacityMm ?? 0)) continue
         const state = now.state.map((each, index) => (index === at ? to : each))

@@ -74,7 +74,8 @@ describe("addresses the owner's way", () => {
           const address = shortAddress(placement, patterns)
           for (const write of [(text: string) => text, ...otherwise]) expect(book.read(write(address))).toEqual([placement])
           const { cell } = placement
-          const lane = placement.container.lanes > 1 ? (placement.lane === 1 ? 'left' : 'right') : ''
+          const side = placement.lane === 1 ? 'left' : 'right'
+          const lane = placement.container.lanes > 1 ? side : ''
           expect(
             book.read(
               cell

@@ -50,8 +50,10 @@ export function patternFor(container: Pick<Container, 'type' | 'cells'>, pattern
 }
 
 /** Ways to write the addresses of such a container, to choose from; the usual one comes first. */
-export const readyPatterns = (container: Pick<Container, 'cells'>): readonly string[] =>
-  !container.cells ? ROW_PATTERNS : areSlots(container) ? SLOT_PATTERNS : CELL_PATTERNS
+export const readyPatterns = (container: Pick<Container, 'cells'>): readonly string[] => {
+  if (!container.cells) return ROW_PATTERNS
+  return areSlots(container) ? SLOT_PATTERNS : CELL_PATTERNS
+}
 
 const padded = (text: string, width: number): string => (text === NOT_LOOKED ? text : text.padStart(width, '0'))
 
@@ -180,8 +182,8 @@ function writtenForms(place: AddressedPlace, patterns: AddressPatterns): readonl
   const { container, cell, lane, position } = place
   const own = shortAddress(place, patterns)
   if (!cell) {
-    const lanes =
-      container.lanes > 1 ? [LANE_MARKS[lane - 1] ?? '', lane === 1 ? 'left' : lane === container.lanes ? 'right' : `lane ${lane}`] : ['']
+    const last = lane === container.lanes ? 'right' : `lane ${lane}`
+    const lanes = container.lanes > 1 ? [LANE_MARKS[lane - 1] ?? '', lane === 1 ? 'left' : last] : ['']
     return [
       own,
       shortAddress(place),

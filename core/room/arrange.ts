@@ -54,16 +54,19 @@ export function compareOrder(
   b: { readonly order: string; readonly id: string },
 ): number {
   if (a.order !== b.order) return a.order < b.order ? -1 : 1
-  return a.id < b.id ? -1 : a.id > b.id ? 1 : 0
+  if (a.id < b.id) return -1
+  return a.id > b.id ? 1 : 0
 }
 
 function compareCells(a: Holder, b: Holder): number {
   const left = a.cell
   const right = b.cell
-  if (!left || !right) return left ? -1 : right ? 1 : compareOrder(a, b)
-  return (
-    left.page - right.page || left.cell - right.cell || (left.side === right.side ? compareOrder(a, b) : left.side === 'front' ? -1 : 1)
-  )
+  if (!left || !right) {
+    if (left) return -1
+    return right ? 1 : compareOrder(a, b)
+  }
+  const isBack = ({ side }: Cell): number => Number(side === 'back')
+  return left.page - right.page || left.cell - right.cell || isBack(left) - isBack(right) || compareOrder(a, b)
 }
 
 type Loose = { readonly holder: Holder; readonly lane: number; readonly section: Section | null }

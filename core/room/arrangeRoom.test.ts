@@ -52,8 +52,10 @@ const rooms = fc.record({
   carried: fc.array(fc.record({ which: fc.nat(23), to: fc.option(place) }), { minLength: 1, maxLength: 12 }),
 })
 // Every third set is cut in two: its halves are holders 3n and 3n + 2, with a set of its own in 3n + 1 and another sharing 3n.
-const holdingsOf = (at: number): string[] =>
-  at % 3 === 1 ? [`own ${at}`] : at % 3 === 0 ? [`cut ${at}`, `shares ${at}`] : [`cut ${at - 2}`]
+const holdingsOf = (at: number): string[] => {
+  if (at % 3 === 1) return [`own ${at}`]
+  return at % 3 === 0 ? [`cut ${at}`, `shares ${at}`] : [`cut ${at - 2}`]
+}
 
 function made({
   lanes,

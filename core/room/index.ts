@@ -30,7 +30,7 @@ export {
 export { CONTAINER_SHAPES, type ContainerShape, copyNames, namesAlong, shelfNumber, planEmptying } from './building'
 export { cellTakes, nextFreeCell } from './cells'
 export { besideFirstHalf } from './halves'
-export { type MovePlan, type MoveTarget, planMove } from './move'
+export { entryId, type MovePlan, type MoveTarget, planMove } from './move'
 export { neighboursOf } from './neighbours'
 export { keyBehind, keysBehind, setDownBehind } from './order'
 export { arrangeRoom, type Room } from './room'

@@ -23,7 +23,7 @@ export function planMove(holders: readonly Holder[], target: MoveTarget, rows: R
   if (row.container.cells) return { ok: false, code: 'needsCell' }
 
   const moved = new Set(holders.map(holder => holder.id))
-  const entries = (row.lanes[target.lane - 1] ?? []).filter(entry => !moved.has(idOf(entry)))
+  const entries = (row.lanes[target.lane - 1] ?? []).filter(entry => !moved.has(entryId(entry)))
   const at = indexBehind(row.lanes[target.lane - 1] ?? [], entries, target.behindId, moved)
   const { keys, rekeyed } = setDownBehind(entries, at, holders.length)
   const stayed = rekeyed.flatMap(({ index, order }) => {
@@ -47,15 +47,16 @@ export function planMove(holders: readonly Holder[], target: MoveTarget, rows: R
   }
 }
 
-function idOf(entry: RowEntry): string {
+/** The tab or the holder that an entry of a row is. */
+export function entryId(entry: RowEntry): string {
   return entry.type === 'section' ? entry.section.id : entry.placement.holder.id
 }
 
 /** A target may itself be among the moved: then its nearest unmoved predecessor counts. */
 function indexBehind(all: readonly RowEntry[], kept: readonly RowEntry[], behindId: string | null, moved: ReadonlySet<string>): number {
   if (behindId === null) return -1
-  const at = all.findIndex(entry => idOf(entry) === behindId)
-  const anchor = all.slice(0, at + 1).findLast(entry => !moved.has(idOf(entry)))
+  const at = all.findIndex(entry => entryId(entry) === behindId)
+  const anchor = all.slice(0, at + 1).findLast(entry => !moved.has(entryId(entry)))
   return anchor ? kept.indexOf(anchor) : -1
 }
 

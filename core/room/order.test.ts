@@ -50,7 +50,10 @@ describe('order keys', () => {
         const after = [
           ...list.map(each => ({ ...each, order: rekeyed.find(({ index }) => list[index]?.id === each.id)?.order ?? each.order })),
           ...fresh.map((order, which) => ({ id: 100 + which, order })),
-        ].sort((a, b) => (a.order !== b.order ? (a.order < b.order ? -1 : 1) : a.id - b.id))
+        ].sort((a, b) => {
+          if (a.order !== b.order) return a.order < b.order ? -1 : 1
+          return a.id - b.id
+        })
         const wanted = [
           ...list.slice(0, at + 1).map(each => each.id),
           ...fresh.map((_, which) => 100 + which),

@@ -197,7 +197,7 @@ describe('lengths', () => {
         fc.constantFrom(8, 16, 32),
         (mm, unit, ticks) => {
           const style = { unit, ticks, reduced: true } as const
-          const step = unit === 'in' ? MM_PER_INCH / ticks : unit === 'cm' ? 1 : 0.5
+          const step = { in: MM_PER_INCH / ticks, cm: 1, mm: 0.5 }[unit]
           const back = (text: string): number => {
             const reading = readLength(text)
             return reading.ok ? reading.mm : 0

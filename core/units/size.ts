@@ -80,7 +80,8 @@ function readOnce(plain: string, assume: LengthUnit | null): SizeReading {
   if (size.widthMm <= 0 || size.heightMm <= 0) return { ok: false, code: 'zero' }
   if (Math.min(size.widthMm, size.heightMm) < MIN_SIDE_MM) return { ok: false, code: 'tooSmall' }
   if (size.widthMm > MAX_SIDE_MM || size.heightMm > MAX_SIDE_MM) return { ok: false, code: 'tooLarge' }
-  return { ok: true, size, unit, unitFrom: written ? 'written' : implied ? 'fraction' : 'assumed' }
+  const unsaid = implied ? 'fraction' : 'assumed'
+  return { ok: true, size, unit, unitFrom: written ? 'written' : unsaid }
 }
 
 /** What may stand between a size and the same size in another unit: `13.5 x 18.5 cm (5 3/4 x 7 1/4 in)`, `4x6 in - 10x15cm`. */

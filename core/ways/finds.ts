@@ -48,7 +48,8 @@ export function drawFinds(
     let share = luck() * all
     const known = KNOWN.find(each => (share -= Math.max(0, habits[each])) < 0) ?? 'itself'
     const theme = holding.themeIds[Math.floor(luck() * holding.themeIds.length)]
-    const value = known === 'theme' ? theme : known === 'brand' ? (holding.brandId ?? undefined) : undefined
+    const values = { theme, brand: holding.brandId ?? undefined, itself: undefined }
+    const value = values[known]
     return { at: low, known: value === undefined ? 'itself' : known, value: value ?? '' }
   })
 }

@@ -35,7 +35,8 @@ function openCamera(): Promise<Piscina<Shot, Uint8Array | null>> {
 }
 async function newCamera(): Promise<Piscina<Shot, Uint8Array | null>> {
   const assets = useStorage('assets:demo')
-  const [code, sets] = [await assets.getItemRaw<Uint8Array>('camera.mjs'), await assets.getItemRaw<Uint8Array>('camera.zip')]
+  const code = await assets.getItemRaw<Uint8Array>('camera.mjs')
+  const sets = await assets.getItemRaw<Uint8Array>('camera.zip')
   if (!code || !sets) throw createError({ statusCode: 404, statusMessage: 'The stand-in camera has no sets: the demo was not built' })
   // A thread begins with a file.
   const folder = await mkdtemp(join(tmpdir(), 'letter-room-camera-'))

@@ -91,13 +91,10 @@ test('fits a space: typed, drawn and by the keys; every piece shown goes into it
   const there = holdings.filter(({ state }) => state !== 'gone')
   const fitting = (widthMm: number, heightMm: number): number =>
     there
-      .flatMap(({ pieces, size }) =>
-        pieces.some(piece => piece.size)
-          ? pieces.flatMap(piece => (piece.isMissing || !piece.size ? [] : [piece.size]))
-          : size
-            ? [size]
-            : [],
-      )
+      .flatMap(({ pieces, size }) => {
+        if (pieces.some(piece => piece.size)) return pieces.flatMap(piece => (piece.isMissing || !piece.size ? [] : [piece.size]))
+        return size ? [size] : []
+      })
       .filter(
         ({ widthMm: w, heightMm: h }) => (w <= widthMm + 0.01 && h <= heightMm + 0.01) || (h <= widthMm + 0.01 && w <= heightMm + 0.01),
       ).length

@@ -9,7 +9,8 @@ const namesOf = async (page: Page): Promise<string[]> =>
 async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
   await to.scrollIntoViewIfNeeded()
   await from.scrollIntoViewIfNeeded()
-  const [start, end] = [await from.boundingBox(), await to.boundingBox()]
+  const start = await from.boundingBox()
+  const end = await to.boundingBox()
   if (!start || !end) throw new Error('nothing to drag')
   await page.mouse.move(start.x + start.width / 2, start.y + start.height / 2)
   await page.mouse.down()

@@ -101,7 +101,8 @@ describe('dates as people write them', () => {
     fc.assert(
       fc.property(fc.array(days, { maxLength: 12 }), fc.array(days, { maxLength: 12 }), (here, there) => {
         const [dayFirst, monthFirst] = [here, there].map(list => list.filter(date => date.getUTCDate() > 12).length)
-        const expected = dayFirst && !monthFirst ? 'dayFirst' : monthFirst && !dayFirst ? 'monthFirst' : null
+        const first = dayFirst ? 'dayFirst' : 'monthFirst'
+        const expected = Boolean(dayFirst) === Boolean(monthFirst) ? null : first
         expect(dateOrderOf([...here.map(date => british(date)), ...there.map(date => american(date))])).toEqual({
           order: expected,
           dayFirst,

@@ -40,7 +40,8 @@ describe('the index of a room', () => {
     let [kept, found] = [0, 0]
     await fc.assert(
       fc.asyncProperty(steps, fc.integer({ min: 1, max: 2147483646 }), async (list, seed) => {
-        const [db, luck] = [await room(), luckOf(seed)]
+        const db = await room()
+        const luck = luckOf(seed)
         const followed = await openingOf(db)
         for (const { name, keeps } of [...['takeIn', 'takeIn', 'takeIn'].map(first => ({ name: first, keeps: true })), ...list]) {
           await (name === 'undo' ? undo(db) : ACTIONS[name]?.(db, luck))
@@ -65,7 +66,8 @@ describe('the index of a room', () => {
   }, 120_000)
 
   test('steps that were forgotten, and others done since: what is kept is not trusted', async () => {
-    const [db, luck] = [await room(), luckOf(7)]
+    const db = await room()
+    const luck = luckOf(7)
     for (let at = 0; at < 4; at += 1) await ACTIONS.takeIn?.(db, luck)
     const first = await openingOf(db)
     expect(await first.keep()).toBe(true)
@@ -78,7 +80,8 @@ describe('the index of a room', () => {
   })
 
   test('a theme with another name is found by it in every set, none of which was touched; so in what is kept', async () => {
-    const [db, luck] = [await room(), luckOf(11)]
+    const db = await room()
+    const luck = luckOf(11)
     for (let at = 0; at < 4; at += 1) await ACTIONS.takeIn?.(db, luck)
     const index = await openingOf(db)
     await index.keep()
@@ -95,7 +98,8 @@ describe('the index of a room', () => {
   })
 
   test('a small room is not kept, nor one without a step', async () => {
-    const [db, luck] = [await room(), luckOf(3)]
+    const db = await room()
+    const luck = luckOf(3)
     await ACTIONS.takeIn?.(db, luck)
     const usual = new RoomIndex(db, 'this build')
     await usual.catchUp()
@@ -110,10 +114,8 @@ describe('the index of a room', () => {
     await ACTIONS.takeIn?.(db, luckOf(7))
     const [set] = await all(db, 'holdings')
     await db.records('holdings').update(set?.id ?? '', { name: 'Rowing Boat' })
-    const [index, linkedIn] = [
-      await openingOf(db),
-      (room: RoomIndex) => room.linkedTo('zeppelin', new Set(), []).map(({ through, by }) => [through, by]),
-    ]
+    const index = await openingOf(db)
+    const linkedIn = (room: RoomIndex) => room.linkedTo('zeppelin', new Set(), []).map(({ through, by }) => [through, by])
     expect(linkedIn(index)).toEqual([])
     await commands.linkWords(db, { word: 'zeppelins', goesWith: 'boat', isRuledOut: false })
     await index.catchUp()

@@ -33,13 +33,14 @@ export const useCopies = defineStore('copies', () => {
     return after.length
   })
   /** Sets of the person's own that no copy holds as they are now. The demo room is nobody's own. */
-  const unsaved = computed(() =>
-    catalogue.settings.isDemo && !catalogue.steps.some(step => step.state === 'done' && !['loadDemo', 'startEmpty'].includes(step.command))
-      ? 0
-      : stepsSince.value > 0
-        ? (catalogue.tables?.holdings.size ?? 0)
-        : 0,
-  )
+  const unsaved = computed(() => {
+    if (
+      catalogue.settings.isDemo &&
+      !catalogue.steps.some(step => step.state === 'done' && !['loadDemo', 'startEmpty'].includes(step.command))
+    )
+      return 0
+    return stepsSince.value > 0 ? (catalogue.tables?.holdings.size ?? 0) : 0
+  })
 
   /** One long piece of work, in a worker of its own: cancelling it ends nothing else. */
   async function work<R>(call: (worker: WorkerHandle<CopiesApi>, tell: (told: Progress) => void) => Promise<R>): Promise<R> {

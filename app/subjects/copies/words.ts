@@ -91,10 +91,8 @@ export const copyWords = {
   reducedNo: 'as ticks: 6/16',
   currency: 'Money',
   lifting: 'The browser may clear its storage when the disk is full. Keep a copy elsewhere.',
-  megabytes: (bytes: number) =>
-    bytes > 1e9
-      ? `${(bytes / 1e9).toFixed(1)} GB`
-      : bytes > 1e6
-        ? `${(bytes / 1e6).toFixed(1)} MB`
-        : `${Math.max(1, Math.round(bytes / 1e3))} kB`,
+  megabytes: (bytes: number) => {
+    if (bytes > 1e9) return `${(bytes / 1e9).toFixed(1)} GB`
+    return bytes > 1e6 ? `${(bytes / 1e6).toFixed(1)} MB` : `${Math.max(1, Math.round(bytes / 1e3))} kB`
+  },
 } as const

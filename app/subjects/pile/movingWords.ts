@@ -26,13 +26,14 @@ export const movingWords = {
     sets > 0
       ? `${countedThat(sets, 'set', 'is', 'are')} in.`
       : 'A spreadsheet, a text file or pasted cells. No list? Take in the sets one by one, or leave this out.',
-  roomSays: (listed: number, nowhere: number, containers: number) =>
-    listed > 0
-      ? `Your list says where ${counted(listed, 'set')} ${listed === 1 ? 'is' : 'are'}: the room can be built from it in one step.`
-      : nowhere > 0
-        ? `${countedThat(nowhere, 'set', 'stands', 'stand')} nowhere yet: see what room ${nowhere === 1 ? 'it needs' : 'they need'}, ` +
+  roomSays: (listed: number, nowhere: number, containers: number) => {
+    if (listed > 0)
+      return `Your list says where ${counted(listed, 'set')} ${listed === 1 ? 'is' : 'are'}: the room can be built from it in one step.`
+    return nowhere > 0
+      ? `${countedThat(nowhere, 'set', 'stands', 'stand')} nowhere yet: see what room ${nowhere === 1 ? 'it needs' : 'they need'}, ` +
           'or put in your own furniture with its bins, drawers and binders in the storeroom.'
-        : `${countedThat(containers, 'container', 'stands', 'stand')} in it. Put in your furniture with its bins, drawers and binders.`,
+      : `${countedThat(containers, 'container', 'stands', 'stand')} in it. Put in your furniture with its bins, drawers and binders.`
+  },
   fromList: 'Build it from the list',
   byNeed: 'See what room they need',
   goOn: 'Go on filing',
@@ -43,7 +44,7 @@ export const movingWords = {
       : 'No question is open.',
   placesSay: (unseen: number, placeless: number) =>
     [
-      ...(unseen > 0 ? [`The exact spot of ${counted(unseen, 'set')} is not known yet: walk along, one bin at a time.`] : []),
+      ...(unseen > 0 ? [`Exact spot not known yet for ${counted(unseen, 'set')}: walk along, one bin at a time.`] : []),
       ...(placeless > 0 ? [`${countedThat(placeless, 'set', 'has', 'have')} no place yet.`] : []),
       ...(unseen + placeless === 0 ? ['Every set has its place.'] : []),
     ].join(' '),

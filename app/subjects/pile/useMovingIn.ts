@@ -44,24 +44,28 @@ export function useMovingIn() {
     places: isRefiling.value ? movingWords.refilingSays : movingWords.placesSay(unseen.value, placeless.value),
     index: movingWords.indexSays,
   }))
-  const ways = computed((): Readonly<Record<MovingStep, { readonly to: string; readonly word: string }>> => {
-    const steps = movingWords.steps
+  interface Way {
+    readonly to: string
+    readonly word: string
+  }
+  const { steps } = movingWords
+  function roomStep(): Way {
+    if (catalogue.namedPlace.length > 0) return { to: '/take-in/places', word: movingWords.fromList }
+    return catalogue.nowhere.length > 0 ? { to: '/take-in/tidy', word: movingWords.byNeed } : { to: '/storeroom', word: steps.room.go }
+  }
+  function placesStep(): Way {
+    if (isRefiling.value) return { to: '/storeroom/refile', word: movingWords.goOn }
     const [row] = unseenRows.value
+    if (row) return { to: `/storeroom/${row.container.id}?along=`, word: movingWords.lookAt(row.container.name) }
+    return { to: isManyNowhere.value ? '/take-in/tidy' : '/take-in/placeless', word: steps.places.go }
+  }
+  const ways = computed((): Readonly<Record<MovingStep, Way>> => {
     return {
       size: { to: '/take-in/moving', word: steps.size.go },
       list: { to: '/take-in/list', word: steps.list.go },
-      room:
-        catalogue.namedPlace.length > 0
-          ? { to: '/take-in/places', word: movingWords.fromList }
-          : catalogue.nowhere.length > 0
-            ? { to: '/take-in/tidy', word: movingWords.byNeed }
-            : { to: '/storeroom', word: steps.room.go },
+      room: roomStep(),
       doubts: { to: '/take-in/questions', word: steps.doubts.go },
-      places: isRefiling.value
-        ? { to: '/storeroom/refile', word: movingWords.goOn }
-        : row
-          ? { to: `/storeroom/${row.container.id}?along=`, word: movingWords.lookAt(row.container.name) }
-          : { to: isManyNowhere.value ? '/take-in/tidy' : '/take-in/placeless', word: steps.places.go },
+      places: placesStep(),
       index: { to: '/index', word: steps.index.go },
     }
   })

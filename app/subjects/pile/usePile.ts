@@ -77,7 +77,8 @@ export const usePile = defineStore('pile', () => {
       pack.value &&
       stageOfPack(pack.value, id => {
         const holding = catalogue.tables?.holdings.get(id)
-        return holding ? stageOf(holding) : drafts.value.some(draft => draft.id === id) ? 'capture' : 'unheard'
+        if (holding) return stageOf(holding)
+        return drafts.value.some(draft => draft.id === id) ? 'capture' : 'unheard'
       }),
   )
   const leaveOut = (id: string): void => {

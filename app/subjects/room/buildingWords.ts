@@ -26,7 +26,9 @@ export const buildingWords = {
   newFurniture: (name: string) => `${name}, new`,
   standsOn: 'It stands on',
   shelf: (word: string, number: number, at: number, shelves: number) =>
-    `${word} ${number}${shelves > 1 && at === 0 ? ', at the top' : shelves > 1 && at === shelves - 1 ? ', lowest' : ''}`,
+    [`${word} ${number}`, shelves > 1 && at === 0 && 'at the top', shelves > 1 && at === shelves - 1 && 'lowest']
+      .filter(Boolean)
+      .join(', '),
   where: 'Where on it',
   every: (word: string) => `on every ${word}`,
   howMany: 'How many',

@@ -6,14 +6,11 @@ import { counted, countedThat, figure } from '#core/grammar'
 
 type Write = (mm: number) => string
 const kilograms = (kg: number): string => `${kg.toFixed(1)} kg`
-const years = (count: number): string =>
-  count > 20
-    ? 'more than twenty years'
-    : count >= 2
-      ? `about ${Math.round(count)} years`
-      : count > 0.2
-        ? `about ${counted(Math.max(1, Math.round(count * 12)), 'month')}`
-        : 'some weeks'
+const years = (count: number): string => {
+  if (count > 20) return 'more than twenty years'
+  if (count >= 2) return `about ${Math.round(count)} years`
+  return count > 0.2 ? `about ${counted(Math.max(1, Math.round(count * 12)), 'month')}` : 'some weeks'
+}
 
 /** Building the room, how full it is and how heavy. */
 export const roomWords = {
@@ -132,26 +129,21 @@ export const roomWords = {
     'rows are measured. How long it lasts goes by what came in the last year.',
   free: 'Free',
   ofZone: (name: string) => `The corner ${name}`,
-  outlook: (outlook: Outlook, write: Write): string =>
-    outlook.overMm > 0
-      ? `${write(outlook.overMm)} too much`
-      : outlook.state === 'full'
-        ? 'nothing more goes in'
-        : outlook.state === 'reserve'
-          ? `${write(Math.max(0, -outlook.spareMm))} of the room kept for new sets is used`
-          : `${write(outlook.spareMm)} free`,
-  lastsFor: (outlook: Outlook): string =>
-    outlook.yearsLeft === null
-      ? 'nothing came in the last year'
-      : outlook.yearsLeft === 0
-        ? 'full now'
-        : `full in ${years(outlook.yearsLeft)}`,
-  cap: (count: number, cap: number) =>
-    count > cap
-      ? `${counted(count, 'set')}, ${figure(count - cap)} more than the ${figure(cap)} you want`
-      : count === cap
-        ? `${counted(count, 'set')}: as many as you want`
-        : `${figure(count)} of at most ${counted(cap, 'set')}`,
+  outlook: (outlook: Outlook, write: Write): string => {
+    if (outlook.overMm > 0) return `${write(outlook.overMm)} too much`
+    if (outlook.state === 'full') return 'nothing more goes in'
+    return outlook.state === 'reserve'
+      ? `${write(Math.max(0, -outlook.spareMm))} of the room kept for new sets is used`
+      : `${write(outlook.spareMm)} free`
+  },
+  lastsFor: (outlook: Outlook): string => {
+    if (outlook.yearsLeft === null) return 'nothing came in the last year'
+    return outlook.yearsLeft === 0 ? 'full now' : `full in ${years(outlook.yearsLeft)}`
+  },
+  cap: (count: number, cap: number) => {
+    if (count > cap) return `${counted(count, 'set')}, ${figure(count - cap)} more than the ${figure(cap)} you want`
+    return count === cap ? `${counted(count, 'set')}: as many as you want` : `${figure(count)} of at most ${counted(cap, 'set')}`
+  },
   capWarns: (zone: string, cap: number) =>
     `${zone} holds the ${counted(cap, 'set')} that you want at most. Let one go, or raise the limit, before one more comes in.`,
   // Measuring
@@ -228,11 +220,11 @@ export const roomWords = {
   usualPattern: 'as is usual',
   sample: (address: string) => `for example ${address}`,
   noSample: 'none of these in the room',
-  patternFault: (fault: PatternFault, placeOf: (at: 0 | 1) => string): string =>
-    fault.code === 'unknownToken'
-      ? `{${fault.token}} is nothing that can be filled in.`
-      : fault.code === 'noToken'
-        ? 'Every address would be the same: let something be filled in.'
-        : `${fault.address} would name two places: ${placeOf(0)} and ${placeOf(1)}.`,
+  patternFault: (fault: PatternFault, placeOf: (at: 0 | 1) => string): string => {
+    if (fault.code === 'unknownToken') return `{${fault.token}} is nothing that can be filled in.`
+    return fault.code === 'noToken'
+      ? 'Every address would be the same: let something be filled in.'
+      : `${fault.address} would name two places: ${placeOf(0)} and ${placeOf(1)}.`
+  },
   patternKept: 'Addresses are written so from now on. Labels that say otherwise are stale.',
 } as const

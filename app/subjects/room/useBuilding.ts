@@ -76,19 +76,17 @@ export function useBuilding() {
         : []),
       ...(low ? [buildingWords.low(word, low.shelf, lengthNeeded(low.room.highMm), lengthText(low.room.clearMm ?? 0))] : []),
     ]
+    const onShelf = fixture.shelves > 1 ? `${word} ${rooms[0]?.shelf ?? 1}` : ''
+    const fits = fixture.widthMm === null ? buildingWords.widthUnknown(fixture.name) : buildingWords.fits
     return {
       says: buildingWords.willStand(
         names[0]?.name ?? '',
         names.at(-1)?.name ?? '',
         names.length,
         fixture.name,
-        shelves.length > 1
-          ? buildingWords.each(countEach, word, shelves.length)
-          : fixture.shelves > 1
-            ? `${word} ${rooms[0]?.shelf ?? 1}`
-            : '',
+        shelves.length > 1 ? buildingWords.each(countEach, word, shelves.length) : onShelf,
       ),
-      fits: care.length > 0 ? '' : fixture.widthMm === null ? buildingWords.widthUnknown(fixture.name) : buildingWords.fits,
+      fits: care.length > 0 ? '' : fits,
       care,
     }
   }

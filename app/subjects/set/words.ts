@@ -24,19 +24,23 @@ export const slipWords = {
   /** What the log says of its use. */
   useText: (tally: UseTally | undefined) => {
     if (!tally) return 'nobody has noted whether'
-    const often = tally.isCounted ? (tally.times === 0 ? 'never' : counted(tally.times, 'time')) : 'yes, nobody counted how often'
+    const times = tally.times === 0 ? 'never' : counted(tally.times, 'time')
+    const often = tally.isCounted ? times : 'yes, nobody counted how often'
     return tally.lastOn ? `${often}, last ${partialDay(tally.lastOn)}` : often
   },
   /** What a list says of it. */
-  saidUse: (said: Pick<Use, 'times'> | null) =>
-    said === null ? '' : said.times === null ? 'yes' : said.times === 0 ? 'never' : counted(said.times, 'time'),
+  saidUse: (said: Pick<Use, 'times'> | null) => {
+    if (said === null) return ''
+    if (said.times === null) return 'yes'
+    return said.times === 0 ? 'never' : counted(said.times, 'time')
+  },
   usedToday: 'Used today',
   notedToday: (name: string) => `${name} was used today.`,
   knownToday: 'Today is noted already.',
   useLog: 'Day by day',
   useDay: (on: string | null, times: number | null, from: Use['from']) => {
     if (times === 0) return 'not used until it was noted down'
-    const often = times === null ? 'used, nobody knows how often' : times === 1 ? '' : counted(times, 'time')
+    const often = times === null ? 'used, nobody knows how often' : times > 1 && counted(times, 'time')
     return [on ? partialDay(on) : 'no day noted', often, FROM[from]].filter(Boolean).join(', ')
   },
   useDate: 'Day of this use',
@@ -71,8 +75,11 @@ export const slipWords = {
   searchWords: 'Search words',
   pieces: 'Pieces',
   alsoHolds: 'Also holds',
-  piece: (words: string, isMissing: boolean, livesWith: string) =>
-    `${words || 'a piece'}${isMissing ? ' (missing)' : livesWith ? ` (lives with ${livesWith})` : ''}`,
+  piece: (words: string, isMissing: boolean, livesWith: string) => {
+    const what = words || 'a piece'
+    if (isMissing) return `${what} (missing)`
+    return livesWith ? `${what} (lives with ${livesWith})` : what
+  },
   guest: (words: string, from: string) => `${words || 'a piece'} of ${from}`,
   more: 'More about it',
   edit: 'Change',

@@ -15,12 +15,10 @@ export const fetchWords = {
   dropOnNew: 'It begins a pull list',
   pullThese: 'Fetch these',
   pullTheseHint: 'Put all sets of this answer on the pull list',
-  pulled: (added: number, asked: number) =>
-    added > asked
-      ? `${counted(added, 'set')} on the pull list, with what goes along.`
-      : added === 0
-        ? 'It is on the pull list already, for itself now.'
-        : `${counted(added, 'set')} more on the pull list.`,
+  pulled: (added: number, asked: number) => {
+    if (added > asked) return `${counted(added, 'set')} on the pull list, with what goes along.`
+    return added === 0 ? 'It is on the pull list already, for itself now.' : `${counted(added, 'set')} more on the pull list.`
+  },
   notPulled: {
     listFull: 'A pull list holds 400 sets. Fetch some of them first, or begin another list.',
     nothingNew: 'All of it is on the pull list already.',
@@ -66,14 +64,11 @@ export const fetchWords = {
   cell: (page: number, cell: string, isBack: boolean) => `page ${figure(page)}, cell ${cell}${isBack ? ', at the back' : ''}`,
   somewhere: (page: number | null) =>
     page === null ? 'somewhere in it, exact spot not known' : `somewhere on page ${figure(page)}, exact spot not known`,
-  between: (front: string | null, behind: string | null) =>
-    front && behind
-      ? `between ${front} and ${behind}`
-      : front
-        ? `behind ${front}, the last there`
-        : behind
-          ? `in front of ${behind}, the first there`
-          : 'by itself',
+  between: (front: string | null, behind: string | null) => {
+    if (front && behind) return `between ${front} and ${behind}`
+    if (front) return `behind ${front}, the last there`
+    return behind ? `in front of ${behind}, the first there` : 'by itself'
+  },
   shares: (names: readonly string[]) => `Shares its pocket with ${listOf(names)}`,
   half: 'One half of it: it was cut in two',
   along: (name: string) => `goes along with ${name}`,

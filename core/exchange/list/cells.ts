@@ -17,7 +17,8 @@ export function readPrice(text: string, ownCurrency: string): { readonly minor: 
   const ownDollar = ownCurrency.endsWith('D') ? ownCurrency : 'USD'
   const minor = whole * 100 + Number((match[3] ?? '').replace('-', '').padEnd(2, '0'))
   if (minor > LIMITS.moneyMinor) return null
-  const currency = !sign ? ownCurrency : sign === '$' ? ownDollar : (SIGNS[sign] ?? sign)
+  const written = sign === '$' ? ownDollar : (SIGNS[sign ?? ''] ?? sign)
+  const currency = written ?? ownCurrency
   return { minor, currency }
 }
 
@@ -49,7 +50,8 @@ const NO = new Set([
 /** yes, no, or neither. A bare `x` is a tick to some and a cross to others: it is never read here. */
 export function readYesNo(text: string): boolean | null {
   const plain = text.trim().toLowerCase()
-  return YES.has(plain) ? true : NO.has(plain) ? false : null
+  if (YES.has(plain)) return true
+  return NO.has(plain) ? false : null
 }
 
 /** @example readUse('2x') //=> { isUsed: true, useCount: 2 } */

@@ -51,7 +51,8 @@ export function guessColumns(table: ListTable): readonly ColumnGuess[] {
     // What claims a field by its heading is not given another by cells alone.
     if (claims[column] && byHeading === 0) continue
     given.add(field)
-    guesses[column] = { field, because: byHeading > 0 ? (byContent > BY_CONTENT ? 'both' : 'heading') : 'content', claims: null }
+    const withHeading = byContent > BY_CONTENT ? 'both' : 'heading'
+    guesses[column] = { field, because: byHeading > 0 ? withHeading : 'content', claims: null }
   }
   return guesses.map((guess, column) => {
     const wanted = claims[column]

@@ -37,8 +37,8 @@ export function dateOrderOf(texts: Iterable<string>): {
     if (first > 12 && second <= 12) dayFirst += 1
     if (second > 12 && first <= 12) monthFirst += 1
   }
-  const order = monthFirst > 0 && dayFirst === 0 ? 'monthFirst' : dayFirst > 0 && monthFirst === 0 ? 'dayFirst' : null
-  return { order, monthFirst, dayFirst }
+  const order = monthFirst > 0 ? 'monthFirst' : 'dayFirst'
+  return { order: monthFirst > 0 === dayFirst > 0 ? null : order, monthFirst, dayFirst }
 }
 
 /**
@@ -81,11 +81,16 @@ function fromName(name = '', day: string | undefined, written = '', how: How, is
   return dated(year, month, day ? Number(day) : null, isShort)
 }
 
+/** The order in which two figures can be read; null: in both. */
+function orderOf(first: number, second: number): DateOrder | null {
+  if (first > 12) return 'dayFirst'
+  return second > 12 || first === second ? 'monthFirst' : null
+}
 function fromNumbers(match: RegExpExecArray, how: How): DateReading {
   const [first, second] = [Number(match[1]), Number(match[3])]
   const written = match[4] ?? ''
   const isShort = written.length === 2
-  const order = first > 12 ? 'dayFirst' : second > 12 ? 'monthFirst' : first === second ? 'monthFirst' : how.order
+  const order = orderOf(first, second) ?? how.order
   if (!order) return { ok: false, code: 'orderUnknown' }
   if (isShort && !how.shortYears) return { ok: false, code: 'shortYear' }
   const year = isShort ? latestYear(Number(written), how.thisYear) : Number(written)

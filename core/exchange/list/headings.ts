@@ -89,5 +89,6 @@ export function headingScore(field: ListField, heading: string): number {
   if (plain === '') return 0
   const within = ` ${plain} `
   const longest = PHRASES[field].reduce((most, phrase) => (within.includes(` ${phrase} `) ? Math.max(most, phrase.length) : most), 0)
-  return longest === 0 ? 0 : longest === plain.length ? EXACT : 1 + longest / plain.length
+  if (longest === 0) return 0
+  return longest === plain.length ? EXACT : 1 + longest / plain.length
 }

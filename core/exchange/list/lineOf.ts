@@ -34,4 +34,7 @@ export function lineOf(holding: Holding, { address, used, ...said }: Said): List
     packaging: holding.packaging ?? '',
   }
 }
-const yesOrNo = (is: boolean | null): string => (is === null ? '' : is ? 'yes' : 'no')
+const yesOrNo = (is: boolean | null): string => {
+  if (is === null) return ''
+  return is ? 'yes' : 'no'
+}

@@ -26,7 +26,10 @@ const known = { brands: [], kinds: [], categories: [], themes: [], highestNumber
 
 /** Stands for very many letters: a failure has to be printable. */
 const [LONG, WIDE] = ['very long', 'very long, of letters of two units']
-const spelt = (text: string): string => (text === LONG ? 'n'.repeat(21_000) : text === WIDE ? `x${'𐌖'.repeat(10_500)}` : text)
+const spelt = (text: string): string => {
+  if (text === LONG) return 'n'.repeat(21_000)
+  return text === WIDE ? `x${'𐌖'.repeat(10_500)}` : text
+}
 
 /** What people write into a cell: proper, sloppy, and of the wrong column. */
 const WRITTEN: Readonly<Record<ListField, readonly string[]>> = {

@@ -44,7 +44,8 @@ export function distinct(texts: readonly string[]): readonly string[] {
 /** A theme that is written with a sign within it so often, and never parted, is one theme. */
 const OFTEN = 3
 export type ThemeSigns = 'tell' | 'whole' | 'divide'
-const SOFT = /\s*\/\s*|\s+[+&]\s+/
+const SOFT_SIGNS = [/\s*\/\s*/, /\s+\+\s+/, /\s+&\s+/]
+const SOFT = new RegExp(SOFT_SIGNS.map(({ source }) => source).join('|'))
 /** A cell cut where themes are always divided. */
 export const hardThemes = (text: string): readonly string[] => readWrittenParts(text) ?? text.split(/[;,|\n]+/)
 export const hasSoftSign = (text: string): boolean => SOFT.test(text) && !isNotSaid(text)
@@ -69,7 +70,7 @@ export function themesOf(cells: Iterable<string>, signs: ThemeSigns = 'tell'): (
   }
   const softPieces = (piece: string): readonly string[] => {
     const text = piece.trim()
-    const sign = /\//.test(text) ? /\s*\/\s*/ : /\s\+\s/.test(text) ? /\s+\+\s+/ : /\s&\s/.test(text) ? /\s+&\s+/ : null
+    const sign = SOFT_SIGNS.find(each => each.test(text))
     if (!sign || isNotSaid(text) || signs === 'whole') return [text]
     const parts = text.split(sign).filter(part => part !== '')
     const known = parts.filter(part => alone.has(plain(part))).length

@@ -30,7 +30,8 @@ export async function readListFile(bytes: Uint8Array, sheetName: string | null =
   try {
     return await readSheets(bytes, sheetName)
   } catch (reason) {
-    return { ok: false, code: /password|encrypt/i.test(String(reason)) ? 'password' : isZip ? 'brokenWorkbook' : 'notSpreadsheet' }
+    if (/password|encrypt/i.test(String(reason))) return { ok: false, code: 'password' }
+    return { ok: false, code: isZip ? 'brokenWorkbook' : 'notSpreadsheet' }
   }
 }
 
@@ -47,7 +48,11 @@ function zipTrouble(bytes: Uint8Array): Promise<'notSpreadsheet' | 'tooLarge' | 
           return false
         },
       },
-      error => resolve(error ? 'brokenWorkbook' : unpacked > MAX_UNPACKED ? 'tooLarge' : isBook ? null : 'notSpreadsheet'),
+      error => {
+        if (error) return resolve('brokenWorkbook')
+        if (unpacked > MAX_UNPACKED) return resolve('tooLarge')
+        resolve(isBook ? null : 'notSpreadsheet')
+      },
     )
   })
 }

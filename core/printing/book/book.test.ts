@@ -20,8 +20,11 @@ import { inContext } from './inContext'
 import { behindOf, lettersOf } from './leafLabels'
 
 /** Letters of three widths: near enough to a font, and exact to count with. */
-const measure: Measure = (text, _font, sizePt) =>
-  [...text].reduce((sum, letter) => sum + (/[il.,]/.test(letter) ? 0.25 : /[MW]/.test(letter) ? 0.9 : 0.5), 0) * sizePt
+const widthOf = (letter: string): number => {
+  if (/[il.,]/.test(letter)) return 0.25
+  return /[MW]/.test(letter) ? 0.9 : 0.5
+}
+const measure: Measure = (text, _font, sizePt) => [...text].reduce((sum, letter) => sum + widthOf(letter), 0) * sizePt
 const words: WayWords = {
   noTheme: 'Without a theme',
   noCategory: 'Without a category',

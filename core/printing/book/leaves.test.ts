@@ -34,7 +34,10 @@ function waysOf(sets: readonly Set[]): readonly WantedWay[] {
     leaf: 'byCount',
     entries: sets
       .filter(set => set.theme === theme)
-      .sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : a.id - b.id))
+      .sort((a, b) => {
+        if (a.name < b.name) return -1
+        return a.name > b.name ? 1 : a.id - b.id
+      })
       .map(({ id, name }) => entryOf(id, name)),
   })
   const numbers: BookHeading = {
@@ -69,7 +72,10 @@ function apply(sets: Set[], { as, which, ...said }: Change, nextId: number): Set
   const at = which % Math.max(1, sets.length)
   if (as === 'add') return [...sets, { id: nextId, ...said }]
   if (as === 'drop') return sets.filter((_, index) => index !== at)
-  return sets.map((set, index) => (index !== at ? set : as === 'rename' ? { ...set, name: said.name } : { ...set, theme: said.theme }))
+  return sets.map((set, index) => {
+    if (index !== at) return set
+    return as === 'rename' ? { ...set, name: said.name } : { ...set, theme: said.theme }
+  })
 }
 
 /** Every line of a book as it stands, in order. */

@@ -22,7 +22,7 @@ type Builder = (sources: readonly BookSource[], choices: EntryChoices, words: Wa
 /** So many numbers stand under one heading. */
 const HUNDRED = 100
 const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' })
-export const compareTitles = (a: string, b: string): number => collator.compare(a, b) || (a < b ? -1 : a > b ? 1 : 0)
+export const compareTitles = (a: string, b: string): number => collator.compare(a, b) || Number(a > b) - Number(a < b)
 const byNumber = (a: BookSource, b: BookSource): number =>
   compareTitles(a.numbering, b.numbering) || a.accession - b.accession || (a.id < b.id ? -1 : 1)
 

@@ -33,7 +33,8 @@ export function wishesOf(
     if (!before) return [{ thing, label, reason: 'none', was: [] }]
     // Line breaks do not count as a difference.
     const isSame = before.says.join(' ') === label.says.join(' ')
-    const reason = before.template !== label.template ? 'otherForm' : isSame ? null : 'differs'
+    const differs = isSame ? null : 'differs'
+    const reason = before.template === label.template ? differs : 'otherForm'
     return [{ thing, label, reason, was: before.says }]
   })
 }

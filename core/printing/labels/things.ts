@@ -38,7 +38,10 @@ export interface LabelWords {
 export function inFilingOrder(things: readonly LabelThing[]): readonly LabelThing[] {
   const numberOf = ({ sets }: LabelThing): number => Number(sets[0]?.figure.replace(/\D/g, '') ?? 0)
   // Nowhere is as far as nowhere: infinities have no difference.
-  const by = (a: number, b: number): number => (a === b ? 0 : a < b ? -1 : 1)
+  const by = (a: number, b: number): number => {
+    if (a === b) return 0
+    return a < b ? -1 : 1
+  }
   return [...things].sort(
     (a, b) => by(a.rank, b.rank) || by(a.position, b.position) || by(numberOf(a), numberOf(b)) || (a.of < b.of ? -1 : 1),
   )

@@ -102,14 +102,9 @@ export function proposeChoice(
   fixtureFor: (type: ContainerType) => FamilyChoice['fixture'],
 ): FamilyChoice {
   const { as } = meaningOf(family)
-  const type: ContainerType =
-    as === 'pages' || namesPages(family)
-      ? 'binder'
-      : as === 'slots'
-        ? 'caseRack'
-        : family.sort === null || family.sort === 'shelf'
-          ? 'bin'
-          : family.sort
+  const ofSort = family.sort === null || family.sort === 'shelf' ? 'bin' : family.sort
+  const ofSlots = as === 'slots' ? 'caseRack' : ofSort
+  const type: ContainerType = as === 'pages' || namesPages(family) ? 'binder' : ofSlots
   const cells = cellsNamed(family)
   const pages = shapesOfType('binder').flatMap(shape =>
     shape.cells ? [{ id: shape.id, count: shape.cells.rows * shape.cells.columns }] : [],

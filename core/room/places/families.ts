@@ -98,6 +98,7 @@ export const cellSpots = (family: PlaceFamily): readonly CellSpot[] =>
 const markRank = (mark: string): number => (/^\d+$/.test(mark) ? Number(mark) : Infinity)
 /** What containers of a family are called by, each once: `['1', '2', '10', 'A']`. */
 export const marksOf = (family: PlaceFamily): readonly string[] =>
-  [...new Set(inSpots(family).map(({ reading }) => reading.mark))].sort((a, b) =>
-    markRank(a) === markRank(b) ? (a < b ? -1 : 1) : markRank(a) - markRank(b),
-  )
+  [...new Set(inSpots(family).map(({ reading }) => reading.mark))].sort((a, b) => {
+    if (markRank(a) === markRank(b)) return a < b ? -1 : 1
+    return markRank(a) - markRank(b)
+  })

@@ -36,6 +36,11 @@ function plan(
   )
   return planFromList(families, choices, { rows, fixtures: new Map() }, NAMES)
 }
+function spotOf(cell: RoomPlan['holders'][number]['cell'], somewhere: RoomPlan['holders'][number]['somewhere']): string {
+  if (cell) return `${cell.page}/${cell.cell}`
+  if (!somewhere) return 'in order'
+  return somewhere.page ? `p${somewhere.page}` : 'somewhere'
+}
 /** By set: the name of the container that it goes to, with page, cell or `somewhere`. */
 function placesIn({ containers, holders }: RoomPlan, rows: readonly ContainerRow[] = []): ReadonlyMap<string, string> {
   const name = (ref: RoomPlan['holders'][number]['container']): string =>
@@ -43,13 +48,7 @@ function placesIn({ containers, holders }: RoomPlan, rows: readonly ContainerRow
     'nowhere'
   return new Map(
     holders.flatMap(({ container, cell, somewhere, holdingIds }) =>
-      holdingIds.map((id): [string, string] => [
-        id,
-        [
-          name(container),
-          cell ? `${cell.page}/${cell.cell}` : !somewhere ? 'in order' : somewhere.page ? `p${somewhere.page}` : 'somewhere',
-        ].join(' '),
-      ]),
+      holdingIds.map((id): [string, string] => [id, [name(container), spotOf(cell, somewhere)].join(' ')]),
     ),
   )
 }

@@ -79,7 +79,8 @@ export function planFromList(
     for (const group of groups) {
       const [row] = group.there
       const own = made.get(group)
-      const target = group.there.length === 1 && row ? { ...row.container, row } : own ? { ...own, row: null } : null
+      const toBuild = own ? { ...own, row: null } : null
+      const target = group.there.length === 1 && row ? { ...row.container, row } : toBuild
       if (!target) {
         doubt(group.there.length > 1 ? 'twoAreCalledSo' : 'tooMany', group.spots)
         counts.left += countOf(group.spots)
@@ -129,5 +130,8 @@ function sharesHolder({ reading }: PlaceSpot, { as }: FamilyChoice): boolean {
 /** As long as a short form may be. */
 const MOST_LETTERS = 12
 const countOf = (spots: readonly PlaceSpot[]): number => spots.reduce((sum, { ids }) => sum + ids.length, 0)
-const holderTypeIn = ({ type, cells }: Pick<Container, 'type' | 'cells'>): Holder['type'] =>
-  type === 'caseRack' ? 'case' : !cells ? 'pocket' : type === 'binder' ? 'celledPage' : 'trayCell'
+const holderTypeIn = ({ type, cells }: Pick<Container, 'type' | 'cells'>): Holder['type'] => {
+  if (type === 'caseRack') return 'case'
+  if (!cells) return 'pocket'
+  return type === 'binder' ? 'celledPage' : 'trayCell'
+}

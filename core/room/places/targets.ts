@@ -155,18 +155,16 @@ export function newContainer(
   const shape = shapeFor(type, shapeId)
   const usual = { reuse: 'last', isTwoSided: true, cellSize: null } as const
   const ofShape = shape.cells && shape.cells.rows * shape.cells.columns === grid.rows * grid.columns ? shape.cells : null
-  const cells =
-    as === 'slots'
-      ? { ...usual, rows: 1, columns: 1, pages: group.pages, isTwoSided: false, reuse: 'first' as const }
-      : as === 'pages' || hasPages
-        ? { ...usual, ...grid, cellSize: ofShape?.cellSize ?? null, pages: group.pages > 1 ? group.pages : (shape.cells?.pages ?? 1) }
-        : type === 'tray'
-          ? shape.cells
-          : null
+  const cellsOf = () => {
+    if (as === 'slots') return { ...usual, rows: 1, columns: 1, pages: group.pages, isTwoSided: false, reuse: 'first' as const }
+    if (as !== 'pages' && !hasPages) return type === 'tray' ? shape.cells : null
+    return { ...usual, ...grid, cellSize: ofShape?.cellSize ?? null, pages: group.pages > 1 ? group.pages : (shape.cells?.pages ?? 1) }
+  }
+  const cells = cellsOf()
   return {
     ...names,
     type,
-    lanes: cells ? 1 : group.hasSides ? Math.max(2, shape.lanes) : shape.lanes,
+    lanes: cells ? 1 : Math.max(group.hasSides ? 2 : 1, shape.lanes),
     lengthMm: shape.lengthMm,
     inner: shape.inner,
     cells,

@@ -102,7 +102,7 @@ const note = computed(() => {
   const { mode = 'all', absent = [] } = answer.words ?? {}
   // Why an ask of several parts has no answer is told part by part.
   const missing = absent.length > 0 && !find.absence ? findWords.absent(absent) : ''
-  const how = mode === 'some' ? findWords.some : mode === 'near' ? findWords.near : ''
+  const how = mode === 'some' || mode === 'near' ? findWords[mode] : ''
   const hint = mode === 'none' && !find.absence && find.linked.length === 0 ? findWords.noneHint : ''
   return [missing, how, hint, answer.unsaid > 0 ? findWords.unsaid(answer.unsaid) : ''].filter(Boolean).join(' ')
 })

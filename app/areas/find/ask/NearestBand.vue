@@ -23,9 +23,10 @@ function told({ without, ids }: Nearest): string {
   const isMaker = find.isMaker(without)
   if (!isSize && !isMaker) return ''
   const sorts = [
-    ...group(sets, ({ size, brandId }) =>
-      isSize ? (size ? sizeText(sizeOfClass(sizeClass(size.widthMm, size.heightMm))) : '') : (lookUp('brands', brandId)?.name ?? ''),
-    ),
+    ...group(sets, ({ size, brandId }) => {
+      if (isSize) return size ? sizeText(sizeOfClass(sizeClass(size.widthMm, size.heightMm))) : ''
+      return lookUp('brands', brandId)?.name ?? ''
+    }),
   ]
     .filter(([name]) => name !== '')
     .sort((a, b) => b[1].length - a[1].length)

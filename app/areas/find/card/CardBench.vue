@@ -40,7 +40,7 @@ function toldOf(need: Need): string {
   const served = servedFor(need)
   if (!served) return ''
   if (served.mode === 'none') return cardWords.none
-  const how = served.mode === 'some' ? cardWords.some : served.mode === 'near' ? cardWords.near : ''
+  const how = served.mode === 'some' || served.mode === 'near' ? cardWords[served.mode] : ''
   return [served.all > served.ids.length ? cardWords.more(served.ids.length, served.all) : cardWords.serves(served.all), how]
     .filter(Boolean)
     .join(' ')

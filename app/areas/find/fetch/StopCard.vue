@@ -31,20 +31,18 @@ const named = (id: string): string => {
   const holding = catalogue.tables?.holdings.get(id)
   return holding ? `${code(holding)} ${holding.name}` : ''
 }
+function whereText(standing: StopSet['standing'], count: StopSet['count']): string {
+  if (standing.position === null) return fetchWords.somewhere(standing.page)
+  const { container, lane, cell } = standing
+  if (cell) return fetchWords.cell(cell.page, cellText(container, cell.page, cell.cell), cell.side === 'back')
+  return count ? fetchWords.count(count, container.lanes > 1 ? laneName(lane, container.lanes) : '') : ''
+}
 /** Where it is, what is beside it, and what else sits in the same pocket. */
 function textsOf({ standing, count, sharesWithIds, isHalf }: StopSet): readonly string[] {
-  const { container, lane, cell } = standing
-  const where =
-    standing.position === null
-      ? fetchWords.somewhere(standing.page)
-      : cell
-        ? fetchWords.cell(cell.page, cellText(container, cell.page, cell.cell), cell.side === 'back')
-        : count
-          ? fetchWords.count(count, container.lanes > 1 ? laneName(lane, container.lanes) : '')
-          : ''
+  const { cell } = standing
   const near = cell || standing.position === null ? null : neighboursNow(stop.row, standing, facts.value.loanOf)
   return [
-    where,
+    whereText(standing, count),
     near ? fetchWords.between(nameOf(near.front), nameOf(near.behind)) : '',
     sharesWithIds.length > 0 ? fetchWords.shares(sharesWithIds.map(named)) : '',
     isHalf ? fetchWords.half : '',

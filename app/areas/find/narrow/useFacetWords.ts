@@ -18,7 +18,9 @@ export function useFacetWords() {
     die: value => narrowWords.yesNo.die[value as 'yes' | 'no'],
   }
   /** A name that is gone, as one in an old address of the page may be, is what it was written as. */
-  const valueName = (facet: Facet, value: string): string =>
-    value === NOT_SAID ? (facet === 'place' ? narrowWords.noPlace : narrowWords.notSaid) : (NAMES[facet](value) ?? narrowWords.notSaid)
+  const valueName = (facet: Facet, value: string): string => {
+    if (value === NOT_SAID) return facet === 'place' ? narrowWords.noPlace : narrowWords.notSaid
+    return NAMES[facet](value) ?? narrowWords.notSaid
+  }
   return { facetName: (facet: Facet): string => narrowWords.facets[facet], valueName }
 }

@@ -36,8 +36,8 @@ export const pictureWords = {
   none: 'No picture in the room has ink like this.',
   unpictured: (count: number) => `${counted(count, 'set')} without a picture cannot be found this way.`,
   nearness: (value: number) => {
-    const how = value >= SURE_FROM ? 'very like it' : value >= NEAR_FROM ? 'like it' : 'a little like it'
-    return `${how}: ${figure(Math.round(value * 100))} of 100`
+    const some = value >= NEAR_FROM ? 'like it' : 'a little like it'
+    return `${value >= SURE_FROM ? 'very like it' : some}: ${figure(Math.round(value * 100))} of 100`
   },
   pull: 'On the pull list',
 } as const

@@ -38,7 +38,10 @@ export function useSpace() {
 
   const unit = computed(() => catalogue.settings.unit)
   const own = computed(() => readSize(form.own, unit.value))
-  const card = computed((): Size => (form.card !== 'own' ? SIZES[form.card] : own.value.ok ? own.value.size : SIZES.a6))
+  const card = computed((): Size => {
+    if (form.card !== 'own') return SIZES[form.card]
+    return own.value.ok ? own.value.size : SIZES.a6
+  })
   const cardProblem = computed(() => (form.own.trim() !== '' && !own.value.ok ? spaceWords.unread : ''))
   const reading = computed(() => readSize(form.space, unit.value))
   const spaceProblem = computed(() => (form.space.trim() !== '' && !reading.value.ok ? spaceWords.unread : ''))

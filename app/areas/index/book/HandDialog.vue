@@ -18,7 +18,10 @@ const NAME = 2
 function text(says: readonly string[]): string {
   const phrase = says.slice(PICTURE + 1).join('')
   return says
-    .flatMap((each, at) => (at >= PICTURE || each === '' ? [] : at === NAME && phrase ? [`${phrase} (${each})`] : [each]))
+    .flatMap((each, at) => {
+      if (at >= PICTURE || each === '') return []
+      return at === NAME && phrase ? [`${phrase} (${each})`] : [each]
+    })
     .join('  ')
 }
 async function done(): Promise<void> {

@@ -186,7 +186,8 @@ export const bookApi = {
     const now = await laid()
     if (!now) return null
     const { order, changes, isWhole } = now
-    const [leaves, faces] = [chosen(now, what), await facesOf(now)]
+    const leaves = chosen(now, what)
+    const faces = await facesOf(now)
     const context = contextOf(now, faces)
     let pages = 0
     function* drawn(): Generator<Page> {

@@ -70,8 +70,10 @@ function textsOf(order: CardOrder): readonly string[] {
   if (order.of === 'dividers') return [...around, ...order.sources.map(({ title }) => title)]
   return [...around, order.lead, ...order.lines.flatMap(({ code, text, detail }) => [code, text, detail])]
 }
-const templateOf = (order: CardOrder): Label['template'] =>
-  order.of === 'cards' ? 'card' : order.of === 'dividers' && order.form === 'full' ? 'dividerFull' : 'dividerTab'
+const templateOf = (order: CardOrder): Label['template'] => {
+  if (order.of === 'cards') return 'card'
+  return order.of === 'dividers' && order.form === 'full' ? 'dividerFull' : 'dividerTab'
+}
 
 /** Those that say something else than what was made of them, or of which nothing was made. */
 async function changed<P extends CutPiece>(pieces: readonly P[], template: Label['template']): Promise<readonly P[]> {

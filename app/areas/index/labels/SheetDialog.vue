@@ -49,7 +49,14 @@ const form = reactive({
 })
 const typed = useTyped(form)
 typed.begin(`label sheet ${sheet?.id ?? ''}`, { ...form })
-const started = shallowRef(sheet ? -1 : begun ? START_SHEETS.findIndex(each => each === begun) : 0)
+const started = shallowRef(
+  sheet
+    ? -1
+    : Math.max(
+        0,
+        START_SHEETS.findIndex(each => each === begun),
+      ),
+)
 function start(at: number): void {
   const grid = START_SHEETS[at]
   started.value = at
@@ -78,7 +85,8 @@ const written = computed((): Omit<LabelSheet, 'id'> | null => {
 })
 const fault = computed(() => {
   const found = written.value && gridFault(written.value)
-  return found ? labelWords.fault(found) : written.value ? '' : labelWords.unread
+  if (found) return labelWords.fault(found)
+  return written.value ? '' : labelWords.unread
 })
 async function keep(): Promise<void> {
   if (!written.value) return

@@ -160,7 +160,8 @@ async function remember(now: LabelLayout, ofs: readonly string[], thing: string)
 export const labelsApi = {
   /** Lays out the labels of all things of a kind, in filing order, each with why it is to be made. */
   async lay(order: LabelOrder): Promise<readonly LabelLine[]> {
-    const [faces, before] = [await Faces.for(textsOf(order)), await known(order.kind)]
+    const faces = await Faces.for(textsOf(order))
+    const before = await known(order.kind)
     const laid = composeLabels(order.things, {
       space: spaceOf(order),
       hasCode: order.habits.hasCode,

@@ -46,6 +46,10 @@ function sayEmpty(): void {
   say({ as: 'empty' })
   field.value?.focus()
 }
+function saidText(said: (typeof kept.said)[number]): string {
+  if (said.as === 'tab') return alongWords.saidTab(said.text)
+  return said.as === 'strange' ? alongWords.saidStrange(said.text) : alongWords.saidEmpty
+}
 const lines = computed(() =>
   kept.said.map((each, at) => {
     const holding = each.as === 'set' ? catalogue.tables?.holdings.get(each.holdingId) : undefined
@@ -53,12 +57,7 @@ const lines = computed(() =>
     return {
       holding,
       address: cell ? addressOf(cell) : '',
-      text:
-        each.as === 'tab'
-          ? alongWords.saidTab(each.text)
-          : each.as === 'strange'
-            ? alongWords.saidStrange(each.text)
-            : alongWords.saidEmpty,
+      text: saidText(each),
     }
   }),
 )

@@ -2,7 +2,7 @@
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, nextTick, onMounted, shallowRef, watch } from 'vue'
 import type { Holder, Section } from '#core/catalog'
-import type { ContainerRow } from '#core/room'
+import { type ContainerRow, entryId } from '#core/room'
 import { useMoving } from '~/subjects/room/useMoving'
 import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCarry } from '~/subjects/room/useCarry'
@@ -30,7 +30,7 @@ const { setDown } = useMoving()
 const entries = computed(() => row.lanes[lane - 1] ?? [])
 const idAt = (index: number): string | null => {
   const entry = entries.value[index]
-  return !entry ? null : entry.type === 'section' ? entry.section.id : entry.placement.holder.id
+  return entry ? entryId(entry) : null
 }
 const at = shallowRef(0)
 /** While carrying: the entry behind which the holders would be set down; -1 is the very front. */

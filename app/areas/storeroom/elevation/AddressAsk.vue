@@ -25,7 +25,8 @@ function go(): void {
     problem.value = ''
     return void router.push(`/storeroom/${called.id}`)
   }
-  problem.value = !first ? roomWords.noAddress(asked) : isOnePlace ? '' : roomWords.severalAddress(asked, found.length)
+  const several = isOnePlace ? '' : roomWords.severalAddress(asked, found.length)
+  problem.value = first ? several : roomWords.noAddress(asked)
   if (first && isOnePlace) void router.push({ path: `/storeroom/${first.container.id}`, query: { at: first.holder.holdingIds[0] } })
 }
 </script>

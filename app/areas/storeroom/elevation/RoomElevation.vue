@@ -27,7 +27,8 @@ function writtenOn(name: string, code: string, widthPx: number, heightPx: number
   const lines = Math.floor(across / LINE_PX)
   const lettersALine = Math.max(1, Math.floor((along - EDGE_PX) / LETTER_PX))
   const longest = Math.max(...name.split(' ').map(word => word.length))
-  const linesOfName = name.length <= lettersALine ? 1 : longest <= lettersALine ? Math.ceil(name.length / lettersALine) + 1 : Infinity
+  const linesInParts = longest <= lettersALine ? Math.ceil(name.length / lettersALine) + 1 : Infinity
+  const linesOfName = name.length <= lettersALine ? 1 : linesInParts
   const isNamed = isUpright ? name.length <= lettersALine : linesOfName <= lines
   const left = isUpright ? 0 : lines - (isNamed ? linesOfName : 1)
   return { isUpright, text: isNamed ? name : code, lines: left }

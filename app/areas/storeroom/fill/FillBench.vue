@@ -25,6 +25,12 @@ const measured = computed(() =>
     catalogue.tables?.containers.get(each.containerId) ? [{ ...each, container: catalogue.tables.containers.get(each.containerId) }] : [],
   ),
 )
+function thicknessText(learnt: ReturnType<typeof catalogue.learnt.get>, usual: number): string {
+  if (!learnt) return roomWords.usual(thinText(usual))
+  return learnt.isLearnt
+    ? roomWords.learnt(thinText(learnt.mm), thinText(learnt.plusMinusMm))
+    : roomWords.tooLittle(thinText(usual), thinText(learnt.plusMinusMm))
+}
 const thicknesses = computed(() => {
   const used = new Map<string, { kindId: string | null; holder: keyof typeof holderWords.types }>()
   for (const { holder, container } of catalogue.room.placements.values())
@@ -42,11 +48,7 @@ const thicknesses = computed(() => {
         key,
         name: `${kind?.name ?? takeInWords.kindUnsaid}, ${holderWords.types[holder].toLowerCase()}`,
         isLearnt: learnt?.isLearnt ?? false,
-        text: !learnt
-          ? roomWords.usual(thinText(usual))
-          : learnt.isLearnt
-            ? roomWords.learnt(thinText(learnt.mm), thinText(learnt.plusMinusMm))
-            : roomWords.tooLittle(thinText(usual), thinText(learnt.plusMinusMm)),
+        text: thicknessText(learnt, usual),
       }
     })
     .sort((a, b) => Number(b.isLearnt) - Number(a.isLearnt) || (a.name < b.name ? -1 : 1))
@@ -77,8 +79,10 @@ const odd = computed(
   () => new Map(oddLengths(measured.value, id => catalogue.tables?.kinds.get(id)).map(({ id, expectedMm }) => [id, expectedMm])),
 )
 /** The lane that was measured: its container, and which of its lanes where it has more. */
-const laneText = ({ container, lane }: (typeof measured.value)[number]): string =>
-  !container ? '' : container.lanes > 1 ? `${container.name}, ${laneName(lane, container.lanes)}` : container.name
+const laneText = ({ container, lane }: (typeof measured.value)[number]): string => {
+  if (!container) return ''
+  return container.lanes > 1 ? `${container.name}, ${laneName(lane, container.lanes)}` : container.name
+}
 const HOURS = [1, 2, 8] as const
 </script>
 

@@ -84,11 +84,13 @@ watch(
 function lengthOf(field: 'maxThickness' | 'film' | 'emptyThickness' | 'bulk', before: number | null): number | null | 'unread' {
   if (texts[field] === shown.value[field]) return before
   const reading = readLength(texts[field], thinUnit())
-  return reading.ok ? reading.mm : reading.code === 'empty' || reading.code === 'zero' ? null : 'unread'
+  if (reading.ok) return reading.mm
+  return reading.code === 'empty' || reading.code === 'zero' ? null : 'unread'
 }
 async function keep(): Promise<void> {
   const size = readSize(texts.inner, catalogue.settings.unit)
-  const inner = texts.inner === shown.value.inner ? type.inner : size.ok ? { ...size.size } : null
+  const written = size.ok ? { ...size.size } : null
+  const inner = texts.inner === shown.value.inner ? type.inner : written
   const lengths = {
     maxThicknessMm: lengthOf('maxThickness', type.maxThicknessMm),
     filmMm: lengthOf('film', type.filmMm),
@@ -100,18 +102,14 @@ async function keep(): Promise<void> {
   const isPage = texts.type === 'celledPage'
   const isGrid = [texts.rows, texts.columns].every(count => Number.isInteger(count) && count >= 1 && count <= 12)
   const takesAny = texts.type === 'ring' || texts.type === 'none'
-  problem.value =
-    inner === null && (texts.inner.trim() !== '' || !takesAny)
-      ? holderWords.innerProblem
-      : Object.values(lengths).includes('unread')
-        ? holderWords.lengthProblem
-        : packs === null
-          ? holderWords.packsProblem
-          : isPage && !isGrid
-            ? holderWords.cellsProblem
-            : weightG === 'unread'
-              ? placeWords.weightProblem
-              : ''
+  const problems: readonly (readonly [is: boolean, words: string])[] = [
+    [inner === null && (texts.inner.trim() !== '' || !takesAny), holderWords.innerProblem],
+    [Object.values(lengths).includes('unread'), holderWords.lengthProblem],
+    [packs === null, holderWords.packsProblem],
+    [isPage && !isGrid, holderWords.cellsProblem],
+    [weightG === 'unread', placeWords.weightProblem],
+  ]
+  problem.value = problems.find(([is]) => is)?.[1] ?? ''
   if (problem.value || packs === null || weightG === 'unread') return
   const mm = (value: number | null | 'unread'): number | null => (value === 'unread' ? null : value)
   const after: HolderType = {
@@ -134,8 +132,10 @@ async function keep(): Promise<void> {
     notes: texts.notes,
   }
   const outcome = await (isNew ? act.addHolderType(after) : act.changeHolderType(type.id, changedFields(begun, after)))
-  problem.value = outcome.ok ? '' : outcome.code === 'inUse' ? holderWords.inUse(outcome.count) : holderWords.problems[outcome.code]
-  if (!outcome.ok) return
+  if (!outcome.ok) {
+    problem.value = outcome.code === 'inUse' ? holderWords.inUse(outcome.count) : holderWords.problems[outcome.code]
+    return
+  }
   typed.forget()
   notices.tell(holderWords.kept(texts.name))
   emit('kept')

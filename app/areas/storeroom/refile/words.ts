@@ -3,8 +3,10 @@ import { counted, countedThat, figure } from '#core/grammar'
 
 type Write = (mm: number) => string
 type Problem = Extract<RefilingProposal, { ok: false }>['problem']
-const time = (minutes: number): string =>
-  minutes < 1.5 ? 'a minute' : minutes < 90 ? `${Math.round(minutes)} minutes` : `${(minutes / 60).toFixed(1)} hours`
+const time = (minutes: number): string => {
+  if (minutes < 1.5) return 'a minute'
+  return minutes < 90 ? `${Math.round(minutes)} minutes` : `${(minutes / 60).toFixed(1)} hours`
+}
 
 const WHY_CUT: Readonly<Record<SplitBreak['why'], string>> = {
   betweenGroups: 'between two groups, nothing is split',
@@ -36,20 +38,21 @@ export const refileWords = {
   evenFirst: 'No row fuller than it must be',
   propose: 'Work it out',
   working: 'Working it out',
-  problem: (problem: Problem, write: Write, lane: string): string =>
-    problem.code === 'tooLong'
-      ? `It does not all go in: it needs ${write(problem.needMm)}, and ` +
+  problem: (problem: Problem, write: Write, lane: string): string => {
+    if (problem.code === 'tooLong')
+      return (
+        `It does not all go in: it needs ${write(problem.needMm)}, and ` +
         `${write(problem.haveMm)} are there. Add a container, or keep less free.`
-      : problem.code === 'itemTooLong'
-        ? `One pocket is ${write(problem.needMm)} deep, deeper than any row.`
-        : problem.code === 'laneTooShort'
-          ? `${lane} is too short: it needs ${write(problem.needMm)} and has ${write(problem.haveMm)}.`
-          : problem.code === 'tableTooSmall'
-            ? `Things get in each other's way: about ${write(problem.needMm)} of ` +
-              `free table are needed, and there are ${write(problem.haveMm)}.`
-            : problem.code === 'noLane'
-              ? 'Choose at least one container.'
-              : 'Nothing in this corner can be re-filed.',
+      )
+    if (problem.code === 'itemTooLong') return `One pocket is ${write(problem.needMm)} deep, deeper than any row.`
+    if (problem.code === 'laneTooShort') return `${lane} is too short: it needs ${write(problem.needMm)} and has ${write(problem.haveMm)}.`
+    if (problem.code === 'tableTooSmall')
+      return (
+        `Things get in each other's way: about ${write(problem.needMm)} of ` +
+        `free table are needed, and there are ${write(problem.haveMm)}.`
+      )
+    return problem.code === 'noLane' ? 'Choose at least one container.' : 'Nothing in this corner can be re-filed.'
+  },
   nothing: 'Everything stands as it should already. Nothing is to be moved.',
   sum: (move: number, stay: number, steps: number) => `${counted(move, 'pocket')} to move, ${stay} stay, in ${counted(steps, 'step')}.`,
   viaTable: (count: number) => `${count} of them by way of the table.`,

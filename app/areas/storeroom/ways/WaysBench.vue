@@ -77,7 +77,8 @@ const rules = computed((): readonly FilingRule[] =>
 )
 function nameOf(rule: FilingRule): string {
   const keys = waysWords.rule(placeWords.rule(rule))
-  return isNumber(rule) ? waysWords.never : zone.value && sameRule(rule, zone.value.filingRule) ? `${keys}, ${waysWords.present}` : keys
+  if (isNumber(rule)) return waysWords.never
+  return zone.value && sameRule(rule, zone.value.filingRule) ? `${keys}, ${waysWords.present}` : keys
 }
 async function compare(): Promise<void> {
   const { zoneId, ...assumptions } = plainly(form)

@@ -19,7 +19,10 @@ function change(column: number, field: string): void {
   // Two columns cannot be one field: the one that was it before goes to the notes.
   emit(
     'columns',
-    view.choices.columns.map((each, at) => (at === column ? (field as ListField) : at === taken && field !== 'notes' ? 'notes' : each)),
+    view.choices.columns.map((each, at) => {
+      if (at === column) return field as ListField
+      return at === taken && field !== 'notes' ? 'notes' : each
+    }),
   )
 }
 
@@ -38,7 +41,10 @@ const READ: Readonly<Record<ListField, (draft: Draft) => string>> = {
   acquiredOn: draft => (draft.acquiredOn ? partialDay(draft.acquiredOn) : ''),
   price: draft => (draft.price ? slipWords.money(draft.price.minor, draft.price.currency) : ''),
   used: draft => slipWords.saidUse(saidUse(draft)),
-  matchingDie: draft => (draft.hasMatchingDie === null ? '' : draft.hasMatchingDie ? importWords.yes : importWords.no),
+  matchingDie: draft => {
+    if (draft.hasMatchingDie === null) return ''
+    return draft.hasMatchingDie ? importWords.yes : importWords.no
+  },
   place: draft => draft.placeText,
   packaging: draft => (draft.packaging ? takeInWords.packagings[draft.packaging] : ''),
   code: draft => draft.codeText,

@@ -27,8 +27,10 @@ const options = computed((): readonly Option[] => [
     reading: { as: 'category', name },
   })),
 ])
-const keyOf = (reading: KindReading | undefined): string =>
-  !reading || reading.as === 'keep' ? 'keep' : reading.as === 'newKind' ? 'newKind' : `${reading.as}/${reading.name}`
+const keyOf = (reading: KindReading | undefined): string => {
+  if (!reading || reading.as === 'keep') return 'keep'
+  return reading.as === 'newKind' ? 'newKind' : `${reading.as}/${reading.name}`
+}
 
 function choose(text: string, key: string): void {
   const found = options.value.find(option => option.key === key)

@@ -52,13 +52,9 @@ function typedIn(event: Event): void {
 }
 const progressText = computed(() => {
   const told = progress.value
-  return !told
-    ? ''
-    : told.stage === 'opening'
-      ? importWords.opening
-      : told.stage === 'writing'
-        ? importWords.writing(told.done, told.total)
-        : importWords.reading(told.done, told.total)
+  if (!told) return ''
+  if (told.stage === 'opening') return importWords.opening
+  return told.stage === 'writing' ? importWords.writing(told.done, told.total) : importWords.reading(told.done, told.total)
 })
 </script>
 

@@ -36,7 +36,12 @@ const claimed = computed((): readonly Question[] =>
         options: columns.map(column => ({
           text: importWords.column(view.headings[column] ?? '', column),
           isChosen: view.choices.columns[column] === field,
-          change: { columns: view.choices.columns.map((each, at) => (at === column ? field : each === field ? 'notes' : each)) },
+          change: {
+            columns: view.choices.columns.map((each, at) => {
+              if (at === column) return field
+              return each === field ? 'notes' : each
+            }),
+          },
         })),
       },
     ]

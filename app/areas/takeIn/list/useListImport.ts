@@ -24,7 +24,8 @@ export function useListImport() {
         progress.value = told
       }, work)
     } catch (reason) {
-      stopped.value = reason instanceof WorkStopped ? reason.code : troubleOf(reason) === 'full' ? 'full' : 'crashed'
+      const trouble = troubleOf(reason) === 'full' ? 'full' : 'crashed'
+      stopped.value = reason instanceof WorkStopped ? reason.code : trouble
       // The stopped worker took the open list with it.
       view.value = null
       worker.cancel()

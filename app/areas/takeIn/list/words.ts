@@ -132,12 +132,11 @@ export const importWords = {
   kindsHint: 'What the words in this column mean here.',
   kindAs: { kind: 'Kind', category: 'Category', newKind: 'New kind', keep: 'Keep as text' },
   sizeUnit: (count: number) => `${counted(count, 'size')} without a unit`,
-  sizeUnitWhy: (inches: number, centimetres: number) =>
-    centimetres > 0
-      ? `Of the sizes with a unit, ${figure(inches)} are in inches and ${figure(centimetres)} in centimetres, so these could be either.`
-      : inches === 1
-        ? 'The only size that has a unit is in inches.'
-        : `All ${figure(inches)} sizes that have a unit are in inches.`,
+  sizeUnitWhy: (inches: number, centimetres: number) => {
+    if (centimetres > 0)
+      return `Of those with a unit, ${figure(inches)} are in inches and ${figure(centimetres)} in centimetres: these could be either.`
+    return inches === 1 ? 'The only size that has a unit is in inches.' : `All ${figure(inches)} sizes that have a unit are in inches.`
+  },
   farNumbers: (count: number) => `${counted(count, 'number')} far above the others`,
   farWhy: 'A code of the maker, perhaps. Taken as numbers they stay on their sets, and the running number goes on from the others.',
   farOlder: 'Keep them as older numbers',
@@ -148,15 +147,15 @@ export const importWords = {
   millimetres: 'Millimetres',
   keep: 'Leave as text, ask me later',
   dateOrder: (count: number) => `${counted(count, 'date')} like 3/4/2019`,
-  dateOrderWhy: (monthFirst: number, dayFirst: number, own: DateOrder | null) =>
-    monthFirst > 0 && dayFirst > 0
-      ? `${counted(monthFirst, 'other date')} can only have the month first, and ${figure(dayFirst)} only the day. The list is mixed.`
-      : monthFirst > 0
-        ? `${counted(monthFirst, 'other date')} can only have the month first, none the day.`
-        : dayFirst > 0
-          ? `${counted(dayFirst, 'other date')} can only have the day first, none the month.`
-          : 'No date of the list has a day above 12, so the list does not say.' +
-            (own ? ` In your room ${own === 'dayFirst' ? 'the day' : 'the month'} comes first.` : ''),
+  dateOrderWhy: (monthFirst: number, dayFirst: number, own: DateOrder | null) => {
+    if (monthFirst > 0 && dayFirst > 0)
+      return `${counted(monthFirst, 'other date')} can only have the month first, and ${figure(dayFirst)} only the day. The list is mixed.`
+    if (monthFirst > 0) return `${counted(monthFirst, 'other date')} can only have the month first, none the day.`
+    return dayFirst > 0
+      ? `${counted(dayFirst, 'other date')} can only have the day first, none the month.`
+      : 'No date of the list has a day above 12, so the list does not say.' +
+          (own ? ` In your room ${own === 'dayFirst' ? 'the day' : 'the month'} comes first.` : '')
+  },
   monthFirst: 'Month first',
   dayFirst: 'Day first',
   shortYears: (count: number) => `${counted(count, 'date')} with a year of two figures`,

@@ -9,7 +9,7 @@ import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
 import type { NameOutcome } from '~/db/commands'
-import { meaningOf, nameWords } from './words'
+import { nameProblem, nameWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
 
@@ -37,13 +37,7 @@ watch(
 )
 
 function tell(outcome: NameOutcome, sentence: (sets: number) => string): boolean {
-  problem.value = outcome.ok
-    ? ''
-    : outcome.code === 'nameTaken'
-      ? nameWords.taken(outcome.by)
-      : outcome.code === 'markTaken'
-        ? nameWords.markTaken('', meaningOf(outcome.by))
-        : nameWords.problems[outcome.code]
+  problem.value = outcome.ok ? '' : nameProblem(outcome, '')
   if (outcome.ok) notices.tell(sentence(outcome.sets))
   return outcome.ok
 }

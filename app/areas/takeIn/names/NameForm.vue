@@ -13,7 +13,7 @@ import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useRoomWorker } from '~/data/useRoomWorker'
 import { act } from '~/data/act'
-import { meaningOf, nameWords } from './words'
+import { nameProblem, nameWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { placeWords } from '~/data/words'
 import { useNotices } from '~/kit/useNotices'
@@ -161,13 +161,7 @@ async function put(): Promise<void> {
   wouldMove.value = null
   const after = changed()
   const outcome = await (isKnown() ? act.changeName(list, record.id, changedFields(begun, after)) : act.addName(list, plainly(after)))
-  problem.value = outcome.ok
-    ? ''
-    : outcome.code === 'nameTaken'
-      ? nameWords.taken(outcome.by)
-      : outcome.code === 'markTaken'
-        ? nameWords.markTaken(texts.suffix, meaningOf(outcome.by))
-        : nameWords.problems[outcome.code]
+  problem.value = outcome.ok ? '' : nameProblem(outcome, texts.suffix)
   if (!outcome.ok) return
   typed.forget()
   notices.tell(nameWords.kept(after.name))

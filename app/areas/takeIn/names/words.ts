@@ -1,3 +1,4 @@
+import type { NameOutcome } from '~/db/commands'
 import type { KindFamily, ThemeSchool } from '#core/catalog'
 import type { LegendLine } from '#core/classing'
 import { counted } from '#core/grammar'
@@ -102,4 +103,10 @@ function few(names: readonly string[]): string {
 /** What a line of the legend says. */
 export function meaningOf(line: LegendLine): string {
   return line.kind ? nameWords.kindMark(line.kind.name) : slipWords.relation[line.way]
+}
+
+/** Why a name was refused. `mark`: the mark that was asked for. */
+export function nameProblem(outcome: Extract<NameOutcome, { readonly ok: false }>, mark: string): string {
+  if (outcome.code === 'nameTaken') return nameWords.taken(outcome.by)
+  return outcome.code === 'markTaken' ? nameWords.markTaken(mark, meaningOf(outcome.by)) : nameWords.problems[outcome.code]
 }

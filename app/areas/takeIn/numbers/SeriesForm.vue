@@ -63,9 +63,10 @@ const samples = computed(() =>
   })),
 )
 const clash = computed(() => [...(catalogue.tables?.series.values() ?? [])].find(other => other.id !== series.id && mayClash(other, form)))
-const problem = computed(() =>
-  clash.value ? numberWords.clash(clash.value.name) : isTried.value && isBlank(form.name) ? numberWords.nameMissing : '',
-)
+const problem = computed(() => {
+  if (clash.value) return numberWords.clash(clash.value.name)
+  return isTried.value && isBlank(form.name) ? numberWords.nameMissing : ''
+})
 const stale = computed(() => staleLabels([...(catalogue.tables?.holdings.values() ?? [])], series, form, id => lookUp('kinds', id)))
 
 async function keep(): Promise<void> {

@@ -38,12 +38,15 @@ const sizeHint = computed(() => (size.value.ok ? takeInWords.sizeRead(sizeText(s
 /** Chosen of two: written in millimetres, so that nothing is rounded. */
 const exactSize = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): string => `${widthMm} x ${heightMm} mm`
 const sizeProblem = computed(() => (!size.value.ok && size.value.code !== 'empty' ? takeInWords.sizeProblem[size.value.code] : ''))
-const nameProblem = computed(() =>
-  texts.name.trim().length > LIMITS.name ? pileWords.nameTooLong : isTried && isBlank(texts.name) ? takeInWords.nameMissing : '',
-)
-const dateProblem = computed(() =>
-  texts.acquiredOn.trim() === '' ? '' : isFuture.value ? pileWords.dateFuture : date.value.ok ? '' : pileWords.dateProblem,
-)
+const nameProblem = computed(() => {
+  if (texts.name.trim().length > LIMITS.name) return pileWords.nameTooLong
+  return isTried && isBlank(texts.name) ? takeInWords.nameMissing : ''
+})
+const dateProblem = computed(() => {
+  if (texts.acquiredOn.trim() === '') return ''
+  if (isFuture.value) return pileWords.dateFuture
+  return date.value.ok ? '' : pileWords.dateProblem
+})
 const priceProblem = computed(() => (texts.price.trim() !== '' && !price.value ? pileWords.priceProblem : ''))
 
 const words = computed(() => readWords(texts.words))
@@ -74,19 +77,13 @@ const nearBrand = computed(() => {
   const isKnown = brandId.value !== null || texts.brand.trim() === ''
   return isKnown ? null : (lookUp('brands', brandsLike(texts.brand, [...(catalogue.tables?.brands.values() ?? [])])[0]?.id) ?? null)
 })
-const firstProblem = computed(() =>
-  nameProblem.value || isBlank(texts.name)
-    ? 'take-name'
-    : sizeProblem.value
-      ? 'take-size'
-      : wordsProblem.value
-        ? 'take-words'
-        : dateProblem.value
-          ? 'take-date'
-          : priceProblem.value
-            ? 'take-price'
-            : null,
-)
+const firstProblem = computed(() => {
+  if (nameProblem.value || isBlank(texts.name)) return 'take-name'
+  if (sizeProblem.value) return 'take-size'
+  if (wordsProblem.value) return 'take-words'
+  if (dateProblem.value) return 'take-date'
+  return priceProblem.value ? 'take-price' : null
+})
 defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
 </script>
 

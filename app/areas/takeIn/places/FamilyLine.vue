@@ -29,9 +29,10 @@ const SHOWN = 4
 const DOUBTED = 6
 
 const examples = computed(() => family.spots.slice(0, SHOWN).map(spot => spot.texts[0] ?? ''))
-const meanings = computed((): readonly FamilyMeaning[] =>
-  family.as === 'in' ? ['containers', 'slots', 'out', 'none'] : family.as === 'cell' ? ['pages', 'none'] : ['out', 'none'],
-)
+const meanings = computed((): readonly FamilyMeaning[] => {
+  if (family.as === 'in') return ['containers', 'slots', 'out', 'none']
+  return family.as === 'cell' ? ['pages', 'none'] : ['out', 'none']
+})
 const because = computed(() => listedWords.because[meaningOf(family).because])
 const isBuilt = computed(() => choice.as === 'containers' || choice.as === 'slots' || choice.as === 'pages')
 const hasPages = computed(() => choice.as === 'containers' && namesPages(family))

@@ -19,7 +19,9 @@ const field = computed(() => questionWords.field[group.code])
 const reading = computed(() => readAnswer(group.code, typed.value, ground))
 const readText = computed(() => {
   const { size, acquiredOn, price } = reading.value ?? {}
-  return size ? sizeText(size) : acquiredOn ? partialDay(acquiredOn) : price ? slipWords.money(price.minor, price.currency) : ''
+  if (size) return sizeText(size)
+  if (acquiredOn) return partialDay(acquiredOn)
+  return price ? slipWords.money(price.minor, price.currency) : ''
 })
 const isYesNo = computed(() => group.code === 'usedUnread' || group.code === 'dieUnread')
 const isNumber = computed(() => group.code.startsWith('number'))

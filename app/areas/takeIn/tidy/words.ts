@@ -23,9 +23,14 @@ export const tidyWords = {
   by: (rule: string) => `Filed by ${rule}.`,
   change: 'Change the order',
   holders: 'What they sit in',
-  holder: ({ count }: HolderCount, type: HolderType | undefined) =>
-    type?.type === 'none' ? `${figure(count)} by themselves` : type ? `${figure(count)} × ${type.name}` : counted(count, 'page'),
-  toGet: ({ count, toGet }: HolderCount) => (toGet === 0 ? 'on hand' : toGet < count ? `${figure(toGet)} more to get` : 'to get'),
+  holder: ({ count }: HolderCount, type: HolderType | undefined) => {
+    if (type?.type === 'none') return `${figure(count)} by themselves`
+    return type ? `${figure(count)} × ${type.name}` : counted(count, 'page')
+  },
+  toGet: ({ count, toGet }: HolderCount) => {
+    if (toGet === 0) return 'on hand'
+    return toGet < count ? `${figure(toGet)} more to get` : 'to get'
+  },
   noHolders: 'No size is known of any: what they sit in cannot be told.',
   assumed: (count: number) =>
     `${figure(count)} of no known size ${count === 1 ? 'is' : 'are'} counted as most of ${count === 1 ? 'its' : 'their'} kind.`,

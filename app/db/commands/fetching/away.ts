@@ -67,7 +67,9 @@ export async function takeOut(db: YondercrestDb, holdingIds: readonly string[], 
 }
 
 async function goOut(desk: Desk, holdingIds: readonly string[], to: string, isForUse: boolean): Promise<number> {
-  const [place, outAt, open] = [to.trim().slice(0, LIMITS.name), new Date().toISOString(), await openLoans(desk.db, holdingIds)]
+  const place = to.trim().slice(0, LIMITS.name)
+  const outAt = new Date().toISOString()
+  const open = await openLoans(desk.db, holdingIds)
   const found = (await desk.db.records('holdings').bulkGet([...new Set(holdingIds)])).flatMap(each => each ?? [])
   // What nobody has put away yet, or is gone, is in no place that it could be out of.
   const going = found.filter(({ id, state }) => (state === 'filed' || open.has(id)) && open.get(id)?.to !== place)

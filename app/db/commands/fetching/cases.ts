@@ -6,7 +6,8 @@ const PLACES = ['On the table', 'Night desk', 'Winter basket'] as const
 
 export const fetchingCases: Cases = {
   async pullSets(db, luck) {
-    const [lists, holdings] = [await all(db, 'pullLists'), await all(db, 'holdings')]
+    const lists = await all(db, 'pullLists')
+    const holdings = await all(db, 'holdings')
     const some = [luck.pick(holdings), luck.pick(holdings)].flatMap(each => (each ? [each.id] : []))
     await commands.pullSets(db, luck.below(2) === 0 ? null : (luck.pick(lists)?.id ?? null), [...some, 'gone'])
   },
@@ -40,7 +41,8 @@ export const fetchingCases: Cases = {
     await commands.takeOut(db, some, luck.pick(PLACES) ?? '', luck.below(2) === 0)
   },
   async bringBack(db, luck) {
-    const [holdings, loans] = [await all(db, 'holdings'), await all(db, 'loans')]
+    const holdings = await all(db, 'holdings')
+    const loans = await all(db, 'loans')
     const some = [luck.pick(loans)?.holdingId, luck.pick(loans)?.holdingId, luck.pick(holdings)?.id]
     const returns = [...new Set(some)].flatMap(id => (id ? [{ holdingId: id, wasUsed: luck.below(2) === 0 }] : []))
     const moved = holdings.find(({ id, state }) => state === 'out' && id === returns[0]?.holdingId)

@@ -24,9 +24,13 @@ export async function pullSets(db: YondercrestDb, listId: string | null, holding
       const known = await db.records('pullLists').get(listId ?? '')
       const list = known ?? blankList()
       const asked = new Set(holdingIds)
-      const [relations, sets] = [await db.records('relations').toArray(), await db.records('holdings').bulkGet([...asked])]
+      const relations = await db.records('relations').toArray()
+      const sets = await db.records('holdings').bulkGet([...asked])
       // Of the others only those that go along are asked for.
-      const near = relations.flatMap(({ fromId, toId }) => (asked.has(fromId) ? [toId] : asked.has(toId) ? [fromId] : []))
+      const near = relations.flatMap(({ fromId, toId }) => {
+        if (asked.has(fromId)) return [toId]
+        return asked.has(toId) ? [fromId] : []
+      })
       const hosts = sets.flatMap(set => set?.pieces.flatMap(({ livesWithId }) => livesWithId ?? []) ?? [])
       const others = await db.records('holdings').bulkGet([...near, ...hosts])
       const holdings = new Map([...sets, ...others].flatMap(set => (set ? [[set.id, set] as const] : [])))

@@ -9,7 +9,8 @@ import type { YondercrestDb } from '../../database'
 export async function highestGiven(db: YondercrestDb, seriesId: string): Promise<number> {
   const lines = db.records('register').where('[seriesId+number]')
   const all = () => lines.between([seriesId, 0], [seriesId, Infinity])
-  const [last, count] = [await all().last(), await all().count()]
+  const last = await all().last()
+  const count = await all().count()
   if (!last) return 0
   // With fewer numbers missing than a gap is wide, nothing is far from anything.
   const end =

@@ -150,11 +150,9 @@ export async function placeMany(
     async desk => {
       // What is gone, or was placed meanwhile, or finds its place taken, waits for another time.
       const ids = plan.placed.map(holding => holding.id)
-      const [now, standing, isFree] = [
-        await db.records('holdings').bulkGet(ids),
-        new Set((await db.records('holders').where('holdingIds').anyOf(ids).toArray()).flatMap(holder => holder.holdingIds)),
-        await freePlaces(db, plan.holders),
-      ]
+      const now = await db.records('holdings').bulkGet(ids)
+      const standing = new Set((await db.records('holders').where('holdingIds').anyOf(ids).toArray()).flatMap(holder => holder.holdingIds))
+      const isFree = await freePlaces(db, plan.holders)
       const living = new Map(now.flatMap(holding => (holding && !standing.has(holding.id) ? [[holding.id, holding]] : [])))
       const holders = plan.holders.filter(holder => isFree(holder, null) && living.has(holder.holdingIds[0] ?? ''))
       const placed = [...new Set(holders.flatMap(holder => holder.holdingIds))].flatMap(id => living.get(id) ?? [])

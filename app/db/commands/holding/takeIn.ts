@@ -134,7 +134,8 @@ async function giveNumber(
     if (!given) throw new Error('the numbers have run out')
     return given
   }
-  let [{ series }, given] = [source, await giveFrom(source.series, source.wanted)]
+  let { series } = source
+  let given = await giveFrom(source.series, source.wanted)
   if (given.clash && series.id !== running.id) [series, given] = [running, await giveFrom(running, null)]
   else if (source.isNew) await desk.putForGood(series)
   const { number } = given

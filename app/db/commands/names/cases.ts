@@ -13,11 +13,13 @@ export const namesCases: Cases = {
   },
   async join(db, luck) {
     const list = luck.pick(['brands', 'themes', 'categories', 'kinds'] as const) ?? 'themes'
-    const [from, into] = [luck.pick(await all(db, list)), luck.pick(await all(db, list))]
+    const from = luck.pick(await all(db, list))
+    const into = luck.pick(await all(db, list))
     if (from && into && from.id !== into.id) await commands.joinNames(db, list, from.id, into.id)
   },
   async split(db, luck) {
-    const [theme, holdings] = [luck.pick(await all(db, 'themes')), await all(db, 'holdings')]
+    const theme = luck.pick(await all(db, 'themes'))
+    const holdings = await all(db, 'holdings')
     if (theme)
       await commands.splitName(
         db,

@@ -41,7 +41,8 @@ export async function beginRefiling(
 ): Promise<BeginOutcome> {
   return transact(db, 'beginRefiling', { name }, async (desk): Promise<BeginOutcome> => {
     if ((await openRefilings(db).count()) > 0) return { ok: false, code: 'underWay' }
-    const [present, containers] = [await db.records('zones').get(zone.id), await db.records('containers').toArray()]
+    const present = await db.records('zones').get(zone.id)
+    const containers = await db.records('containers').toArray()
     const first = containers.find(each => lanes.some(lane => lane.containerId === each.id))
     if (!present || !first) return { ok: false, code: 'gone' }
     const [id, tableContainerId] = [newId(), newId()]

@@ -1,4 +1,4 @@
-import { allIn, keyBehind, planMove } from '#core/room'
+import { allIn, entryId, keyBehind, planMove } from '#core/room'
 import { familiesOf, planFromList, proposeChoice } from '#core/room/places'
 import { fittingsOf, planTidy, shapesFor } from '#core/tidy'
 import { all, mapOf, roomOf, type Cases } from '../../../../tests/support/cases'
@@ -7,7 +7,8 @@ import * as commands from '~/db/commands'
 export const roomCases: Cases = {
   /** Some sets lose their place, a list says where they are, and the room of that list is built: in new containers and in those there. */
   async fromList(db, luck) {
-    const [zone, holdings] = [luck.pick(await all(db, 'zones')), await all(db, 'holdings')]
+    const zone = luck.pick(await all(db, 'zones'))
+    const holdings = await all(db, 'holdings')
     const standing = new Set((await all(db, 'holders')).flatMap(({ holdingIds }) => holdingIds))
     const texts = ['Bin 1', 'Chest 2', 'Chest 2 front', '4-103', '4-209', 'CD 7', 'cd 07', 'table', 'with Anna']
     const families = familiesOf(
@@ -29,7 +30,9 @@ export const roomCases: Cases = {
   },
   /** The room that what stands nowhere needs. */
   async tidy(db, luck) {
-    const [{ facts }, holdings, holderTypes] = [await roomOf(db), await all(db, 'holdings'), mapOf(await all(db, 'holderTypes'))]
+    const { facts } = await roomOf(db)
+    const holdings = await all(db, 'holdings')
+    const holderTypes = mapOf(await all(db, 'holderTypes'))
     const standing = new Set((await all(db, 'holders')).flatMap(({ holdingIds }) => holdingIds))
     const waiting = holdings.filter(({ id }) => !standing.has(id))
     const settings = await db.records('settings').get('room')
@@ -66,7 +69,8 @@ export const roomCases: Cases = {
     ])
   },
   async move(db, luck) {
-    const [holders, containers] = [await all(db, 'holders'), await all(db, 'containers')]
+    const holders = await all(db, 'holders')
+    const containers = await all(db, 'containers')
     const [holder, container] = [luck.pick(holders), luck.pick(containers)]
     const { rows } = await roomOf(db)
     if (!holder || !container) return
@@ -83,7 +87,7 @@ export const roomCases: Cases = {
             type: 'row',
             containerId: container.id,
             lane: 1 + luck.below(container.lanes),
-            behindId: behind ? (behind.type === 'section' ? behind.section.id : behind.placement.holder.id) : null,
+            behindId: behind ? entryId(behind) : null,
           },
       rows,
     )
@@ -94,12 +98,14 @@ export const roomCases: Cases = {
     if (holder) await commands.keepApart(db, holder.id, luck.below(2) ? 'on the desk' : null)
   },
   async zone(db, luck) {
-    const [zone, into] = [luck.pick(await all(db, 'zones')), luck.pick(await all(db, 'zones'))]
+    const zone = luck.pick(await all(db, 'zones'))
+    const into = luck.pick(await all(db, 'zones'))
     if (luck.below(2) || !zone || !into) await commands.addZone(db, `Zone ${luck.below(90)}`)
     else await commands.removeZone(db, zone.id, into.id)
   },
   async rule(db, luck) {
-    const [zone, kind] = [luck.pick(await all(db, 'zones')), luck.pick(await all(db, 'kinds'))]
+    const zone = luck.pick(await all(db, 'zones'))
+    const kind = luck.pick(await all(db, 'kinds'))
     if (zone)
       await commands.changeZone(db, zone.id, {
         takesKindIds: kind ? [kind.id] : [],
@@ -114,7 +120,8 @@ export const roomCases: Cases = {
     else await commands.addFixture(db, { name: 'Shelf', type: 'bookcase', shelves: 1 + luck.below(3) })
   },
   async container(db, luck) {
-    const [fixture, zone] = [luck.pick(await all(db, 'fixtures')), luck.pick(await all(db, 'zones'))]
+    const fixture = luck.pick(await all(db, 'fixtures'))
+    const zone = luck.pick(await all(db, 'zones'))
     const cells =
       luck.below(3) === 0
         ? { rows: 2, columns: 2, pages: 2, isTwoSided: luck.below(2) === 0, cellSize: null, reuse: 'first' as const }
@@ -149,7 +156,8 @@ export const roomCases: Cases = {
     if (container) await commands.copyContainer(db, container.id, 1 + luck.below(2))
   },
   async empty(db, luck) {
-    const [from, into] = [luck.pick(await all(db, 'containers')), luck.pick(await all(db, 'containers'))]
+    const from = luck.pick(await all(db, 'containers'))
+    const into = luck.pick(await all(db, 'containers'))
     if (from) await commands.emptyContainer(db, from.id, into && into.id !== from.id ? into.id : null, luck.below(2) === 0)
   },
   async takeOut(db, luck) {
@@ -157,10 +165,8 @@ export const roomCases: Cases = {
     if (container) await commands.removeContainer(db, container.id)
   },
   async tab(db, luck) {
-    const [container, section] = [
-      luck.pick((await all(db, 'containers')).filter(each => !each.cells)),
-      luck.pick(await all(db, 'sections')),
-    ]
+    const container = luck.pick((await all(db, 'containers')).filter(each => !each.cells))
+    const section = luck.pick(await all(db, 'sections'))
     if (section && luck.below(3) === 0)
       return luck.below(2) ? commands.editSection(db, section.id, { title: 'Another' }) : commands.removeSection(db, section.id)
     const lane = 1 + luck.below(container?.lanes ?? 1)

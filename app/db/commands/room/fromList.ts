@@ -59,12 +59,14 @@ export async function newContainers(
   wanted: readonly NewContainer[],
   fixtures: ReadonlyMap<string, Fixture>,
 ): Promise<ReadonlyMap<string, Container>> {
-  const [all, known] = [await db.records('containers').toArray(), new Set(await db.records('fixtures').toCollection().primaryKeys())]
+  const all = await db.records('containers').toArray()
+  const known = new Set(await db.records('fixtures').toCollection().primaryKeys())
   const zones = new Set(await db.records('zones').toCollection().primaryKeys())
   const first = nextRank(all)
   return new Map(
     wanted.flatMap(({ key, fixture, ...shape }, at) => {
-      const fixtureId = 'key' in fixture ? fixtures.get(fixture.key)?.id : known.has(fixture.id) ? fixture.id : undefined
+      const knownId = 'id' in fixture && known.has(fixture.id) ? fixture.id : undefined
+      const fixtureId = 'key' in fixture ? fixtures.get(fixture.key)?.id : knownId
       return fixtureId && zones.has(shape.zoneId)
         ? [[key, { ...shape, id: newId(), fixtureId, rank: first + at, isTable: false }] as const]
         : []
@@ -74,7 +76,8 @@ export async function newContainers(
 
 /** The first of them whose addresses would be read as those of another container. */
 export async function firstClash(db: YondercrestDb, made: readonly Container[]) {
-  const [all, patterns] = [[...(await db.records('containers').toArray()), ...made], await addressPatterns(db)]
+  const all = [...(await db.records('containers').toArray()), ...made]
+  const patterns = await addressPatterns(db)
   for (const container of made) {
     const clash = containerClash(container, all, patterns)
     if (clash) return { name: container.name, by: clash.other.name, address: clash.address }
@@ -135,9 +138,10 @@ async function giveHolders(
 
 /** Keys behind all that is in a container, in whatever lane. */
 function keysAtTheEnd(row: ContainerRow, count: number): readonly string[] {
-  const orders = [...allIn(row).map(({ holder }) => holder.order), ...row.lanes.flat().map(entry => entry.order)].sort((a, b) =>
-    a < b ? -1 : a > b ? 1 : 0,
-  )
+  const orders = [...allIn(row).map(({ holder }) => holder.order), ...row.lanes.flat().map(entry => entry.order)].sort((a, b) => {
+    if (a < b) return -1
+    return a > b ? 1 : 0
+  })
   return keysBehind(
     orders.map(order => ({ order })),
     orders.length - 1,

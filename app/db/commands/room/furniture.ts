@@ -92,13 +92,12 @@ export async function changeContainer(db: YondercrestDb, id: string, fields: Par
     // Who stands in a cell that would be no more, or in a row that becomes pages, has to be moved first.
     const inIt = await db.records('holders').where('containerId').equals(container.id).toArray()
     const { cells } = container
-    const homeless = inIt.filter(({ cell, somewhere }) =>
-      somewhere
-        ? (somewhere.page ?? 1) > (cells?.pages ?? LIMITS.pages)
-        : cells
-          ? !cell || cell.page > cells.pages || cell.cell > cells.rows * cells.columns || (cell.side === 'back' && !cells.isTwoSided)
-          : cell !== null,
-    )
+    const homeless = inIt.filter(({ cell, somewhere }) => {
+      if (somewhere) return (somewhere.page ?? 1) > (cells?.pages ?? LIMITS.pages)
+      return cells
+        ? !cell || cell.page > cells.pages || cell.cell > cells.rows * cells.columns || (cell.side === 'back' && !cells.isTwoSided)
+        : cell !== null
+    })
     if (homeless.length > 0) return { ok: false, code: 'notEmpty', count: homeless.length }
     await desk.change('containers', id, fields)
     return { ok: true }
@@ -116,7 +115,8 @@ export async function copyContainer(
   return transact(db, 'copyContainer', { name: named?.name, count }, async desk => {
     const original = await db.records('containers').get(id)
     if (!original || original.isTable) return 0
-    const [all, patterns] = [await db.records('containers').toArray(), await addressPatterns(db)]
+    const all = await db.records('containers').toArray()
+    const patterns = await addressPatterns(db)
     const place = to && (await db.records('fixtures').get(to.fixtureId)) ? to : { fixtureId: original.fixtureId, shelf: original.shelf }
     const rank = nextRank(all.filter(each => each.fixtureId === place.fixtureId && each.shelf === place.shelf))
     await desk.put(
@@ -171,10 +171,8 @@ export async function removeContainer(db: YondercrestDb, id: string): Promise<Ro
 export async function rowOf(db: YondercrestDb, id: string): Promise<ContainerRow | null> {
   const container = await db.records('containers').get(id)
   if (!container) return null
-  const [holders, sections] = [
-    await db.records('holders').where('containerId').equals(id).toArray(),
-    await db.records('sections').where('containerId').equals(id).toArray(),
-  ]
+  const holders = await db.records('holders').where('containerId').equals(id).toArray()
+  const sections = await db.records('sections').where('containerId').equals(id).toArray()
   return arrangeContainer(container, holders, sections)
 }
 

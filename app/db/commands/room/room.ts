@@ -30,7 +30,8 @@ export async function addContainers(db: YondercrestDb, wanted: NewContainers): P
   const { fixture, shelves, countEach, ...shape } = wanted
   const count = shelves.length * countEach
   return transact(db, 'addContainer', { name: wanted.name, count }, async (desk): Promise<AddContainersOutcome> => {
-    const [all, patterns] = [await db.records('containers').toArray(), await addressPatterns(db)]
+    const all = await db.records('containers').toArray()
+    const patterns = await addressPatterns(db)
     const clash = containerClash({ id: '', shelf: shelves[0] ?? 1, ...shape }, all, patterns)
     if (clash) return { ok: false, code: 'addressTaken', by: clash.other.name, address: clash.address }
     const isGone = !(await db.records('zones').get(shape.zoneId)) || ('id' in fixture && !(await db.records('fixtures').get(fixture.id)))
