@@ -2,7 +2,6 @@
 import { NuxtPage, NuxtRouteAnnouncer } from '#components'
 import BenchTabs from '~/shell/BenchTabs.vue'
 import HeadBand from '~/shell/HeadBand.vue'
-import KeysDialog from '~/shell/KeysDialog.vue'
 import NoticeLine from '~/shell/NoticeLine.vue'
 import RidgeBand from '~/shell/RidgeBand.vue'
 import ScanHost from '~/shell/ScanHost.vue'
@@ -15,7 +14,10 @@ import { useLamp } from '~/shell/useLamp'
 import { kitWords } from '~/kit/words'
 import { shellWords, welcomeWords } from '~/shell/words'
 import { useRoute } from 'vue-router'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
+
+/** Loaded when it is wanted. */
+const KeysDialog = defineAsyncComponent(() => import('~/shell/KeysDialog.vue'))
 
 useLamp()
 useScrollBack()
@@ -58,6 +60,6 @@ const isOpenToAll = computed(() => route.path === '/copies')
     <NuxtRouteAnnouncer />
     <NoticeLine />
     <ScanHost v-if="state === 'open'" />
-    <KeysDialog v-model:open="keys.isOpen.value" v-model:are-on="keys.areOn.value" />
+    <KeysDialog v-if="keys.isOpen.value" v-model:open="keys.isOpen.value" v-model:are-on="keys.areOn.value" />
   </div>
 </template>

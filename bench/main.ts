@@ -15,6 +15,7 @@ import { fetching } from './fetching'
 import { finding } from './finding'
 import { brandJoins } from './movingIn'
 import { booksLaid, booksPrinted } from './books'
+import { journal } from './journal'
 import { labels } from './labels'
 import { byPicture } from './shapes'
 import { places } from './places'
@@ -309,6 +310,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   accuracy: () => accuracy(),
   troubles: () => troubles(),
   finding: () => Promise.resolve(finding()),
+  journal,
   fetching: () => Promise.resolve(fetching()),
   shapes: () => byPicture(),
   asking: async browser => {

@@ -48,6 +48,6 @@ export const Theme = z.object({
 })
 export type Theme = z.infer<typeof Theme>
 
-/** Two words or phrases of which the owner says that one may be asked for the other; or, ruled out, that it never may. */
+/** Two words or phrases that the owner linked: an ask for one also finds the other. `isRuledOut`: it never does. */
 export const WordLink = z.object({ id: Id, word: Name, goesWith: Name, isRuledOut: z.boolean() })
 export type WordLink = z.infer<typeof WordLink>

@@ -6,7 +6,7 @@ import type { IndexBook } from './paper'
 import { TABLE_NAMES } from './tableNames'
 import type { CatalogueData } from './tables'
 
-/** A set of which nothing is known but its identity. Every way of making a set starts from here. */
+/** A set with an identity and no facts. Every way of making a set starts from here. */
 export function blankHolding(identity: Pick<Holding, 'id' | 'number' | 'seriesId' | 'name' | 'createdAt'>): Holding {
   return {
     ...identity,

@@ -17,7 +17,7 @@ export const LabelHabits = z.object({
   /** Blank in front of each label and behind it. */
   beforeMm: MarginMm,
   afterMm: MarginMm,
-  /** Blank behind a label that is printed by itself: a machine leaves as much there as in front, unless it is told otherwise. */
+  /** Blank tape behind a label that is printed alone. Most machines leave the same length in front and behind. */
   singlyAfterMm: MarginMm,
   /** From where the machine prints to where it cuts: so much is lost with every cut, or once where labels are chained. */
   toCutterMm: MarginMm,

@@ -22,7 +22,7 @@ export const IndexBook = z.object({
   /** The margin at the side where the leaves are held. */
   bindingMm: z.number().min(BOOK_LIMITS.leastBindingMm).max(BOOK_LIMITS.bindingMm),
   holes: z.enum(BOOK_HOLES),
-  /** A heading of so many sets has leaves of its own; with fewer it shares one under its letter. */
+  /** Least number of sets for a heading to have its own leaves; smaller headings share the leaves of their letter. */
   ownLeafFrom: z.number().int().min(1).max(BOOK_LIMITS.ownLeafFrom),
   /** The share of each leaf that a fresh layout leaves free for what comes. */
   freeShare: z.number().min(0).max(BOOK_LIMITS.freeShare),

@@ -1,6 +1,6 @@
 import { plainWords } from './normalise'
 
-/** A brand that a text names, and what is left of the text without it. */
+/** A brand named in a text, and the text without it. */
 export interface NamedBrand {
   readonly brandId: string
   readonly rest: string

@@ -47,7 +47,7 @@ const plainLetter = (code: number): number => {
 const FNV_BASIS = 0x811c9dc5
 const FNV_PRIME = 0x01000193
 
-/** The words of a text by a hash of their letters: none is cut out before somebody asks for it. */
+/** Words of a text by a hash of their letters. A word is sliced from the text only when it is asked for. */
 class WrittenWords {
   private count = 0
   /** Word after word: where it begins, what it belongs to, and the word before it in the same slot. */

@@ -53,7 +53,7 @@ export class NaiveBayes {
     if (label.priorExamples < EMPTY) this.labels.delete(name)
   }
 
-  /** All labels, the likeliest first; ties by name. Empty when nothing was learnt or no word is known. */
+  /** All labels, most probable first; ties by name. Empty if nothing was learnt or no word is known. */
   rank(words: readonly string[]): readonly Ranked[] {
     const known = words.filter(word => this.vocabulary.has(word))
     if (known.length === 0 || this.labels.size === 0) return []

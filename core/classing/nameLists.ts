@@ -72,7 +72,7 @@ export function newName(list: NameList, id: string, name: string, all: readonly 
   return HABITS[list].make(id, name, all, model)
 }
 
-/** The entry that is, or may be, written like one of these spellings; null when none is. No two entries may be. */
+/** The entry with one of these spellings as its name or variant; null: none. A spelling belongs to one entry at most. */
 export function spelledBy(all: readonly NameRecord[], exceptId: string | null, spellings: readonly string[]): string | null {
   const asked = new Set(spellings.map(plain))
   return all.find(other => other.id !== exceptId && spellingsOf(other).some(each => asked.has(plain(each))))?.name ?? null

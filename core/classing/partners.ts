@@ -25,11 +25,11 @@ export interface PartnerPair {
   readonly because: PartnerBecause
   /** Their pictures show the same thing too. */
   readonly isPictured: boolean
-  /** Another could be meant as well, or the list says that the stamp has no die: asked, never taken by itself. */
+  /** Another set fits as well, or the list says that the stamp has no die. A doubtful pair is asked, never accepted automatically. */
   readonly doubt: 'others' | 'saidNone' | null
 }
 
-/** Words that say what a thing is, and not what is on it; plain, in the languages a list is read in. Common practice. */
+/** Words for the thing, not for its motif, in plain letters and all list languages. Common practice. */
 const SAY_WHAT = new Set(
   (
     'stamp stamps clear cling rubber set sets die dies cutting cut outline outlines coordinating matching companion ' +
@@ -40,7 +40,7 @@ const SAY_WHAT = new Set(
     'stampel stamplar stans stansar och stempler dies skaereskabelon og'
   ).split(' '),
 )
-/** The words of a name that say what is on the set, in order of letters, each once. */
+/** Motif words of a name: sorted, each once. */
 function wordsOf(name: string): readonly string[] {
   const words = plainLetters(name).match(/[\p{L}\p{N}]+/gu) ?? []
   const telling = words.filter(word => !SAY_WHAT.has(word))
@@ -132,7 +132,7 @@ function withDoubts(pairs: readonly Omit<PartnerPair, 'doubt'>[], sets: Readonly
     .sort((a, b) => Number(a.doubt !== null) - Number(b.doubt !== null) || SURENESS.indexOf(a.because) - SURENESS.indexOf(b.because))
 }
 
-/** Stamps whose list says that they have a die, where none goes with them and none is proposed. O(sets). */
+/** Stamps with a die according to the list, but without a linked or proposed die. O(sets). */
 export function withoutPartner(
   sets: readonly PartnerSet[],
   relations: readonly Pick<Relation, 'fromId' | 'toId' | 'kind'>[],

@@ -13,7 +13,7 @@ interface Related {
 
 const LETTERS = /\b(alphabets?|letters?|numbers?)\b/i
 
-/** Each kind of relation means one thing: what does not fit that meaning is queried, with what is wrong about it. */
+/** The meaning of each relation. A relation that contradicts its meaning becomes a question with the reason. */
 const DOUBTS: Readonly<Record<Relation['kind'], (from: Related, to: Related) => RelationDoubt | null>> = {
   dieForStamp: (from, to) => {
     if (from.family !== null && from.family !== 'die') return 'fromNoDie'

@@ -28,9 +28,9 @@ const LONGEST_NAME = 60
  * Winkler's bonus and all.
  */
 const LEAST_LENGTH_RATIO = 0.65
-/** A slip is rare: once, or once for so many times that it is written right. */
+/** A misspelling is rare: once, or once per this many correct spellings. */
 const RIGHT_TO_A_SLIP = 8
-/** Of words of so many letters few are one letter apart: a changed letter, a letter too many or too few is a slip in them. */
+/** Least length of a word in which one wrong letter counts as a misspelling: short words differ by one letter too often. */
 const LONG_WORD = { changed: 7, addedOrLost: 5 } as const
 
 /** What of a spelling is compared: worked out once, not for every pair. */

@@ -4,7 +4,7 @@ import { plainWords } from './normalise'
 export const SUGGESTED_FIELDS = ['kind', 'category', 'theme'] as const
 export type ClassField = (typeof SUGGESTED_FIELDS)[number]
 
-/** What a class is guessed from: what is known of a set before it is classed. */
+/** Evidence for a class: the facts of a set before it is classed. */
 export interface ClassFacts {
   readonly name: string
   readonly words: readonly string[]

@@ -5,7 +5,7 @@ import { frontOf } from './elevation'
 export interface ShelfRoom {
   readonly needMm: number
   readonly haveMm: number | null
-  /** How many of the new ones stand side by side with what is there; null: the width is not known. */
+  /** How many new containers fit beside the present ones; null: the width is unknown. */
   readonly fits: number | null
   readonly highMm: number
   readonly clearMm: number | null

@@ -7,7 +7,7 @@ export interface Candidate {
   readonly containerIds: readonly string[] | null
 }
 export interface CardFacts {
-  /** The place of a container in the walk through the room: what is nearer to the door comes first. */
+  /** Rank of a container in the walk through the room; containers nearer to the door come first. */
   readonly rankOf: (containerId: string) => number
   /** Where a container stands, in mm along the room. */
   readonly alongMm: (containerId: string) => number

@@ -1,7 +1,7 @@
 import type { Holding, Loan, PullLine, Relation } from '#core/catalog'
 import type { Room, Standing } from '#core/room'
 
-/** What goes along with what, as far as the room knows. */
+/** Known relations between sets, for what goes along. */
 export interface BelongFacts {
   readonly holdings: ReadonlyMap<string, Holding>
   readonly relations: Iterable<Relation>

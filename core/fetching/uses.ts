@@ -2,11 +2,11 @@ import type { Use } from '#core/catalog'
 
 /** What the log says of one set. */
 export interface UseTally {
-  /** How often it was used, as far as that was counted. */
+  /** Number of uses that were counted. */
   readonly times: number
   /** false: it was used besides, nobody knows how often. */
   readonly isCounted: boolean
-  /** The last day that is known, or its month or year; null: none is. */
+  /** The last known day, month or year; null: unknown. */
   readonly lastOn: string | null
 }
 

@@ -12,7 +12,7 @@ export interface WalkFacts extends Pick<Room, 'rows' | 'placements' | 'halves'> 
 export interface StopSet {
   readonly holdingId: string
   readonly standing: Standing
-  /** What a person counts to it, as things stand there now; null: nobody has looked where, or it is in a cell. */
+  /** Its count among the sets that are there now; null: exact spot unknown, or in a cell. */
   readonly count: Count | null
   /** Other sets in the same pocket or case. */
   readonly sharesWithIds: readonly string[]
@@ -50,7 +50,7 @@ export function countAt(row: ContainerRow, at: Placement, loanOf: WalkFacts['loa
   return { nth: there.findIndex(each => each.holder.id === at.holder.id) + 1, of: there.length, section: at.section }
 }
 
-/** Places in the order in which a hand meets them: row by row or page by page; what nobody has looked at comes last. */
+/** Compares places in picking order: row by row or page by page; places with an unknown spot come last. */
 function compareStandings(a: Standing, b: Standing): number {
   const [left, right] = [a.position ?? Infinity, b.position ?? Infinity]
   return left === right ? compareOrder(a.holder, b.holder) : left - right
@@ -91,7 +91,7 @@ function walkPast(
   })
 }
 
-/** The walk that is left of a pull list: what was taken, or is out for whatever reason, is no stop any more. */
+/** The stops left on a pull list. Sets that were taken, or are out for any reason, need no stop. */
 export function walkFor(lines: readonly PullLine[], facts: WalkFacts): Walk {
   const left = lines.flatMap(line => {
     const state = lineState(line, facts, facts.loanOf)
@@ -107,7 +107,7 @@ export function walkFor(lines: readonly PullLine[], facts: WalkFacts): Walk {
   }
 }
 
-/** The walk back of what is out, and what has no place to go back to. */
+/** The walk that takes sets back, and the sets that have no place to return to. */
 export function walkBack(holdingIds: readonly string[], facts: WalkFacts): Walk {
   const wanted = holdingIds.map(holdingId => ({ holdingId, standings: standingsOf(holdingId, facts) }))
   return {
@@ -116,7 +116,7 @@ export function walkBack(holdingIds: readonly string[], facts: WalkFacts): Walk 
   }
 }
 
-/** What stands in front of a place and behind it at this moment, whatever is out left out. */
+/** The neighbours of a place now; sets that are out are skipped. */
 export function neighboursNow(
   row: ContainerRow,
   at: Standing,

@@ -3,7 +3,7 @@ import type { ContainerRow, Placement } from '#core/room'
 import { type Authority, compareFilingKeys, filingKeyOf, type KeyPart } from './keys'
 import type { SetRanks } from './ranking'
 
-/** The holders of a zone that its rule files, in the order in which they stand, with what is needed to file one more. */
+/** The rule-filed holders of a zone in standing order, with the data needed to file one more. */
 export interface ZoneRun {
   /** The placement at a position of the run, counted from 0. */
   readonly placementAt: (index: number) => Placement | undefined

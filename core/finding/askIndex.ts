@@ -59,7 +59,7 @@ export interface WrittenIndex {
   readonly words: readonly KnownWord[]
 }
 
-/** One word of an ask, and what is that word too. */
+/** One word of an ask, with its forms. */
 interface AskedWord {
   readonly text: string
   readonly forms: readonly string[]

@@ -17,7 +17,7 @@ export interface NarrowFacts {
   readonly wasUsed: (holdingId: string) => boolean | null
 }
 
-/** Sides are grouped to the half inch: what is sold as one size is seldom cut to the same millimetre. Common practice. */
+/** Sides are grouped to half an inch: sets sold in one size differ by some millimetres. Common practice. */
 const SIZE_STEP_MM = HALF_INCH_MM
 const inSteps = (mm: number): number => Math.max(1, Math.round(mm / SIZE_STEP_MM))
 const yesOrNo = (is: boolean | null): readonly string[] => {

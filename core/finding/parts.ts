@@ -49,7 +49,7 @@ const CAME_IN = new RegExp(String.raw`^(?:(?:came|bought|new)\s+in|bought)\s+(${
 const SINCE = new RegExp(String.raw`^(since|before)\s+(${YEAR})(?![\p{L}\d-])`, 'iu')
 const USED = /^(unused|never used|not used|used)(?![\p{L}\d])/iu
 const WITH_DIE = /^(with|without|no|has|has no)\s+(?:a\s+|the\s+|its\s+)?(?:matching\s+)?dies?(?![\p{L}\d])/iu
-/** Both sides of a size agree this closely: what is trimmed off a sleeve is no other size. Common practice. */
+/** Tolerance for equal sizes, each side: a trimmed sleeve keeps its size. Common practice. */
 const SAME_SIZE_MM = MM_PER_INCH / 8
 
 /** What stands at the beginning of a text and how long it is; null where it is a word. */

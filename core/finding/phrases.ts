@@ -1,6 +1,6 @@
 import { tokensOf } from '#core/classing'
 
-/** Words in a name beyond so many are not looked for. */
+/** Most words of a name that are examined. */
 const LONGEST = 6
 
 /**

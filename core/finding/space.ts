@@ -1,7 +1,7 @@
 import type { Holding } from '#core/catalog'
 import { EPSILON_MM, type Size } from '#core/units'
 
-/** A piece that fits a space, straight or turned by a quarter; `pieceId` null: the set as a whole, of which no piece is measured. */
+/** A piece that fits a space, straight or turned by 90 degrees. `pieceId` null: the whole set; none of its pieces is measured. */
 export interface SpaceFit {
   readonly holdingId: string
   readonly pieceId: string | null
@@ -14,7 +14,7 @@ export interface SpaceFit {
 export interface SpaceAnswer {
   /** What fills most of the space comes first. */
   readonly fits: readonly SpaceFit[]
-  /** Sets of which no piece is measured, and which do not fit as a whole: what is in them nobody can say. */
+  /** Sets without measured pieces that do not fit as a whole: one of their pieces may still fit. */
   readonly unmeasuredIds: readonly string[]
 }
 

@@ -49,7 +49,7 @@ export class Vocabulary {
     return [...new Set(keys.flatMap(key => this.byKey.get(key) ?? []))].filter(each => each !== word)
   }
 
-  /** Compounds that end in the word: Weihnachtsbaum of Baum. O(words). None as long as nobody can tell what is English. */
+  /** Compounds that end in the word: Weihnachtsbaum of Baum. O(words). Empty until the English word list is loaded. */
   endingIn(word: string): readonly string[] {
     const { isEnglish } = this
     if (!isEnglish || word.length < END_FROM || /\d/.test(word)) return []

@@ -49,7 +49,7 @@ export function adviseHolder(
     if (answer) choices.push({ type, answer, others, container: container && fitContainer(type, answer, container) })
   })
   const isTaken = (choice: HolderChoice): number => (choice.container === null || choice.container.fits ? 0 : 1)
-  // A sheet stands in film; a box is for what is thick (common practice).
+  // Sheets go into film, thick things into a box (common practice).
   const isBoxed = ({ type }: HolderChoice): number =>
     Number(contents.thicknessMm <= SHEET_UP_TO_MM && (type.type === 'box' || type.type === 'trayCell'))
   const lastPlain = Math.max(...PLAIN_WAYS.map(way => habits.fitOrder.indexOf(way)))
@@ -97,7 +97,7 @@ export function latestHolder(holding: Holding, others: Iterable<Holding>): Holde
   return latest?.sitsIn ?? null
 }
 
-/** So thick that it stands by itself, and hurts when it falls: a block, a roller. */
+/** Thick enough to stand without a holder, and to hurt when it falls: a block, a roller. */
 const STANDS_FROM_MM = 20
 export const standsByItself = (kind: Kind | null | undefined): boolean =>
   kind?.family === 'stamp' && kind.typicalThicknessMm >= STANDS_FROM_MM

@@ -42,7 +42,7 @@ function bareThicknessMm(holding: Pick<Holding, 'thicknessMm'>, kind: Pick<Kind,
   return Math.min(usual, kind?.family === 'die' ? THIN_DIE_MM : SHEET_MM)
 }
 
-/** Metal and folders are never cut, whatever their kind says; a thing whose kind is not known is not cut either. */
+/** Families that are never cut, even if their kind allows it. A set of an unknown kind is not cut either. */
 const UNCUT_FAMILIES: readonly Kind['family'][] = ['die', 'folder']
 /** Stamps or dies on a thin sheet: they come off it and can lie otherwise. */
 const isSheet = (holding: Pick<Holding, 'thicknessMm'>, kind: Pick<Kind, 'family' | 'typicalThicknessMm'> | null): boolean =>

@@ -78,7 +78,7 @@ function whyNot(contents: Contents, type: HolderType, inner: Size): NoFit {
   return lacks(whole(contents), shut) ?? { code: 'onlyNever' }
 }
 
-/** Which side is too large for the opening, lying whichever way; what is only just too large lacks the play it goes in with. */
+/** The side that is too large for the opening in either orientation. Less than the play too large also counts. */
 function lacks(size: Size, opening: Size): NoFit | null {
   const [needShort, needLong] = [Math.min(size.widthMm, size.heightMm), Math.max(size.widthMm, size.heightMm)]
   const [haveShort, haveLong] = [Math.min(opening.widthMm, opening.heightMm), Math.max(opening.widthMm, opening.heightMm)]

@@ -73,7 +73,7 @@ export function replacementsFor(
     return result
   }
   const fits = (type: HolderType, contents: Contents | null): boolean => contents !== null && fit(type, contents).fits
-  /** Only what is sure: what was not tried to the end may go in after all. */
+  /** Only proven misfits: a search that ran out of budget proves nothing. */
   const isRefused = (type: HolderType, contents: Contents | null): boolean => {
     const result = contents && fit(type, contents)
     return !result || (!result.fits && result.isCertain)

@@ -1,7 +1,7 @@
 import type { HolderType } from '#core/catalog'
 import type { Size } from '#core/units'
 
-/** Holders of film give way to what is in them; the others are as stiff as they are. */
+/** Holders of film: their opening narrows as the contents get thicker. All others are stiff. */
 const FLAT_TYPES: readonly HolderType['type'][] = ['pocket', 'sleeve', 'celledPage', 'bag']
 
 type OpenType = Pick<HolderType, 'type' | 'inner' | 'maxThicknessMm' | 'closure'>
@@ -35,7 +35,7 @@ export function isTooThick({ maxThicknessMm }: Pick<HolderType, 'maxThicknessMm'
   return maxThicknessMm !== null && thicknessMm > maxThicknessMm
 }
 
-/** How much a filled holder takes of its row: film on both sides, what is in it, snaps and stiff backs. */
+/** Thickness of a filled holder in mm: film on both sides, contents, snaps and stiff backs. */
 export function filledThicknessMm(type: Pick<HolderType, 'filmMm' | 'emptyThicknessMm' | 'extraBulkMm'>, contentMm: number): number {
   return Math.max(type.emptyThicknessMm ?? 0, 2 * type.filmMm) + contentMm + type.extraBulkMm
 }

@@ -14,7 +14,7 @@ export type Packing =
   /** `isCertain`: every way was tried; otherwise the search was given up. */
   | { readonly ok: false; readonly isCertain: boolean }
 
-/** Placements that may still be tried for one question, whatever it packs: shared by all holders that are asked for it. */
+/** Placements left to try for one question. All holders that the question tries share this budget. */
 export interface Tries {
   left: number
 }

@@ -37,7 +37,7 @@ export function componentsOf({ widthPx, heightPx, ink }: Mask): Labelled {
     for (let column = 0; column < widthPx; column += 1) {
       const at = row * widthPx + column
       if (ink[at] !== 1) continue
-      // Whatever else is round it touches what is above.
+      // Every other neighbour of this pixel touches the one above.
       const above = row > 0 ? (labels[at - widthPx] as number) : 0
       if (above !== 0) {
         labels[at] = above
@@ -72,7 +72,7 @@ export function componentsOf({ widthPx, heightPx, ink }: Mask): Labelled {
   return { labels, components }
 }
 
-/** Ink grown by so many pixels to all sides, as a square: what lies closer than twice as much grows together. O(pixels). */
+/** Ink dilated by a square of that radius in pixels; parts closer than twice the radius merge. O(pixels). */
 export function grown({ widthPx, heightPx, ink }: Mask, byPx: number): Mask {
   const across = new Uint8Array(ink.length)
   const both = new Uint8Array(ink.length)

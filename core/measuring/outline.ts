@@ -86,7 +86,7 @@ export function largestQuad(points: readonly Point[]): Quad | null {
   }
   return best
 }
-/** At most so many corners are looked at: every hull of a quadrilateral has its corners among them. */
+/** Most hull points that are examined. The corners of a quadrilateral are always among them. */
 const MOST_CORNERS = 64
 function thinned(hull: readonly Point[]): readonly Point[] {
   const step = Math.ceil(hull.length / MOST_CORNERS)

@@ -20,7 +20,7 @@ const PARTS = [
   [0.04, 0.96],
   [0.08, 1],
 ] as const
-/** So many go on from the whole pictures to their closer views, and so many from there to a closer look. */
+/** How many candidates pass from whole pictures to closer views, and from there to the fine comparison. */
 const LOOKED_INTO = 1500
 const LOOKED_AT = 40
 const MOST_SHOWN = 5

@@ -8,7 +8,7 @@ const LOOKED_AT = 2
 const BROAD_MM = 2.5
 /** A shadow's edge is as narrow as this, or it is soft and does no harm. */
 const EDGE_MM = 3.5
-/** Paper in shadow is darker than beside it by at least this; what is darker than the second is no shadow, but ink or a table. */
+/** Least and greatest darkening of paper in shadow. A darker field is ink or a table. */
 const DARKER_BY = 0.1
 const DARKEST = 0.4
 /** A line of the shadow's edge at least so long. */

@@ -18,7 +18,7 @@ const CELL_PATTERNS = [USUAL_CELL, '{code}{page}-{cell:2}{side}', '{code} {page}
 const SLOT_PATTERNS = ['{code} {page}{side}', '{code}-{page}{side}', '{name} {page}{side}'] as const
 const LANE_MARKS = ['L', 'R', 'T', 'Q'] as const
 
-/** Stands for what nobody has looked at yet. */
+/** Written in place of an unknown position. */
 const NOT_LOOKED = '?'
 /** One reading a token. */
 const TOKENS = {
@@ -105,7 +105,7 @@ export function firstClash(
 ): { readonly address: string; readonly places: readonly [AddressedPlace, AddressedPlace] } | null {
   const seen = new Map<string, { readonly spot: string; readonly place: AddressedPlace }>()
   for (const place of places) {
-    // What stands somewhere in a container shares its address with whatever else does.
+    // All sets with an unknown spot in one container share one address.
     if (place.position === null) continue
     const pattern = patternFor(place.container, patterns)
     const address = writeByPattern(pattern, place)
@@ -133,7 +133,7 @@ function parts(text: string): readonly string[] {
 export type AddressedContainer = Pick<Container, 'id' | 'name' | 'code' | 'shelf' | 'lanes' | 'type' | 'cells'>
 
 const COUNTED = /\{(position|page|cell)(:\d)?\}/g
-/** Every shape that the addresses of a container have: one a lane or side, whatever counts in it left open. */
+/** The address shapes of a container: one for each lane or side, with position, page and cell left open. */
 function shapesOf(
   container: AddressedContainer,
   patterns: AddressPatterns,
@@ -230,7 +230,7 @@ export function addressBook(standing: Iterable<Standing>, patterns: AddressPatte
     for (const form of more) note(other, form, placement)
   }
   return {
-    // What says itself that nobody has looked names no place.
+    // An address with an unknown position names no place.
     read: text => (text.includes(NOT_LOOKED) ? [] : (own.get(parts(text).join('|')) ?? other.get(parts(text).join('|')) ?? [])),
   }
 }

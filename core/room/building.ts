@@ -54,7 +54,7 @@ export const CONTAINER_SHAPES: readonly ContainerShape[] = [
 export const shelfNumber = (shelf: number, shelves: number, from: ShelvesFrom): number => (from === 'top' ? shelf : shelves + 1 - shelf)
 
 /**
- * Names and short forms for copies of a container: the number at the end counts on, and what is taken is passed over.
+ * Names and short forms for copies of a container: the number at the end counts on; names in use are skipped.
  * @example copyNames({ name: 'Bin 4', code: 'B4' }, [{ name: 'Bin 5', code: 'B5' }], 1) //=> [{ name: 'Bin 6', code: 'B6' }]
  */
 export function copyNames(
@@ -75,7 +75,7 @@ export function copyNames(
   return made
 }
 
-/** The same, passing over what would be read as an address of another: what is told before it is made is what is made. */
+/** As `copyNames`, also skipping short forms that would clash with an address. A preview and the command both call it. */
 export function namesAlong(
   original: Omit<AddressedContainer, 'id' | 'shelf'>,
   existing: readonly AddressedContainer[],
@@ -93,7 +93,7 @@ export type EmptyingPlan =
 /** Everything of one container at the end of another, in the order in which it stands: in its last lane, or cell after cell. */
 export function planEmptying(from: ContainerRow, into: ContainerRow): EmptyingPlan {
   const holders = from.placements.map(placement => placement.holder)
-  // What nobody has looked for is somewhere in the other from now on.
+  // A set with an unknown spot keeps it unknown in the other container.
   const somewhere = from.somewhere.map(({ holder }): Holder => ({
     ...holder,
     containerId: into.container.id,

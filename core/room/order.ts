@@ -22,7 +22,7 @@ export function keysBehind(entries: readonly Ordered[], index: number, count: nu
   return generateNKeysBetween(...gapBehind(entries, index), count)
 }
 
-/** Keys for what is set down, and new keys for those behind that shared the key in front of the gap. */
+/** Keys for the items that are set down, and new keys for items behind them that shared the key in front of the gap. */
 export interface SetDown {
   readonly keys: readonly string[]
   readonly rekeyed: readonly { readonly index: number; readonly order: string }[]

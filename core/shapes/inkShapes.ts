@@ -216,7 +216,7 @@ function strokesOf(mask: Mask, reaches: readonly number[]): Strokes | null {
   return { pixels, from, tallies, groups: [...groups, [tallies.flatMap(({ count }, part) => (count > 0 ? [part] : []))]] }
 }
 
-/** A reach is at least so many fields of the coarser mask. */
+/** Least reach, in fields of the coarser mask. */
 const FIELDS_A_REACH = 3
 
 /** Of a pixel the number of what it hangs together with, where squares of pixels count as one field. */

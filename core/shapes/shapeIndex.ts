@@ -195,7 +195,7 @@ export class ShapeIndex {
   }
 }
 type Likest = ReadonlyMap<string, { readonly correlation: number; readonly box: ShapeBox }>
-/** Rough scores from 0 to 1 are counted in so many steps, to tell where the best few hundred begin. */
+/** Bins of the histogram of rough scores (0 to 1); it gives the cut-off for the best few hundred. */
 const BINS = 4000
 
 function boxAt({ packed: { boxes } }: Known, shape: number): ShapeBox {

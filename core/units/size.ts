@@ -34,7 +34,7 @@ export const NAMED_SIZES: ReadonlyMap<string, { readonly size: Size; readonly un
   } as const),
 )
 
-/** A text longer than this is no size, whatever it holds. */
+/** A longer text is never a size. */
 const LONGEST_SIZE = 120
 
 /** What stands around the name of a sheet: `DIN A5`, `A5 size`. */
@@ -88,7 +88,7 @@ function readOnce(plain: string, assume: LengthUnit | null): SizeReading {
 const BETWEEN = /\s*[(=;]\s*|\s+(?:or|\/|-)\s+|,\s+/g
 /** Rounding to the nearest 1/16 in, and to the nearest millimetre, is no disagreement. */
 const SAME_WITHIN_MM = MM_PER_INCH / 16 + 0.5
-/** Whole centimetres are the others rounded: 10 x 15 cm is what is sold as 4 x 6 in. */
+/** Trade sizes in whole centimetres, rounded from inches: 10 x 15 cm is sold as 4 x 6 in. */
 const SAME_IN_WHOLE_CM = 5
 const isWholeCm = ({ size, unit }: { readonly size: Size; readonly unit: LengthUnit }): boolean =>
   unit === 'cm' && size.widthMm % 10 === 0 && size.heightMm % 10 === 0

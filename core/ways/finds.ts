@@ -5,13 +5,13 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64'
 /** What somebody who looks for a set knows of it. */
 export const KNOWN = ['theme', 'brand', 'itself'] as const
 type Known = (typeof KNOWN)[number]
-/** How often each is what is known: shares that need not add up to one. */
+/** Relative frequency of each clue; the shares need not add up to one. */
 export type FindHabits = Readonly<Record<Known, number>>
 
 export interface Find {
   readonly at: number
   readonly known: Known
-  /** The theme that comes to mind, or the brand; empty where it is known by itself alone. */
+  /** The remembered theme or brand; empty if only the set itself is remembered. */
   readonly value: string
 }
 

@@ -60,7 +60,7 @@ export function layOut({ holders, lanesMm, reserve, facts }: SimulatedRoom, rule
     groupsUpTo[place] = size.size
     groupLanes.set(group, (groupLanes.get(group) ?? new Set()).add(lanes[place] ?? 0))
   })
-  /** For what may be known of a set: where those stand of which it is true, by the key that files by it. */
+  /** For each clue (theme, brand): the lanes of the sets it is true of, by filing key. */
   const places = {
     theme: placesBy(order, at => holders[at]?.holding.themeIds[0]),
     brand: placesBy(order, at => holders[at]?.holding.brandId ?? undefined),

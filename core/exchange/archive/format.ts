@@ -36,7 +36,7 @@ export const ARCHIVE_LIMITS = {
   pictureBytes: 60 * 1024 ** 2,
   thumbBytes: 1024 ** 2,
   pictureGrowth: 1.5,
-  /** A small file may grow by as much whatever it is. */
+  /** Growth that is allowed to any small file, in bytes. */
   slackBytes: 64 * 1024,
 } as const
 

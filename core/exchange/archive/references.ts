@@ -39,7 +39,7 @@ function* referencesOf(data: CatalogueData): Generator<Reference> {
     yield [`relations ${relation.id}`, 'holdings', relation.toId]
   }
   for (const measured of data.measuredLengths) yield [`measuredLengths ${measured.id}`, 'containers', measured.containerId]
-  // One that is over may name what is no longer there.
+  // A finished re-filing may refer to deleted records.
   for (const refiling of data.refilings.filter(each => each.state === 'open')) {
     yield [`refilings ${refiling.name}`, 'zones', refiling.zoneId]
     yield [`refilings ${refiling.name}`, 'containers', refiling.tableContainerId]

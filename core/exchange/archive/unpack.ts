@@ -74,7 +74,7 @@ export async function unpackArchive(
   const listed = new Set(manifest.files.map(file => file.name))
   for (const name of opened.keys()) if (name !== MANIFEST_NAME && !listed.has(name)) return refuse('fileUnlisted', name)
   const checks = checkFiles(manifest.files, opened, sha256, onProgress)
-  // Read while the checksums are worked out; what is damaged is said first.
+  // Parsed while the checksums are computed; damage is reported first.
   const read = readTables(opened, manifest.version)
   const problem = await checks
   if (problem) return problem

@@ -70,7 +70,7 @@ export function readWords(text: string): readonly string[] {
   return distinct([...phrases, ...text.replace(/["“][^"”]+["”]/g, ',').split(/[;,|\n]+/)])
 }
 
-/** At most so many letters of a text, no letter of two units cut through. */
+/** The start of a text with at most this many UTF-16 units; no surrogate pair is split. */
 export function cutText(text: string, most: number): string {
   const isCutThrough = /[\ud800-\udbff]$/.test(text.slice(0, most)) && /^[\udc00-\udfff]/.test(text.slice(most))
   return text.slice(0, isCutThrough ? most - 1 : most)

@@ -10,7 +10,7 @@ import { guessKind, type KindReading } from './kinds'
 import { hardThemes, hasSoftSign, themesOf } from './parts'
 import type { ListTable } from './table'
 
-/** What is in the catalogue already, as far as reading a list needs it. */
+/** The part of the catalogue that reading a list needs. */
 export interface KnownNames {
   readonly brands: readonly { readonly id: string; readonly name: string; readonly variants: readonly string[] }[]
   readonly kinds: readonly { readonly id: string; readonly name: string; readonly family: KindFamily }[]

@@ -40,5 +40,5 @@ export const LOOKS_LIKE: Readonly<Partial<Record<ListField, (text: string) => bo
   matchingDie: text => readYesNo(text) !== null,
   place: text => ['in', 'cell', 'out'].includes(readPlace(text)?.as ?? ''),
 }
-/** Fields whose cells must look like one, whatever the heading says: `When` over the names of shops is no date. */
+/** Fields that need cells of their type under any heading: `When` over the names of shops is no date. */
 export const MUST_LOOK_LIKE: ReadonlySet<ListField> = new Set(['acquiredOn', 'price'])

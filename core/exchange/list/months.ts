@@ -16,7 +16,7 @@ const NAMES: readonly (readonly string[])[] = [
 const SHORT: Readonly<Record<string, number>> = { mrt: 3, maerz: 3, jaenner: 1, janner: 1 }
 const LEAST_LETTERS = 3
 
-/** The months that each text may be, by what is written of their names. */
+/** The months that each text may mean: names and unique beginnings of names. */
 function monthsBy(written: (name: string) => readonly string[]): ReadonlyMap<string, ReadonlySet<number>> {
   const months = new Map<string, Set<number>>()
   for (const names of NAMES)

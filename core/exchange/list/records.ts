@@ -18,7 +18,7 @@ import type { SpellingGroup } from '#core/classing'
 import { nameOf } from './cells'
 import type { DraftHolding, PlannedRow } from './plan'
 
-/** What the catalogue holds before the import, as far as making records needs it. */
+/** The part of the catalogue before the import that making records needs. */
 export interface Ground {
   readonly brands: readonly Brand[]
   readonly kinds: readonly Kind[]

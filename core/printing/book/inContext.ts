@@ -1,6 +1,6 @@
 import { spelledWords } from '#core/classing'
 
-/** Words that nobody looks under: English articles, pronouns and the like. A phrase of nothing else stands under its first. */
+/** Stop words: English articles and pronouns. A phrase of stop words alone stands under its first word. */
 const PASSED_OVER = new Set(
   (
     'a an and are as at be but by do for from get had has have he her him his i if in into is it its just me my no not of off on or our ' +

@@ -120,7 +120,7 @@ export function byHand(lines: readonly LeafLine[], old: readonly PrintedLeaf[]):
     const leaf = leafOf.get(keyOf(heading.key, entry.key))
     return leaf === undefined ? [] : [{ at, leaf }]
   })
-  // Lines of one leaf count upwards too: what is sought never goes back to an earlier leaf.
+  // Lines of one leaf ascend too: the search never returns to an earlier leaf.
   const kept = longestIncreasing(known.map(({ at, leaf }) => leaf * (lines.length + 1) + at))
   const stays = new Map(kept.flatMap(i => (known[i] ? [[known[i].at, known[i].leaf]] : [])))
   const filled = old.map(from => ({ from, lines: [] as LeafLine[] }))

@@ -1,7 +1,7 @@
 import type { Cell, Container } from '#core/catalog'
 import { plainLetters } from '#core/classing'
 
-/** A set that may stand next, by what is written on it. */
+/** A set that may stand next, and the text on its label. */
 export interface Offered {
   readonly id: string
   /** Its number as it is written: `12W`, `B1079`. */

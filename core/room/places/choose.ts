@@ -61,7 +61,7 @@ const shapesOfType = (type: ContainerType): readonly ContainerShape[] => CONTAIN
 export const shapeFor = (type: ContainerType, shapeId: string): ContainerShape =>
   CONTAINER_SHAPES.find(shape => shape.id === shapeId && shape.type === type) ?? (shapesOfType(type)[0] as ContainerShape)
 
-/** How many cells a page of this family must have at the least, as far as the list says; null: it says nothing. */
+/** Least number of cells of a page of this family, according to the list; null: the list does not say. */
 function cellsNamed(family: PlaceFamily): number | null {
   const code = cellSpots(family)[0]
   if (code) return code.reading.cells

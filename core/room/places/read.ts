@@ -21,7 +21,7 @@ export type PlaceReading =
   | { readonly as: 'out' }
   | { readonly as: 'unknown' }
 
-/** What stands behind the container, as far as it was written. */
+/** The rest of the text, after the container. */
 interface Behind {
   readonly page: number | null
   readonly cell: number | null
@@ -70,7 +70,7 @@ export function readPlace(text: string): PlaceReading | null {
   return inContainer(known.family, known.sort, mark, behind)
 }
 
-/** The figure or the single letter of a container, and what is behind it. */
+/** The figure or the single letter of a container, and the tokens after it. */
 function markOf(tokens: readonly string[]): { readonly mark: string; readonly behind: readonly string[] } {
   const [first, second, ...more] = tokens
   if (first === undefined) return { mark: '', behind: [] }

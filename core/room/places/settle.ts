@@ -13,7 +13,7 @@ export type PlaceDoubt =
   | 'pageBeyondBinder'
   /** Something stands in that cell: it is put on the page. */
   | 'cellTaken'
-  /** Positions with gaps, or beside others: their order is kept, and none is looked at. */
+  /** Positions with gaps, or next to known sets: the order is kept, and every exact spot stays unknown. */
   | 'positionsHaveGaps'
   /** Two containers of the room are called so: it is left without a place. */
   | 'twoAreCalledSo'
@@ -45,7 +45,7 @@ export function pageAndCell(
 /** Pages of one cell are slots, numbered through. */
 export const areSlots = (cells: Container['cells']): boolean => cells?.rows === 1 && cells.columns === 1
 
-/** The places of one container, each with where in it that is, in the order in which they go; what is doubtful is told. O(n log n). */
+/** The places of one container with their spots, in filing order, and the doubtful ones. O(n log n). */
 export function settle(
   spots: readonly PlaceSpot[],
   target: Target,

@@ -51,7 +51,7 @@ export function groupsOf(family: PlaceFamily, { as, reading }: FamilyChoice): re
   })
 }
 
-/** Containers of the room by what they are called, in whatever way that is written. */
+/** Containers of the room by name, in any spelling. */
 export function recogniser(
   rows: readonly ContainerRow[],
 ): (family: PlaceFamily, choice: FamilyChoice, mark: string) => readonly ContainerRow[] {
@@ -86,7 +86,7 @@ export interface PlaceNames {
 }
 
 const SHORT_WORD = 3
-/** Letters and figures behind each other: the letters that a code begins with tell containers apart, whatever figure follows. */
+/** Letters, then figures: the leading letters of a code tell containers apart; the figures do not. */
 const leadingLetters = (code: string): string => /^\p{L}*/u.exec(plainLetters(code))?.[0] ?? ''
 
 /** Short forms that no address of another family can be read as: no other begins with the same letters. */
@@ -123,7 +123,7 @@ export class ShortForms {
   }
 }
 
-/** Where so many containers of one shape go: on furniture that is there, or on shelves of new furniture behind those already spoken for. */
+/** Shelves for a number of containers of one shape: on known furniture, or on the next free shelves of new furniture. */
 export function shelvesFor(
   fixture: FamilyChoice['fixture'],
   shape: Pick<Container, 'type' | 'inner' | 'lengthMm'>,
