@@ -23,7 +23,7 @@ import { useNotices } from '~/kit/useNotices'
 import SlipFetch from './SlipFetch.vue'
 import SetHistory from './SetHistory.vue'
 import SlipNeighbour from './SlipNeighbour.vue'
-import { type Fact, useFacts } from './useFacts'
+import { useFacts } from './useFacts'
 import UseLog from './UseLog.vue'
 
 /** What you carry to the shelf: number, impression, the place as a sentence, its neighbours, and what goes with it. */
@@ -62,15 +62,14 @@ const holderName = computed(() => holderType.value?.name ?? (holding.sitsIn ? pi
 const companions = computed(() => (placement.value?.holder.holdingIds ?? []).filter(id => id !== holding.id).map(nameOf))
 const cuts = computed(() => cutsOf(holding, holderType.value).map(cut => `${holderWords.cut[cut.of]} ${cutText(cut)}`))
 const labelSays = useLabelOf(() => holding)
-const facts = computed((): readonly Fact[] =>
-  [
-    [slipWords.sitsIn, holderName.value] as const,
-    [holderWords.sharesWith, companions.value.join(', ')] as const,
-    [holderWords.cuts, cuts.value.join('; ')] as const,
-    [slipWords.labelSays, labelSays.value.join(' \u00b7 ')] as const,
-    [slipWords.alsoHolds, guests.value.join('; ')] as const,
-    ...factsOf(holding),
-  ].filter(([, text]) => text !== ''),
+const facts = computed(() =>
+  factsOf(holding, [
+    [slipWords.sitsIn, holderName.value],
+    [holderWords.sharesWith, companions.value.join(', ')],
+    [holderWords.cuts, cuts.value.join('; ')],
+    [slipWords.alsoHolds, guests.value.join('; ')],
+    [slipWords.labelSays, labelSays.value.join(' \u00b7 ')],
+  ]),
 )
 
 async function remove(): Promise<void> {

@@ -19,7 +19,8 @@ export function useFacts() {
   }
   const pieceText = ({ words, isMissing, livesWithId }: Holding['pieces'][number]): string =>
     slipWords.piece(words.join(', '), isMissing, livesWithId ? nameOf(livesWithId) : '')
-  const factsOf = (holding: Holding): readonly Fact[] =>
+  /** `also`: what follows from where the set is; it stands before the notes. */
+  const factsOf = (holding: Holding, also: readonly Fact[] = []): readonly Fact[] =>
     [
       [slipWords.brand, lookUp('brands', holding.brandId)?.name],
       [slipWords.kind, lookUp('kinds', holding.kindId)?.name],
@@ -33,6 +34,7 @@ export function useFacts() {
       [slipWords.price, holding.price ? slipWords.money(holding.price.minor, holding.price.currency) : ''],
       [slipWords.aliases, holding.aliases.map(alias => slipWords.alias(alias.text, alias.reading)).join(', ')],
       [takeInWords.packaging, holding.packaging ? takeInWords.packagings[holding.packaging] : ''],
+      ...also,
       [slipWords.notes, holding.notes],
     ].flatMap(([label, text]) => (label && text ? [[label, text] as const] : []))
   return { factsOf, nameOf }

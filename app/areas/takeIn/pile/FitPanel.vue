@@ -2,7 +2,7 @@
 import { Ruler } from 'lucide-vue-next'
 import { computed, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
-import { HOLDER_TYPES, type HolderKind, type Holding } from '#core/catalog'
+import { HOLDER_TYPES, type HolderKind, type HolderType, type Holding } from '#core/catalog'
 import { filledThicknessMm, nextSizesUp, type NoFit, PLAIN_WAYS, latestHolder, standsByItself } from '#core/holders'
 import { readSize } from '#core/units'
 import FitDrawing from '~/subjects/fit/FitDrawing.vue'
@@ -93,6 +93,12 @@ async function finish(): Promise<void> {
   )
   emit('done')
 }
+/** How thick a holder gets, where that is more than what is in it. */
+function filledText(type: HolderType): string {
+  if (!contents.value) return ''
+  const filled = lengthText(filledThicknessMm(type, contents.value.thicknessMm))
+  return filled === lengthText(contents.value.thicknessMm) ? '' : holderWords.filled(filled)
+}
 defineExpose({ finish })
 </script>
 
@@ -126,7 +132,7 @@ defineExpose({ finish })
             <span class="hint block">
               {{ each.type.inner ? holderWords.answer(each.answer, lengthText) : holderWords.anySize }}.
               {{ container ? holderWords.container(each.container, container.name, lengthText) : '' }}
-              {{ contents ? holderWords.filled(lengthText(filledThicknessMm(each.type, contents.thicknessMm))) : '' }}
+              {{ filledText(each.type) }}
             </span>
           </span>
         </label>
