@@ -60,6 +60,8 @@ describe('what is written on the shelf', () => {
     ['b20 right 2', ['place B20 b20r']],
     // Positions count on from row to row.
     ['b20 right 1', ['emptyPlace B20']],
+    // Only left and right name a row; any other side names none.
+    ['b20 middle 1', ['place B20 b20l']],
     ['K2-14', ['place K2 k2-14']],
     ['K2-15', ['emptyPlace K2']],
     ['16-101', ['place A cell']],

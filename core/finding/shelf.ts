@@ -112,7 +112,8 @@ function inRows(asked: string, reading: PlaceReading, rows: readonly ContainerRo
     }
     if (page !== null && cell !== null) return atCell(row, each => each.page === page && each.cell === cell)
     if (slot === null) return { as: 'container', container, ids: setsOf(allIn(row)) }
-    const lane = side && (side === 'left' ? 1 : container.lanes)
+    const lastLane = side === 'right' ? container.lanes : null
+    const lane = side === 'left' ? 1 : lastLane
     const there = row.placements.find(each => each.position === slot && (lane === null || each.lane === lane))
     return there
       ? { as: 'place', container, ids: there.holder.holdingIds }

@@ -7,6 +7,7 @@ import { useWorker } from '~/data/worker'
 import { type SetHistory, type SetThen, STEP_WORDS } from '~/db'
 import type { SetHistoryApi } from './setHistory.worker'
 import { type Fact, useFacts } from './useFacts'
+import { takeInWords } from '~/subjects/pile/takeInWords'
 import { slipWords } from './words'
 
 /** What was done to a set, step by step, as the journal has it: what it says now, and what it said before. */
@@ -20,8 +21,13 @@ const isOpen = shallowRef(false)
 const most = shallowRef(A_TIME)
 const history = shallowRef<SetHistory | null>(null)
 
+const isUnread = shallowRef(false)
+
 watch([isOpen, most, () => catalogue.steps], async () => {
-  if (isOpen.value) history.value = await worker.ask(api => api.historyOf(holdingId, most.value))
+  if (!isOpen.value) return
+  const found = await worker.ask(api => api.historyOf(holdingId, most.value))
+  isUnread.value = !found
+  history.value = found ?? history.value
 })
 
 function placeText({ holders }: SetThen): string {
@@ -31,10 +37,10 @@ function placeText({ holders }: SetThen): string {
   })
   return texts.join('; ')
 }
-function photoText(was: string | null, is: string | null): string {
+function photoText(label: string, was: string | null = null, is: string | null = null): string {
   if (was === is) return ''
-  if (was === null) return slipWords.photoCame
-  return is === null ? slipWords.photoWent : slipWords.photoChanged
+  if (was === null) return slipWords.photoAdded(label)
+  return is === null ? slipWords.photoRemoved(label) : slipWords.photoReplaced(label)
 }
 const said = (then: SetThen): readonly Fact[] =>
   then.holding
@@ -55,7 +61,11 @@ function changesOf(before: SetThen, after: SetThen): readonly string[] {
     if (old === '') return slipWords.becameKnown(label, now)
     return now === '' ? slipWords.becameUnknown(label, old) : slipWords.became(label, old, now)
   })
-  return [...lines, photoText(before.holding?.pictureHash ?? null, after.holding?.pictureHash ?? null)].filter(line => line !== '')
+  const photos = [
+    photoText(slipWords.photo, before.holding?.pictureHash, after.holding?.pictureHash),
+    photoText(takeInWords.packagingBack, before.holding?.packagingPictureHash, after.holding?.packagingPictureHash),
+  ]
+  return [...lines, ...photos].filter(line => line !== '')
 }
 const steps = computed(() =>
   (history.value?.steps ?? []).flatMap(({ step, before, after }) => {
@@ -68,7 +78,7 @@ const steps = computed(() =>
 <template>
   <details class="border-t border-line" data-history @toggle="isOpen = ($event.currentTarget as HTMLDetailsElement).open">
     <summary class="min-h-11 content-center text-quiet">{{ slipWords.history }}</summary>
-    <p v-if="!history" class="hint" role="status">{{ slipWords.historyReading }}</p>
+    <p v-if="!history" class="hint" role="status">{{ isUnread ? slipWords.historyUnread : slipWords.historyReading }}</p>
     <template v-else>
       <ol>
         <li v-for="{ step, what, lines } in steps" :key="step.seq" class="border-t border-line py-2">
@@ -82,7 +92,9 @@ const steps = computed(() =>
         </li>
       </ol>
       <p v-if="steps.length === 0 && history.steps.length < most" class="hint pb-2">{{ slipWords.historyNone }}</p>
-      <button v-if="history.steps.length === most" type="button" class="button" @click="most += A_TIME">{{ slipWords.historyMore }}</button>
+      <button v-if="history.steps.length === most && !history.isWhole" type="button" class="button" @click="most += A_TIME">
+        {{ slipWords.historyMore }}
+      </button>
       <p v-else-if="!history.isWhole && steps.length > 0" class="hint pb-2">{{ slipWords.historyEarlier }}</p>
     </template>
   </details>
