@@ -6,6 +6,7 @@ import NoticeLine from '~/shell/NoticeLine.vue'
 import RidgeBand from '~/shell/RidgeBand.vue'
 import ScanHost from '~/shell/ScanHost.vue'
 import WelcomeBench from '~/shell/WelcomeBench.vue'
+import { useFind } from '~/subjects/ask/useFind'
 import { useCopies } from '~/subjects/copies/useCopies'
 import { useKeys } from '~/shell/useKeys'
 import { useScrollBack } from '~/shell/useScrollBack'
@@ -16,7 +17,7 @@ import { shellWords, welcomeWords } from '~/shell/words'
 import { useRoute } from 'vue-router'
 import { computed, defineAsyncComponent } from 'vue'
 
-/** Loaded when it is wanted. */
+/** Loaded once the screen is up: a dialog that is there before it opens gives the focus back when it closes. */
 const KeysDialog = defineAsyncComponent(() => import('~/shell/KeysDialog.vue'))
 
 useLamp()
@@ -24,6 +25,7 @@ useScrollBack()
 const { state, trouble, progress } = useOpening()
 const keys = useKeys()
 const copies = useCopies()
+const find = useFind()
 const route = useRoute()
 /** Reading back a copy works before there is a room: it is a way to get one. */
 const isOpenToAll = computed(() => route.path === '/copies')
@@ -60,6 +62,6 @@ const isOpenToAll = computed(() => route.path === '/copies')
     <NuxtRouteAnnouncer />
     <NoticeLine />
     <ScanHost v-if="state === 'open'" />
-    <KeysDialog v-if="keys.isOpen.value" v-model:open="keys.isOpen.value" v-model:are-on="keys.areOn.value" />
+    <KeysDialog v-if="find.isReady || keys.isOpen.value" v-model:open="keys.isOpen.value" v-model:are-on="keys.areOn.value" />
   </div>
 </template>

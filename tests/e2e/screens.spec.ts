@@ -45,6 +45,12 @@ test('keys can be turned off; a screen is printed whole and without bars; colour
   await page.keyboard.press('3')
   await page.keyboard.press('n')
   await expect(page).toHaveTitle('Find - Yondercrest')
+  // A dialog gives the focus back, the first time as well.
+  const lifeSize = page.getByRole('button', { name: 'Life size' })
+  await lifeSize.click()
+  await expect(page.getByRole('dialog').getByRole('slider')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(lifeSize).toBeFocused()
   await page.reload()
   await page.locator('[data-headline]').waitFor()
   await page.keyboard.press('3')

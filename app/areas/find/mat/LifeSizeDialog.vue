@@ -1,15 +1,19 @@
 <script setup lang="ts">
-import { shallowRef } from 'vue'
+import { shallowRef, watch } from 'vue'
 import { act } from '~/data/act'
 import { findWords } from '~/areas/find/words'
 import KDialog from '~/kit/KDialog.vue'
 import { kitWords } from '~/kit/words'
 
 /** Life size of this screen, measured against a bank card (ISO/IEC 7810 ID-1, 85.60 x 53.98 mm). */
-const { start } = defineProps<{ start: number }>()
+const { open, start } = defineProps<{ open: boolean; start: number }>()
 const emit = defineEmits<{ close: []; kept: [pxPerMm: number] }>()
 const CARD_MM = { width: 85.6, height: 53.98 } as const
 const trial = shallowRef(start)
+watch(
+  () => open,
+  () => (trial.value = start),
+)
 
 async function keep(): Promise<void> {
   await act.changeSettings({ pxPerMm: trial.value })
@@ -18,7 +22,7 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <KDialog open :title="findWords.calibrateTitle" wide @close="emit('close')">
+  <KDialog :open="open" :title="findWords.calibrateTitle" wide @close="emit('close')">
     <p class="mt-2">{{ findWords.calibrateHint }}</p>
     <input
       v-model.number="trial"

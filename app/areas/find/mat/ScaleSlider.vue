@@ -4,11 +4,14 @@ import { computed, defineAsyncComponent, shallowRef } from 'vue'
 import { CSS_PX_PER_MM } from '#core/units'
 import { findWords } from '~/areas/find/words'
 import { useCatalogue } from '~/data/useCatalogue'
+import { useFind } from '~/subjects/ask/useFind'
 
 /** Scale of the mat. Life size is one stop, set once against a bank card. */
 const scale = defineModel<number>({ required: true })
+/** Loaded once the screen is up: a dialog that is there before it opens gives the focus back when it closes. */
 const LifeSizeDialog = defineAsyncComponent(() => import('./LifeSizeDialog.vue'))
 const catalogue = useCatalogue()
+const find = useFind()
 const isOpen = shallowRef(false)
 /** 96 px to the inch is what a browser takes for life size before anybody has measured. */
 const lifeSize = computed(() => catalogue.settings.pxPerMm ?? CSS_PX_PER_MM)
@@ -37,6 +40,6 @@ function kept(pxPerMm: number): void {
     <button v-if="catalogue.settings.pxPerMm" type="button" class="hint min-h-11 underline" @click="isOpen = true">
       {{ findWords.calibrate }}
     </button>
-    <LifeSizeDialog v-if="isOpen" :start="lifeSize" @kept="kept" @close="isOpen = false" />
+    <LifeSizeDialog v-if="find.isReady || isOpen" :open="isOpen" :start="lifeSize" @kept="kept" @close="isOpen = false" />
   </div>
 </template>
