@@ -25,13 +25,12 @@ import type { JournalEntry } from '~/db/journal'
 import { holderWords } from '~/subjects/fit/words'
 import { refileWords } from '~/areas/storeroom/refile/words'
 import { waysWords } from '~/areas/storeroom/ways/words'
-import { roomWords } from '~/subjects/room/roomWords'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { measureWords } from '~/areas/takeIn/measure/words'
 import { takeInWords } from '~/subjects/pile/takeInWords'
 import { containerWay, placeSentence, placeWords } from '~/data/words'
 import { counted, ordinal } from '#core/grammar'
 import { stepWords } from '~/shell/steps'
+import { roomWords } from '~/subjects/room/roomWords'
 
 const inches = (mm: number): string => `${Math.round((mm / 25.4) * 16) / 16} in`
 /** What no sentence may hold: holes, and words of software. */
@@ -208,7 +207,7 @@ describe('sentences', () => {
     const said = outcomes.map(outcome => roomWords.outcome(outcome))
     said.forEach(isPlain)
     expect(said[2]).toContain('only 2 free cells for 5 sets')
-    for (const sentence of Object.values(storeroomWords.moveProblem)) isPlain(sentence)
+    for (const sentence of Object.values(roomWords.moveProblem)) isPlain(sentence)
     for (const sentence of Object.values(placeWords.problems)) isPlain(sentence)
     for (const [code, sentence] of Object.entries(takeInWords.sizeProblem)) if (code !== 'empty') isPlain(sentence)
   })

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { ArrowDownAZ, Gauge, ListOrdered, Package, Shuffle, SquareSplitHorizontal, Warehouse } from 'lucide-vue-next'
 import KWays from '~/kit/KWays.vue'
-import { roomWords } from '~/subjects/room/roomWords'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { holderWords } from '~/subjects/fit/words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** The head of every page of the storeroom: its works, one step from each other. The marked one names the page. */
 defineProps<{ title: string; lead?: string }>()
@@ -19,5 +18,5 @@ const WAYS = [
 </script>
 
 <template>
-  <KWays :title="title" :lead="lead" :area="storeroomWords.title" :ways="WAYS"><slot /></KWays>
+  <KWays :title="title" :lead="lead" :area="roomWords.title" :ways="WAYS"><slot /></KWays>
 </template>

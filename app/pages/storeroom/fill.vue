@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import FillBench from '~/areas/storeroom/fill/FillBench.vue'
-import { roomWords } from '~/subjects/room/roomWords'
 import { useTitle } from '~/subjects/set/useTitle'
+import { fillWords } from '~/areas/storeroom/fill/words'
 
-useTitle(roomWords.fillTitle)
+useTitle(fillWords.fillTitle)
 </script>
 
 <template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import StoreroomBench from '~/areas/storeroom/elevation/StoreroomBench.vue'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useTitle } from '~/subjects/set/useTitle'
+import { roomWords } from '~/subjects/room/roomWords'
 
-useTitle(storeroomWords.title)
+useTitle(roomWords.title)
 </script>
 
 <template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import OrdersBench from '~/areas/storeroom/orders/OrdersBench.vue'
-import { roomWords } from '~/subjects/room/roomWords'
 import { useTitle } from '~/subjects/set/useTitle'
+import { orderWords } from '~/areas/storeroom/orders/words'
 
-useTitle(roomWords.ordersTitle)
+useTitle(orderWords.ordersTitle)
 </script>
 
 <template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import ZonesBench from '~/areas/storeroom/zones/ZonesBench.vue'
-import { roomWords } from '~/subjects/room/roomWords'
 import { useTitle } from '~/subjects/set/useTitle'
+import { zoneWords } from '~/areas/storeroom/zones/words'
 
-useTitle(roomWords.zonesTitle)
+useTitle(zoneWords.zonesTitle)
 </script>
 
 <template>

@@ -3,10 +3,10 @@ import { targetInContainer } from '#core/filing'
 import { allIn, type MoveTarget, planMove } from '#core/room'
 import type { Cell, Holder } from '#core/catalog'
 import { act } from '~/data/act'
-import { storeroomWords } from './storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
 import { useDescribe } from '~/data/useDescribe'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** What a holder can be dropped on: behind something in a row, on a free cell, or on a whole container. */
 export type DropPlace =
@@ -38,7 +38,7 @@ export function useMoving() {
     const target = place.type === 'container' ? targetIn(place.containerId, holders) : place
     const plan = target ? planMove(holders, target, catalogue.room.rows) : { ok: false as const, code: 'cellTaken' as const }
     if (!plan.ok) {
-      notices.tell(storeroomWords.moveProblem[plan.code], 'care')
+      notices.tell(roomWords.moveProblem[plan.code], 'care')
       return false
     }
     await act.moveHolders(plan.holders, plan.sections, holders.length)
@@ -49,14 +49,14 @@ export function useMoving() {
   async function told(holders: readonly Holder[]): Promise<void> {
     const container = catalogue.tables?.containers.get(holders[0]?.containerId ?? '')
     const holding = catalogue.tables?.holdings.get(holders[0]?.holdingIds[0] ?? '')
-    if (holders.length > 1 || !holding) return notices.tell(storeroomWords.movedMany(holders.length, container?.name ?? ''))
+    if (holders.length > 1 || !holding) return notices.tell(roomWords.movedMany(holders.length, container?.name ?? ''))
     // The room follows the database a moment later; the sentence names the new address.
     const spot = (holder: Holder | undefined): string =>
       holder ? JSON.stringify([holder.containerId, holder.lane, holder.order, holder.cell]) : ''
     await until(() => spot(catalogue.room.placements.get(holding.id)?.holder) === spot(holders[0])).toBeTruthy({
       timeout: FOLLOWS_WITHIN_MS,
     })
-    notices.tell(storeroomWords.moved(numberAndName(holding), addressOf(holding) ?? ''))
+    notices.tell(roomWords.moved(numberAndName(holding), addressOf(holding) ?? ''))
   }
   return { setDown }
 }

@@ -14,7 +14,6 @@ import { act } from '~/data/act'
 import { slipWords } from './words'
 import { takeInWords } from '~/subjects/pile/takeInWords'
 import { holderWords } from '~/subjects/fit/words'
-import { roomWords } from '~/subjects/room/roomWords'
 import { pileWords } from '~/subjects/pile/words'
 import { placeWords } from '~/data/words'
 import { partialDay } from '#core/grammar'
@@ -25,6 +24,7 @@ import SetHistory from './SetHistory.vue'
 import SlipNeighbour from './SlipNeighbour.vue'
 import { useFacts } from './useFacts'
 import UseLog from './UseLog.vue'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** What you carry to the shelf: number, impression, the place as a sentence, its neighbours, and what goes with it. */
 const { holding } = defineProps<{ holding: Holding }>()

@@ -8,13 +8,13 @@ import { useShapes } from '~/areas/find/picture/useShapes'
 import { pictureWords } from '~/areas/find/picture/words'
 import SlipBeside from '~/subjects/set/SlipBeside.vue'
 import { useSlip } from '~/subjects/set/useSlip'
-import { roomWords } from '~/subjects/room/roomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 import KField from '~/kit/KField.vue'
 import KFile from '~/kit/KFile.vue'
 import KPageHead from '~/kit/KPageHead.vue'
 import { type OwnedLike, useOwn } from './useOwn'
 import { ownWords } from './words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** Own it?: what lies before one in a shop, held against what is owned. */
 const [catalogue, shapes, slip, router] = [useCatalogue(), useShapes(), useSlip(), useRouter()]

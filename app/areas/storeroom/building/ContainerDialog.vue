@@ -12,12 +12,12 @@ import { useTyped } from '~/kit/useTyped'
 import KField from '~/kit/KField.vue'
 import { act } from '~/data/act'
 import { useDescribe } from '~/data/useDescribe'
-import { roomWords } from '~/subjects/room/roomWords'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { kitWords } from '~/kit/words'
 import { placeWords, shelfWord } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
+import { furnishWords } from './words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** A container, new (and its furniture where that is new) or changed. */
 const { open, container = null } = defineProps<{ open: boolean; container?: Container | null }>()
@@ -163,7 +163,7 @@ watch(
 )
 const most = { count: MOST_AT_ONCE, lanes: LIMITS.lanes, rows: LIMITS.cellsASide, columns: LIMITS.cellsASide, pages: LIMITS.pages }
 const countProblem = (field: keyof typeof most): string =>
-  Number.isInteger(form[field]) && form[field] >= 1 && form[field] <= most[field] ? '' : roomWords.countProblem(most[field])
+  Number.isInteger(form[field]) && form[field] >= 1 && form[field] <= most[field] ? '' : furnishWords.countProblem(most[field])
 const counted = computed(() => (hasCells.value ? (['count', 'rows', 'columns', 'pages'] as const) : (['count', 'lanes'] as const)))
 const isComplete = computed(
   () =>
@@ -250,7 +250,7 @@ async function add(isMore = false): Promise<void> {
     fixture:
       form.fixtureId === NEW ? { ...PLAIN_FIXTURE, name: form.fixtureName.trim(), type: 'bookcase', shelves: 1 } : { id: form.fixtureId },
   })
-  if (!outcome.ok) return void (problem.value = storeroomWords.addProblem(outcome))
+  if (!outcome.ok) return void (problem.value = furnishWords.addProblem(outcome))
   typed.forget()
   const [first = ''] = outcome.ids
   if (isMore || outcome.ids.length > 1) notices.tell(buildingWords.added(form.name.trim(), outcome.ids.length))
@@ -263,47 +263,47 @@ async function add(isMore = false): Promise<void> {
 </script>
 
 <template>
-  <KDialog :open="open" :title="container ? roomWords.changeTitle(container.name) : storeroomWords.addTitle" wide @close="emit('close')">
+  <KDialog :open="open" :title="container ? furnishWords.changeTitle(container.name) : furnishWords.addTitle" wide @close="emit('close')">
     <KTyped :is-back="typed.isBack.value" @afresh="typed.beginAfresh()" />
     <form id="container-form" class="mt-3 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="add()">
-      <KField v-if="!container" class="sm:col-span-2" :label="roomWords.beginFrom" for="new-shape">
+      <KField v-if="!container" class="sm:col-span-2" :label="furnishWords.beginFrom" for="new-shape">
         <select id="new-shape" v-model="form.shape" class="field" @change="begin(form.shape)">
-          <option value="">{{ roomWords.ownShape }}</option>
+          <option value="">{{ furnishWords.ownShape }}</option>
           <option v-for="{ id } in CONTAINER_SHAPES" :key="id" :value="id">{{ roomWords.shapes[id] }}</option>
         </select>
       </KField>
-      <KField :label="storeroomWords.type" for="new-type">
+      <KField :label="furnishWords.type" for="new-type">
         <select id="new-type" v-model="form.type" class="field">
-          <option v-for="(text, type) in storeroomWords.types" :key="type" :value="type">{{ text }}</option>
+          <option v-for="(text, type) in roomWords.types" :key="type" :value="type">{{ text }}</option>
         </select>
       </KField>
-      <KField :label="storeroomWords.name" for="new-name" :problem="isTried && isBlank(form.name) ? storeroomWords.needed : ''">
+      <KField :label="furnishWords.name" for="new-name" :problem="isTried && isBlank(form.name) ? furnishWords.needed : ''">
         <input id="new-name" v-model="form.name" class="field" maxlength="80" />
       </KField>
       <KField
-        :label="storeroomWords.code"
+        :label="furnishWords.code"
         for="new-code"
-        :hint="storeroomWords.codeHint"
-        :problem="problem || (isTried && isBlank(form.code) ? storeroomWords.needed : '')"
+        :hint="furnishWords.codeHint"
+        :problem="problem || (isTried && isBlank(form.code) ? furnishWords.needed : '')"
       >
         <input id="new-code" v-model="form.code" class="field" maxlength="12" @input="problem = ''" />
       </KField>
-      <KField :label="storeroomWords.zone_" for="new-zone">
+      <KField :label="furnishWords.zone" for="new-zone">
         <select id="new-zone" v-model="form.zoneId" class="field">
           <option v-for="zone in zones" :key="zone.id" :value="zone.id">{{ zone.name }}</option>
         </select>
       </KField>
-      <KField :label="storeroomWords.fixture" for="new-fixture">
+      <KField :label="furnishWords.fixture" for="new-fixture">
         <select id="new-fixture" v-model="form.fixtureId" class="field">
           <option v-for="each in fixtures" :key="each.id" :value="each.id">{{ each.name }}</option>
-          <option v-if="!container" :value="NEW">{{ storeroomWords.newFixture }}</option>
+          <option v-if="!container" :value="NEW">{{ furnishWords.newFixture }}</option>
         </select>
       </KField>
       <KField
         v-if="form.fixtureId === NEW"
-        :label="storeroomWords.newFixtureName"
+        :label="furnishWords.newFixtureName"
         for="new-fixture-name"
-        :problem="isTried && isBlank(form.fixtureName) ? storeroomWords.needed : ''"
+        :problem="isTried && isBlank(form.fixtureName) ? furnishWords.needed : ''"
       >
         <input id="new-fixture-name" v-model="form.fixtureName" class="field" maxlength="80" />
       </KField>
@@ -321,69 +321,65 @@ async function add(isMore = false): Promise<void> {
       >
         <input id="new-count" v-model.number="form.count" type="number" min="1" :max="most.count" class="field figures" />
       </KField>
-      <KField
-        :label="storeroomWords.length"
-        for="new-length"
-        :problem="form.length && lengthMm === null ? storeroomWords.lengthProblem : ''"
-      >
+      <KField :label="furnishWords.length" for="new-length" :problem="form.length && lengthMm === null ? furnishWords.lengthProblem : ''">
         <input id="new-length" v-model="form.length" class="field figures" maxlength="20" />
       </KField>
       <KField
         v-if="!hasCells"
-        :label="storeroomWords.inner"
+        :label="furnishWords.inner"
         for="new-inner"
-        :hint="storeroomWords.innerHint"
-        :problem="isUnread(form.inner) ? storeroomWords.sizeProblem : ''"
+        :hint="furnishWords.innerHint"
+        :problem="isUnread(form.inner) ? furnishWords.sizeProblem : ''"
       >
         <input id="new-inner" v-model="form.inner" class="field figures" maxlength="40" />
       </KField>
       <template v-if="hasCells">
         <KField
-          :label="storeroomWords.cellSize"
+          :label="furnishWords.cellSize"
           for="new-cell"
-          :hint="storeroomWords.cellSizeHint"
-          :problem="isUnread(form.cellSize) ? storeroomWords.sizeProblem : ''"
+          :hint="furnishWords.cellSizeHint"
+          :problem="isUnread(form.cellSize) ? furnishWords.sizeProblem : ''"
         >
           <input id="new-cell" v-model="form.cellSize" class="field figures" maxlength="40" />
         </KField>
-        <KField :label="storeroomWords.reuse" for="new-reuse">
+        <KField :label="furnishWords.reuse" for="new-reuse">
           <select id="new-reuse" v-model="form.reuse" class="field">
-            <option v-for="each in CELL_REUSES" :key="each" :value="each">{{ storeroomWords.reuses[each] }}</option>
+            <option v-for="each in CELL_REUSES" :key="each" :value="each">{{ furnishWords.reuses[each] }}</option>
           </select>
         </KField>
-        <KField :label="storeroomWords.rows" for="new-rows" :problem="countProblem('rows')">
+        <KField :label="furnishWords.rows" for="new-rows" :problem="countProblem('rows')">
           <input id="new-rows" v-model.number="form.rows" type="number" min="1" :max="most.rows" class="field figures" />
         </KField>
-        <KField :label="storeroomWords.columns" for="new-columns" :problem="countProblem('columns')">
+        <KField :label="furnishWords.columns" for="new-columns" :problem="countProblem('columns')">
           <input id="new-columns" v-model.number="form.columns" type="number" min="1" :max="most.columns" class="field figures" />
         </KField>
-        <KField :label="storeroomWords.pages" for="new-pages" :problem="countProblem('pages')">
+        <KField :label="furnishWords.pages" for="new-pages" :problem="countProblem('pages')">
           <input id="new-pages" v-model.number="form.pages" type="number" min="1" :max="most.pages" class="field figures" />
         </KField>
         <label class="flex min-h-11 items-center gap-2 self-end">
           <input v-model="form.isTwoSided" type="checkbox" class="h-5 w-5 accent-(--strong)" />
-          {{ storeroomWords.bothSides }}
+          {{ furnishWords.bothSides }}
         </label>
       </template>
-      <KField v-else :label="storeroomWords.lanes" for="new-lanes" :problem="countProblem('lanes')">
+      <KField v-else :label="furnishWords.lanes" for="new-lanes" :problem="countProblem('lanes')">
         <input id="new-lanes" v-model.number="form.lanes" type="number" min="1" :max="most.lanes" class="field figures" />
       </KField>
       <KField
-        :label="roomWords.emptyWeight"
+        :label="furnishWords.emptyWeight"
         for="new-weight"
-        :hint="roomWords.emptyWeightHint"
+        :hint="furnishWords.emptyWeightHint"
         :problem="weightRead === 'unread' ? placeWords.weightProblem : ''"
       >
         <input id="new-weight" v-model="form.emptyWeight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off" />
       </KField>
     </form>
-    <p class="hint mt-4">{{ storeroomWords.liftCaution }}</p>
+    <p class="hint mt-4">{{ furnishWords.liftCaution }}</p>
     <template #actions>
       <BuildingPreview v-if="building" :building="building" />
       <button type="button" class="button" @click="giveUp">{{ kitWords.cancel }}</button>
       <button v-if="!container" type="button" class="button" @click="add(true)">{{ buildingWords.addMore }}</button>
       <button type="submit" form="container-form" class="button-main">
-        {{ container ? roomWords.keep : storeroomWords.addContainer }}
+        {{ container ? roomWords.keep : furnishWords.addContainer }}
       </button>
     </template>
   </KDialog>

@@ -12,12 +12,12 @@ import { useTyped } from '~/kit/useTyped'
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
-import { roomWords } from '~/subjects/room/roomWords'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { kitWords } from '~/kit/words'
 import { shelfWord } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
+import { furnishWords } from './words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** Furniture: new, changed, or taken out of the room. */
 const { fixture, open } = defineProps<{ fixture: Fixture | null; open: boolean }>()
@@ -48,7 +48,7 @@ const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - 
 /** Named after what it is, until somebody has written another name. */
 const proposedName = (): string => {
   const [stem, taken] = [
-    storeroomWords.fixtureTypes[form.type],
+    furnishWords.fixtureTypes[form.type],
     new Set([...(catalogue.tables?.fixtures.values() ?? [])].map(each => each.name)),
   ]
   for (let number = 1; ; number += 1)
@@ -98,7 +98,7 @@ const heightsMm = computed((): number[] | null | 'unread' => {
   return parts.length === form.shelves && read.every(each => each.ok) ? read.map(each => (each.ok ? each.mm : 0)) : 'unread'
 })
 const shelvesProblem = computed(() =>
-  Number.isInteger(form.shelves) && form.shelves >= 1 && form.shelves <= LIMITS.shelves ? '' : roomWords.countProblem(LIMITS.shelves),
+  Number.isInteger(form.shelves) && form.shelves >= 1 && form.shelves <= LIMITS.shelves ? '' : furnishWords.countProblem(LIMITS.shelves),
 )
 const widthMm = computed((): number | null | 'unread' => {
   if (form.width === shownWidth.value) return fixture?.widthMm ?? null
@@ -107,7 +107,7 @@ const widthMm = computed((): number | null | 'unread' => {
   return read.ok ? read.mm : 'unread'
 })
 const countProblem = computed(() =>
-  Number.isInteger(form.countEach) && form.countEach >= 0 && form.countEach <= MOST_AT_ONCE ? '' : roomWords.countProblem(MOST_AT_ONCE),
+  Number.isInteger(form.countEach) && form.countEach >= 0 && form.countEach <= MOST_AT_ONCE ? '' : furnishWords.countProblem(MOST_AT_ONCE),
 )
 /** The furniture as it is written; null while something cannot be read. */
 const written = computed(() =>
@@ -136,17 +136,17 @@ const building = computed(() => {
     : null
 })
 async function keep(): Promise<void> {
-  if (isBlank(form.name)) return void (problem.value = storeroomWords.needed)
+  if (isBlank(form.name)) return void (problem.value = furnishWords.needed)
   if (!written.value) return
   if (building.value) {
     const { id: _shape, ...shape } = building.value.shape
     const { first, shelves, countEach } = building.value
     const outcome = await act.addContainers({ ...shape, ...first, shelves, countEach, zoneId: form.zoneId, fixture: written.value })
-    if (!outcome.ok) return void (problem.value = storeroomWords.addProblem(outcome))
+    if (!outcome.ok) return void (problem.value = furnishWords.addProblem(outcome))
   } else if (begun) await act.changeFixture(begun.id, changedFields({ ...begun }, written.value))
   else await act.addFixture(written.value)
   typed.forget()
-  notices.tell(roomWords.kept(form.name))
+  notices.tell(furnishWords.kept(form.name))
   emit('close')
 }
 function giveUp(): void {
@@ -157,24 +157,24 @@ async function remove(): Promise<void> {
   if (!fixture) return
   const outcome = await act.removeFixture(fixture.id)
   if (!outcome.ok) return void (problem.value = roomWords.outcome(outcome))
-  notices.tell(roomWords.removedFixture(fixture.name))
+  notices.tell(furnishWords.removedFixture(fixture.name))
   emit('close')
 }
 </script>
 
 <template>
-  <KDialog :open="open" :title="fixture ? roomWords.changeTitle(fixture.name) : roomWords.newFurniture" wide @close="emit('close')">
+  <KDialog :open="open" :title="fixture ? furnishWords.changeTitle(fixture.name) : furnishWords.newFurniture" wide @close="emit('close')">
     <KTyped :is-back="typed.isBack.value" @afresh="typed.beginAfresh()" />
     <form id="fixture-form" class="mt-3 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="keep">
-      <KField :label="roomWords.fixtureType" for="fixture-type">
+      <KField :label="furnishWords.fixtureType" for="fixture-type">
         <select id="fixture-type" v-model="form.type" class="field">
-          <option v-for="type in FIXTURE_TYPES" :key="type" :value="type">{{ storeroomWords.fixtureTypes[type] }}</option>
+          <option v-for="type in FIXTURE_TYPES" :key="type" :value="type">{{ furnishWords.fixtureTypes[type] }}</option>
         </select>
       </KField>
-      <KField :label="storeroomWords.name" for="fixture-name" :problem="problem">
+      <KField :label="furnishWords.name" for="fixture-name" :problem="problem">
         <input id="fixture-name" v-model="form.name" class="field" maxlength="80" @input="problem = ''" />
       </KField>
-      <KField :label="roomWords.shelves" for="fixture-shelves" :problem="shelvesProblem">
+      <KField :label="furnishWords.shelves" for="fixture-shelves" :problem="shelvesProblem">
         <input id="fixture-shelves" v-model.number="form.shelves" type="number" min="1" :max="LIMITS.shelves" class="field figures" />
       </KField>
       <template v-if="!fixture">
@@ -191,7 +191,7 @@ async function remove(): Promise<void> {
             <option v-for="{ id } in CONTAINER_SHAPES" :key="id" :value="id">{{ roomWords.shapes[id] }}</option>
           </select>
         </KField>
-        <KField v-if="form.countEach > 0 && zones.length > 1" :label="storeroomWords.zone_" for="fixture-zone">
+        <KField v-if="form.countEach > 0 && zones.length > 1" :label="furnishWords.zone" for="fixture-zone">
           <select id="fixture-zone" v-model="form.zoneId" class="field">
             <option v-for="zone in zones" :key="zone.id" :value="zone.id">{{ zone.name }}</option>
           </select>
@@ -207,22 +207,22 @@ async function remove(): Promise<void> {
       </KField>
       <label class="flex min-h-11 items-center gap-3 self-end">
         <input v-model="form.isSunlit" type="checkbox" class="size-5" />
-        {{ roomWords.sunlit }}
+        {{ furnishWords.sunlit }}
       </label>
       <KField
         class="sm:col-span-2"
-        :label="roomWords.heights"
+        :label="furnishWords.heights"
         for="fixture-heights"
-        :hint="roomWords.heightsHint"
-        :problem="heightsMm === 'unread' ? roomWords.heightsProblem(form.shelves) : ''"
+        :hint="furnishWords.heightsHint"
+        :problem="heightsMm === 'unread' ? furnishWords.heightsProblem(form.shelves) : ''"
       >
         <input id="fixture-heights" v-model="form.heights" class="field figures" maxlength="400" autocomplete="off" />
       </KField>
     </form>
-    <p class="hint mt-3">{{ roomWords.fixFall }}</p>
+    <p class="hint mt-3">{{ furnishWords.fixFall }}</p>
     <template #actions>
       <BuildingPreview v-if="building" :building="building" />
-      <button v-if="fixture" type="button" class="button mr-auto text-berry" @click="remove">{{ roomWords.remove }}</button>
+      <button v-if="fixture" type="button" class="button mr-auto text-berry" @click="remove">{{ furnishWords.remove }}</button>
       <button type="button" class="button" @click="giveUp">{{ kitWords.cancel }}</button>
       <button type="submit" form="fixture-form" class="button-main">
         {{ roomWords.keep }}

@@ -2,10 +2,10 @@
 import { computed, shallowRef } from 'vue'
 import { useMoving } from '~/subjects/room/useMoving'
 import { useDescribe } from '~/data/useDescribe'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { kitWords } from '~/kit/words'
 import { useCarry } from '~/subjects/room/useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
+import { containerWords } from './words'
 
 /** What is carried or marked, and a way to take it to another container without a mouse. */
 const carry = useCarry()
@@ -34,15 +34,15 @@ async function carryThere(): Promise<void> {
     role="status"
   >
     <p class="flex-1 font-semibold">
-      {{ carry.isCarrying ? storeroomWords.carrying(ids.length, name) : storeroomWords.selected(ids.length) }}
+      {{ carry.isCarrying ? containerWords.carrying(ids.length, name) : containerWords.selected(ids.length) }}
     </p>
-    <select v-model="to" class="field w-auto" :aria-label="storeroomWords.carryTo">
-      <option value="">{{ storeroomWords.carryTo }}</option>
+    <select v-model="to" class="field w-auto" :aria-label="containerWords.carryTo">
+      <option value="">{{ containerWords.carryTo }}</option>
       <option v-for="{ container } in catalogue.containers" :key="container.id" :value="container.id">{{ container.name }}</option>
     </select>
-    <button type="button" class="button" :disabled="to === ''" @click="carryThere">{{ storeroomWords.carryThere }}</button>
+    <button type="button" class="button" :disabled="to === ''" @click="carryThere">{{ containerWords.carryThere }}</button>
     <button type="button" class="button" @click="carry.putDown()">
-      {{ carry.isCarrying ? kitWords.cancel : storeroomWords.unselect }}
+      {{ carry.isCarrying ? kitWords.cancel : containerWords.unselect }}
     </button>
   </div>
 </template>

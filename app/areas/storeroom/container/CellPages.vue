@@ -2,8 +2,8 @@
 import { computed, shallowRef, useTemplateRef } from 'vue'
 import type { Cell } from '#core/catalog'
 import { cellsPerPage, type ContainerRow, type Placement } from '#core/room'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import PageCell from './PageCell.vue'
+import { containerWords } from './words'
 
 /** Pages of cells, drawn as they are: what sits in each cell, and which are free. */
 const { row, focusId = null } = defineProps<{ row: ContainerRow; focusId?: string | null }>()
@@ -56,7 +56,7 @@ function inOneLine(): number {
 <template>
   <div ref="frame" class="grid content-start gap-6" :class="isSlots ? '' : 'lg:grid-cols-2'" @keydown="walk">
     <section v-for="({ page, cells }, ofPage) in pages" :key="page" class="border border-edge p-3">
-      <h3 v-if="!isSlots" class="mb-2 text-[1rem]">{{ storeroomWords.page(page) }}</h3>
+      <h3 v-if="!isSlots" class="mb-2 text-[1rem]">{{ containerWords.page(page) }}</h3>
       <div
         class="grid gap-2"
         :style="{ gridTemplateColumns: isSlots ? 'repeat(auto-fill, minmax(8.5rem, 1fr))' : `repeat(${grid.columns}, minmax(0, 1fr))` }"

@@ -9,7 +9,6 @@ import KField from '~/kit/KField.vue'
 import SeasonButton from './SeasonButton.vue'
 import { useLength } from './useLength'
 import { act } from '~/data/act'
-import { roomWords } from '~/subjects/room/roomWords'
 import { laneName } from '~/data/words'
 import { kitWords } from '~/kit/words'
 import { useCatalogue } from '~/data/useCatalogue'
@@ -17,7 +16,9 @@ import { useNotices } from '~/kit/useNotices'
 import BuildingPreview from '~/areas/storeroom/building/BuildingPreview.vue'
 import ContainerDialog from '~/areas/storeroom/building/ContainerDialog.vue'
 import { type Building, MOST_AT_ONCE, useBuilding } from '~/subjects/room/useBuilding'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
+import { containerWords } from './words'
+import { furnishWords } from '../building/words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** What can be done with a container as a whole: changed, copied, emptied, taken out, measured. */
 const { row } = defineProps<{ row: ContainerRow }>()
@@ -70,7 +71,7 @@ const building = computed((): Building | null => {
 async function copy(): Promise<void> {
   const [fixtureId = '', shelf = '1'] = where.value.split(' ')
   const made = await act.copyContainer(row.container.id, copies.value, { fixtureId, shelf: Number(shelf) })
-  notices.tell(roomWords.copied(row.container.name, made))
+  notices.tell(containerWords.copied(row.container.name, made))
   dialog.value = null
 }
 async function empty(): Promise<void> {
@@ -78,16 +79,16 @@ async function empty(): Promise<void> {
   const outcome = sets.value === 0 ? await act.removeContainer(id) : await act.emptyContainer(id, into.value || null, removes.value)
   if (!outcome.ok) return void (problem.value = roomWords.outcome(outcome))
   const isGone = sets.value === 0 || removes.value
-  notices.tell(isGone ? roomWords.removed(name) : roomWords.emptied(name))
+  notices.tell(isGone ? containerWords.removed(name) : containerWords.emptied(name))
   dialog.value = null
   if (isGone) void router.push('/storeroom')
 }
 async function measure(): Promise<void> {
   const stood = countsOf(row, lane.value, id => catalogue.tables?.holdings.get(id))
-  if (stood.length === 0) return void (problem.value = roomWords.nothingThere)
-  if (filledMm.value === null) return void (problem.value = roomWords.lengthProblem)
+  if (stood.length === 0) return void (problem.value = containerWords.nothingThere)
+  if (filledMm.value === null) return void (problem.value = containerWords.lengthProblem)
   await act.measureLength({ containerId: row.container.id, lane: lane.value, filledMm: filledMm.value, stood })
-  notices.tell(roomWords.lengthKept(row.container.name))
+  notices.tell(containerWords.lengthKept(row.container.name))
   dialog.value = null
 }
 </script>
@@ -100,20 +101,20 @@ async function measure(): Promise<void> {
     </button>
     <button type="button" class="button px-3" @click="dialog = 'copy'">
       <Copy :size="18" aria-hidden="true" />
-      {{ roomWords.copy }}
+      {{ containerWords.copy }}
     </button>
     <button v-if="!row.container.cells" type="button" class="button px-3" @click="dialog = 'measure'">
       <Ruler :size="18" aria-hidden="true" />
-      {{ roomWords.measure }}
+      {{ containerWords.measure }}
     </button>
     <button type="button" class="button px-3" @click="dialog = 'empty'">
       <PackageOpen :size="18" aria-hidden="true" />
-      {{ roomWords.emptyOut }}
+      {{ containerWords.emptyOut }}
     </button>
     <SeasonButton v-if="sets > 0" :row="row" />
     <ContainerDialog :container="row.container" :open="dialog === 'change'" @close="dialog = null" />
-    <KDialog :open="dialog === 'copy'" :title="roomWords.copyTitle(row.container.name)" @close="dialog = null">
-      <KField class="mt-3" :label="roomWords.copies" for="copy-count">
+    <KDialog :open="dialog === 'copy'" :title="containerWords.copyTitle(row.container.name)" @close="dialog = null">
+      <KField class="mt-3" :label="containerWords.copies" for="copy-count">
         <input
           id="copy-count"
           v-model.number="count"
@@ -124,7 +125,7 @@ async function measure(): Promise<void> {
           @keydown.enter="copy"
         />
       </KField>
-      <KField class="mt-3" :label="storeroomWords.fixture" for="copy-where">
+      <KField class="mt-3" :label="furnishWords.fixture" for="copy-where">
         <select id="copy-where" v-model="where" class="field">
           <option v-for="each in shelves" :key="each.value" :value="each.value">{{ each.text }}</option>
         </select>
@@ -132,38 +133,38 @@ async function measure(): Promise<void> {
       <template #actions>
         <BuildingPreview v-if="building" :building="building" />
         <button type="button" class="button" @click="dialog = null">{{ kitWords.cancel }}</button>
-        <button type="button" class="button-main" @click="copy">{{ roomWords.copy }}</button>
+        <button type="button" class="button-main" @click="copy">{{ containerWords.copy }}</button>
       </template>
     </KDialog>
-    <KDialog :open="dialog === 'empty'" :title="roomWords.emptyTitle(row.container.name)" @close="dialog = null">
-      <p class="mt-2">{{ roomWords.emptyLead(sets) }}</p>
+    <KDialog :open="dialog === 'empty'" :title="containerWords.emptyTitle(row.container.name)" @close="dialog = null">
+      <p class="mt-2">{{ containerWords.emptyLead(sets) }}</p>
       <template v-if="sets > 0">
-        <select v-model="into" class="field mt-3" :aria-label="roomWords.emptyLead(sets)">
-          <option value="">{{ roomWords.placeless }}</option>
-          <option v-for="each in others" :key="each.id" :value="each.id">{{ roomWords.into(each.name) }}</option>
+        <select v-model="into" class="field mt-3" :aria-label="containerWords.emptyLead(sets)">
+          <option value="">{{ containerWords.placeless }}</option>
+          <option v-for="each in others" :key="each.id" :value="each.id">{{ containerWords.into(each.name) }}</option>
         </select>
         <label class="mt-2 flex min-h-11 items-center gap-3">
           <input v-model="removes" type="checkbox" class="size-5" />
-          {{ roomWords.alsoRemove }}
+          {{ containerWords.alsoRemove }}
         </label>
       </template>
       <p v-if="problem" class="mt-2 font-semibold text-berry" role="alert">{{ problem }}</p>
       <template #actions>
         <button type="button" class="button" @click="dialog = null">{{ kitWords.cancel }}</button>
         <button type="button" class="button-main" @click="empty">
-          {{ sets === 0 ? roomWords.doRemove : roomWords.doEmpty }}
+          {{ sets === 0 ? containerWords.doRemove : containerWords.doEmpty }}
         </button>
       </template>
     </KDialog>
-    <KDialog :open="dialog === 'measure'" :title="roomWords.measure" @close="dialog = null">
+    <KDialog :open="dialog === 'measure'" :title="containerWords.measure" @close="dialog = null">
       <p class="hint mt-1">{{ roomWords.measureLead }}</p>
       <div class="mt-3 grid gap-4 sm:grid-cols-2">
-        <KField v-if="row.container.lanes > 1" :label="roomWords.lane" for="measure-lane">
+        <KField v-if="row.container.lanes > 1" :label="containerWords.lane" for="measure-lane">
           <select id="measure-lane" v-model.number="lane" class="field">
             <option v-for="each in row.container.lanes" :key="each" :value="each">{{ laneName(each, row.container.lanes) }}</option>
           </select>
         </KField>
-        <KField :label="roomWords.filled" for="measure-filled" :problem="problem">
+        <KField :label="containerWords.filled" for="measure-filled" :problem="problem">
           <input
             id="measure-filled"
             v-model="filled"
@@ -177,7 +178,7 @@ async function measure(): Promise<void> {
       </div>
       <template #actions>
         <button type="button" class="button" @click="dialog = null">{{ kitWords.cancel }}</button>
-        <button type="button" class="button-main" @click="measure">{{ roomWords.keepLength }}</button>
+        <button type="button" class="button-main" @click="measure">{{ containerWords.keepLength }}</button>
       </template>
     </KDialog>
   </div>

@@ -24,10 +24,11 @@ import { useFills } from '~/subjects/room/useFills'
 import { useOutlook } from '~/subjects/room/useOutlook'
 import KNotFound from '~/kit/KNotFound.vue'
 import { useTitle } from '~/subjects/set/useTitle'
-import { roomWords } from '~/subjects/room/roomWords'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { laneName, placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
+import { containerWords } from './words'
+import { orderWords } from '../orders/words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** One container: its lanes front to back, or its pages of cells. */
 const catalogue = useCatalogue()
@@ -35,7 +36,7 @@ const route = useRoute()
 const fills = useFills()
 const { lengthText, wayTo } = useDescribe()
 const row = computed(() => catalogue.room.rows.get(String(route.params.container)))
-useTitle(() => row.value?.container.name ?? storeroomWords.gone)
+useTitle(() => row.value?.container.name ?? containerWords.gone)
 const zone = computed(() => catalogue.tables?.zones.get(row.value?.container.zoneId ?? ''))
 const fill = computed(() => fills.value.get(row.value?.container.id ?? ''))
 const focusId = computed(() => (typeof route.query.at === 'string' ? route.query.at : null))
@@ -65,7 +66,7 @@ const keys = computed(() => (zone.value ? placeWords.rule(zone.value.filingRule)
 const inShort = computed(() => {
   if (!row.value) return ''
   const { container } = row.value
-  const facts = [storeroomWords.sets(setsIn(row.value)), ...(fill.value ? [storeroomWords.full(Math.round(fill.value.share * 100))] : [])]
+  const facts = [roomWords.sets(setsIn(row.value)), ...(fill.value ? [roomWords.full(Math.round(fill.value.share * 100))] : [])]
   return `${wayTo(container, false)}. ${facts.join(', ')}${outlook.value ? ',' : '.'}`
 })
 function focusSet(id: string): void {
@@ -76,13 +77,13 @@ function focusSet(id: string): void {
 
 <template>
   <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
-    <KNotFound v-if="!row" :what="storeroomWords.gone" :then="storeroomWords.goneThen" to="/storeroom" :way="storeroomWords.toStoreroom" />
+    <KNotFound v-if="!row" :what="containerWords.gone" :then="containerWords.goneThen" to="/storeroom" :way="containerWords.toStoreroom" />
     <div v-else class="flex items-start gap-4">
       <div class="min-w-0 flex-1">
         <header class="flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1">
           <NuxtLink to="/storeroom" class="inline-flex min-h-11 items-center gap-1 text-quiet hover:underline">
             <ChevronLeft :size="18" aria-hidden="true" />
-            {{ storeroomWords.title }}
+            {{ roomWords.title }}
           </NuxtLink>
           <h1 class="text-[1.35rem] leading-tight">{{ row.container.name }}</h1>
           <p class="hint min-w-0 flex-1 basis-60 leading-tight figures">
@@ -96,8 +97,8 @@ function focusSet(id: string): void {
               </span>
             </template>
             <span v-if="zone && !row.container.isTable" class="hidden sm:block">
-              {{ storeroomWords.zone(zone.name, keys) }}.
-              <span class="figures" data-out-of-order>{{ roomWords.outOfOrder(misplaced) }}</span>
+              {{ containerWords.zone(zone.name, keys) }}.
+              <span class="figures" data-out-of-order>{{ containerWords.outOfOrder(misplaced) }}</span>
             </span>
           </p>
           <OrderViews v-if="zone && row.placements.length > 1" v-model="view" class="hidden sm:flex" />
@@ -105,11 +106,11 @@ function focusSet(id: string): void {
         <div v-if="!row.container.isTable" class="mt-1 flex gap-2 overflow-x-auto whitespace-nowrap">
           <button v-if="zone" type="button" class="button px-3" @click="isRuleOpen = true">
             <SlidersHorizontal :size="18" aria-hidden="true" />
-            {{ storeroomWords.changeRule }}
+            {{ containerWords.changeRule }}
           </button>
           <button v-if="!row.container.cells" type="button" class="button px-3" @click="tab = { lane: 1, section: null }">
             <Plus :size="18" aria-hidden="true" />
-            {{ storeroomWords.addTab }}
+            {{ containerWords.addTab }}
           </button>
           <button ref="alongButton" type="button" class="button px-3" :aria-expanded="isAlong" @click="isAlong = !isAlong">
             <ListChecks :size="18" aria-hidden="true" />
@@ -119,7 +120,7 @@ function focusSet(id: string): void {
         </div>
         <div class="mt-1">
           <template v-if="by">
-            <p class="hint">{{ roomWords.viewHint }}</p>
+            <p class="hint">{{ orderWords.viewHint }}</p>
             <OrderedList :rows="[row]" :by="by" />
           </template>
           <CarryBar />

@@ -6,12 +6,12 @@ import SetPicture from '~/subjects/set/SetPicture.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useHolderDrag, useHolderDrop } from '~/subjects/room/useHolderDrop'
-import { roomWords } from '~/subjects/room/roomWords'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { placeWords } from '~/data/words'
 import { partialDay } from '#core/grammar'
 import { useCarry } from '~/subjects/room/useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
+import { containerWords } from './words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** One holder in a row: what stands there, at which address. Dropping on it sets down behind it. */
 const { placement } = defineProps<{ placement: Placement; isHit: boolean; isFocus: boolean; isDropMark: boolean }>()
@@ -69,14 +69,14 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
           tabindex="-1"
           class="h-5 w-5 accent-(--strong)"
           :checked="carry.marked.has(placement.holder.id)"
-          :aria-label="storeroomWords.select(first?.name ?? '')"
+          :aria-label="containerWords.select(first?.name ?? '')"
           @click="mark"
         />
       </label>
     </span>
     <GripVertical :size="18" class="hidden shrink-0 cursor-grab text-ridge-3 sm:block" aria-hidden="true" />
     <span role="gridcell" class="hidden w-8 shrink-0 text-right text-[0.88rem] text-quiet figures sm:block">
-      {{ storeroomWords.position(placement.position) }}
+      {{ containerWords.position(placement.position) }}
     </span>
     <span v-if="first" class="h-13 w-11 shrink-0"><SetPicture :hash="first.pictureHash" /></span>
     <span role="gridcell" class="min-w-0 flex-1">
@@ -99,9 +99,9 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
         class="grid h-11 w-11 place-items-center hover:bg-wash"
         :class="placement.holder.apartBecause ? 'text-ochre' : 'text-ridge-3'"
         :aria-label="
-          placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : `${roomWords.apart}: ${first?.name ?? ''}`
+          placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : `${containerWords.apart}: ${first?.name ?? ''}`
         "
-        :title="placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : roomWords.apart"
+        :title="placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : containerWords.apart"
         @click.stop="emit('apart')"
       >
         <Pin :size="17" aria-hidden="true" />

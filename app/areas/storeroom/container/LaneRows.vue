@@ -4,7 +4,6 @@ import { computed, nextTick, onMounted, shallowRef, watch } from 'vue'
 import type { Holder, Section } from '#core/catalog'
 import { type ContainerRow, entryId } from '#core/room'
 import { useMoving } from '~/subjects/room/useMoving'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCarry } from '~/subjects/room/useCarry'
 import { useFind } from '~/subjects/ask/useFind'
 import { useOnPaper } from '~/kit/useOnPaper'
@@ -12,6 +11,7 @@ import { useSheetElement } from '~/kit/useSheetElement'
 import ApartDialog from './ApartDialog.vue'
 import HolderRow from './HolderRow.vue'
 import TabRow from './TabRow.vue'
+import { containerWords } from './words'
 
 /**
  * A lane front to back: dividers and holders. Arrows walk, Enter opens the slip, Space marks, Shift marks a run, m picks up, arrows
@@ -185,7 +185,7 @@ watch(
 <template>
   <div>
     <ApartDialog :holder="apart" @close="apart = null" />
-    <p v-if="entries.length === 0 && row.somewhere.length === 0" class="py-6 text-quiet">{{ storeroomWords.emptyContainer }}</p>
+    <p v-if="entries.length === 0 && row.somewhere.length === 0" class="py-6 text-quiet">{{ containerWords.emptyContainer }}</p>
     <div
       v-else
       role="grid"

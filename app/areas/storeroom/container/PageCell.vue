@@ -7,12 +7,12 @@ import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useHolderDrag, useHolderDrop } from '~/subjects/room/useHolderDrop'
 import { useMoving } from '~/subjects/room/useMoving'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { placeWords } from '~/data/words'
 import { partialDay } from '#core/grammar'
 import { useCarry } from '~/subjects/room/useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useFind } from '~/subjects/ask/useFind'
+import { containerWords } from './words'
 
 const { container, cell, placement, focusId } = defineProps<{
   container: Container
@@ -66,8 +66,8 @@ function keyed(event: KeyboardEvent): void {
     class="flex min-h-28 min-w-0 flex-col border p-1.5 text-left"
     :aria-label="
       holding
-        ? `${address} ${holding.number} ${holding.name}${others > 0 ? `, ${storeroomWords.andMore(others)}` : ''}`
-        : storeroomWords.freeCell(address)
+        ? `${address} ${holding.number} ${holding.name}${others > 0 ? `, ${containerWords.andMore(others)}` : ''}`
+        : containerWords.freeCell(address)
     "
     :class="[
       loan ? 'border-dashed border-edge bg-sheet' : placement ? 'border-edge bg-sheet' : 'border-dashed border-edge bg-wash',
@@ -85,7 +85,7 @@ function keyed(event: KeyboardEvent): void {
       <span class="hint figures">{{ address }}</span>
     </span>
     <span v-if="holding" class="mt-1 block h-14"><SetPicture :hash="holding.pictureHash" /></span>
-    <span v-if="others > 0" class="hint mt-0.5">{{ storeroomWords.andMore(others) }}</span>
+    <span v-if="others > 0" class="hint mt-0.5">{{ containerWords.andMore(others) }}</span>
     <span v-if="loan" class="mt-0.5 text-[0.85rem] leading-tight text-ochre">{{ placeWords.out(loan.to, partialDay(loan.outAt)) }}</span>
     <span v-if="holding" class="mt-0.5 line-clamp-2 text-[0.85rem] leading-tight">{{ holding.name }}</span>
   </button>

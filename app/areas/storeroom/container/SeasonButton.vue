@@ -8,9 +8,9 @@ import { useCatalogue } from '~/data/useCatalogue'
 import KCombo from '~/kit/KCombo.vue'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
-import { roomWords } from '~/subjects/room/roomWords'
 import { kitWords } from '~/kit/words'
 import { useNotices } from '~/kit/useNotices'
+import { containerWords } from './words'
 
 /** All of a container out for a season, and back: it is no use of any of its sets. */
 const { row } = defineProps<{ row: ContainerRow }>()
@@ -26,30 +26,30 @@ async function takeOut(): Promise<void> {
   if (place === '') return
   isOpen.value = false
   const count = await act.takeOut(ids.value, place, false)
-  notices.tell(count > 0 ? roomWords.seasonOut(count, place) : roomWords.seasonNothing, count > 0 ? 'done' : 'care')
+  notices.tell(count > 0 ? containerWords.seasonOut(count, place) : containerWords.seasonNothing, count > 0 ? 'done' : 'care')
 }
 async function bringBack(): Promise<void> {
   const outcome = await act.bringBack(out.value.map(holdingId => ({ holdingId, wasUsed: false })))
-  if (outcome.ok) notices.tell(roomWords.seasonBack(outcome.back))
+  if (outcome.ok) notices.tell(containerWords.seasonBack(outcome.back))
 }
 </script>
 
 <template>
   <button v-if="isAllOut" type="button" class="button px-3" data-season @click="bringBack">
     <Undo2 :size="18" aria-hidden="true" />
-    {{ roomWords.allBack }}
+    {{ containerWords.allBack }}
   </button>
   <button v-else type="button" class="button px-3" data-season @click="isOpen = true">
     <Hand :size="18" aria-hidden="true" />
-    {{ roomWords.allOut }}
+    {{ containerWords.allOut }}
   </button>
-  <KDialog :open="isOpen" :title="roomWords.allOutTitle(row.container.name)" @close="isOpen = false">
-    <KField class="mt-2" :label="roomWords.allOutWhere" for="season-to" :hint="roomWords.allOutHint">
-      <KCombo id="season-to" v-model="to" :label="roomWords.allOutWhere" :options="fetch.places" />
+  <KDialog :open="isOpen" :title="containerWords.allOutTitle(row.container.name)" @close="isOpen = false">
+    <KField class="mt-2" :label="containerWords.allOutWhere" for="season-to" :hint="containerWords.allOutHint">
+      <KCombo id="season-to" v-model="to" :label="containerWords.allOutWhere" :options="fetch.places" />
     </KField>
     <template #actions>
       <button type="button" class="button" @click="isOpen = false">{{ kitWords.cancel }}</button>
-      <button type="button" class="button-main" :disabled="to.trim() === ''" @click="takeOut">{{ roomWords.allOut }}</button>
+      <button type="button" class="button-main" :disabled="to.trim() === ''" @click="takeOut">{{ containerWords.allOut }}</button>
     </template>
   </KDialog>
 </template>

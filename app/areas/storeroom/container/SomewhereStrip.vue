@@ -4,8 +4,8 @@ import type { ContainerRow } from '#core/room'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { alongWords } from '~/areas/storeroom/along/words'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
+import { containerWords } from './words'
 
 /** What a list says is in this container, and nobody has looked where. */
 const { row } = defineProps<{ row: ContainerRow }>()
@@ -25,10 +25,10 @@ const sets = computed(() =>
 <template>
   <section class="mb-4 border border-edge bg-wash px-3 py-2" data-somewhere>
     <div class="flex flex-wrap items-center gap-x-4">
-      <h2 class="text-[1rem] leading-tight">{{ storeroomWords.somewhere(sets.length) }}</h2>
+      <h2 class="text-[1rem] leading-tight">{{ containerWords.somewhere(sets.length) }}</h2>
       <button type="button" class="button my-1 sm:hidden" @click="emit('along')">{{ alongWords.begin }}</button>
     </div>
-    <p class="hint">{{ storeroomWords.somewhereHint }}</p>
+    <p class="hint">{{ containerWords.somewhereHint }}</p>
     <ul class="mt-1 flex max-h-60 flex-wrap gap-x-2 overflow-y-auto">
       <li v-for="{ holding, page } in sets" :key="holding.id">
         <button
@@ -38,7 +38,7 @@ const sets = computed(() =>
         >
           <KTicket :code="codeOf(holding)" size="small" />
           <span>{{ holding.name }}</span>
-          <span v-if="page !== null" class="hint">{{ storeroomWords.page(page) }}</span>
+          <span v-if="page !== null" class="hint">{{ containerWords.page(page) }}</span>
         </button>
       </li>
     </ul>

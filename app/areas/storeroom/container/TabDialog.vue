@@ -9,10 +9,11 @@ import KCombo from '~/kit/KCombo.vue'
 import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
 import { act } from '~/data/act'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { kitWords } from '~/kit/words'
 import { useCarry } from '~/subjects/room/useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
+import { containerWords } from './words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** A divider tab: put in, written anew, or taken out. What it stands for follows from its title, by the zone's first key. */
 const { row, lane, section, open } = defineProps<{ row: ContainerRow; lane: number; section: Section | null; open: boolean }>()
@@ -63,20 +64,20 @@ async function takeOut(): Promise<void> {
 </script>
 
 <template>
-  <KDialog :open="open" :title="section ? storeroomWords.tab(section.title) : storeroomWords.tabTitle" @close="emit('close')">
+  <KDialog :open="open" :title="section ? containerWords.tab(section.title) : containerWords.tabTitle" @close="emit('close')">
     <KField
       class="mt-3"
-      :label="storeroomWords.tabText"
+      :label="containerWords.tabText"
       for="tab-text"
-      :hint="section ? storeroomWords.tabStandsHint : storeroomWords.tabPlace"
+      :hint="section ? containerWords.tabStandsHint : containerWords.tabPlace"
     >
-      <KCombo id="tab-text" v-model="title" :label="storeroomWords.tabText" :options="records.map(record => record.name)" />
+      <KCombo id="tab-text" v-model="title" :label="containerWords.tabText" :options="records.map(record => record.name)" />
     </KField>
     <template #actions>
-      <button v-if="section" type="button" class="button mr-auto text-berry" @click="takeOut">{{ storeroomWords.removeTab }}</button>
+      <button v-if="section" type="button" class="button mr-auto text-berry" @click="takeOut">{{ containerWords.removeTab }}</button>
       <button type="button" class="button" @click="emit('close')">{{ kitWords.cancel }}</button>
       <button type="button" class="button-main" :disabled="isBlank(title)" @click="keep">
-        {{ storeroomWords.save }}
+        {{ roomWords.save }}
       </button>
     </template>
   </KDialog>

@@ -3,7 +3,7 @@ import { PencilLine } from 'lucide-vue-next'
 import { useTemplateRef } from 'vue'
 import type { Section } from '#core/catalog'
 import { useHolderDrop } from '~/subjects/room/useHolderDrop'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
+import { containerWords } from './words'
 
 /** A divider with its tab, standing a little left, centre or right as on a real one. */
 const { section } = defineProps<{ section: Section; count: number; stagger: number; isDropMark: boolean }>()
@@ -27,7 +27,7 @@ const isOver = useHolderDrop(row, () => ({ type: 'row', containerId: section.con
       tabindex="-1"
       class="divider-tab flex min-h-11 items-center gap-2 px-6 font-title font-semibold text-on-tab"
       :style="{ backgroundColor: `var(--tab-${section.colour})` }"
-      :aria-label="storeroomWords.tab(section.title)"
+      :aria-label="containerWords.tab(section.title)"
       @click="emit('edit')"
     >
       {{ section.title }}

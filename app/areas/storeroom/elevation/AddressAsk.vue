@@ -3,8 +3,8 @@ import { MapPin } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { addressBook, containersCalled } from '#core/room'
-import { roomWords } from '~/subjects/room/roomWords'
 import { useCatalogue } from '~/data/useCatalogue'
+import { elevationWords } from './words'
 
 /** Reads an address back, in whatever way it is written, and goes there. */
 const catalogue = useCatalogue()
@@ -25,8 +25,8 @@ function go(): void {
     problem.value = ''
     return void router.push(`/storeroom/${called.id}`)
   }
-  const several = isOnePlace ? '' : roomWords.severalAddress(asked, found.length)
-  problem.value = first ? several : roomWords.noAddress(asked)
+  const several = isOnePlace ? '' : elevationWords.severalAddress(asked, found.length)
+  problem.value = first ? several : elevationWords.noAddress(asked)
   if (first && isOnePlace) void router.push({ path: `/storeroom/${first.container.id}`, query: { at: first.holder.holdingIds[0] } })
 }
 </script>
@@ -34,22 +34,22 @@ function go(): void {
 <template>
   <form class="flex w-full items-start gap-2 sm:w-auto" @submit.prevent="go">
     <div class="min-w-0 flex-1">
-      <label class="sr-only" for="ask-address">{{ roomWords.askAddress }}</label>
+      <label class="sr-only" for="ask-address">{{ elevationWords.askAddress }}</label>
       <input
         id="ask-address"
         v-model="text"
         class="field figures w-full sm:w-60"
         maxlength="60"
         autocomplete="off"
-        :placeholder="`${roomWords.askAddress} ...`"
-        :title="roomWords.askAddressHint"
+        :placeholder="`${elevationWords.askAddress} ...`"
+        :title="elevationWords.askAddressHint"
         @input="problem = ''"
       />
       <p v-if="problem" class="mt-1 text-[0.88rem] font-semibold text-berry" role="alert">{{ problem }}</p>
     </div>
     <button type="submit" class="button shrink-0 px-3">
       <MapPin :size="18" aria-hidden="true" />
-      {{ roomWords.goAddress }}
+      {{ elevationWords.goAddress }}
     </button>
   </form>
 </template>

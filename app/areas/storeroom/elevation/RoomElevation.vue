@@ -6,10 +6,11 @@ import { layElevation } from '#core/drawing'
 import { setsIn } from '#core/room'
 import { NuxtLink } from '#components'
 import { useFills } from '~/subjects/room/useFills'
-import { roomWords } from '~/subjects/room/roomWords'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useFind } from '~/subjects/ask/useFind'
+import { elevationWords } from './words'
+import { furnishWords } from '../building/words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** The room from the front, to scale: furniture on the floor, its boards at their height, each container filled as far as it is full. */
 const emit = defineEmits<{ furniture: [fixture: Fixture] }>()
@@ -69,7 +70,7 @@ const fixtures = computed(() =>
 </script>
 
 <template>
-  <div class="flex flex-wrap items-end gap-x-8 gap-y-8" :aria-label="storeroomWords.elevation" data-elevation>
+  <div class="flex flex-wrap items-end gap-x-8 gap-y-8" :aria-label="elevationWords.elevation" data-elevation>
     <section v-for="{ fixture, isStanding, boardsMm, fronts, widthMm, heightMm } in fixtures" :key="fixture.id" class="max-w-full">
       <div class="overflow-x-auto">
         <div
@@ -102,7 +103,7 @@ const fixtures = computed(() =>
             :title="container.name"
             class="group absolute overflow-hidden border border-edge bg-sheet leading-tight hover:z-10 hover:outline-2 hover:outline-edge"
             :style="{ left: px(xMm), bottom: px(bottomMm), width: px(width), height: px(height) }"
-            :aria-label="`${container.name}: ${storeroomWords.sets(setsIn(row))}, ${storeroomWords.full(full)}`"
+            :aria-label="`${container.name}: ${roomWords.sets(setsIn(row))}, ${roomWords.full(full)}`"
           >
             <span class="meter absolute inset-y-0 right-0 w-1.5 border-l border-edge bg-sheet" aria-hidden="true">
               <span
@@ -119,7 +120,7 @@ const fixtures = computed(() =>
               <span v-if="lines > 0" class="block whitespace-nowrap figures" :class="full > 100 ? 'font-semibold text-berry' : ''">
                 {{ full }} %
               </span>
-              <span v-if="lines > 1" class="block whitespace-nowrap figures">{{ storeroomWords.sets(setsIn(row)) }}</span>
+              <span v-if="lines > 1" class="block whitespace-nowrap figures">{{ roomWords.sets(setsIn(row)) }}</span>
             </span>
             <span
               v-if="find.pins.get(container.id)"
@@ -137,7 +138,7 @@ const fixtures = computed(() =>
           @click="emit('furniture', fixture)"
         >
           {{ fixture.name }}
-          <Sun v-if="fixture.isSunlit" :size="16" class="text-ochre" :aria-label="roomWords.sunlit" />
+          <Sun v-if="fixture.isSunlit" :size="16" class="text-ochre" :aria-label="furnishWords.sunlit" />
           <PencilLine :size="15" aria-hidden="true" />
         </button>
       </h2>

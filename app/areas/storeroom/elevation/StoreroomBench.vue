@@ -11,9 +11,10 @@ import FixtureDialog from '~/areas/storeroom/building/FixtureDialog.vue'
 import RoomElevation from './RoomElevation.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { refileWords } from '~/areas/storeroom/refile/words'
-import { roomWords } from '~/subjects/room/roomWords'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
+import { elevationWords } from './words'
+import { furnishWords } from '../building/words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 const catalogue = useCatalogue()
 const router = useRouter()
@@ -34,22 +35,22 @@ function open(containerId: string): void {
 
 <template>
   <div class="px-4 pt-2 pb-6 sm:px-6">
-    <StoreroomNav :title="storeroomWords.title" />
+    <StoreroomNav :title="roomWords.title" />
     <MovingLine />
     <div class="mt-2 flex flex-wrap items-center justify-between gap-3">
       <AddressAsk />
       <div class="flex flex-wrap gap-2">
         <NuxtLink v-if="catalogue.placeless.length" to="/take-in/placeless" class="button text-ochre">
           <MapPinOff :size="18" aria-hidden="true" />
-          {{ storeroomWords.placeless(catalogue.placeless.length) }}
+          {{ elevationWords.placeless(catalogue.placeless.length) }}
         </NuxtLink>
         <button type="button" class="button" @click="furnish(null)">
           <Armchair :size="18" aria-hidden="true" />
-          {{ roomWords.newFurniture }}
+          {{ furnishWords.newFurniture }}
         </button>
         <button type="button" class="button-main" @click="isAdding = true">
           <Plus :size="18" aria-hidden="true" />
-          {{ storeroomWords.addContainer }}
+          {{ furnishWords.addContainer }}
         </button>
       </div>
     </div>

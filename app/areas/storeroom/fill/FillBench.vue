@@ -11,10 +11,10 @@ import { useOutlook } from '~/subjects/room/useOutlook'
 import { act } from '~/data/act'
 import { holderWords } from '~/subjects/fit/words'
 import { takeInWords } from '~/subjects/pile/takeInWords'
-import { roomWords } from '~/subjects/room/roomWords'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { laneName } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
+import { fillWords } from './words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** How full, how heavy and how long: by zone and container; what was measured and learnt; what harms. */
 const catalogue = useCatalogue()
@@ -26,10 +26,10 @@ const measured = computed(() =>
   ),
 )
 function thicknessText(learnt: ReturnType<typeof catalogue.learnt.get>, usual: number): string {
-  if (!learnt) return roomWords.usual(thinText(usual))
+  if (!learnt) return fillWords.usual(thinText(usual))
   return learnt.isLearnt
-    ? roomWords.learnt(thinText(learnt.mm), thinText(learnt.plusMinusMm))
-    : roomWords.tooLittle(thinText(usual), thinText(learnt.plusMinusMm))
+    ? fillWords.learnt(thinText(learnt.mm), thinText(learnt.plusMinusMm))
+    : fillWords.tooLittle(thinText(usual), thinText(learnt.plusMinusMm))
 }
 const thicknesses = computed(() => {
   const used = new Map<string, { kindId: string | null; holder: keyof typeof holderWords.types }>()
@@ -88,12 +88,12 @@ const HOURS = [1, 2, 8] as const
 
 <template>
   <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
-    <StoreroomNav :title="roomWords.fillTitle" :lead="roomWords.fillLead" />
+    <StoreroomNav :title="fillWords.fillTitle" :lead="fillWords.fillLead" />
     <section
       v-for="{ zone, outlook, cap, containers } in zones"
       :key="zone.id"
       class="mt-5"
-      :aria-label="roomWords.ofZone(zone.name)"
+      :aria-label="fillWords.ofZone(zone.name)"
       data-zone-fill
     >
       <div class="flex flex-wrap items-baseline justify-between gap-x-4 border-b-2 border-ridge-5 pb-1">
@@ -103,7 +103,7 @@ const HOURS = [1, 2, 8] as const
             {{ roomWords.cap(cap.count, cap.cap) }}
           </span>
           <template v-if="outlook.lengthMm > 0">
-            {{ lengthText(outlook.freeMm) }} {{ roomWords.free.toLowerCase() }}, {{ roomWords.lastsFor(outlook) }}
+            {{ lengthText(outlook.freeMm) }} {{ fillWords.free.toLowerCase() }}, {{ roomWords.lastsFor(outlook) }}
           </template>
         </p>
       </div>
@@ -129,9 +129,7 @@ const HOURS = [1, 2, 8] as const
             />
           </span>
           <span class="col-span-2 text-[0.94rem] figures sm:col-span-1">
-            <span class="font-semibold">
-              {{ storeroomWords.full(Math.round(each.share * 100)) }}{{ each.row.container.cells ? '' : ': ' }}
-            </span>
+            <span class="font-semibold">{{ roomWords.full(Math.round(each.share * 100)) }}{{ each.row.container.cells ? '' : ': ' }}</span>
             <template v-if="!each.row.container.cells">
               <span :class="each.outlook.state === 'over' ? 'text-berry' : each.outlook.state === 'room' ? '' : 'text-ochre'">
                 {{ roomWords.outlook(each.outlook, lengthText) }},
@@ -144,26 +142,26 @@ const HOURS = [1, 2, 8] as const
     </section>
 
     <div class="mt-8 grid gap-8 md:grid-cols-2">
-      <section :aria-label="roomWords.learntTitle">
-        <h2 class="text-[1.15rem]">{{ roomWords.learntTitle }}</h2>
+      <section :aria-label="fillWords.learntTitle">
+        <h2 class="text-[1.15rem]">{{ fillWords.learntTitle }}</h2>
         <ul class="mt-2 border-t border-line" data-thickness>
           <li v-for="each in thicknesses" :key="each.key" class="border-b border-line py-1.5 leading-snug">
             <span class="font-semibold">{{ each.name }}</span>
             <span class="block figures" :class="each.isLearnt ? 'text-moss' : 'text-quiet'">{{ each.text }}</span>
           </li>
         </ul>
-        <h3 class="mt-4 font-semibold">{{ roomWords.measuredLanes }}</h3>
-        <p v-if="measured.length === 0" class="hint">{{ roomWords.noLanes }} {{ roomWords.measureLead }}</p>
+        <h3 class="mt-4 font-semibold">{{ fillWords.measuredLanes }}</h3>
+        <p v-if="measured.length === 0" class="hint">{{ fillWords.noLanes }} {{ roomWords.measureLead }}</p>
         <ul>
           <li v-for="each in measured" :key="each.id" class="flex items-center justify-between gap-3 border-b border-line">
             <span class="figures">
               {{ laneText(each) }}: {{ lengthText(each.filledMm) }}
-              <span v-if="odd.has(each.id)" class="block text-ochre" data-odd>{{ roomWords.odd(lengthText(odd.get(each.id) ?? 0)) }}</span>
+              <span v-if="odd.has(each.id)" class="block text-ochre" data-odd>{{ fillWords.odd(lengthText(odd.get(each.id) ?? 0)) }}</span>
             </span>
             <button
               type="button"
               class="head-button"
-              :aria-label="`${roomWords.forget}: ${each.container?.name}`"
+              :aria-label="`${fillWords.forget}: ${each.container?.name}`"
               @click="act.forgetLength(each.id)"
             >
               <X :size="18" aria-hidden="true" />
@@ -171,10 +169,10 @@ const HOURS = [1, 2, 8] as const
           </li>
         </ul>
       </section>
-      <section :aria-label="roomWords.liftTitle">
-        <h2 class="text-[1.15rem]">{{ roomWords.liftTitle }}</h2>
-        <p class="border-l-4 border-ochre bg-wash px-3 py-2">{{ roomWords.liftLead }}</p>
-        <p v-if="shownHeavy.length === 0" class="mt-2 font-semibold text-moss">{{ roomWords.noneHeavy }}</p>
+      <section :aria-label="fillWords.liftTitle">
+        <h2 class="text-[1.15rem]">{{ fillWords.liftTitle }}</h2>
+        <p class="border-l-4 border-ochre bg-wash px-3 py-2">{{ fillWords.liftLead }}</p>
+        <p v-if="shownHeavy.length === 0" class="mt-2 font-semibold text-moss">{{ fillWords.noneHeavy }}</p>
         <ul class="mt-2 border-t border-line" data-lifts>
           <li
             v-for="{ lift, isTooHeavy, isHigh, isShelfMeasured } in heaviest"
@@ -182,26 +180,26 @@ const HOURS = [1, 2, 8] as const
             class="border-b border-line py-1.5 figures"
           >
             <span class="font-semibold">{{ lift.container.name }}:</span>
-            {{ roomWords.lift(lift) }}
+            {{ fillWords.lift(lift) }}
             <span v-if="isTooHeavy" class="block font-semibold text-berry">
               {{
                 lift.betterShelf
-                  ? `${roomWords.tooHeavy}; ${roomWords.better(shelfText(lift.container.fixtureId, lift.betterShelf))}`
-                  : roomWords.tooHeavy
+                  ? `${fillWords.tooHeavy}; ${fillWords.better(shelfText(lift.container.fixtureId, lift.betterShelf))}`
+                  : fillWords.tooHeavy
               }}
             </span>
-            <span v-else-if="isHigh" class="block text-ochre">{{ roomWords.high }}</span>
+            <span v-else-if="isHigh" class="block text-ochre">{{ fillWords.high }}</span>
             <details>
-              <summary class="hint min-h-11 content-center">{{ roomWords.howWorkedOut }}</summary>
+              <summary class="hint min-h-11 content-center">{{ fillWords.howWorkedOut }}</summary>
               <span class="hint block">
-                {{ isShelfMeasured ? roomWords.multipliers(lift) : `${roomWords.multipliers(lift)}; ${roomWords.usualShelf}` }}
+                {{ isShelfMeasured ? fillWords.multipliers(lift) : `${fillWords.multipliers(lift)}; ${fillWords.usualShelf}` }}
               </span>
             </details>
           </li>
         </ul>
-        <h3 class="mt-4 font-semibold">{{ roomWords.inputs }}</h3>
+        <h3 class="mt-4 font-semibold">{{ fillWords.inputs }}</h3>
         <div class="mt-1 grid grid-cols-2 gap-3">
-          <KField :label="`${roomWords.reach} (cm)`" for="lift-reach">
+          <KField :label="`${fillWords.reach} (cm)`" for="lift-reach">
             <input
               id="lift-reach"
               type="number"
@@ -212,7 +210,7 @@ const HOURS = [1, 2, 8] as const
               @change="setLifting({ reachMm: number($event, 25, 63) * 10 })"
             />
           </KField>
-          <KField :label="`${roomWords.carryTo} (cm)`" for="lift-to">
+          <KField :label="`${fillWords.carryTo} (cm)`" for="lift-to">
             <input
               id="lift-to"
               type="number"
@@ -223,7 +221,7 @@ const HOURS = [1, 2, 8] as const
               @change="setLifting({ carryToMm: number($event, 0, 175) * 10 })"
             />
           </KField>
-          <KField :label="roomWords.twist" for="lift-twist">
+          <KField :label="fillWords.twist" for="lift-twist">
             <input
               id="lift-twist"
               type="number"
@@ -234,7 +232,7 @@ const HOURS = [1, 2, 8] as const
               @change="setLifting({ twistDeg: number($event, 0, 135) })"
             />
           </KField>
-          <KField :label="roomWords.perMinute" for="lift-rate">
+          <KField :label="fillWords.perMinute" for="lift-rate">
             <input
               id="lift-rate"
               type="number"
@@ -246,38 +244,38 @@ const HOURS = [1, 2, 8] as const
               @change="setLifting({ perMinute: number($event, 0.2, 15) })"
             />
           </KField>
-          <KField :label="roomWords.hours" for="lift-hours">
+          <KField :label="fillWords.hours" for="lift-hours">
             <select
               id="lift-hours"
               class="field"
               :value="lifting.hours"
               @change="setLifting({ hours: HOURS.find(each => String(each) === ($event.target as HTMLSelectElement).value) ?? 1 })"
             >
-              <option v-for="each in HOURS" :key="each" :value="each">{{ roomWords.hoursOf[each] }}</option>
+              <option v-for="each in HOURS" :key="each" :value="each">{{ fillWords.hoursOf[each] }}</option>
             </select>
           </KField>
-          <KField :label="roomWords.grip" for="lift-grip">
+          <KField :label="fillWords.grip" for="lift-grip">
             <select
               id="lift-grip"
               class="field"
               :value="lifting.grip"
               @change="setLifting({ grip: GRIPS.find(each => each === ($event.target as HTMLSelectElement).value) ?? 'fair' })"
             >
-              <option v-for="each in GRIPS" :key="each" :value="each">{{ roomWords.grips[each] }}</option>
+              <option v-for="each in GRIPS" :key="each" :value="each">{{ fillWords.grips[each] }}</option>
             </select>
           </KField>
         </div>
       </section>
     </div>
-    <section class="mt-8" :aria-label="roomWords.careTitle">
-      <h2 class="text-[1.15rem]">{{ roomWords.careTitle }}</h2>
-      <p v-if="inSun.length + sticky.length === 0" class="text-moss">{{ roomWords.noCare }}</p>
+    <section class="mt-8" :aria-label="fillWords.careTitle">
+      <h2 class="text-[1.15rem]">{{ fillWords.careTitle }}</h2>
+      <p v-if="inSun.length + sticky.length === 0" class="text-moss">{{ fillWords.noCare }}</p>
       <ul data-care>
         <li v-for="{ row, count, kindIds } in inSun" :key="row.container.id" class="border-l-4 border-ochre bg-wash px-3 py-2">
-          {{ roomWords.sun(row.container.name, count, kindIds.map(id => lookUp('kinds', id)?.name ?? '').join(', ')) }}
+          {{ fillWords.sun(row.container.name, count, kindIds.map(id => lookUp('kinds', id)?.name ?? '').join(', ')) }}
         </li>
         <li v-for="{ holding, besideIds } in sticky" :key="holding.id" class="mt-1 border-l-4 border-ochre bg-wash px-3 py-2">
-          {{ roomWords.sticky(numberAndName(holding), besideIds.map(nameOf).join(', ')) }}
+          {{ fillWords.sticky(numberAndName(holding), besideIds.map(nameOf).join(', ')) }}
         </li>
       </ul>
     </section>

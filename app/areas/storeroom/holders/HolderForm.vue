@@ -10,10 +10,11 @@ import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
 import { holderWords } from '~/subjects/fit/words'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 import { placeWords } from '~/data/words'
 import { useNotices } from '~/kit/useNotices'
+import { furnishWords } from '../building/words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** What is known of a type of holder. Lengths are typed as anybody writes them. */
 const { type, isNew } = defineProps<{ type: HolderType; isNew: boolean }>()
@@ -166,7 +167,7 @@ async function remove(): Promise<void> {
       <KField :label="holderWords.cells" for="holder-rows">
         <span class="flex gap-2">
           <input id="holder-rows" v-model.number="texts.rows" type="number" min="1" max="12" class="field figures" />
-          <input v-model.number="texts.columns" type="number" min="1" max="12" class="field figures" :aria-label="storeroomWords.columns" />
+          <input v-model.number="texts.columns" type="number" min="1" max="12" class="field figures" :aria-label="furnishWords.columns" />
         </span>
       </KField>
       <label class="flex min-h-11 items-center gap-3 self-end">
@@ -208,7 +209,7 @@ async function remove(): Promise<void> {
       <div class="flex flex-wrap gap-x-4">
         <label v-for="each in CONTAINER_TYPES" :key="each" class="flex min-h-11 items-center gap-2">
           <input v-model="texts.standsIn" type="checkbox" class="size-5" :value="each" />
-          {{ storeroomWords.types[each] }}
+          {{ roomWords.types[each] }}
         </label>
       </div>
     </fieldset>

@@ -9,8 +9,8 @@ import { useOnPaper } from '~/kit/useOnPaper'
 import { useSheetElement } from '~/kit/useSheetElement'
 import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
-import { roomWords } from '~/subjects/room/roomWords'
 import { useCatalogue } from '~/data/useCatalogue'
+import { orderWords } from './words'
 
 /** The sets of some containers in another order than the one they stand in; only the lines in view are drawn. */
 const { rows, by } = defineProps<{ rows: readonly ContainerRow[]; by: FilingKey['by'] }>()
@@ -30,9 +30,9 @@ const lines = computed((): readonly Line[] =>
   }).flatMap((entry): Line[] => [
     ...(entry.opensGroup === null
       ? []
-      : [{ is: 'group' as const, key: `group ${entry.holding.id}`, text: entry.opensGroup || roomWords.noGroup }]),
+      : [{ is: 'group' as const, key: `group ${entry.holding.id}`, text: entry.opensGroup || orderWords.noGroup }]),
     ...(entry.missing
-      ? [{ is: 'missing' as const, key: `missing ${entry.holding.id}`, text: roomWords.gaps(entry.missing.from, entry.missing.to) }]
+      ? [{ is: 'missing' as const, key: `missing ${entry.holding.id}`, text: orderWords.gaps(entry.missing.from, entry.missing.to) }]
       : []),
     { is: 'set', key: `${entry.standing.holder.id} ${entry.holding.id}`, entry },
   ]),

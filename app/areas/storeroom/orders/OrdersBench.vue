@@ -6,10 +6,10 @@ import { containersInOrder, setsIn } from '#core/room'
 import KField from '~/kit/KField.vue'
 import OrderedList from './OrderedList.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
-import { roomWords } from '~/subjects/room/roomWords'
 import { placeWords } from '~/data/words'
 import { counted } from '#core/grammar'
 import { useCatalogue } from '~/data/useCatalogue'
+import { orderWords } from './words'
 
 /** A zone, or the whole room, in any order there is: a view only. Zone and order stand in the address of the page. */
 const catalogue = useCatalogue()
@@ -28,23 +28,23 @@ const textOf = (event: Event): string => (event.target as HTMLSelectElement).val
 
 <template>
   <div class="mx-auto max-w-5xl px-4 pt-2 pb-6 sm:px-6">
-    <StoreroomNav :title="roomWords.ordersTitle" :lead="roomWords.ordersLead" />
+    <StoreroomNav :title="orderWords.ordersTitle" :lead="orderWords.ordersLead" />
     <div class="mt-4 grid gap-4 sm:grid-cols-2">
-      <KField :label="roomWords.ordersOf" for="orders-zone">
+      <KField :label="orderWords.ordersOf" for="orders-zone">
         <select id="orders-zone" class="field" :value="zoneId ?? ''" @change="show({ zone: textOf($event) })">
-          <option value="">{{ roomWords.wholeRoom }}</option>
+          <option value="">{{ orderWords.wholeRoom }}</option>
           <option v-for="zone in zones" :key="zone.id" :value="zone.id">{{ zone.name }}</option>
         </select>
       </KField>
-      <KField :label="roomWords.view" for="orders-by">
+      <KField :label="orderWords.view" for="orders-by">
         <select id="orders-by" class="field" :value="by" @change="show({ by: textOf($event) })">
           <option v-for="each in FILING_KEYS" :key="each" :value="each">{{ placeWords.keys[each] }}</option>
         </select>
       </KField>
     </div>
-    <p v-if="sets === 0" class="py-8 text-quiet">{{ roomWords.ordersEmpty }}</p>
+    <p v-if="sets === 0" class="py-8 text-quiet">{{ orderWords.ordersEmpty }}</p>
     <template v-else>
-      <p class="mt-3 mb-2 text-quiet figures">{{ counted(sets, 'set') }}. {{ roomWords.viewHint }}</p>
+      <p class="mt-3 mb-2 text-quiet figures">{{ counted(sets, 'set') }}. {{ orderWords.viewHint }}</p>
       <OrderedList :rows="rows" :by="by" />
     </template>
   </div>

@@ -5,10 +5,10 @@ import { ADDRESS_TOKENS, patternFault, patternFor, readyPatterns, shortAddress }
 import KField from '~/kit/KField.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
-import { roomWords } from '~/subjects/room/roomWords'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
+import { roomWords } from '~/subjects/room/roomWords'
+import { zoneWords } from './words'
 
 /** How the addresses of one sort of container are written: seen rendered before it is taken, refused where it would name two places. */
 const { type } = defineProps<{ type: ContainerType }>()
@@ -30,16 +30,16 @@ const example = computed(() => places.value.find(place => place.container.type =
 const fault = computed(() => (text.value.trim() === '' ? null : patternFault(type, text.value.trim(), places.value, patterns.value)))
 const problem = computed(() => {
   const { value: found } = fault
-  return found ? roomWords.patternFault(found, at => (found.code === 'sameForTwo' ? wayTo(found.places[at].container) : '')) : ''
+  return found ? zoneWords.patternFault(found, at => (found.code === 'sameForTwo' ? wayTo(found.places[at].container) : '')) : ''
 })
 const sample = computed(() =>
   !example.value
-    ? roomWords.noSample
-    : roomWords.sample(
+    ? zoneWords.noSample
+    : zoneWords.sample(
         shortAddress(example.value, fault.value ? patterns.value : { ...patterns.value, [type]: text.value.trim() || undefined }),
       ),
 )
-const usual = computed(() => (example.value ? patternFor(example.value.container, {}) : roomWords.usualPattern))
+const usual = computed(() => (example.value ? patternFor(example.value.container, {}) : zoneWords.usualPattern))
 
 /** The ready ways, each as the address it writes; and the owner's own, where it is none of them. */
 const ways = computed(() => {
@@ -61,20 +61,20 @@ async function keep(): Promise<void> {
   if (fault.value || own === (patterns.value[type] ?? '')) return
   const others = Object.fromEntries(Object.entries(patterns.value).filter(([other]) => other !== type))
   await act.changeSettings({ addressPatterns: own === '' ? others : { ...others, [type]: own } })
-  notices.tell(roomWords.patternKept)
+  notices.tell(zoneWords.patternKept)
 }
 </script>
 
 <template>
   <div>
-    <KField :label="storeroomWords.types[type]" :for="`address-${type}`" :problem="problem" :hint="example ? '' : roomWords.noSample">
+    <KField :label="roomWords.types[type]" :for="`address-${type}`" :problem="problem" :hint="example ? '' : zoneWords.noSample">
       <select v-if="example" :id="`address-${type}`" class="field figures" :value="text" @change="choose">
         <option v-for="way in ways" :key="way.pattern" :value="way.pattern">{{ way.text }}</option>
       </select>
     </KField>
     <details>
-      <summary class="hint min-h-11 content-center">{{ roomWords.patternMore }}</summary>
-      <KField :label="`${storeroomWords.types[type]}: ${roomWords.pattern.toLowerCase()}`" :for="`pattern-${type}`" :hint="sample">
+      <summary class="hint min-h-11 content-center">{{ zoneWords.patternMore }}</summary>
+      <KField :label="`${roomWords.types[type]}: ${zoneWords.pattern.toLowerCase()}`" :for="`pattern-${type}`" :hint="sample">
         <input
           :id="`pattern-${type}`"
           v-model="text"
@@ -86,7 +86,7 @@ async function keep(): Promise<void> {
           @change="keep"
         />
       </KField>
-      <p class="hint">{{ roomWords.tokens(tokens) }}</p>
+      <p class="hint">{{ zoneWords.tokens(tokens) }}</p>
     </details>
   </div>
 </template>

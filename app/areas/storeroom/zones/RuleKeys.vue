@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { FilingKey } from '#core/catalog'
 import { KEYS as FILING } from '#core/filing'
-import { storeroomWords } from '~/subjects/room/storeroomWords'
 import { placeWords } from '~/data/words'
+import { zoneWords } from './words'
 
 /** Up to three keys, the first one first, each with its own order. */
 const keys = defineModel<readonly FilingKey[]>({ required: true })
@@ -29,25 +29,25 @@ function setOrder(index: number, order: string): void {
   <div>
     <div v-for="index in KEYS" :key="index" class="mt-2 flex flex-wrap items-center gap-2 first:mt-0">
       <template v-if="index <= keys.length">
-        <span class="w-20">{{ storeroomWords.ruleKey(index) }}</span>
+        <span class="w-20">{{ zoneWords.ruleKey(index) }}</span>
         <select
           class="field w-auto flex-1"
-          :aria-label="storeroomWords.ruleKey(index)"
+          :aria-label="zoneWords.ruleKey(index)"
           :value="keys[index]?.by ?? ''"
           @change="setBy(index, ($event.target as HTMLSelectElement).value)"
         >
-          <option v-if="index > 0" value="">{{ storeroomWords.noKey }}</option>
+          <option v-if="index > 0" value="">{{ zoneWords.noKey }}</option>
           <option v-for="by in CHOICES" :key="by" :value="by">{{ placeWords.keys[by] }}</option>
         </select>
         <select
           v-if="keys[index]"
           class="field w-auto flex-1"
-          :aria-label="storeroomWords.orders[keys[index]?.order ?? 'own']"
+          :aria-label="zoneWords.orders[keys[index]?.order ?? 'own']"
           :value="keys[index]?.order"
           @change="setOrder(index, ($event.target as HTMLSelectElement).value)"
         >
           <option v-for="order in FILING[keys[index]?.by ?? 'name'].orders" :key="order" :value="order">
-            {{ storeroomWords.orders[order] }}
+            {{ zoneWords.orders[order] }}
           </option>
         </select>
       </template>

@@ -8,10 +8,11 @@ import AddressPatternField from './AddressPatternField.vue'
 import RuleDialog from './RuleDialog.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { act } from '~/data/act'
-import { roomWords } from '~/subjects/room/roomWords'
 import { placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
+import { roomWords } from '~/subjects/room/roomWords'
+import { zoneWords } from './words'
 
 /** The zones with their rules, reserves and limits; and how addresses are written. */
 const catalogue = useCatalogue()
@@ -43,7 +44,7 @@ async function join(container: Container, zoneId: string): Promise<void> {
   if (!outcome.ok) notices.tell(roomWords.outcome(outcome), 'care')
 }
 async function add(): Promise<void> {
-  openId.value = await act.addZone(`${roomWords.newZone} ${zones.value.length + 1}`)
+  openId.value = await act.addZone(`${zoneWords.newZone} ${zones.value.length + 1}`)
 }
 async function end(zone: Zone, intoId: string): Promise<void> {
   if (!intoId) return
@@ -56,7 +57,7 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
 
 <template>
   <div class="mx-auto max-w-6xl px-4 pt-2 pb-6 sm:px-6">
-    <StoreroomNav :title="roomWords.zonesTitle" :lead="roomWords.zonesLead" />
+    <StoreroomNav :title="zoneWords.zonesTitle" :lead="zoneWords.zonesLead" />
     <div class="mt-2 grid gap-6 md:grid-cols-[20rem_1fr]">
       <ul class="content-start border-t border-line">
         <li v-for="zone in zones" :key="zone.id" class="border-b border-line">
@@ -68,18 +69,18 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
             @click="openId = zone.id"
           >
             {{ zone.name }}
-            <span class="hint block font-normal">{{ roomWords.rule.toLowerCase() }} {{ keysOf(zone) }}</span>
+            <span class="hint block font-normal">{{ zoneWords.rule.toLowerCase() }} {{ keysOf(zone) }}</span>
           </button>
         </li>
         <li>
           <button type="button" class="button my-3" @click="add">
             <Plus :size="18" aria-hidden="true" />
-            {{ roomWords.newZone }}
+            {{ zoneWords.newZone }}
           </button>
         </li>
       </ul>
       <section v-if="opened" :key="opened.id" class="panel grid content-start gap-4 sm:grid-cols-2" :aria-label="opened.name" data-zone>
-        <KField :label="roomWords.zoneName" for="zone-name">
+        <KField :label="zoneWords.zoneName" for="zone-name">
           <input
             id="zone-name"
             class="field"
@@ -89,13 +90,13 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
           />
         </KField>
         <div>
-          <p class="label">{{ roomWords.rule }}</p>
+          <p class="label">{{ zoneWords.rule }}</p>
           <button type="button" class="button" @click="ruleOf = opened">
             <SlidersHorizontal :size="18" aria-hidden="true" />
             {{ keysOf(opened) }}
           </button>
         </div>
-        <KField :label="roomWords.growth" for="zone-growth">
+        <KField :label="zoneWords.growth" for="zone-growth">
           <input
             id="zone-growth"
             type="number"
@@ -106,7 +107,7 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
             @change="change(opened, { growthReserve: Math.min(0.9, Math.max(0, Number(textOf($event)) / 100 || 0)) })"
           />
         </KField>
-        <KField :label="roomWords.capField" for="zone-cap" :hint="roomWords.capHint">
+        <KField :label="zoneWords.capField" for="zone-cap" :hint="zoneWords.capHint">
           <input
             id="zone-cap"
             class="field figures"
@@ -116,28 +117,28 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
             @change="setCap(opened, textOf($event))"
           />
         </KField>
-        <KField :label="roomWords.dies" for="zone-dies">
+        <KField :label="zoneWords.dies" for="zone-dies">
           <select
             id="zone-dies"
             class="field"
             :value="opened.habits.dies"
             @change="change(opened, { habits: { ...opened.habits, dies: DIE_PLACES.find(each => each === textOf($event)) ?? 'apart' } })"
           >
-            <option v-for="each in DIE_PLACES" :key="each" :value="each">{{ roomWords.diesOf[each] }}</option>
+            <option v-for="each in DIE_PLACES" :key="each" :value="each">{{ zoneWords.diesOf[each] }}</option>
           </select>
         </KField>
-        <KField v-if="zones.length > 1" :label="roomWords.endZone" for="zone-end">
+        <KField v-if="zones.length > 1" :label="zoneWords.endZone" for="zone-end">
           <select id="zone-end" class="field" value="" @change="end(opened, textOf($event))">
             <option value="" />
             <option v-for="each in zones.filter(other => other.id !== opened?.id)" :key="each.id" :value="each.id">
-              {{ roomWords.endZoneInto(each.name) }}
+              {{ zoneWords.endZoneInto(each.name) }}
             </option>
           </select>
         </KField>
         <fieldset class="sm:col-span-2">
           <legend class="label">
-            {{ roomWords.takes }}{{ opened.takesKindIds.length === 0 ? ':' : '' }}
-            <span v-if="opened.takesKindIds.length === 0" class="font-normal">{{ roomWords.takesAll }}</span>
+            {{ zoneWords.takes }}{{ opened.takesKindIds.length === 0 ? ':' : '' }}
+            <span v-if="opened.takesKindIds.length === 0" class="font-normal">{{ zoneWords.takesAll }}</span>
           </legend>
           <div class="flex flex-wrap gap-x-4">
             <label v-for="kind in kinds" :key="kind.id" class="flex min-h-11 items-center gap-2">
@@ -152,8 +153,8 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
           </div>
         </fieldset>
         <fieldset class="sm:col-span-2" data-members>
-          <legend class="label">{{ roomWords.members }}</legend>
-          <p class="hint">{{ roomWords.membersHint }}</p>
+          <legend class="label">{{ zoneWords.members }}</legend>
+          <p class="hint">{{ zoneWords.membersHint }}</p>
           <div class="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-x-4">
             <label v-for="container in containers" :key="container.id" class="flex min-h-11 items-center gap-2">
               <input
@@ -172,9 +173,9 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
         </fieldset>
       </section>
     </div>
-    <section class="mt-8" :aria-label="roomWords.addressTitle">
-      <h2 class="text-[1.15rem]">{{ roomWords.addressTitle }}</h2>
-      <p class="hint">{{ roomWords.addressLead }}</p>
+    <section class="mt-8" :aria-label="zoneWords.addressTitle">
+      <h2 class="text-[1.15rem]">{{ zoneWords.addressTitle }}</h2>
+      <p class="hint">{{ zoneWords.addressLead }}</p>
       <div class="mt-2 grid gap-x-6 gap-y-2 sm:grid-cols-2 lg:grid-cols-4">
         <AddressPatternField v-for="type in CONTAINER_TYPES" :key="type" :type="type" />
       </div>

@@ -14,8 +14,8 @@ import {
   type PlaceFamily,
 } from '#core/room/places'
 import FurnitureSelect from '~/subjects/room/FurnitureSelect.vue'
-import { roomWords } from '~/subjects/room/roomWords'
 import { listedWords } from './words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** One family of places: how its texts look, what they mean, and what comes of it. */
 const { family, choice, plan, zones } = defineProps<{

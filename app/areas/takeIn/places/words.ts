@@ -1,6 +1,6 @@
 import type { FamilyMeaning, FamilyPlan, MeaningBecause, PlaceDoubt, PlaceFamily } from '#core/room/places'
 import type { FromListOutcome, NotBuilt } from '~/db'
-import { addressTaken } from '~/subjects/room/storeroomWords'
+import { addressTaken } from '~/subjects/room/roomWords'
 import { counted, countedThat, figure, listOf } from '#core/grammar'
 
 const BECAUSE: Readonly<Record<MeaningBecause, string>> = {

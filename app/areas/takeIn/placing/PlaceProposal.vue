@@ -6,11 +6,11 @@ import { type InsertionProposal, TAB_TABLES, tabOf } from '#core/filing'
 import type { Holding } from '#core/catalog'
 import { useDescribe } from '~/data/useDescribe'
 import { useFills } from '~/subjects/room/useFills'
-import { roomWords } from '~/subjects/room/roomWords'
 import { takeInWords } from '~/subjects/pile/takeInWords'
 import { useRidge } from '~/subjects/ask/useRidge'
 import { placeWords } from '~/data/words'
 import { useCatalogue } from '~/data/useCatalogue'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** Where a set goes by its zone's rule, between which two neighbours, and why. */
 const { proposal, holding = null } = defineProps<{ proposal: InsertionProposal | null; holding?: Holding | null }>()

@@ -4,7 +4,6 @@ import { isBlank } from '#core/catalog'
 import type { ContainerShape } from '#core/room'
 import type { TidyChoice, ZoneTidy } from '#core/tidy'
 import FurnitureSelect from '~/subjects/room/FurnitureSelect.vue'
-import { roomWords } from '~/subjects/room/roomWords'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { placeWords } from '~/data/words'
@@ -12,6 +11,7 @@ import { kitWords } from '~/kit/words'
 import { NuxtLink } from '#components'
 import type { TidyTyped } from './useTidy'
 import { tidyWords } from './words'
+import { roomWords } from '~/subjects/room/roomWords'
 
 /** What the waiting sets of one corner need: holders by type, and the containers that their row or their cells take. */
 const { tidy, choice, length, shapes } = defineProps<{
