@@ -2,20 +2,20 @@ import { type FitWay, type HolderType, type Holding, type Kind, START_HABITS, ty
 import { zoneFor } from '#core/filing'
 import { adviseHolder, contentsOf, type FitAnswer, type FitHabits, type HolderChoice, standsByItself } from '#core/holders'
 
-/** A type that a set goes into, and how it lies in it. */
+/** A holder type that takes a set, and how the set lies in it. */
 export interface Fitting {
   readonly typeId: string
   readonly answer: Pick<FitAnswer, 'lies' | 'sticksOutMm'>
 }
-/** By set, what it goes into, best first: nothing where no type takes it; null where its size is not known. */
+/** By set id, the holder types that take it, best first; empty: none does; null: its size is not known. */
 export type Fittings = ReadonlyMap<string, readonly Fitting[] | null>
 
 /** A whole room is not planned on sets that are laid out anew, trimmed or cut in two. */
 const NOT_PLANNED: readonly FitWay[] = ['rearranged', 'trim', 'cutInTwo']
 
 /**
- * What each of many sets could sit in as it is, by the habits of its zone and the owner's ranking of the ways. What stands by itself
- * needs no holder. Sets that are alike are tried once. O(different sets x types).
+ * The holder types that take each set as it is, by the habits of its zone and the owner's ranking of the ways to fit. A set that
+ * stands by itself needs no holder. Sets of equal contents are computed once. O(different sets x types).
  */
 export function fittingsOf(
   waiting: readonly Holding[],
@@ -44,7 +44,7 @@ export function fittingsOf(
 }
 const NO_SIZE = { widthMm: 0, heightMm: 0 }
 
-/** Not what takes any size: a ring, or no holder, says nothing of what a set needs. */
+/** Leaves out types without an inner size (a ring, no holder): they take every set. */
 function fittingFrom({ type, answer: { lies, sticksOutMm } }: HolderChoice): readonly Fitting[] {
   return type.inner ? [{ typeId: type.id, answer: { lies, sticksOutMm } }] : []
 }

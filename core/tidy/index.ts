@@ -1,12 +1,6 @@
+export type { TidyFacts } from './facts'
 export { type Fittings, fittingsOf } from './fittings'
-export {
-  type HolderCount,
-  lanesMore,
-  planTidy,
-  proposeShape,
-  shapesFor,
-  type TidyChoice,
-  type TidyFacts,
-  type TidyPlan,
-  type ZoneTidy,
-} from './plan'
+export type { HolderCount } from './holders'
+export { lanesMore } from './lanesAndPages'
+export { planTidy, type TidyChoice, type TidyPlan, type ZoneTidy } from './plan'
+export { proposeShape, shapesFor } from './shapes'
