@@ -1,48 +1,29 @@
-import type { BookWay, IndexBook } from '#core/catalog'
+import type { BookWay } from '#core/catalog'
 import {
   type BookChanges,
-  type BookSource,
   changesOf,
   choicesKey,
   drawLeaf,
   type FrontLeaf,
-  frontLeaves,
   type HandChange,
   handChanges,
-  layLeaves,
-  leafFinder,
   type Leaf,
-  leafShape,
-  leavesPrinted,
-  type Meaning,
   type Page,
   PAPERS,
   type PrintedLeaf,
-  wantedWays,
 } from '#core/printing'
-import { dayOf } from '#core/units'
-import { Faces } from '~/subjects/press/faces'
 import { renderPdf } from '~/subjects/press/pdf'
 import type { MadePdf } from '~/subjects/press/usePress'
 import type { Progress } from '~/data/worker'
-import { jpegOf, learnRatios, ratioOf } from '~/data/picturesOnPaper'
-import { database, loadCommands, statesAt } from '~/db'
+import { jpegOf } from '~/data/picturesOnPaper'
+import { database, loadCommands } from '~/db'
 import type { Printed, PrintedOutcome } from '~/db/commands'
 import { type Waiting, waitingFor } from '~/subjects/press/waiting'
-import { bookWords, paperWords } from './paperWords'
-import { asOn, type PlainSource, SOURCE_TABLES, sourcesIn } from './sources'
+import { type BookLayout, type BookOrder, contextOf, facesOf, layAll, layOut } from './bookLayout'
+import { type Yearly, yearly } from './yearly'
 
-export interface BookOrder {
-  readonly book: IndexBook
-  readonly sources: readonly PlainSource[]
-  readonly legend: readonly Meaning[]
-  readonly codes: readonly Meaning[]
-  readonly roomName: string
-  /** The day, as it stands at the foot of each page. */
-  readonly printedOn: string
-  /** Nothing that was printed is kept: all leaves are laid anew. */
-  readonly isFresh: boolean
-}
+type What = 'changed' | 'all'
+
 /** One leaf, for the list of them. */
 export interface LeafLine {
   readonly label: string
@@ -59,25 +40,7 @@ export interface Laid {
   /** Pictures that the sets name and this browser no longer has. */
   readonly gone: number
 }
-/** Leaves a year, if it is printed once a month. */
-export interface Yearly {
-  readonly months: number
-  /** The journal is too young: it goes by the days on which sets came in. */
-  readonly isByArrival: boolean
-  readonly costs: Readonly<Record<IndexBook['code'], number>>
-}
-const MONTHS = 12
-const MONTH_MS = (365.25 / 12) * 86_400_000
-type What = 'changed' | 'all'
 
-interface BookLayout {
-  readonly order: BookOrder
-  readonly sources: readonly BookSource[]
-  readonly printed: readonly PrintedLeaf[]
-  readonly leaves: readonly (Leaf | FrontLeaf)[]
-  readonly changes: BookChanges
-  readonly isWhole: boolean
-}
 let work: BookLayout | null = null
 /** What is asked meanwhile waits for the layout that is under way. */
 let laying: Promise<unknown> = Promise.resolve()
@@ -85,79 +48,6 @@ async function laid(): Promise<BookLayout | null> {
   await laying
   return work
 }
-function withRatio({ pictureHash, ...source }: PlainSource): BookSource {
-  const ratio = pictureHash ? ratioOf(pictureHash) : null
-  return { ...source, picture: pictureHash && ratio ? { hash: pictureHash, ratio } : null }
-}
-const contextOf = ({ order: { book, roomName, printedOn }, leaves }: BookLayout, { measure }: Faces) => ({
-  book,
-  words: bookWords(roomName, printedOn, book.sides),
-  measure,
-  leafOf: leafFinder(leaves.filter((leaf): leaf is Leaf => !('front' in leaf))),
-})
-const printedOf = (bookId: string): Promise<PrintedLeaf[]> => database().records('bookLeaves').where('bookId').equals(bookId).toArray()
-
-/** Body and front; by hand the front stays as it is. */
-function layAll({ book, legend, codes }: BookOrder, sources: readonly BookSource[], printed: readonly PrintedLeaf[]) {
-  const shape = leafShape(book)
-  const choices = { shape, freeShare: book.freeShare, ownLeafFrom: book.ownLeafFrom }
-  const ways = wantedWays(book.ways, sources, book, paperWords)
-  return {
-    leaves: (isByHand: boolean) => layLeaves(ways, printed, { ...choices, isByHand }),
-    front: (leaves: readonly Leaf[]) => frontLeaves(leaves, { legend, codes }, shape, paperWords),
-  }
-}
-
-const known = new WeakMap<BookLayout, Promise<Faces>>()
-/** The faces that a work needs, and what was measured with them. */
-function facesOf(now: BookLayout): Promise<Faces> {
-  const faces = known.get(now) ?? facesFor(now)
-  known.set(now, faces)
-  return faces
-}
-const facesFor = ({ order, sources }: BookLayout): Promise<Faces> =>
-  Faces.for([
-    order.roomName,
-    ...sources.flatMap(({ name, brand, category, kind, themes, words, address }) => [
-      name,
-      brand?.name ?? '',
-      category?.name ?? '',
-      kind?.name ?? '',
-      address,
-      ...themes.map(each => each.name),
-      ...words,
-    ]),
-    ...order.codes.map(({ text }) => text),
-  ])
-
-async function layOut(order: BookOrder): Promise<Laid> {
-  const pictures = order.book.picture === 'none' ? [] : [...new Set(order.sources.flatMap(({ pictureHash }) => pictureHash ?? []))]
-  await learnRatios(pictures)
-  const sources = order.sources.map(withRatio)
-  const before = await printedOf(order.book.id)
-  const isWhole = order.isFresh || before.length === 0 || order.book.printedAs !== choicesKey(order.book)
-  const printed = isWhole ? [] : before
-  const all = layAll(order, sources, printed)
-  const inside = all.leaves(false)
-  const leaves = [...all.front(inside), ...inside]
-  const told = changesOf(leaves, before)
-  // With other choices every leaf looks different, also one that says the same.
-  const changes = isWhole ? { ...told, toPrint: leaves, takeOut: before.map(({ label }) => label) } : told
-  work = { order, sources, printed: before, leaves, changes, isWhole }
-  return {
-    leaves: leaves.map(leaf => ({
-      label: leaf.label,
-      way: leaf.way,
-      title: 'front' in leaf ? '' : (leaf.lines[0]?.heading.title ?? ''),
-    })),
-    toPrint: changes.toPrint.map(({ label }) => label),
-    takeOut: changes.takeOut,
-    why: changes.why,
-    isWhole,
-    gone: pictures.filter(hash => ratioOf(hash) === null).length,
-  }
-}
-
 /** What was made of a book, with all that its being called well needs. */
 interface MadeOfBook extends Omit<Printed, 'bookId' | 'takenOut' | 'isByHand'> {
   readonly takeOut: readonly string[]
@@ -165,14 +55,27 @@ interface MadeOfBook extends Omit<Printed, 'bookId' | 'takenOut' | 'isByHand'> {
 }
 const made = waitingFor<MadeOfBook>(database(), 'book')
 
+const printedOf = (bookId: string): Promise<PrintedLeaf[]> => database().records('bookLeaves').where('bookId').equals(bookId).toArray()
+
+const told = ({ leaves, changes, isWhole, gone }: BookLayout): Laid => ({
+  leaves: leaves.map(leaf => ({ label: leaf.label, way: leaf.way, title: 'front' in leaf ? '' : (leaf.lines[0]?.heading.title ?? '') })),
+  toPrint: changes.toPrint.map(({ label }) => label),
+  takeOut: changes.takeOut,
+  why: changes.why,
+  isWhole,
+  gone,
+})
+
 const chosen = ({ leaves, changes }: BookLayout, what: What): readonly (Leaf | FrontLeaf)[] => (what === 'all' ? leaves : changes.toPrint)
 
 export const bookApi = {
   /** Lays a book out, and says what of it is to be printed. */
   lay(order: BookOrder): Promise<Laid> {
-    const found = layOut(order)
+    const found = printedOf(order.book.id)
+      .then(before => layOut(order, before))
+      .then(layout => (work = layout))
     laying = found.catch(() => undefined)
-    return found
+    return found.then(told)
   },
 
   /** The sides of one leaf, as the PDF will have them. */
@@ -242,30 +145,7 @@ export const bookApi = {
   /** It was not printed after all. */
   forget: ({ thing }: Waiting): Promise<void> => made.drop(thing),
 
-  /**
-   * What each way of sending to a set would have cost in the last year, as its journal tells; where that is younger than a month, by
-   * the days on which sets came in. Null: those tell nothing either.
-   */
-  async yearly(order: BookOrder): Promise<Yearly | null> {
-    const now = Date.now()
-    const moments = Array.from({ length: MONTHS + 1 }, (_, at) => new Date(now - at * MONTH_MS).toISOString())
-    const { states } = await statesAt(database(), [...SOURCE_TABLES, 'settings'], moments)
-    const [latest] = states
-    if (!latest) return null
-    const isByArrival = states.length < 2
-    const told = isByArrival
-      ? moments.map(at => ({ ...latest.tables, ...asOn(latest.tables, dayOf(new Date(at))) }))
-      : states.map(each => each.tables)
-    const sets = told.toReversed().map(tables => {
-      const settings = tables.settings.get('room')
-      return settings ? sourcesIn(tables, settings).map(({ pictureHash: _hash, ...source }) => ({ ...source, picture: null })) : []
-    })
-    if (isByArrival && sets[0]?.length === sets.at(-1)?.length) return null
-    const months = told.length - 1
-    const cost = (code: IndexBook['code']): number =>
-      Math.round((leavesPrinted({ ...order.book, code, picture: 'none' }, sets, paperWords) * MONTHS) / months)
-    return { months, isByArrival, costs: { number: cost('number'), address: cost('address'), both: cost('both') } }
-  },
+  yearly: (order: BookOrder): Promise<Yearly | null> => yearly(database(), order),
 
   /** What is to be struck out and written in, for who prints nothing. */
   async hand(): Promise<readonly HandChange[]> {

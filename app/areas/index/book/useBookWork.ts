@@ -7,8 +7,10 @@ import { useCatalogue } from '~/data/useCatalogue'
 import { partialDay } from '#core/grammar'
 import { useNotices } from '~/kit/useNotices'
 import type { Waiting } from '~/subjects/press/waiting'
-import type { BookApi, BookOrder, Laid, Yearly } from './book.worker'
+import type { BookApi, Laid } from './book.worker'
+import type { BookOrder } from './bookLayout'
 import { useBookSources } from './useBookSources'
+import type { Yearly } from './yearly'
 import { indexWords } from './words'
 
 /** A book in the hands of the one who lays it out and prints it. */
