@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDebounceFn, useMediaQuery } from '@vueuse/core'
+import { useMediaQuery } from '@vueuse/core'
 import {
   Archive,
   CircleHelp,
@@ -8,18 +8,14 @@ import {
   Ellipsis,
   Hand,
   Keyboard,
-  MapPinOff,
   Moon,
   RefreshCw,
   Ruler,
   ScanLine,
-  Search,
   Sun,
   WifiOff,
-  X,
 } from 'lucide-vue-next'
-import { computed, useTemplateRef, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { computed, useTemplateRef } from 'vue'
 import { NuxtLink } from '#components'
 import { act } from '~/data/act'
 import { useInstalled } from './useInstalled'
@@ -29,13 +25,14 @@ import { PRODUCT_NAME } from '~/kit/words'
 import { shellWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useCopies } from '~/subjects/copies/useCopies'
-import { useFind } from '~/subjects/ask/useFind'
 import { useFetch } from '~/subjects/walk/useFetch'
 import { useScan } from '~/subjects/scan/useScan'
 import { scanWords } from '~/subjects/scan/words'
 import { fetchWords } from '~/subjects/walk/words'
 import KMenu from '~/kit/KMenu.vue'
+import AskField from './AskField.vue'
 import BenchTabs from './BenchTabs.vue'
+import HeadCounts from './HeadCounts.vue'
 import RidgeMark from './RidgeMark.vue'
 import StepsMenu from './StepsMenu.vue'
 
@@ -43,61 +40,11 @@ defineProps<{ hasTabs: boolean }>()
 const emit = defineEmits<{ keys: [] }>()
 const catalogue = useCatalogue()
 const copies = useCopies()
-const find = useFind()
 const fetch = useFetch()
 const scan = useScan()
 const installed = useInstalled()
-const route = useRoute()
-const router = useRouter()
 const lamp = useLamp()
-const field = useTemplateRef<HTMLInputElement>('field')
-const text = computed(() => find.ask)
-
-/**
- * The address keeps the ask, so that a reload or a link finds the same sets. Who goes on to another page meanwhile is let go, and
- * a slip that is just being opened is opened first.
- */
-let toKeep = false
-let [isUnderWay, isDue] = [false, false]
-function keep(): void {
-  isDue = isUnderWay
-  if (isUnderWay || !toKeep) return
-  const query = { ...route.query, ...find.toQuery() }
-  toKeep = false
-  void router.replace({ query })
-}
-const keepInAddress = useDebounceFn(keep, 300)
-router.beforeEach(to => {
-  isUnderWay = true
-  if (to.path !== '/') toKeep = false
-})
-router.afterEach(() => {
-  isUnderWay = false
-  if (isDue) keep()
-})
-
-function type(value: string): void {
-  void find.setAsk(value)
-  if (route.path !== '/') return void router.push({ path: '/', query: find.toQuery() })
-  keepSoon()
-}
-function keepSoon(): void {
-  if (route.path !== '/') return
-  toKeep = true
-  void keepInAddress()
-}
-watch([() => find.narrowing, () => find.takenBack], keepSoon)
-function clear(): void {
-  type('')
-  field.value?.focus()
-}
-/** From the ask field, one step down is the first answer. */
-function toMat(): void {
-  document.querySelector<HTMLElement>('[data-mat-item]')?.focus()
-}
-// Before the page is put up: what the address asks for never comes after everything else.
-if (route.path === '/') find.fromQuery(route.query)
-if (typeof route.query.ask === 'string') void find.setAsk(route.query.ask)
+const askField = useTemplateRef<InstanceType<typeof AskField>>('askField')
 
 /** On a phone the mark and the tools fold away as one scrolls on, and come back as one scrolls up. */
 const isPhone = useMediaQuery('(max-width: 639px)')
@@ -137,40 +84,14 @@ const copyLine = computed(() =>
       v-show="!isRolledUp"
       to="/"
       class="order-1 flex min-h-11 min-w-11 items-center justify-center gap-2 font-title text-[1.15rem] font-bold lg:mb-2"
-      @click="type('')"
+      @click="askField?.type('')"
     >
       <RidgeMark />
       <span class="hidden 2xl:inline">{{ PRODUCT_NAME }}</span>
       <span class="sr-only 2xl:hidden">{{ PRODUCT_NAME }}</span>
     </NuxtLink>
     <BenchTabs v-if="hasTabs" class="order-2 hidden lg:flex" />
-    <form class="relative order-4 w-full sm:order-3 sm:w-auto sm:min-w-40 sm:flex-1 lg:mb-2" role="search" @submit.prevent="toMat">
-      <Search class="pointer-events-none absolute top-1/2 left-3 -translate-y-1/2 text-quiet" :size="20" aria-hidden="true" />
-      <input
-        id="ask"
-        ref="field"
-        class="field pr-12 pl-10"
-        type="search"
-        autocomplete="off"
-        spellcheck="false"
-        maxlength="200"
-        :aria-label="shellWords.askLabel"
-        :placeholder="shellWords.ask"
-        :value="text"
-        @input="type(($event.target as HTMLInputElement).value)"
-        @keydown.down.prevent="toMat"
-        @keydown.esc="clear"
-      />
-      <button
-        v-if="text"
-        type="button"
-        class="absolute top-0 right-0 grid h-11 w-11 place-items-center text-quiet"
-        :aria-label="shellWords.askClear"
-        @click="clear"
-      >
-        <X :size="18" aria-hidden="true" />
-      </button>
-    </form>
+    <AskField ref="askField" class="order-4 w-full sm:order-3 sm:w-auto sm:min-w-40 sm:flex-1 lg:mb-2" />
     <div v-show="!isRolledUp" class="order-3 ml-auto flex items-center gap-0.5 sm:order-4 lg:mb-2">
       <span v-if="!installed.isOnline" class="head-button text-ochre" role="status" :title="shellWords.noNetwork" data-no-network>
         <WifiOff :size="18" aria-hidden="true" />
@@ -188,49 +109,7 @@ const copyLine = computed(() =>
       >
         <RefreshCw :size="18" aria-hidden="true" />
       </button>
-      <NuxtLink
-        v-if="!isNarrow"
-        to="/find/pull"
-        class="head-button"
-        :title="fetch.toFetch > 0 ? shellWords.toFetch(fetch.toFetch) : fetchWords.title"
-        data-to-fetch
-      >
-        <ClipboardList :size="18" aria-hidden="true" />
-        <span v-if="fetch.toFetch > 0" class="figures" aria-hidden="true">{{ fetch.toFetch }}</span>
-        <span class="sr-only">{{ fetch.toFetch > 0 ? shellWords.toFetch(fetch.toFetch) : fetchWords.title }}</span>
-      </NuxtLink>
-      <NuxtLink
-        v-if="!isNarrow && fetch.out.length > 0"
-        to="/find/out"
-        class="head-button"
-        :title="shellWords.out(fetch.out.length)"
-        data-out
-      >
-        <Hand :size="18" aria-hidden="true" />
-        <span class="figures" aria-hidden="true">{{ fetch.out.length }}</span>
-        <span class="sr-only">{{ shellWords.out(fetch.out.length) }}</span>
-      </NuxtLink>
-      <NuxtLink
-        v-if="catalogue.placeless.length > 0"
-        to="/take-in/placeless"
-        class="head-button text-ochre"
-        :title="shellWords.placeless(catalogue.placeless.length)"
-      >
-        <MapPinOff :size="18" aria-hidden="true" />
-        <span class="figures" aria-hidden="true">{{ catalogue.placeless.length }}</span>
-        <span class="sr-only">{{ shellWords.placeless(catalogue.placeless.length) }}</span>
-      </NuxtLink>
-      <NuxtLink
-        v-if="!isPhone && catalogue.asked.length > 0"
-        to="/take-in/questions"
-        class="head-button text-ochre"
-        :title="shellWords.asked(catalogue.asked.length)"
-        data-asked
-      >
-        <CircleHelp :size="18" aria-hidden="true" />
-        <span class="figures" aria-hidden="true">{{ catalogue.asked.length }}</span>
-        <span class="sr-only">{{ shellWords.asked(catalogue.asked.length) }}</span>
-      </NuxtLink>
+      <HeadCounts :is-narrow="isNarrow" :is-phone="isPhone" />
       <button
         v-if="!isPhone"
         type="button"
