@@ -4,25 +4,27 @@ import { Search, X } from 'lucide-vue-next'
 import { computed, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useFind } from '~/subjects/ask/useFind'
+import { useNarrowing } from '~/subjects/ask/useNarrowing'
 import { shellWords } from './words'
 
 /** The ask, on every page. What is typed is answered on Find, and kept in the address there. */
 const find = useFind()
+const narrowing = useNarrowing()
 const route = useRoute()
 const router = useRouter()
 const field = useTemplateRef<HTMLInputElement>('field')
 const text = computed(() => find.ask)
 
 /**
- * The address keeps the ask, so that a reload or a link finds the same sets. Who goes on to another page meanwhile is let go, and
- * a slip that is just being opened is opened first.
+ * The address keeps the ask, so that a reload or a link finds the same sets. Another page that is opened meanwhile keeps its own
+ * address, and a slip that is being opened is opened first.
  */
 let toKeep = false
 let [isUnderWay, isDue] = [false, false]
 function keep(): void {
   isDue = isUnderWay
   if (isUnderWay || !toKeep) return
-  const query = { ...route.query, ...find.toQuery() }
+  const query = { ...route.query, ...narrowing.toQuery() }
   toKeep = false
   void router.replace({ query })
 }
@@ -37,8 +39,9 @@ router.afterEach(() => {
 })
 
 function type(value: string): void {
+  if (value.trim() === '') narrowing.widen()
   void find.setAsk(value)
-  if (route.path !== '/') return void router.push({ path: '/', query: find.toQuery() })
+  if (route.path !== '/') return void router.push({ path: '/', query: narrowing.toQuery() })
   keepSoon()
 }
 function keepSoon(): void {
@@ -46,7 +49,7 @@ function keepSoon(): void {
   toKeep = true
   void keepInAddress()
 }
-watch([() => find.narrowing, () => find.takenBack], keepSoon)
+watch([() => narrowing.narrowing, () => find.takenBack], keepSoon)
 function clear(): void {
   type('')
   field.value?.focus()
@@ -56,7 +59,7 @@ function toMat(): void {
   document.querySelector<HTMLElement>('[data-mat-item]')?.focus()
 }
 // Before the page is put up: what the address asks for never comes after everything else.
-if (route.path === '/') find.fromQuery(route.query)
+if (route.path === '/') narrowing.fromQuery(route.query)
 if (typeof route.query.ask === 'string') void find.setAsk(route.query.ask)
 
 defineExpose({ type })

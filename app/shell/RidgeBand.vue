@@ -9,7 +9,7 @@ import { useFills } from '~/subjects/room/useFills'
 import { useDescribe } from '~/data/useDescribe'
 import { shellWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useFind } from '~/subjects/ask/useFind'
+import { usePins } from '~/subjects/ask/usePins'
 import { useRidge } from '~/subjects/ask/useRidge'
 import RidgeBlockShape from './RidgeBlockShape.vue'
 
@@ -20,7 +20,7 @@ const REST = { band: 44, floor: 5, pin: 21, stem: 2, least: 0, leastFixture: 0 }
 const UP_SMALL = { ...UP, band: 57, floor: 4, leastFixture: 0 } as const
 
 const catalogue = useCatalogue()
-const find = useFind()
+const hitPins = usePins()
 const { lookUp } = useDescribe()
 const router = useRouter()
 const route = useRoute()
@@ -37,7 +37,7 @@ const height = computed(() => size.value.band - size.value.floor - size.value.pi
 const marked = shallowRef(0)
 /** Pins rise once typing rests: hundreds of blocks would hold up the next letter. */
 const RESTS_MS = 120
-const wanted = computed(() => ridge.stops ?? find.pins)
+const wanted = computed(() => ridge.stops ?? hitPins.byContainer)
 const pins = shallowRef(wanted.value)
 watch(
   wanted,

@@ -1,20 +1,12 @@
 import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
-import type { LocationQuery, LocationQueryRaw } from 'vue-router'
-import type { Holding } from '#core/catalog'
-import { wasUsed } from '#core/fetching'
 import {
   type Absence,
   absenceOf,
   answersTo,
   type Atom,
-  FACETS,
-  type Facet,
   type LinkedHit,
-  narrowed,
-  type NarrowFacts,
-  type Narrowing,
   phraseOf,
   phraseReader,
   readAsk,
@@ -27,6 +19,7 @@ import { wasCleared } from '~/data/storageTrouble'
 import { useDescribe } from '~/data/useDescribe'
 import { useUses } from '~/data/useUses'
 import type { AskResult, FindApi } from './find.worker'
+import { useCollection } from './useCollection'
 
 /** What the words of the ask brought, before its other parts and the narrowing. */
 export type WordAnswer = Omit<AskResult, 'ids'> & { readonly ids: readonly string[] }
@@ -40,7 +33,6 @@ export interface ShownAnswer {
   readonly unsaid: number
 }
 
-const PINNED_AT_ONCE = 600
 /** Typing rests when nothing was typed for so long. */
 const RESTS_MS = 160
 
@@ -52,9 +44,6 @@ const worker = workerHandle<FindApi>(
 /** Starts the worker. Called as the first code runs: the index is read while the screen is still being put up. */
 export const readIndex = (): Promise<number> => worker.run(api => api.catchUp())
 
-const listIn = (value: LocationQuery[string] | undefined): readonly string[] =>
-  (Array.isArray(value) ? value : [value]).flatMap(text => (text ? text.split(',') : [])).filter(Boolean)
-
 const unwanted = ({ without }: ReadAsk): readonly string[] => without.map(({ word }) => word)
 
 /** The ask and its answer. The index lives in a worker and follows the catalogue. */
@@ -62,9 +51,9 @@ export const useFind = defineStore('find', () => {
   const catalogue = useCatalogue()
   const { codeOf } = useDescribe()
   const uses = useUses()
+  const collection = useCollection()
   const ask = shallowRef('')
-  /** By which values of which ways the answer is narrowed, and parts of the ask that are words after all. */
-  const narrowing = shallowRef<Narrowing>({})
+  /** Parts of the ask that are words after all. */
   const takenBack = shallowRef<ReadonlySet<string>>(new Set())
   const answer = shallowRef<ShownAnswer | null>(null)
   const linked = shallowRef<readonly LinkedHit[]>([])
@@ -95,10 +84,7 @@ export const useFind = defineStore('find', () => {
 
   async function setAsk(text: string): Promise<void> {
     ask.value = text
-    if (text.trim() === '') {
-      narrowing.value = {}
-      takenBack.value = new Set()
-    }
+    if (text.trim() === '') takenBack.value = new Set()
     await askAgain()
   }
   /** A part is words after all, or a part again. */
@@ -107,12 +93,6 @@ export const useFind = defineStore('find', () => {
     await askAgain()
   }
 
-  const stampsWithDie = computed((): ReadonlySet<string> => new Set(catalogue.stampOf.values()))
-  const facts = computed((): NarrowFacts => ({
-    containerOf: id => catalogue.room.placements.get(id)?.container.id ?? null,
-    hasDie: ({ id, hasMatchingDie }) => (stampsWithDie.value.has(id) ? true : hasMatchingDie),
-    wasUsed: id => wasUsed(uses.tallies.get(id)),
-  }))
   const shelf = computed(() =>
     readShelf(ask.value, {
       rows: catalogue.room.rows,
@@ -121,11 +101,6 @@ export const useFind = defineStore('find', () => {
       codeOf,
     }),
   )
-  const everything = computed((): readonly Holding[] =>
-    [...(catalogue.tables?.holdings.values() ?? [])].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1)),
-  )
-  const setsOf = (ids: readonly string[]): readonly Holding[] => ids.flatMap(id => catalogue.tables?.holdings.get(id) ?? [])
-
   /**
    * What is asked before the index has read the room waits for it. Answers may overtake each other; only the one to the
    * latest ask is shown.
@@ -168,14 +143,18 @@ export const useFind = defineStore('find', () => {
     if (parts.length === 0) return { reading, words, ids: words?.ids ?? [], unsaid: 0 }
     const facts = partFacts.value
     let unsaid = 0
-    const ids = (words ? setsOf(words.ids) : everything.value).flatMap(set => {
+    const ids = (words ? collection.setsOf(words.ids) : collection.everything).flatMap(set => {
       const says = parts.map(part => answersTo(part, set, facts))
       if (says.includes(null) && !says.includes(false)) unsaid += 1
       return says.every(Boolean) ? [set.id] : []
     })
     return { reading, words, ids, unsaid }
   }
-  const partFacts = computed(() => ({ kinds: catalogue.authority.kinds, hasDie: facts.value.hasDie, wasUsed: facts.value.wasUsed }))
+  const partFacts = computed(() => ({
+    kinds: catalogue.authority.kinds,
+    hasDie: collection.facts.hasDie,
+    wasUsed: collection.facts.wasUsed,
+  }))
 
   /** What is looked for once typing rests: what says the same otherwise, and what is nearest where nothing has all of it. */
   const whenResting = useDebounceFn(async (mine: number): Promise<void> => {
@@ -210,7 +189,7 @@ export const useFind = defineStore('find', () => {
       ...texts.map((text, at) => ({ text, ids: new Set((lists[at] ?? '').split('\n').filter(Boolean)) })),
       ...reading.parts.map(part => ({
         text: part.text,
-        ids: new Set(everything.value.filter(set => answersTo(part, set, partFacts.value)).map(({ id }) => id)),
+        ids: new Set(collection.everything.filter(set => answersTo(part, set, partFacts.value)).map(({ id }) => id)),
       })),
     ]
     absence.value = { ...absenceOf(atoms), atoms }
@@ -231,73 +210,10 @@ export const useFind = defineStore('find', () => {
     return setAsk([...atoms.filter(atom => atom.text !== text).map(atom => atom.text), ...without].join(' '))
   }
 
-  const sets = computed(() => (answer.value ? setsOf(answer.value.ids) : everything.value))
-  const isAsked = computed(() => answer.value !== null || shelf.value.length > 0 || isNarrowed.value)
-  /** How many there are before the answer is narrowed. */
-  const total = computed(() => answer.value?.ids.length ?? everything.value.length)
-  const isNarrowed = computed(() => FACETS.some(facet => narrowing.value[facet]?.length))
-  /** What lies on the mat. */
-  const ids = computed((): readonly string[] | null => {
-    if (isNarrowed.value) return narrowed(sets.value, narrowing.value, facts.value).map(({ id }) => id)
-    return answer.value?.ids ?? null
-  })
-  function narrow(facet: Facet, value: string): void {
-    const now = narrowing.value[facet] ?? []
-    narrowing.value = { ...narrowing.value, [facet]: now.includes(value) ? now.filter(each => each !== value) : [...now, value] }
-  }
-  const chosen = computed(() => FACETS.flatMap(facet => (narrowing.value[facet] ?? []).map(value => ({ facet, value }))))
-  const widen = (): void => void (narrowing.value = {})
-  // What was used is counted once somebody asks for it, and again after every change of the log.
-  watch(narrowing, ({ used }) => void (used?.length && uses.ready()))
   watch(
     () => uses.tallies,
     () => void (answer.value?.reading.parts.some(({ as }) => as === 'used') && askAgain()),
   )
-
-  /** The ask and all that narrows it, as the address of a page has them; and read from there. */
-  function toQuery(): LocationQueryRaw {
-    const lists = FACETS.map(facet => [facet, narrowing.value[facet]?.join(',') || undefined])
-    return { ...Object.fromEntries(lists), ask: ask.value || undefined, word: [...takenBack.value] }
-  }
-  function fromQuery(query: LocationQuery): void {
-    narrowing.value = Object.fromEntries(FACETS.flatMap(facet => (query[facet] ? [[facet, listIn(query[facet])]] : [])))
-    takenBack.value = new Set([query.word].flat().filter(text => typeof text === 'string'))
-  }
-
-  /** Hits in each container: the pins on the ridge. Those of an answer of thousands are counted once it is painted. */
-  const pins = shallowRef<ReadonlyMap<string, number>>(new Map())
-  const isPinned = shallowRef(true)
-  /** What is pinned: the answer, narrowed, and what is named on a shelf; where there is neither, what says it in other words. */
-  const hitIds = computed((): readonly string[] => {
-    const named = shelf.value.flatMap(each => ('ids' in each ? each.ids : []))
-    if (named.length === 0 && ids.value?.length === 0) return linked.value.map(({ id }) => id)
-    return named.length > 0
-      ? [...new Set([...named, ...(answer.value?.words?.mode === 'all' ? (ids.value ?? []) : [])])]
-      : (ids.value ?? [])
-  })
-  watch(
-    [hitIds, () => catalogue.room],
-    ([now]) => {
-      isPinned.value = now.length <= PINNED_AT_ONCE
-      if (isPinned.value) return pin()
-      requestAnimationFrame(() =>
-        setTimeout(() => {
-          if (!isPinned.value && now === hitIds.value) pin()
-        }),
-      )
-    },
-    { flush: 'sync' },
-  )
-  function pin(): void {
-    const counts = new Map<string, number>()
-    for (const id of hitIds.value) {
-      const container = catalogue.room.placements.get(id)?.container.id
-      if (container) counts.set(container, (counts.get(container) ?? 0) + 1)
-    }
-    pins.value = counts
-    isPinned.value = true
-  }
-  const hits = computed((): ReadonlySet<string> => new Set(hitIds.value))
 
   return {
     absence,
@@ -306,30 +222,13 @@ export const useFind = defineStore('find', () => {
     answerTo,
     ask,
     catchUp,
-    chosen,
-    everything,
-    facts,
-    fromQuery,
     giveUp,
-    hitIds,
-    hits,
-    ids,
-    isAsked,
     isMaker,
-    isNarrowed,
-    isPinned,
     isReady,
     linked,
-    narrow,
-    narrowing,
-    pins,
     setAsk,
-    sets,
     shelf,
     takeBack,
     takenBack,
-    toQuery,
-    total,
-    widen,
   }
 })

@@ -4,6 +4,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { areaOf } from '~/areas'
 import { useFind } from './useFind'
+import { useNarrowing } from './useNarrowing'
 import { useCarry } from '~/subjects/room/useCarry'
 
 /** From this height of the window on the ridge stays up in the storeroom. */
@@ -14,7 +15,7 @@ const HIGH_WINDOW = '(min-height: 760px)'
  * holds until the next such occasion.
  */
 export const useRidge = defineStore('ridge', () => {
-  const [find, carry, route] = [useFind(), useCarry(), useRoute()]
+  const [find, carry, route, narrowing] = [useFind(), useCarry(), useRoute(), useNarrowing()]
   const isHigh = useMediaQuery(HIGH_WINDOW)
   /** The container proposed for what is at hand. */
   const proposed = shallowRef<string | null>(null)
@@ -25,7 +26,7 @@ export const useRidge = defineStore('ridge', () => {
   /** It rises once the answer is painted: hundreds of blocks would hold it up. */
   const isAsked = shallowRef(false)
   watch(
-    () => route.path === '/' && (find.ask.trim() !== '' || find.isNarrowed),
+    () => route.path === '/' && (find.ask.trim() !== '' || narrowing.isNarrowed),
     is => requestAnimationFrame(() => setTimeout(() => (isAsked.value = is))),
     { immediate: true },
   )

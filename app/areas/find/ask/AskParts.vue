@@ -6,9 +6,11 @@ import { useDescribe } from '~/data/useDescribe'
 import { findWords } from '~/areas/find/words'
 import { useFacetWords } from '~/areas/find/narrow/useFacetWords'
 import { useFind } from '~/subjects/ask/useFind'
+import { useNarrowing } from '~/subjects/ask/useNarrowing'
 
 /** What was read from the ask beside its words, and what narrows the answer: each a slip that can be taken back. */
 const find = useFind()
+const narrowing = useNarrowing()
 const { lengthText, lookUp, sizeText } = useDescribe()
 const { facetName, valueName } = useFacetWords()
 
@@ -36,11 +38,11 @@ const slips = computed(() => [
     label: findWords.takeBack(findWords.without(word)),
     back: () => void find.takeBack(text),
   })),
-  ...find.chosen.map(({ facet, value }) => ({
+  ...narrowing.chosen.map(({ facet, value }) => ({
     key: `${facet} ${value}`,
     text: `${facetName(facet)}: ${valueName(facet, value)}`,
     label: findWords.widenFrom(facetName(facet), valueName(facet, value)),
-    back: () => find.narrow(facet, value),
+    back: () => narrowing.narrow(facet, value),
   })),
 ])
 </script>

@@ -17,7 +17,10 @@ import FindWays from './FindWays.vue'
 import LinkedBand from './LinkedBand.vue'
 import NearestBand from './NearestBand.vue'
 import ShelfBand from './ShelfBand.vue'
+import { useCollection } from '~/subjects/ask/useCollection'
 import { useFind } from '~/subjects/ask/useFind'
+import { useNarrowing } from '~/subjects/ask/useNarrowing'
+import { usePins } from '~/subjects/ask/usePins'
 
 // What is not there at first is loaded when it is wanted.
 const LinksDialog = defineAsyncComponent(() => import('~/areas/find/links/LinksDialog.vue'))
@@ -27,7 +30,10 @@ const PartingStrip = defineAsyncComponent(() => import('~/areas/find/narrow/Part
 
 /** Find: what answers the ask lies on the mat; nothing asked, and everything lies there, by number. */
 const catalogue = useCatalogue()
+const collection = useCollection()
 const find = useFind()
+const narrowing = useNarrowing()
+const pins = usePins()
 const fetch = useFetch()
 const isPhone = useMediaQuery('(max-width: 639px)')
 /** Pixels to a millimetre, to begin with: on a phone two sets stand side by side. */
@@ -36,9 +42,9 @@ const slip = useSlip()
 /** How an answer parts: shown when somebody wants it, from then on with every answer; not beside an open slip, where room is short. */
 const partsAnswers = useKept('find-parts', false)
 const partsAll = shallowRef(false)
-const isParted = computed(() => slip.opened.value === null && (find.isAsked ? partsAnswers.value : partsAll.value))
+const isParted = computed(() => slip.opened.value === null && (narrowing.isAsked ? partsAnswers.value : partsAll.value))
 function swingParting(): void {
-  if (find.isAsked) partsAnswers.value = !partsAnswers.value
+  if (narrowing.isAsked) partsAnswers.value = !partsAnswers.value
   else partsAll.value = !partsAll.value
 }
 /** The sets of the answer are being changed together; an answer that changes meanwhile changes nothing of it. */
@@ -46,7 +52,7 @@ const isChanging = shallowRef(false)
 const isLinking = shallowRef(false)
 const changed = shallowRef<readonly string[]>([])
 function changeThese(): void {
-  changed.value = find.hitIds
+  changed.value = pins.hitIds
   isChanging.value = true
 }
 
@@ -58,7 +64,7 @@ const layRest = useDebounceFn(() => {
   isWhole.value = true
 }, REST_AFTER_MS)
 watch(
-  () => find.ids,
+  () => narrowing.ids,
   () => {
     isWhole.value = false
     void layRest()
@@ -66,10 +72,10 @@ watch(
   { immediate: true },
 )
 const firstOf = <T>(all: readonly T[]): readonly T[] => (isWhole.value || all.length <= FIRST ? all : all.slice(0, FIRST))
-const count = computed(() => (find.ids ? find.ids.length : find.everything.length))
+const count = computed(() => (narrowing.ids ? narrowing.ids.length : collection.everything.length))
 const holdings = computed((): readonly Holding[] => {
   const all = catalogue.tables?.holdings
-  return find.ids ? firstOf(find.ids).flatMap(id => all?.get(id) ?? []) : firstOf(find.everything)
+  return narrowing.ids ? firstOf(narrowing.ids).flatMap(id => all?.get(id) ?? []) : firstOf(collection.everything)
 })
 const reasons = computed(() => {
   const words = find.answer?.words
@@ -85,16 +91,16 @@ const isReading = computed(() => find.ask.trim() !== '' && !find.isReady)
 /** What is named on a shelf is the answer; the same as words is shown below it where every word is met. */
 const isShelf = computed(() => find.shelf.length > 0)
 const named = computed(() => new Set(find.shelf.flatMap(each => ('ids' in each ? each.ids : []))))
-const isSame = computed(() => isShelf.value && count.value > 0 && (find.ids ?? []).every(id => named.value.has(id)))
+const isSame = computed(() => isShelf.value && count.value > 0 && (narrowing.ids ?? []).every(id => named.value.has(id)))
 const hasWords = computed(
   () => !isShelf.value || (count.value > 0 && !isSame.value && find.answer !== null && (find.answer.words?.mode ?? 'all') === 'all'),
 )
 const headline = computed(() => {
-  if (find.isNarrowed) return findWords.narrowedTo(count.value, find.total)
+  if (narrowing.isNarrowed) return findWords.narrowedTo(count.value, narrowing.total)
   const answer = find.answer
   if (!answer) return findWords.all(count.value)
   if (isShelf.value) return findWords.wordsBelow(count.value)
-  return count.value === 0 ? findWords.none(find.answered.trim()) : findWords.hits(count.value, find.isPinned ? find.pins.size : 0)
+  return count.value === 0 ? findWords.none(find.answered.trim()) : findWords.hits(count.value, pins.isPinned ? pins.byContainer.size : 0)
 })
 const note = computed(() => {
   const answer = find.answer
@@ -106,7 +112,7 @@ const note = computed(() => {
   const hint = mode === 'none' && !find.absence && find.linked.length === 0 ? findWords.noneHint : ''
   return [missing, how, hint, answer.unsaid > 0 ? findWords.unsaid(answer.unsaid) : ''].filter(Boolean).join(' ')
 })
-const isNarrowedAway = computed(() => find.isNarrowed && count.value === 0 && find.total > 0)
+const isNarrowedAway = computed(() => narrowing.isNarrowed && count.value === 0 && narrowing.total > 0)
 
 function focusSet(id: string): void {
   requestAnimationFrame(() => document.querySelector<HTMLElement>(`[data-set="${id}"]`)?.focus())
@@ -139,19 +145,19 @@ function focusSet(id: string): void {
                 >
                   {{ hasWords ? headline : isSame ? findWords.sameWords : findWords.noWords }}
                 </h2>
-                <FindWays v-if="!find.isAsked && !slip.opened.value" class="max-sm:min-w-0 max-sm:flex-1" />
+                <FindWays v-if="!narrowing.isAsked && !slip.opened.value" class="max-sm:min-w-0 max-sm:flex-1" />
               </div>
               <p v-if="note && hasWords" class="text-quiet">{{ note }}</p>
               <NearestBand v-if="hasWords" />
               <p v-if="isNarrowedAway" class="mt-1">
                 {{ findWords.narrowedAway }}
-                <button type="button" class="min-h-11 underline" @click="find.widen">{{ findWords.widen }}</button>
+                <button type="button" class="min-h-11 underline" @click="narrowing.widen">{{ findWords.widen }}</button>
               </p>
               <AskParts />
             </div>
             <FindTools v-if="!isShelf" v-model:scale="scale" :is-parted="isParted" @part="swingParting" @change="changeThese" />
           </div>
-          <PartingStrip v-if="isParted && hasWords && find.total > 1" @links="isLinking = true" />
+          <PartingStrip v-if="isParted && hasWords && narrowing.total > 1" @links="isLinking = true" />
           <SetMat
             v-if="holdings.length && hasWords"
             :holdings="holdings"

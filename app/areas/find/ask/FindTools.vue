@@ -8,13 +8,13 @@ import { useFetch } from '~/subjects/walk/useFetch'
 import { fetchWords } from '~/subjects/walk/words'
 import { findWords } from '~/areas/find/words'
 import KMenu from '~/kit/KMenu.vue'
-import { useFind } from '~/subjects/ask/useFind'
+import { usePins } from '~/subjects/ask/usePins'
 
 /** What can be done with an answer: part it, change all of it, and the scale of the mat. */
 defineProps<{ isParted: boolean }>()
 const emit = defineEmits<{ part: []; change: [] }>()
 const scale = defineModel<number>('scale', { required: true })
-const [find, fetch] = [useFind(), useFetch()]
+const [fetch, pins] = [useFetch(), usePins()]
 const isPhone = useMediaQuery('(max-width: 639px)')
 const entries = [
   {
@@ -22,7 +22,7 @@ const entries = [
     word: fetchWords.pullThese,
     hint: fetchWords.pullTheseHint,
     icon: ClipboardList,
-    run: () => void fetch.pull(find.hitIds),
+    run: () => void fetch.pull(pins.hitIds),
   },
   { id: 'many', word: manyWords.button, hint: manyWords.button, icon: ListChecks, run: () => emit('change') },
 ]
@@ -42,10 +42,10 @@ const entries = [
       <Split :size="18" aria-hidden="true" />
       <span class="hidden sm:inline">{{ narrowWords.open }}</span>
     </button>
-    <KMenu v-if="isPhone && find.hitIds.length > 0" :label="findWords.withThese" :entries="entries" data-with-these>
+    <KMenu v-if="isPhone && pins.hitIds.length > 0" :label="findWords.withThese" :entries="entries" data-with-these>
       <Ellipsis :size="18" aria-hidden="true" />
     </KMenu>
-    <template v-else-if="find.hitIds.length > 0">
+    <template v-else-if="pins.hitIds.length > 0">
       <button
         v-for="entry in entries"
         :key="entry.word"

@@ -5,7 +5,9 @@ import { bestMatches } from '#core/classing'
 import { type Facet, type FacetCount, FACETS, partings } from '#core/finding'
 import { useKept } from '~/kit/useKept'
 import { useUses } from '~/data/useUses'
+import { useCollection } from '~/subjects/ask/useCollection'
 import { useFind } from '~/subjects/ask/useFind'
+import { useNarrowing } from '~/subjects/ask/useNarrowing'
 import LinksButton from '~/areas/find/links/LinksButton.vue'
 import { narrowWords } from './words'
 import { useFacetWords } from './useFacetWords'
@@ -15,7 +17,9 @@ import { useFacetWords } from './useFacetWords'
  * brings the rest back. Counted once the answer is painted.
  */
 const emit = defineEmits<{ links: [] }>()
+const collection = useCollection()
 const find = useFind()
+const narrowing = useNarrowing()
 void useUses().ready()
 const { facetName, valueName } = useFacetWords()
 const isPhone = useMediaQuery('(max-width: 639px)')
@@ -26,13 +30,13 @@ const FOUND = 12
 const counts = shallowRef<Readonly<Record<Facet, readonly FacetCount[]>> | null>(null)
 let due = 0
 watch(
-  [() => find.answer, () => find.everything, () => find.narrowing, () => find.facts],
+  [() => find.answer, () => collection.everything, () => narrowing.narrowing, () => collection.facts],
   () => {
     due += 1
     const mine = due
     requestAnimationFrame(() =>
       setTimeout(() => {
-        if (mine === due) counts.value = partings(find.sets, find.narrowing, find.facts)
+        if (mine === due) counts.value = partings(narrowing.sets, narrowing.narrowing, collection.facts)
       }),
     )
   },
@@ -47,7 +51,7 @@ function partBy(facet: Facet): void {
   typed.value = ''
   isWhole.value = false
 }
-const isChosen = (facet: Facet, value: string): boolean => find.narrowing[facet]?.includes(value) ?? false
+const isChosen = (facet: Facet, value: string): boolean => narrowing.narrowing[facet]?.includes(value) ?? false
 const named = (facet: Facet) => (counts.value?.[facet] ?? []).map(each => ({ ...each, facet, name: valueName(facet, each.value) }))
 /** What is typed is looked for under every way. */
 const fitting = computed(() => {
@@ -61,7 +65,7 @@ const hidden = computed(() => fitting.value.length - blocks.value.length)
 function takeFirst(): void {
   const [first] = fitting.value
   if (!first || typed.value.trim() === '') return
-  find.narrow(first.facet, first.value)
+  narrowing.narrow(first.facet, first.value)
   typed.value = ''
 }
 </script>
@@ -113,7 +117,7 @@ function takeFirst(): void {
           :aria-label="narrowWords.value(facetName(facet), name, count)"
           :title="name"
           data-block-of-sets
-          @click="find.narrow(facet, value)"
+          @click="narrowing.narrow(facet, value)"
         >
           <span class="line-clamp-2 min-w-0 leading-tight">{{ name }}</span>
           <span class="hint figures">{{ narrowWords.count(count) }}</span>

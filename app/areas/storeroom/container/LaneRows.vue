@@ -5,7 +5,7 @@ import type { Holder, Section } from '#core/catalog'
 import { type ContainerRow, entryId } from '#core/room'
 import { useMoving } from '~/subjects/room/useMoving'
 import { useCarry } from '~/subjects/room/useCarry'
-import { useFind } from '~/subjects/ask/useFind'
+import { usePins } from '~/subjects/ask/usePins'
 import { useOnPaper } from '~/kit/useOnPaper'
 import { useSheetElement } from '~/kit/useSheetElement'
 import ApartDialog from './ApartDialog.vue'
@@ -25,7 +25,7 @@ const ROW_HEIGHT = 68
 /** The holder that is being kept apart, or is filed by the rule again. */
 const apart = shallowRef<Holder | null>(null)
 const carry = useCarry()
-const find = useFind()
+const pins = usePins()
 const { setDown } = useMoving()
 const entries = computed(() => row.lanes[lane - 1] ?? [])
 const idAt = (index: number): string | null => {
@@ -214,7 +214,7 @@ watch(
           <HolderRow
             v-else
             :placement="entry.placement"
-            :is-hit="entry.placement.holder.holdingIds.some(id => find.hits.has(id))"
+            :is-hit="entry.placement.holder.holdingIds.some(id => pins.hits.has(id))"
             :is-focus="item.index === at"
             :is-drop-mark="gap === item.index"
             @focus="at = item.index"

@@ -11,7 +11,7 @@ import { placeWords } from '~/data/words'
 import { partialDay } from '#core/grammar'
 import { useCarry } from '~/subjects/room/useCarry'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useFind } from '~/subjects/ask/useFind'
+import { usePins } from '~/subjects/ask/usePins'
 import { containerWords } from './words'
 
 const { container, cell, placement, focusId } = defineProps<{
@@ -24,7 +24,7 @@ const { container, cell, placement, focusId } = defineProps<{
 const emit = defineEmits<{ open: [holdingId: string]; focus: [] }>()
 const catalogue = useCatalogue()
 const carry = useCarry()
-const find = useFind()
+const pins = usePins()
 const { address: addressAt, codeOf } = useDescribe()
 const { setDown } = useMoving()
 const box = useTemplateRef<HTMLElement>('box')
@@ -73,7 +73,7 @@ function keyed(event: KeyboardEvent): void {
       loan ? 'border-dashed border-edge bg-sheet' : placement ? 'border-edge bg-sheet' : 'border-dashed border-edge bg-wash',
       isOver ? 'outline-3 outline-ember' : '',
       isCarried || (placement && carry.carried.includes(placement.holder.id)) ? 'opacity-45' : '',
-      holding && find.hits.has(holding.id) ? 'shadow-[inset_0_3px_0_var(--ember)]' : '',
+      holding && pins.hits.has(holding.id) ? 'shadow-[inset_0_3px_0_var(--ember)]' : '',
     ]"
     :tabindex="isStop ? 0 : -1"
     @focus="emit('focus')"

@@ -7,7 +7,7 @@ import { setsIn } from '#core/room'
 import { NuxtLink } from '#components'
 import { useFills } from '~/subjects/room/useFills'
 import { useCatalogue } from '~/data/useCatalogue'
-import { useFind } from '~/subjects/ask/useFind'
+import { usePins } from '~/subjects/ask/usePins'
 import { elevationWords } from './words'
 import { furnishWords } from '../building/words'
 import { roomWords } from '~/subjects/room/roomWords'
@@ -15,7 +15,7 @@ import { roomWords } from '~/subjects/room/roomWords'
 /** The room from the front, to scale: furniture on the floor, its boards at their height, each container filled as far as it is full. */
 const emit = defineEmits<{ furniture: [fixture: Fixture] }>()
 const catalogue = useCatalogue()
-const find = useFind()
+const pins = usePins()
 const fills = useFills()
 const PX_PER_MM = 0.37
 /** A front narrower than this carries its name upright, as a spine does. */
@@ -123,10 +123,10 @@ const fixtures = computed(() =>
               <span v-if="lines > 1" class="block whitespace-nowrap figures">{{ roomWords.sets(setsIn(row)) }}</span>
             </span>
             <span
-              v-if="find.pins.get(container.id)"
+              v-if="pins.byContainer.get(container.id)"
               class="pin absolute right-2 bottom-0.5 rounded-full bg-ember px-1.5 text-[0.85rem] text-on-strong figures"
             >
-              {{ find.pins.get(container.id) }}
+              {{ pins.byContainer.get(container.id) }}
             </span>
           </NuxtLink>
         </div>
