@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KCheck from '~/kit/KCheck.vue'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { LIMITS, type Holding } from '#core/catalog'
 import { whatChanges, type Wish } from '#core/questions'
@@ -189,10 +190,7 @@ async function change(): Promise<void> {
           </label>
         </li>
         <li v-if="ids.length > LISTED">
-          <label class="flex min-h-11 items-center gap-2">
-            <input v-model="hasRest" type="checkbox" class="h-5 w-5 shrink-0 accent-(--strong)" />
-            {{ manyWords.rest(ids.length - LISTED) }}
-          </label>
+          <KCheck v-model="hasRest" :label="manyWords.rest(ids.length - LISTED)" />
         </li>
       </ul>
     </fieldset>

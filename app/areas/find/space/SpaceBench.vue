@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KChoice from '~/kit/KChoice.vue'
 import { ClipboardList, StickyNote } from 'lucide-vue-next'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
 import { useDebounceFn, useElementSize, useMediaQuery } from '@vueuse/core'
@@ -98,11 +99,14 @@ function walk(event: KeyboardEvent): void {
     <div class="mt-1 flex items-start gap-6">
       <div class="min-w-0 flex-1">
         <div class="flex flex-wrap items-start gap-3">
-          <KField class="w-40 sm:w-44" :label="spaceWords.card" for="space-card">
-            <select id="space-card" v-model="form.card" class="field">
-              <option v-for="name in CARDS" :key="name" :value="name">{{ spaceWords.cards[name] }}</option>
-            </select>
-          </KField>
+          <KChoice
+            id="space-card"
+            v-model="form.card"
+            class="w-40 sm:w-44"
+            :label="spaceWords.card"
+            :choices="CARDS"
+            :words="spaceWords.cards"
+          />
           <KField v-if="form.card === 'own'" class="w-44" :label="spaceWords.ownSize" for="space-own" :problem="cardProblem">
             <input
               id="space-own"

@@ -4,7 +4,10 @@ import { shallowRef, watch } from 'vue'
 import { act } from '~/data/act'
 import { useDescribe } from '~/data/useDescribe'
 import type { BookChoices } from '~/db/commands'
+import { fieldsOf } from '~/kit/fieldsOf'
+import KChoice from '~/kit/KChoice.vue'
 import KField from '~/kit/KField.vue'
+import KNumber from '~/kit/KNumber.vue'
 import type { BookWork } from './useBookWork'
 import { indexWords } from './words'
 
@@ -20,7 +23,10 @@ const SHOWS = {
   hasKind: indexWords.showsKind,
 } as const
 
+const COLUMNS = Array.from({ length: BOOK_LIMITS.columns }, (_, at) => at + 1)
+
 const change = (choices: BookChoices): void => void act.changeBook(book.id, () => choices)
+const own = fieldsOf(() => book, change)
 /** What the owner's own year would have cost; empty: nobody asked. */
 const yearly = shallowRef('')
 async function askYearly(): Promise<void> {
@@ -39,13 +45,10 @@ function toggleWay(way: BookWay): void {
   })
 }
 const toggle = (show: keyof typeof SHOWS): void => void act.changeBook(book.id, now => ({ [show]: !now[show] }))
-const valueOf = (event: Event): string => (event.target as HTMLInputElement | HTMLSelectElement).value
-const oneOf = <T extends string>(all: readonly T[], event: Event, otherwise: T): T => all.find(each => each === valueOf(event)) ?? otherwise
 function rename(event: Event): void {
-  const name = valueOf(event).trim()
+  const name = (event.target as HTMLInputElement).value.trim()
   if (name) change({ name })
 }
-const clamp = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, Math.round(value) || least))
 </script>
 
 <template>
@@ -86,55 +89,30 @@ const clamp = (value: number, least: number, most: number): number => Math.min(m
       </div>
     </fieldset>
     <div class="grid grid-cols-2 gap-4">
-      <KField :label="indexWords.picture" for="book-picture">
-        <select id="book-picture" class="field" :value="book.picture" @change="change({ picture: oneOf(BOOK_PICTURES, $event, 'none') })">
-          <option v-for="each in BOOK_PICTURES" :key="each" :value="each">{{ indexWords.pictures[each] }}</option>
-        </select>
-      </KField>
-      <KField :label="indexWords.paper" for="book-paper">
-        <select id="book-paper" class="field" :value="book.paper" @change="change({ paper: oneOf(BOOK_PAPERS, $event, 'A4') })">
-          <option v-for="each in BOOK_PAPERS" :key="each" :value="each">{{ indexWords.papers[each] }}</option>
-        </select>
-      </KField>
-      <KField :label="indexWords.sides" for="book-sides">
-        <select id="book-sides" class="field" :value="book.sides" @change="change({ sides: valueOf($event) === '2' ? 2 : 1 })">
-          <option v-for="each in [1, 2] as const" :key="each" :value="each">{{ indexWords.sidesOf[each] }}</option>
-        </select>
-      </KField>
-      <KField :label="indexWords.columns" for="book-columns">
-        <select id="book-columns" class="field" :value="book.columns" @change="change({ columns: Number(valueOf($event)) })">
-          <option v-for="each in BOOK_LIMITS.columns" :key="each" :value="each">{{ each }}</option>
-        </select>
-      </KField>
-      <KField :label="indexWords.binding" for="book-binding">
-        <select id="book-binding" class="field" :value="book.bindingMm" @change="change({ bindingMm: Number(valueOf($event)) })">
-          <option v-for="each in BINDINGS" :key="each" :value="each">{{ lengthText(each) }}</option>
-        </select>
-      </KField>
-      <KField :label="indexWords.holes" for="book-holes">
-        <select id="book-holes" class="field" :value="book.holes" @change="change({ holes: oneOf(BOOK_HOLES, $event, 'none') })">
-          <option v-for="each in BOOK_HOLES" :key="each" :value="each">{{ indexWords.holesOf[each] }}</option>
-        </select>
-      </KField>
-      <KField :label="indexWords.own" for="book-own" :hint="indexWords.ownHint">
-        <span class="flex items-center gap-2">
-          <input
-            id="book-own"
-            class="field w-24"
-            type="number"
-            min="1"
-            :max="BOOK_LIMITS.ownLeafFrom"
-            :value="book.ownLeafFrom"
-            @change="change({ ownLeafFrom: clamp(Number(valueOf($event)), 1, BOOK_LIMITS.ownLeafFrom) })"
-          />
-          {{ indexWords.ownUnit }}
-        </span>
-      </KField>
-      <KField :label="indexWords.free" for="book-free" :hint="indexWords.freeHint">
-        <select id="book-free" class="field" :value="book.freeShare" @change="change({ freeShare: Number(valueOf($event)) })">
-          <option v-for="each in FREE" :key="each" :value="each">{{ indexWords.percent(each) }}</option>
-        </select>
-      </KField>
+      <KChoice id="book-picture" v-model="own.picture" :label="indexWords.picture" :choices="BOOK_PICTURES" :words="indexWords.pictures" />
+      <KChoice id="book-paper" v-model="own.paper" :label="indexWords.paper" :choices="BOOK_PAPERS" :words="indexWords.papers" />
+      <KChoice id="book-sides" v-model="own.sides" :label="indexWords.sides" :choices="[1, 2]" :words="indexWords.sidesOf" />
+      <KChoice id="book-columns" v-model="own.columns" :label="indexWords.columns" :choices="COLUMNS" :words="String" />
+      <KChoice id="book-binding" v-model="own.bindingMm" :label="indexWords.binding" :choices="BINDINGS" :words="lengthText" />
+      <KChoice id="book-holes" v-model="own.holes" :label="indexWords.holes" :choices="BOOK_HOLES" :words="indexWords.holesOf" />
+      <KNumber
+        id="book-own"
+        v-model="own.ownLeafFrom"
+        settled
+        :label="indexWords.own"
+        :hint="indexWords.ownHint"
+        :unit="indexWords.ownUnit"
+        :min="1"
+        :max="BOOK_LIMITS.ownLeafFrom"
+      />
+      <KChoice
+        id="book-free"
+        v-model="own.freeShare"
+        :label="indexWords.free"
+        :hint="indexWords.freeHint"
+        :choices="FREE"
+        :words="indexWords.percent"
+      />
     </div>
     <KField :label="indexWords.name" for="book-name">
       <input id="book-name" class="field" maxlength="300" :value="book.name" @change="rename" />

@@ -4,7 +4,11 @@ import { computed, defineAsyncComponent, shallowRef } from 'vue'
 import { LABEL_LIMITS, type LabelHabits, type LabelSheet, SET_LABELS, TAPE_WIDTHS_MM, type Zone } from '#core/catalog'
 import { act } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
+import { fieldsOf } from '~/kit/fieldsOf'
+import KCheck from '~/kit/KCheck.vue'
+import KChoice from '~/kit/KChoice.vue'
 import KField from '~/kit/KField.vue'
+import KNumber from '~/kit/KNumber.vue'
 import type { LabelWork } from './useLabelWork'
 import { labelWords } from './words'
 
@@ -20,24 +24,20 @@ const sheets = computed(() => [...(catalogue.tables?.labelSheets.values() ?? [])
 const zones = computed(() => [...catalogue.facts.zones].sort((a, b) => a.rank - b.rank))
 const isEditing = shallowRef<LabelSheet | 'new' | null>(null)
 const because = computed(() => labelWords.templateHint(work.found.value?.because ?? new Map()))
-const MEASURES = [
-  ['edgeMm', labelWords.edge, LABEL_LIMITS.edgeMm],
-  ['beforeMm', labelWords.before, LABEL_LIMITS.marginMm],
-  ['afterMm', labelWords.after, LABEL_LIMITS.marginMm],
-  ['singlyAfterMm', labelWords.singlyAfter, LABEL_LIMITS.marginMm],
-  ['toCutterMm', labelWords.toCutter, LABEL_LIMITS.marginMm],
-  ['longestMm', labelWords.longest, LABEL_LIMITS.longestMm],
-] as const
 const LEAST_LONGEST_MM = 10
+const MEASURES = [
+  ['edgeMm', labelWords.edge, 0, LABEL_LIMITS.edgeMm],
+  ['beforeMm', labelWords.before, 0, LABEL_LIMITS.marginMm],
+  ['afterMm', labelWords.after, 0, LABEL_LIMITS.marginMm],
+  ['singlyAfterMm', labelWords.singlyAfter, 0, LABEL_LIMITS.marginMm],
+  ['toCutterMm', labelWords.toCutter, 0, LABEL_LIMITS.marginMm],
+  ['longestMm', labelWords.longest, LEAST_LONGEST_MM, LABEL_LIMITS.longestMm],
+] as const
 
 const change = (some: Partial<LabelHabits>): void => void act.changeSettings(({ labels }) => ({ labels: { ...labels, ...some } }))
-function measure(which: (typeof MEASURES)[number][0], most: number, event: Event): void {
-  const value = Number((event.target as HTMLInputElement).value)
-  const least = which === 'longestMm' ? LEAST_LONGEST_MM : 0
-  if (Number.isFinite(value)) change({ [which]: Math.min(most, Math.max(least, value)) })
-}
+const own = fieldsOf(() => habits.value, change)
 const valueOf = (event: Event): string => (event.target as HTMLSelectElement).value
-const templateIn = (event: Event): Zone['labelTemplate'] => SET_LABELS.find(each => each === valueOf(event)) ?? null
+const templateWord = (template: Zone['labelTemplate']): string => (template ? labelWords.templates[template] : labelWords.asRoom)
 function choose(event: Event): void {
   if (valueOf(event) === 'new') {
     isEditing.value = 'new'
@@ -61,73 +61,47 @@ function choose(event: Event): void {
       </div>
       <PrinterChoice :sheet="sheet" :work="work" />
     </template>
-    <KField v-else :label="labelWords.width" for="label-width">
-      <select
-        id="label-width"
-        class="field"
-        :value="habits.tapeWidthMm"
-        @change="change({ tapeWidthMm: TAPE_WIDTHS_MM.find(mm => mm === Number(valueOf($event))) ?? 12 })"
-      >
-        <option v-for="mm in TAPE_WIDTHS_MM" :key="mm" :value="mm">{{ labelWords.widths[mm] }}</option>
-      </select>
-    </KField>
-    <KField :label="labelWords.template" for="label-template" :hint="because">
-      <select
-        id="label-template"
-        class="field"
-        :value="habits.template"
-        @change="change({ template: templateIn($event) ?? 'brandAboveName' })"
-      >
-        <option v-for="each in SET_LABELS" :key="each" :value="each">{{ labelWords.templates[each] }}</option>
-      </select>
-    </KField>
-    <KField v-for="zone in zones" :key="zone.id" :label="labelWords.corner(zone.name)" :for="`label-${zone.id}`">
-      <select
-        :id="`label-${zone.id}`"
-        class="field"
-        :value="zone.labelTemplate ?? ''"
-        @change="act.changeZone(zone.id, { labelTemplate: templateIn($event) })"
-      >
-        <option value="">{{ labelWords.asRoom }}</option>
-        <option v-for="each in SET_LABELS" :key="each" :value="each">{{ labelWords.templates[each] }}</option>
-      </select>
-    </KField>
-    <label class="flex min-h-11 items-center gap-3">
-      <input
-        type="checkbox"
-        class="h-5 w-5 accent-(--strong)"
-        :checked="habits.hasCode"
-        @change="change({ hasCode: ($event.target as HTMLInputElement).checked })"
-      />
-      {{ labelWords.code }}
-    </label>
+    <KChoice
+      v-else
+      id="label-width"
+      v-model="own.tapeWidthMm"
+      :label="labelWords.width"
+      :choices="TAPE_WIDTHS_MM"
+      :words="labelWords.widths"
+    />
+    <KChoice
+      id="label-template"
+      v-model="own.template"
+      :label="labelWords.template"
+      :hint="because"
+      :choices="SET_LABELS"
+      :words="labelWords.templates"
+    />
+    <KChoice
+      v-for="zone in zones"
+      :id="`label-${zone.id}`"
+      :key="zone.id"
+      :model-value="zone.labelTemplate"
+      :label="labelWords.corner(zone.name)"
+      :choices="[null, ...SET_LABELS]"
+      :words="templateWord"
+      @update:model-value="act.changeZone(zone.id, { labelTemplate: $event })"
+    />
+    <KCheck v-model="own.hasCode" :label="labelWords.code" />
     <template v-if="!sheet">
-      <label class="flex min-h-11 items-center gap-3">
-        <input
-          type="checkbox"
-          class="h-5 w-5 accent-(--strong)"
-          :checked="habits.isChained"
-          @change="change({ isChained: ($event.target as HTMLInputElement).checked })"
-        />
-        <span class="leading-tight">
-          {{ labelWords.chained }}
-          <span class="hint">{{ labelWords.chainedHint }}</span>
-        </span>
-      </label>
+      <KCheck v-model="own.isChained" :label="labelWords.chained" :hint="labelWords.chainedHint" />
       <div class="grid grid-cols-2 items-end gap-4">
-        <KField v-for="[which, text, most] in MEASURES" :key="which" :label="text" :for="`label-${which}`">
-          <input
-            :id="`label-${which}`"
-            class="field"
-            type="number"
-            inputmode="decimal"
-            step="0.5"
-            min="0"
-            :max="most"
-            :value="habits[which]"
-            @change="measure(which, most, $event)"
-          />
-        </KField>
+        <KNumber
+          v-for="[which, text, least, most] in MEASURES"
+          :id="`label-${which}`"
+          :key="which"
+          v-model="own[which]"
+          settled
+          :label="text"
+          :min="least"
+          :max="most"
+          :step="0.5"
+        />
       </div>
       <p class="hint">{{ labelWords.toCutterHint }}</p>
     </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KNumber from '~/kit/KNumber.vue'
 import { computed, reactive, watch } from 'vue'
 import { changedFields, isBlank, LABEL_LIMITS, type LabelSheet } from '#core/catalog'
 import { act } from '~/data/act'
@@ -62,12 +63,8 @@ async function test(): Promise<void> {
         <input id="printer-name" v-model="form.name" class="field" maxlength="300" />
       </KField>
       <div class="grid grid-cols-2 items-end gap-4">
-        <KField :label="labelWords.right" for="printer-right">
-          <input id="printer-right" v-model.number="form.rightMm" class="field" type="number" step="0.1" />
-        </KField>
-        <KField :label="labelWords.downwards" for="printer-down">
-          <input id="printer-down" v-model.number="form.downMm" class="field" type="number" step="0.1" />
-        </KField>
+        <KNumber id="printer-right" v-model="form.rightMm" :label="labelWords.right" :step="0.1" />
+        <KNumber id="printer-down" v-model="form.downMm" :label="labelWords.downwards" :step="0.1" />
       </div>
       <div class="flex flex-wrap gap-2">
         <button type="button" class="button" :disabled="!isWritten" @click="keep">{{ labelWords.keepPrinter }}</button>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import KChoice from '~/kit/KChoice.vue'
+import KNumber from '~/kit/KNumber.vue'
 import { computed, reactive, shallowRef } from 'vue'
 import { BOOK_PAPERS, changedFields, isBlank, LABEL_LIMITS, type LabelSheet } from '#core/catalog'
 import { gridFault, START_SHEETS } from '#core/printing'
@@ -123,23 +125,20 @@ function giveUp(): void {
       <KField :label="labelWords.name" for="sheet-name">
         <input id="sheet-name" v-model="form.name" class="field" maxlength="300" />
       </KField>
-      <KField :label="labelWords.paper" for="sheet-paper">
-        <select id="sheet-paper" v-model="form.paper" class="field">
-          <option v-for="each in BOOK_PAPERS" :key="each" :value="each">{{ labelWords.papers[each] }}</option>
-        </select>
-      </KField>
-      <KField :label="labelWords.columns" for="sheet-columns">
-        <input id="sheet-columns" v-model.number="form.columns" class="field" type="number" min="1" :max="LABEL_LIMITS.columns" />
-      </KField>
-      <KField :label="labelWords.rows" for="sheet-rows">
-        <input id="sheet-rows" v-model.number="form.rows" class="field" type="number" min="1" :max="LABEL_LIMITS.rows" />
-      </KField>
+      <KChoice id="sheet-paper" v-model="form.paper" :label="labelWords.paper" :choices="BOOK_PAPERS" :words="labelWords.papers" />
+      <KNumber id="sheet-columns" v-model="form.columns" :label="labelWords.columns" :min="1" :max="LABEL_LIMITS.columns" />
+      <KNumber id="sheet-rows" v-model="form.rows" :label="labelWords.rows" :min="1" :max="LABEL_LIMITS.rows" />
       <KField v-for="[field, text] in LENGTHS" :key="field" :label="`${text}, ${labelWords.mm}`" :for="`sheet-${field}`">
         <input :id="`sheet-${field}`" v-model="form[field]" class="field figures" inputmode="decimal" maxlength="30" />
       </KField>
-      <KField :label="labelWords.nextFree" for="sheet-next" :hint="labelWords.nextFreeHint">
-        <input id="sheet-next" v-model.number="form.nextFree" class="field" type="number" min="1" :max="form.columns * form.rows" />
-      </KField>
+      <KNumber
+        id="sheet-next"
+        v-model="form.nextFree"
+        :label="labelWords.nextFree"
+        :min="1"
+        :max="form.columns * form.rows"
+        :hint="labelWords.nextFreeHint"
+      />
     </div>
     <template #actions>
       <p v-if="fault" class="w-full font-semibold text-berry" role="alert" data-grid-fault>{{ fault }}</p>

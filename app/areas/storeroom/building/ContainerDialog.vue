@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import KCheck from '~/kit/KCheck.vue'
+import KChoice from '~/kit/KChoice.vue'
+import KNumber from '~/kit/KNumber.vue'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { CELL_REUSES, changedFields, type Container, type ContainerType, LIMITS, isBlank, PLAIN_FIXTURE } from '#core/catalog'
 import { CONTAINER_SHAPES } from '#core/room'
@@ -313,14 +316,15 @@ async function add(isMore = false): Promise<void> {
           <option v-if="!container" :value="EVERY">{{ buildingWords.every(shelfWord(fixture.type)) }}</option>
         </select>
       </KField>
-      <KField
+      <KNumber
         v-if="!container"
+        id="new-count"
+        v-model="form.count"
         :label="form.shelf === EVERY ? buildingWords.howManyEach(shelfWord(fixture.type)) : buildingWords.howMany"
-        for="new-count"
+        :min="1"
+        :max="most.count"
         :problem="countProblem('count')"
-      >
-        <input id="new-count" v-model.number="form.count" type="number" min="1" :max="most.count" class="field figures" />
-      </KField>
+      />
       <KField :label="furnishWords.length" for="new-length" :problem="form.length && lengthMm === null ? furnishWords.lengthProblem : ''">
         <input id="new-length" v-model="form.length" class="field figures" maxlength="20" />
       </KField>
@@ -342,28 +346,35 @@ async function add(isMore = false): Promise<void> {
         >
           <input id="new-cell" v-model="form.cellSize" class="field figures" maxlength="40" />
         </KField>
-        <KField :label="furnishWords.reuse" for="new-reuse">
-          <select id="new-reuse" v-model="form.reuse" class="field">
-            <option v-for="each in CELL_REUSES" :key="each" :value="each">{{ furnishWords.reuses[each] }}</option>
-          </select>
-        </KField>
-        <KField :label="furnishWords.rows" for="new-rows" :problem="countProblem('rows')">
-          <input id="new-rows" v-model.number="form.rows" type="number" min="1" :max="most.rows" class="field figures" />
-        </KField>
-        <KField :label="furnishWords.columns" for="new-columns" :problem="countProblem('columns')">
-          <input id="new-columns" v-model.number="form.columns" type="number" min="1" :max="most.columns" class="field figures" />
-        </KField>
-        <KField :label="furnishWords.pages" for="new-pages" :problem="countProblem('pages')">
-          <input id="new-pages" v-model.number="form.pages" type="number" min="1" :max="most.pages" class="field figures" />
-        </KField>
-        <label class="flex min-h-11 items-center gap-2 self-end">
-          <input v-model="form.isTwoSided" type="checkbox" class="h-5 w-5 accent-(--strong)" />
-          {{ furnishWords.bothSides }}
-        </label>
+        <KChoice id="new-reuse" v-model="form.reuse" :label="furnishWords.reuse" :choices="CELL_REUSES" :words="furnishWords.reuses" />
+        <KNumber id="new-rows" v-model="form.rows" :label="furnishWords.rows" :min="1" :max="most.rows" :problem="countProblem('rows')" />
+        <KNumber
+          id="new-columns"
+          v-model="form.columns"
+          :label="furnishWords.columns"
+          :min="1"
+          :max="most.columns"
+          :problem="countProblem('columns')"
+        />
+        <KNumber
+          id="new-pages"
+          v-model="form.pages"
+          :label="furnishWords.pages"
+          :min="1"
+          :max="most.pages"
+          :problem="countProblem('pages')"
+        />
+        <KCheck v-model="form.isTwoSided" class="self-end" :label="furnishWords.bothSides" />
       </template>
-      <KField v-else :label="furnishWords.lanes" for="new-lanes" :problem="countProblem('lanes')">
-        <input id="new-lanes" v-model.number="form.lanes" type="number" min="1" :max="most.lanes" class="field figures" />
-      </KField>
+      <KNumber
+        v-else
+        id="new-lanes"
+        v-model="form.lanes"
+        :label="furnishWords.lanes"
+        :min="1"
+        :max="most.lanes"
+        :problem="countProblem('lanes')"
+      />
       <KField
         :label="furnishWords.emptyWeight"
         for="new-weight"

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import KCheck from '~/kit/KCheck.vue'
+import KChoice from '~/kit/KChoice.vue'
+import KNumber from '~/kit/KNumber.vue'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { changedFields, type Fixture, FIXTURE_TYPES, LIMITS, isBlank } from '#core/catalog'
 import { CONTAINER_SHAPES } from '#core/room'
@@ -166,26 +169,34 @@ async function remove(): Promise<void> {
   <KDialog :open="open" :title="fixture ? furnishWords.changeTitle(fixture.name) : furnishWords.newFurniture" wide @close="emit('close')">
     <KTyped :is-back="typed.isBack.value" @afresh="typed.beginAfresh()" />
     <form id="fixture-form" class="mt-3 grid gap-4 sm:grid-cols-2" novalidate @submit.prevent="keep">
-      <KField :label="furnishWords.fixtureType" for="fixture-type">
-        <select id="fixture-type" v-model="form.type" class="field">
-          <option v-for="type in FIXTURE_TYPES" :key="type" :value="type">{{ furnishWords.fixtureTypes[type] }}</option>
-        </select>
-      </KField>
+      <KChoice
+        id="fixture-type"
+        v-model="form.type"
+        :label="furnishWords.fixtureType"
+        :choices="FIXTURE_TYPES"
+        :words="furnishWords.fixtureTypes"
+      />
       <KField :label="furnishWords.name" for="fixture-name" :problem="problem">
         <input id="fixture-name" v-model="form.name" class="field" maxlength="80" @input="problem = ''" />
       </KField>
-      <KField :label="furnishWords.shelves" for="fixture-shelves" :problem="shelvesProblem">
-        <input id="fixture-shelves" v-model.number="form.shelves" type="number" min="1" :max="LIMITS.shelves" class="field figures" />
-      </KField>
+      <KNumber
+        id="fixture-shelves"
+        v-model="form.shelves"
+        :label="furnishWords.shelves"
+        :min="1"
+        :max="LIMITS.shelves"
+        :problem="shelvesProblem"
+      />
       <template v-if="!fixture">
-        <KField
+        <KNumber
+          id="fixture-each"
+          v-model="form.countEach"
           :label="buildingWords.howManyEach(shelfWord(form.type))"
-          for="fixture-each"
+          :min="0"
+          :max="MOST_AT_ONCE"
           :hint="buildingWords.standsOnHint"
           :problem="countProblem"
-        >
-          <input id="fixture-each" v-model.number="form.countEach" type="number" min="0" :max="MOST_AT_ONCE" class="field figures" />
-        </KField>
+        />
         <KField v-if="form.countEach > 0" :label="buildingWords.ofShape" for="fixture-shape">
           <select id="fixture-shape" v-model="form.shape" class="field">
             <option v-for="{ id } in CONTAINER_SHAPES" :key="id" :value="id">{{ roomWords.shapes[id] }}</option>
@@ -205,10 +216,7 @@ async function remove(): Promise<void> {
       >
         <input id="fixture-width" v-model="form.width" class="field figures" maxlength="30" autocomplete="off" />
       </KField>
-      <label class="flex min-h-11 items-center gap-3 self-end">
-        <input v-model="form.isSunlit" type="checkbox" class="size-5" />
-        {{ furnishWords.sunlit }}
-      </label>
+      <KCheck v-model="form.isSunlit" class="self-end" :label="furnishWords.sunlit" />
       <KField
         class="sm:col-span-2"
         :label="furnishWords.heights"

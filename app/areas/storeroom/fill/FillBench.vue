@@ -4,7 +4,9 @@ import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import { GRIPS } from '#core/catalog'
 import { lightHarmed, stickyBeside, thicknessKey, usualThickness, oddLengths } from '#core/capacity'
-import KField from '~/kit/KField.vue'
+import { fieldsOf } from '~/kit/fieldsOf'
+import KChoice from '~/kit/KChoice.vue'
+import KNumber from '~/kit/KNumber.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useOutlook } from '~/subjects/room/useOutlook'
@@ -59,8 +61,7 @@ const lifting = computed(() => catalogue.settings.lifting)
 function setLifting(change: Partial<typeof lifting.value>): void {
   void act.changeSettings(now => ({ lifting: { ...now.lifting, ...change } }))
 }
-const number = (event: Event, least: number, most: number): number =>
-  Math.min(most, Math.max(least, Number((event.target as HTMLInputElement).value) || least))
+const own = fieldsOf(() => lifting.value, setLifting)
 const inSun = computed(() =>
   lightHarmed(
     catalogue.room.rows.values(),
@@ -199,71 +200,28 @@ const HOURS = [1, 2, 8] as const
         </ul>
         <h3 class="mt-4 font-semibold">{{ fillWords.inputs }}</h3>
         <div class="mt-1 grid grid-cols-2 gap-3">
-          <KField :label="`${fillWords.reach} (cm)`" for="lift-reach">
-            <input
-              id="lift-reach"
-              type="number"
-              min="25"
-              max="63"
-              class="field figures"
-              :value="lifting.reachMm / 10"
-              @change="setLifting({ reachMm: number($event, 25, 63) * 10 })"
-            />
-          </KField>
-          <KField :label="`${fillWords.carryTo} (cm)`" for="lift-to">
-            <input
-              id="lift-to"
-              type="number"
-              min="0"
-              max="175"
-              class="field figures"
-              :value="lifting.carryToMm / 10"
-              @change="setLifting({ carryToMm: number($event, 0, 175) * 10 })"
-            />
-          </KField>
-          <KField :label="fillWords.twist" for="lift-twist">
-            <input
-              id="lift-twist"
-              type="number"
-              min="0"
-              max="135"
-              class="field figures"
-              :value="lifting.twistDeg"
-              @change="setLifting({ twistDeg: number($event, 0, 135) })"
-            />
-          </KField>
-          <KField :label="fillWords.perMinute" for="lift-rate">
-            <input
-              id="lift-rate"
-              type="number"
-              min="0.2"
-              max="15"
-              step="0.1"
-              class="field figures"
-              :value="lifting.perMinute"
-              @change="setLifting({ perMinute: number($event, 0.2, 15) })"
-            />
-          </KField>
-          <KField :label="fillWords.hours" for="lift-hours">
-            <select
-              id="lift-hours"
-              class="field"
-              :value="lifting.hours"
-              @change="setLifting({ hours: HOURS.find(each => String(each) === ($event.target as HTMLSelectElement).value) ?? 1 })"
-            >
-              <option v-for="each in HOURS" :key="each" :value="each">{{ fillWords.hoursOf[each] }}</option>
-            </select>
-          </KField>
-          <KField :label="fillWords.grip" for="lift-grip">
-            <select
-              id="lift-grip"
-              class="field"
-              :value="lifting.grip"
-              @change="setLifting({ grip: GRIPS.find(each => each === ($event.target as HTMLSelectElement).value) ?? 'fair' })"
-            >
-              <option v-for="each in GRIPS" :key="each" :value="each">{{ fillWords.grips[each] }}</option>
-            </select>
-          </KField>
+          <KNumber
+            id="lift-reach"
+            settled
+            :model-value="lifting.reachMm / 10"
+            :label="`${fillWords.reach} (cm)`"
+            :min="25"
+            :max="63"
+            @update:model-value="setLifting({ reachMm: $event * 10 })"
+          />
+          <KNumber
+            id="lift-to"
+            settled
+            :model-value="lifting.carryToMm / 10"
+            :label="`${fillWords.carryTo} (cm)`"
+            :min="0"
+            :max="175"
+            @update:model-value="setLifting({ carryToMm: $event * 10 })"
+          />
+          <KNumber id="lift-twist" v-model="own.twistDeg" settled :label="fillWords.twist" :min="0" :max="135" />
+          <KNumber id="lift-rate" v-model="own.perMinute" settled :label="fillWords.perMinute" :min="0.2" :max="15" :step="0.1" />
+          <KChoice id="lift-hours" v-model="own.hours" :label="fillWords.hours" :choices="HOURS" :words="fillWords.hoursOf" />
+          <KChoice id="lift-grip" v-model="own.grip" :label="fillWords.grip" :choices="GRIPS" :words="fillWords.grips" />
         </div>
       </section>
     </div>

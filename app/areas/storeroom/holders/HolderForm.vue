@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import KCheck from '~/kit/KCheck.vue'
+import KChoice from '~/kit/KChoice.vue'
+import KNumber from '~/kit/KNumber.vue'
 import { Check, Trash2 } from 'lucide-vue-next'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { changedFields, CLOSURES, CONTAINER_TYPES, HOLDER_TYPES, type HolderType } from '#core/catalog'
@@ -155,11 +158,7 @@ async function remove(): Promise<void> {
     <KField class="sm:col-span-2" :label="holderWords.name" for="holder-name" :problem="problem">
       <input id="holder-name" v-model="texts.name" class="field" maxlength="300" autocomplete="off" />
     </KField>
-    <KField :label="holderWords.type" for="holder-type">
-      <select id="holder-type" v-model="texts.type" class="field">
-        <option v-for="each in HOLDER_TYPES" :key="each" :value="each">{{ holderWords.types[each] }}</option>
-      </select>
-    </KField>
+    <KChoice id="holder-type" v-model="texts.type" :label="holderWords.type" :choices="HOLDER_TYPES" :words="holderWords.types" />
     <KField :label="holderWords.inner" for="holder-inner" :hint="holderWords.innerHint">
       <input id="holder-inner" v-model="texts.inner" class="field figures" maxlength="60" autocomplete="off" />
     </KField>
@@ -170,16 +169,9 @@ async function remove(): Promise<void> {
           <input v-model.number="texts.columns" type="number" min="1" max="12" class="field figures" :aria-label="furnishWords.columns" />
         </span>
       </KField>
-      <label class="flex min-h-11 items-center gap-3 self-end">
-        <input v-model="texts.isTwoSided" type="checkbox" class="size-5" />
-        {{ holderWords.bothSides }}
-      </label>
+      <KCheck v-model="texts.isTwoSided" class="self-end" :label="holderWords.bothSides" />
     </template>
-    <KField :label="holderWords.closure" for="holder-closure">
-      <select id="holder-closure" v-model="texts.closure" class="field">
-        <option v-for="each in CLOSURES" :key="each" :value="each">{{ holderWords.closures[each] }}</option>
-      </select>
-    </KField>
+    <KChoice id="holder-closure" v-model="texts.closure" :label="holderWords.closure" :choices="CLOSURES" :words="holderWords.closures" />
     <KField :label="holderWords.maxThickness" for="holder-max">
       <input id="holder-max" v-model="texts.maxThickness" class="field figures" maxlength="30" autocomplete="off" />
     </KField>
@@ -195,9 +187,7 @@ async function remove(): Promise<void> {
     <KField :label="holderWords.weight" for="holder-weight">
       <input id="holder-weight" v-model="texts.weight" class="field figures" maxlength="12" inputmode="decimal" autocomplete="off" />
     </KField>
-    <KField :label="holderWords.stock" for="holder-stock">
-      <input id="holder-stock" v-model.number="texts.stock" type="number" min="0" class="field figures" />
-    </KField>
+    <KNumber id="holder-stock" v-model="texts.stock" :label="holderWords.stock" :min="0" />
     <KField :label="holderWords.packs" for="holder-packs" :hint="holderWords.packsHint">
       <input id="holder-packs" v-model="texts.packs" class="field figures" maxlength="300" autocomplete="off" />
     </KField>
@@ -213,10 +203,7 @@ async function remove(): Promise<void> {
         </label>
       </div>
     </fieldset>
-    <label class="flex min-h-11 items-center gap-3 self-end">
-      <input v-model="texts.isRetired" type="checkbox" class="size-5" />
-      {{ holderWords.retired }}
-    </label>
+    <KCheck v-model="texts.isRetired" class="self-end" :label="holderWords.retired" />
     <KField :label="holderWords.replacedBy" for="holder-replaced">
       <select id="holder-replaced" v-model="texts.replacedById" class="field">
         <option value="">{{ holderWords.nothing }}</option>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import KCheck from '~/kit/KCheck.vue'
+import KNumber from '~/kit/KNumber.vue'
 import { ArrowDown, ArrowUp, Calculator } from 'lucide-vue-next'
 import { computed, reactive, watch } from 'vue'
 import type { FilingKey, Zone } from '#core/catalog'
@@ -106,10 +108,7 @@ function ask(): void {
       <p class="label">{{ refileWords.rule }}</p>
       <RuleKeys v-model="form.keys" />
     </div>
-    <label v-if="heapIds.length > 0" class="flex min-h-11 items-center gap-3 sm:col-span-2">
-      <input v-model="form.withHeap" type="checkbox" class="size-5" />
-      {{ refileWords.withHeap(heapIds.length) }}
-    </label>
+    <KCheck v-if="heapIds.length > 0" v-model="form.withHeap" class="sm:col-span-2" :label="refileWords.withHeap(heapIds.length)" />
     <p v-if="unseen[0]" class="border-l-4 border-ochre bg-wash px-3 py-1 sm:col-span-2" data-unseen>
       {{
         refileWords.unseen(
@@ -125,10 +124,7 @@ function ask(): void {
       <legend class="label">{{ refileWords.into }}</legend>
       <ol class="grid gap-x-6 sm:grid-cols-2">
         <li v-for="(each, at) in form.containers" :key="each.id" class="flex items-center gap-1 border-b border-line">
-          <label class="flex min-h-11 flex-1 items-center gap-3">
-            <input v-model="each.isUsed" type="checkbox" class="size-5" />
-            {{ nameOf(each.id) }}
-          </label>
+          <KCheck v-model="each.isUsed" class="flex-1" :label="nameOf(each.id)" />
           <button
             type="button"
             class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40"
@@ -151,9 +147,7 @@ function ask(): void {
       </ol>
     </fieldset>
     <div class="grid grid-cols-3 gap-3 sm:col-span-2">
-      <KField :label="refileWords.reserve" for="refile-reserve">
-        <input id="refile-reserve" v-model.number="form.reserve" type="number" min="0" max="90" class="field figures" />
-      </KField>
+      <KNumber id="refile-reserve" v-model="form.reserve" :label="refileWords.reserve" :min="0" :max="90" />
       <KField :label="refileWords.table" for="refile-table" :problem="tableMm === null ? refileWords.lengthProblem : ''">
         <input id="refile-table" v-model="form.table" class="field figures" maxlength="20" autocomplete="off" />
       </KField>

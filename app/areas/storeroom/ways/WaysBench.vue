@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KNumber from '~/kit/KNumber.vue'
 import { Scale, Shuffle } from 'lucide-vue-next'
 import { computed, onMounted, reactive, shallowRef, watch } from 'vue'
 import { NuxtLink } from '#components'
@@ -150,32 +151,20 @@ const deciding = computed(() => {
       <details class="sm:col-span-2">
         <summary class="min-h-11 content-center font-semibold">{{ waysWords.decides }}</summary>
         <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
-          <KField v-for="known in KNOWN" :key="known" :label="waysWords.habit[known]" :for="`habit-${known}`">
-            <input
-              :id="`habit-${known}`"
-              type="number"
-              min="0"
-              max="20"
-              class="field figures"
-              :value="form.habits[known]"
-              @input="form.habits = { ...form.habits, [known]: Math.max(0, Number(($event.target as HTMLInputElement).value) || 0) }"
-            />
-          </KField>
-          <KField :label="waysWords.finds" for="ways-finds">
-            <input id="ways-finds" v-model.number="form.findsPerYear" type="number" min="0" max="100000" class="field figures" />
-          </KField>
-          <KField :label="waysWords.arrivals" for="ways-new">
-            <input id="ways-new" v-model.number="form.newPerYear" type="number" min="0" max="100000" class="field figures" />
-          </KField>
-          <KField :label="waysWords.open" for="ways-open">
-            <input id="ways-open" v-model.number="form.secondsToOpen" type="number" min="0" max="600" step="0.5" class="field figures" />
-          </KField>
-          <KField :label="waysWords.flip" for="ways-flip">
-            <input id="ways-flip" v-model.number="form.secondsToFlip" type="number" min="0" max="600" step="0.1" class="field figures" />
-          </KField>
-          <KField :label="waysWords.move" for="ways-move">
-            <input id="ways-move" v-model.number="form.secondsToMove" type="number" min="0" max="600" step="0.5" class="field figures" />
-          </KField>
+          <KNumber
+            v-for="known in KNOWN"
+            :id="`habit-${known}`"
+            :key="known"
+            v-model="form.habits[known]"
+            :label="waysWords.habit[known]"
+            :min="0"
+            :max="20"
+          />
+          <KNumber id="ways-finds" v-model="form.findsPerYear" :label="waysWords.finds" :min="0" :max="100000" />
+          <KNumber id="ways-new" v-model="form.newPerYear" :label="waysWords.arrivals" :min="0" :max="100000" />
+          <KNumber id="ways-open" v-model="form.secondsToOpen" :label="waysWords.open" :min="0" :max="600" :step="0.5" />
+          <KNumber id="ways-flip" v-model="form.secondsToFlip" :label="waysWords.flip" :min="0" :max="600" :step="0.1" />
+          <KNumber id="ways-move" v-model="form.secondsToMove" :label="waysWords.move" :min="0" :max="600" :step="0.5" />
         </div>
         <p class="hint mt-2">{{ waysWords.assumed }}</p>
       </details>

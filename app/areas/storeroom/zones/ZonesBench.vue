@@ -3,7 +3,9 @@ import { Plus, SlidersHorizontal } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import { type Container, CONTAINER_TYPES, DIE_PLACES, type Zone } from '#core/catalog'
 import { useChosen } from '~/kit/useChosen'
+import KChoice from '~/kit/KChoice.vue'
 import KField from '~/kit/KField.vue'
+import KNumber from '~/kit/KNumber.vue'
 import AddressPatternField from './AddressPatternField.vue'
 import RuleDialog from './RuleDialog.vue'
 import StoreroomNav from '~/areas/storeroom/StoreroomNav.vue'
@@ -96,17 +98,15 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
             {{ keysOf(opened) }}
           </button>
         </div>
-        <KField :label="zoneWords.growth" for="zone-growth">
-          <input
-            id="zone-growth"
-            type="number"
-            min="0"
-            max="90"
-            class="field figures"
-            :value="Math.round(opened.growthReserve * 100)"
-            @change="change(opened, { growthReserve: Math.min(0.9, Math.max(0, Number(textOf($event)) / 100 || 0)) })"
-          />
-        </KField>
+        <KNumber
+          id="zone-growth"
+          settled
+          :model-value="Math.round(opened.growthReserve * 100)"
+          :label="zoneWords.growth"
+          :min="0"
+          :max="90"
+          @update:model-value="change(opened, { growthReserve: $event / 100 })"
+        />
         <KField :label="zoneWords.capField" for="zone-cap" :hint="zoneWords.capHint">
           <input
             id="zone-cap"
@@ -117,16 +117,14 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
             @change="setCap(opened, textOf($event))"
           />
         </KField>
-        <KField :label="zoneWords.dies" for="zone-dies">
-          <select
-            id="zone-dies"
-            class="field"
-            :value="opened.habits.dies"
-            @change="change(opened, { habits: { ...opened.habits, dies: DIE_PLACES.find(each => each === textOf($event)) ?? 'apart' } })"
-          >
-            <option v-for="each in DIE_PLACES" :key="each" :value="each">{{ zoneWords.diesOf[each] }}</option>
-          </select>
-        </KField>
+        <KChoice
+          id="zone-dies"
+          :model-value="opened.habits.dies"
+          :label="zoneWords.dies"
+          :choices="DIE_PLACES"
+          :words="zoneWords.diesOf"
+          @update:model-value="change(opened, { habits: { ...opened.habits, dies: $event } })"
+        />
         <KField v-if="zones.length > 1" :label="zoneWords.endZone" for="zone-end">
           <select id="zone-end" class="field" value="" @change="end(opened, textOf($event))">
             <option value="" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KChoice from '~/kit/KChoice.vue'
 import { Link2, X } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import { type Holding, type Relation, type Way, WAYS } from '#core/catalog'
@@ -76,15 +77,14 @@ async function add(isSure: boolean): Promise<void> {
       </li>
     </ul>
     <div class="mt-2 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
-      <KField
+      <KChoice
+        id="goes-how"
+        v-model="way"
         :label="belongingWords.how"
-        for="goes-how"
+        :choices="WAYS"
+        :words="slipWords.relation"
         :hint="belongingWords.markHint(catalogue.settings.marks[way], belongingWords.legend[way === 'stampForDie' ? 'dieForStamp' : way])"
-      >
-        <select id="goes-how" v-model="way" class="field">
-          <option v-for="each in WAYS" :key="each" :value="each">{{ slipWords.relation[each] }}</option>
-        </select>
-      </KField>
+      />
       <KField :label="belongingWords.which" for="goes-which" :hint="belongingWords.whichHint">
         <KCombo id="goes-which" v-model="which" :label="belongingWords.which" :options="options" only-known />
       </KField>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KCheck from '~/kit/KCheck.vue'
 import { Camera, Check, Plus, X } from 'lucide-vue-next'
 import { newId } from '~/db/newId'
 import { computed, reactive, toRef, watch } from 'vue'
@@ -130,10 +131,7 @@ async function keep(): Promise<void> {
           :placeholder="belongingWords.pieceSize"
           :aria-invalid="isWrong(row)"
         />
-        <label class="flex min-h-11 items-center gap-2">
-          <input v-model="row.isMissing" type="checkbox" class="size-5" />
-          {{ belongingWords.missing }}
-        </label>
+        <KCheck v-model="row.isMissing" :label="belongingWords.missing" />
         <div class="min-w-48 flex-1">
           <KCombo
             v-model="row.livesWith"

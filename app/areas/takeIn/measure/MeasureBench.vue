@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KCheck from '~/kit/KCheck.vue'
 import { Aperture, Camera, Check, RefreshCw, Ruler } from 'lucide-vue-next'
 import { newId } from '~/db/newId'
 import { computed, shallowRef, useTemplateRef } from 'vue'
@@ -163,10 +164,7 @@ async function keep(): Promise<void> {
           <input v-model="keepsImpression" type="checkbox" class="size-5" />
           {{ measureWords.keepImpression }}
         </label>
-        <label class="flex min-h-11 items-center gap-3">
-          <input v-model="keepsPieces" type="checkbox" class="size-5" />
-          {{ measureWords.keepPieces }}
-        </label>
+        <KCheck v-model="keepsPieces" :label="measureWords.keepPieces" />
         <button type="button" class="button-main mt-2" :disabled="!holding" @click="keep">
           <Check :size="18" aria-hidden="true" />
           {{ measureWords.keep }}

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import KChoice from '~/kit/KChoice.vue'
+import KNumber from '~/kit/KNumber.vue'
 import { computed, reactive, watch } from 'vue'
 import type { Reference } from '#core/measuring'
 import { NAMED_SIZES, readLength, readSize } from '#core/units'
@@ -51,18 +53,17 @@ defineExpose({
 
 <template>
   <div class="flex flex-wrap items-start gap-3">
-    <KField class="flex-1 basis-56" :label="measureWords.reference" for="reference">
-      <select id="reference" v-model="form.kind" class="field">
-        <option v-for="kind in KINDS" :key="kind" :value="kind">{{ measureWords.references[kind] }}</option>
-      </select>
-    </KField>
+    <KChoice
+      id="reference"
+      v-model="form.kind"
+      class="flex-1 basis-56"
+      :label="measureWords.reference"
+      :choices="KINDS"
+      :words="measureWords.references"
+    />
     <template v-if="form.kind === 'squares'">
-      <KField class="w-28" :label="measureWords.squaresAcross" for="squares-across">
-        <input id="squares-across" v-model.number="form.across" type="number" min="1" max="60" class="field figures" />
-      </KField>
-      <KField class="w-28" :label="measureWords.squaresDown" for="squares-down">
-        <input id="squares-down" v-model.number="form.down" type="number" min="1" max="60" class="field figures" />
-      </KField>
+      <KNumber id="squares-across" v-model="form.across" class="w-28" :label="measureWords.squaresAcross" :min="1" :max="60" />
+      <KNumber id="squares-down" v-model="form.down" class="w-28" :label="measureWords.squaresDown" :min="1" :max="60" />
       <KField class="w-32" :label="measureWords.squareSide" for="square-side" :problem="square.ok ? '' : measureWords.lengthProblem">
         <input id="square-side" v-model="form.square" class="field figures" maxlength="20" />
       </KField>

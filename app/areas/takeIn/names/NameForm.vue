@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import KCheck from '~/kit/KCheck.vue'
+import KChoice from '~/kit/KChoice.vue'
 import { Check } from 'lucide-vue-next'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { blankBrand, type Brand, changedFields, KIND_FAMILIES } from '#core/catalog'
@@ -189,10 +191,7 @@ async function put(): Promise<void> {
           <option v-for="each in others" :key="each.id" :value="each.id">{{ each.name }}</option>
         </select>
       </KField>
-      <label class="flex min-h-11 items-center gap-3">
-        <input v-model="texts.isRetired" type="checkbox" class="size-5" />
-        {{ nameWords.retired }}
-      </label>
+      <KCheck v-model="texts.isRetired" :label="nameWords.retired" />
       <label class="flex min-h-11 items-center gap-3">
         <input v-model="texts.hasOwnNumbering" type="checkbox" class="size-5" aria-describedby="name-numbering" />
         <span>
@@ -205,11 +204,7 @@ async function put(): Promise<void> {
       </KField>
     </template>
     <template v-else-if="list === 'kinds'">
-      <KField :label="nameWords.family" for="name-family">
-        <select id="name-family" v-model="texts.family" class="field">
-          <option v-for="each in KIND_FAMILIES" :key="each" :value="each">{{ nameWords.families[each] }}</option>
-        </select>
-      </KField>
+      <KChoice id="name-family" v-model="texts.family" :label="nameWords.family" :choices="KIND_FAMILIES" :words="nameWords.families" />
       <KField :label="nameWords.suffix" for="name-suffix" :hint="nameWords.suffixHint">
         <input id="name-suffix" v-model="texts.suffix" class="field" maxlength="4" autocomplete="off" />
       </KField>
@@ -219,23 +214,11 @@ async function put(): Promise<void> {
       <KField :label="nameWords.weight" for="name-weight">
         <input id="name-weight" v-model="texts.weight" class="field figures" maxlength="8" inputmode="decimal" autocomplete="off" />
       </KField>
-      <label class="flex min-h-11 items-center gap-3">
-        <input v-model="texts.mayTrim" type="checkbox" class="size-5" />
-        {{ nameWords.mayTrim }}
-      </label>
-      <label class="flex min-h-11 items-center gap-3">
-        <input v-model="texts.mayCut" type="checkbox" class="size-5" />
-        {{ nameWords.mayCut }}
-      </label>
-      <label class="flex min-h-11 items-center gap-3 sm:col-span-2">
-        <input v-model="texts.isLightSensitive" type="checkbox" class="size-5" />
-        {{ nameWords.light }}
-      </label>
+      <KCheck v-model="texts.mayTrim" :label="nameWords.mayTrim" />
+      <KCheck v-model="texts.mayCut" :label="nameWords.mayCut" />
+      <KCheck v-model="texts.isLightSensitive" class="sm:col-span-2" :label="nameWords.light" />
     </template>
-    <label v-if="list === 'themes'" class="flex min-h-11 items-center gap-3 sm:col-span-2">
-      <input v-model="texts.sharesPage" type="checkbox" class="size-5" />
-      {{ nameWords.sharesPage }}
-    </label>
+    <KCheck v-if="list === 'themes'" v-model="texts.sharesPage" class="sm:col-span-2" :label="nameWords.sharesPage" />
     <KField
       v-if="list === 'themes' || list === 'categories'"
       class="sm:col-span-2"

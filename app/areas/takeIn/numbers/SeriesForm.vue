@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import KCheck from '~/kit/KCheck.vue'
+import KChoice from '~/kit/KChoice.vue'
+import KNumber from '~/kit/KNumber.vue'
 import { Check } from 'lucide-vue-next'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { changedFields, NUMBER_SCHOOLS, type Series, isBlank } from '#core/catalog'
@@ -90,9 +93,7 @@ async function keep(): Promise<void> {
     <KField :label="numberWords.prefix" for="series-prefix" :hint="numberWords.prefixHint">
       <input id="series-prefix" v-model="form.prefix" class="field" maxlength="24" autocomplete="off" />
     </KField>
-    <KField :label="numberWords.padding" for="series-padding" :hint="numberWords.paddingHint">
-      <input id="series-padding" v-model.number="form.padding" type="number" min="0" max="8" class="field figures" />
-    </KField>
+    <KNumber id="series-padding" v-model="form.padding" :label="numberWords.padding" :min="0" :max="8" :hint="numberWords.paddingHint" />
     <label class="flex min-h-11 items-center gap-3 sm:col-span-2">
       <input
         type="checkbox"
@@ -105,21 +106,17 @@ async function keep(): Promise<void> {
         <span class="hint block">{{ numberWords.suffixHint }}</span>
       </span>
     </label>
-    <KField
+    <KChoice
       v-if="!series.partOf"
+      id="series-counts"
+      v-model="form.countsBy"
       class="sm:col-span-2"
       :label="numberWords.countsBy"
-      for="series-counts"
+      :choices="NUMBER_SCHOOLS"
+      :words="numberWords.schools"
       :hint="numberWords.countsByHint[form.countsBy]"
-    >
-      <select id="series-counts" v-model="form.countsBy" class="field">
-        <option v-for="each in NUMBER_SCHOOLS" :key="each" :value="each">{{ numberWords.schools[each] }}</option>
-      </select>
-    </KField>
-    <label v-if="!series.partOf" class="flex min-h-11 items-center gap-3 sm:col-span-2">
-      <input v-model="form.isRunning" type="checkbox" class="size-5" :disabled="series.isRunning" />
-      {{ numberWords.runs }}
-    </label>
+    />
+    <KCheck v-if="!series.partOf" v-model="form.isRunning" class="sm:col-span-2" :label="numberWords.runs" :disabled="series.isRunning" />
     <div class="sm:col-span-2">
       <p class="label">{{ numberWords.sample }}</p>
       <p class="flex flex-wrap gap-3" data-sample>

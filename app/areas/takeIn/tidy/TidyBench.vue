@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KCheck from '~/kit/KCheck.vue'
 import { Check, Layers } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import type { ZoneTidy } from '#core/tidy'
@@ -112,10 +113,7 @@ async function putAway({ waiting: own, runMm }: ZoneTidy): Promise<void> {
         v-if="plan.containers.length > 0 || sits.length > 0"
         class="sticky bottom-0 mt-4 flex flex-wrap items-center gap-3 border-t border-edge bg-sheet py-3"
       >
-        <label v-if="sits.length > 0" class="flex min-h-11 flex-1 basis-72 items-center gap-3">
-          <input v-model="kept.isNoted" type="checkbox" class="size-5" />
-          {{ tidyWords.note(sits.length) }}
-        </label>
+        <KCheck v-if="sits.length > 0" v-model="kept.isNoted" class="flex-1 basis-72" :label="tidyWords.note(sits.length)" />
         <button
           type="button"
           :class="plan.containers.length > 0 ? 'button-main' : 'button'"
