@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import { useMediaQuery } from '@vueuse/core'
 import {
   Archive,
@@ -97,18 +98,15 @@ const copyLine = computed(() =>
         <WifiOff :size="18" aria-hidden="true" />
         <span class="sr-only">{{ shellWords.noNetwork }}</span>
       </span>
-      <button
+      <KIcon
         v-if="installed.isNewer"
-        type="button"
-        class="head-button text-ochre"
-        :aria-label="installed.isAsked ? shellWords.takingNewer : shellWords.takeNewer"
-        :title="installed.isAsked ? shellWords.takingNewer : shellWords.takeNewer"
+        class="text-ochre"
+        :icon="RefreshCw"
+        :label="installed.isAsked ? shellWords.takingNewer : shellWords.takeNewer"
         :aria-busy="installed.isAsked"
         data-newer
         @click="installed.takeNewer"
-      >
-        <RefreshCw :size="18" aria-hidden="true" />
-      </button>
+      />
       <HeadCounts :is-narrow="isNarrow" :is-phone="isPhone" />
       <button
         v-if="!isPhone"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import { useElementSize } from '@vueuse/core'
 import { ChevronLeft, ChevronRight } from 'lucide-vue-next'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
@@ -48,16 +49,7 @@ const lifeZoom = computed(() => {
 <template>
   <section :aria-label="pressWords.preview" data-preview>
     <div class="flex flex-wrap items-center gap-x-2 gap-y-1">
-      <button
-        type="button"
-        class="head-button"
-        :disabled="at === 0"
-        :aria-label="pressWords.before"
-        :title="pressWords.before"
-        @click="at -= 1"
-      >
-        <ChevronLeft :size="20" aria-hidden="true" />
-      </button>
+      <KIcon :disabled="at === 0" :icon="ChevronLeft" :label="pressWords.before" @click="at -= 1" />
       <select
         class="field w-auto min-w-0 flex-1"
         :value="at"
@@ -66,16 +58,7 @@ const lifeZoom = computed(() => {
       >
         <option v-for="(name, nth) in names" :key="nth" :value="nth">{{ name }}</option>
       </select>
-      <button
-        type="button"
-        class="head-button"
-        :disabled="at + 1 >= names.length"
-        :aria-label="pressWords.after"
-        :title="pressWords.after"
-        @click="at += 1"
-      >
-        <ChevronRight :size="20" aria-hidden="true" />
-      </button>
+      <KIcon :disabled="at + 1 >= names.length" :icon="ChevronRight" :label="pressWords.after" @click="at += 1" />
       <label class="flex items-center gap-2">
         <span class="hint">{{ pressWords.zoom }}</span>
         <input v-model.number="zoom" class="h-11 w-28 accent-(--strong)" type="range" min="0.5" max="3" step="0.05" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import { MapPin, PencilLine, Printer, Trash2, X } from 'lucide-vue-next'
 import { NuxtLink } from '#components'
 import { computed, onMounted, useTemplateRef } from 'vue'
@@ -34,8 +35,8 @@ const notices = useNotices()
 const router = useRouter()
 const { addressOf, code, codeOf, neighbours, placeOf } = useDescribe()
 const { factsOf, nameOf } = useFacts()
-const closeButton = useTemplateRef<HTMLButtonElement>('closeButton')
-onMounted(() => closeButton.value?.focus())
+const closeButton = useTemplateRef<InstanceType<typeof KIcon>>('closeButton')
+onMounted(() => (closeButton.value?.$el as HTMLElement | undefined)?.focus())
 
 const placement = computed(() => catalogue.room.placements.get(holding.id))
 const near = computed(() => (placement.value && isLookedAt(placement.value) ? neighbours(placement.value) : null))
@@ -94,18 +95,13 @@ function showPlace(): void {
         <KTicket :code="codeOf(holding)" />
         <h2 class="min-w-0 flex-1 basis-40 text-[1.15rem] leading-tight">{{ holding.name }}</h2>
       </div>
-      <button
-        type="button"
-        class="head-button -mt-1"
-        :aria-label="slipWords.print"
-        :title="slipWords.print"
+      <KIcon
+        class="-mt-1"
+        :icon="Printer"
+        :label="slipWords.print"
         @click="router.push({ path: '/index/cards', query: { what: 'slips', set: holding.id } })"
-      >
-        <Printer :size="20" aria-hidden="true" />
-      </button>
-      <button ref="closeButton" type="button" class="head-button -mt-1 -mr-2" :aria-label="slipWords.close" @click="emit('close')">
-        <X :size="20" aria-hidden="true" />
-      </button>
+      />
+      <KIcon ref="closeButton" class="-mt-1 -mr-2" :icon="X" :label="slipWords.close" @click="emit('close')" />
     </div>
     <div class="mt-2 flex gap-4">
       <div class="h-36 w-28 shrink-0 border border-line bg-paper p-1"><SetPicture :hash="holding.pictureHash" is-full /></div>

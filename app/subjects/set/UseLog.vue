@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import { CalendarCheck, X } from 'lucide-vue-next'
 import { computed } from 'vue'
 import type { Holding, Use } from '#core/catalog'
@@ -48,15 +49,7 @@ async function note(): Promise<void> {
             :aria-label="slipWords.useDate"
             @change="($event.target as HTMLInputElement).value && act.dateUse(use.id, ($event.target as HTMLInputElement).value)"
           />
-          <button
-            type="button"
-            class="grid size-11 shrink-0 place-items-center text-quiet"
-            :aria-label="slipWords.forgetUse(dayText(use))"
-            :title="slipWords.forgetUse(dayText(use))"
-            @click="act.forgetUse(use.id)"
-          >
-            <X :size="16" aria-hidden="true" />
-          </button>
+          <KIcon class="text-quiet" :icon="X" :label="slipWords.forgetUse(dayText(use))" @click="act.forgetUse(use.id)" />
         </li>
       </ul>
     </details>

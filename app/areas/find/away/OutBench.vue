@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import { Shuffle, Undo2 } from 'lucide-vue-next'
 import { computed, reactive, shallowRef } from 'vue'
 import { NuxtLink } from '#components'
@@ -157,16 +158,13 @@ const elsewhere = shallowRef<Holding | null>(null)
                     <Undo2 :size="18" aria-hidden="true" />
                     {{ awayWords.putBack }}
                   </button>
-                  <button
-                    type="button"
-                    class="head-button text-quiet"
-                    :aria-label="`${awayWords.elsewhere}: ${numberAndName(holding)}`"
-                    :title="awayWords.elsewhere"
+                  <KIcon
+                    class="text-quiet"
+                    :icon="Shuffle"
+                    :label="`${awayWords.elsewhere}: ${numberAndName(holding)}`"
                     data-elsewhere
                     @click="elsewhere = holding"
-                  >
-                    <Shuffle :size="16" aria-hidden="true" />
-                  </button>
+                  />
                 </span>
               </template>
               <button

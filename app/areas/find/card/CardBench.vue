@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import { ClipboardList, Plus, RotateCcw, X } from 'lucide-vue-next'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
@@ -86,15 +87,7 @@ async function pull(): Promise<void> {
             <RotateCcw :size="16" aria-hidden="true" />
             {{ cardWords.letChoose }}
           </button>
-          <button
-            type="button"
-            class="head-button text-quiet"
-            :aria-label="cardWords.remove(line.at + 1)"
-            :title="cardWords.remove(line.at + 1)"
-            @click="form.needs.splice(line.at, 1)"
-          >
-            <X :size="18" aria-hidden="true" />
-          </button>
+          <KIcon class="text-quiet" :icon="X" :label="cardWords.remove(line.at + 1)" @click="form.needs.splice(line.at, 1)" />
         </div>
         <ul v-if="line.sets.length" class="mt-2 flex gap-2 overflow-x-auto pb-1" tabindex="-1">
           <li v-for="set in line.sets" :key="set.id" class="shrink-0" :class="{ 'order-first': set.isChosen }">

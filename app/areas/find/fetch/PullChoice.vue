@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import { ListPlus, Trash2 } from 'lucide-vue-next'
 import { shallowRef, watch } from 'vue'
 import { act } from '~/data/act'
@@ -44,11 +45,7 @@ async function drop(): Promise<void> {
       @change="rename"
       @keydown.enter="rename"
     />
-    <button type="button" class="head-button" :title="fetchWords.newList" :aria-label="fetchWords.newList" @click="fetch.begin()">
-      <ListPlus :size="18" aria-hidden="true" />
-    </button>
-    <button type="button" class="head-button text-berry" :title="fetchWords.drop" :aria-label="fetchWords.drop" @click="drop">
-      <Trash2 :size="18" aria-hidden="true" />
-    </button>
+    <KIcon :icon="ListPlus" :label="fetchWords.newList" @click="fetch.begin()" />
+    <KIcon class="text-berry" :icon="Trash2" :label="fetchWords.drop" @click="drop" />
   </div>
 </template>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import SetLine from '~/subjects/set/SetLine.vue'
+import KIcon from '~/kit/KIcon.vue'
 import { X } from 'lucide-vue-next'
 import { computed } from 'vue'
 import type { LineState } from '#core/fetching'
 import { act } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
-import KTicket from '~/kit/KTicket.vue'
 import PullChoice from './PullChoice.vue'
 import { useFetch } from '~/subjects/walk/useFetch'
 import { fetchWords } from '~/subjects/walk/words'
@@ -13,7 +14,7 @@ import { fetchWords } from '~/subjects/walk/words'
 /** What is on the list at hand, each with how far it is and what it goes along with. */
 const emit = defineEmits<{ open: [holdingId: string] }>()
 const [catalogue, fetch] = [useCatalogue(), useFetch()]
-const { addressOf, codeOf, numberAndName } = useDescribe()
+const { addressOf, numberAndName } = useDescribe()
 const nameOf = (id: string | null): string => {
   const holding = catalogue.tables?.holdings.get(id ?? '')
   return holding ? numberAndName(holding) : ''
@@ -35,24 +36,18 @@ const lines = computed(() => fetch.lines)
         :data-line="holding.id"
       >
         <button type="button" class="min-w-0 flex-1 text-left leading-snug" @click="emit('open', holding.id)">
-          <span class="flex items-baseline gap-2">
-            <KTicket :code="codeOf(holding)" size="small" />
-            <span class="truncate" :class="state.as === 'toFetch' ? 'font-semibold' : 'text-quiet'">{{ holding.name }}</span>
-          </span>
+          <SetLine :holding="holding" :name="`truncate ${state.as === 'toFetch' ? 'font-semibold' : 'text-quiet'}`" />
           <span v-if="line.alongWithId" class="hint block">{{ fetchWords.along(nameOf(line.alongWithId)) }}</span>
           <span class="hint block figures" :class="{ 'text-ochre': state.as === 'out' }">
             {{ [state.as === 'toFetch' ? (addressOf(holding) ?? '') : '', stateText(state)].filter(Boolean).join(', ') }}
           </span>
         </button>
-        <button
-          type="button"
-          class="grid size-11 shrink-0 place-items-center text-quiet"
-          :aria-label="fetchWords.leaveOut(numberAndName(holding))"
-          :title="fetchWords.leaveOut(numberAndName(holding))"
+        <KIcon
+          class="text-quiet"
+          :icon="X"
+          :label="fetchWords.leaveOut(numberAndName(holding))"
           @click="fetch.list && act.leaveOut(fetch.list.id, [holding.id])"
-        >
-          <X :size="16" aria-hidden="true" />
-        </button>
+        />
       </li>
     </ul>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SetLine from '~/subjects/set/SetLine.vue'
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
 import { neighboursNow, type Stop, type StopSet } from '#core/fetching'
@@ -7,7 +8,6 @@ import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
 import { laneName } from '~/data/words'
 import SetPicture from '~/subjects/set/SetPicture.vue'
-import KTicket from '~/kit/KTicket.vue'
 import InsidePicture from './InsidePicture.vue'
 import { useWalk } from '~/subjects/walk/useWalk'
 import { fetchWords } from '~/subjects/walk/words'
@@ -16,7 +16,7 @@ import { fetchWords } from '~/subjects/walk/words'
 const { stop, at, of } = defineProps<{ stop: Stop; at: number; of: number }>()
 const catalogue = useCatalogue()
 const { awayIn, cautions: cautionsAt, facts } = useWalk()
-const { address, code, codeOf, nameOf, wayTo } = useDescribe()
+const { address, code, nameOf, wayTo } = useDescribe()
 const here = computed(() => new Set(stop.sets.map(({ standing }) => standing.holder.id)))
 const away = computed(() => awayIn(stop.row))
 const cautions = computed(() => cautionsAt(stop))
@@ -74,11 +74,9 @@ function textsOf({ standing, count, sharesWithIds, isHalf }: StopSet): readonly 
       >
         <span class="h-14 w-12 shrink-0" aria-hidden="true"><SetPicture :hash="holding.pictureHash" /></span>
         <div class="min-w-0 flex-1 leading-snug">
-          <p class="flex flex-wrap items-baseline gap-x-2">
-            <KTicket :code="codeOf(holding)" size="small" />
-            <span class="font-semibold">{{ holding.name }}</span>
+          <SetLine class="flex-wrap" :holding="holding">
             <span v-if="each.standing.position !== null" class="hint figures">{{ address(each.standing) }}</span>
-          </p>
+          </SetLine>
           <p v-for="(text, index) in texts" :key="text" :class="index === 0 ? '' : 'hint'" class="figures">{{ text }}</p>
           <slot name="more" :set="each" :holding="holding" />
         </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import { useMediaQuery } from '@vueuse/core'
 import { ClipboardList } from 'lucide-vue-next'
 import { computed } from 'vue'
@@ -49,14 +50,6 @@ const told = computed(() =>
         </span>
       </span>
     </button>
-    <button
-      type="button"
-      class="head-button shrink-0 self-start"
-      :aria-label="`${pictureWords.pull}: ${holding.name}`"
-      :title="pictureWords.pull"
-      @click="fetch.pull([holding.id])"
-    >
-      <ClipboardList :size="18" aria-hidden="true" />
-    </button>
+    <KIcon class="self-start" :icon="ClipboardList" :label="`${pictureWords.pull}: ${holding.name}`" @click="fetch.pull([holding.id])" />
   </li>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SetLine from '~/subjects/set/SetLine.vue'
 import KChoice from '~/kit/KChoice.vue'
 import { ClipboardList, StickyNote } from 'lucide-vue-next'
 import { computed, shallowRef, useTemplateRef, watch } from 'vue'
@@ -144,10 +145,7 @@ function walk(event: KeyboardEvent): void {
             <CardSpace v-model="space" :card="card" :px-per-mm="scale" :laid="laid" />
             <div v-if="laid" class="mt-2 max-w-72" data-laid>
               <p class="hint">{{ spaceWords.laid }}</p>
-              <p class="flex items-baseline gap-2">
-                <KTicket :code="codeOf(laid.holding)" size="small" />
-                <span class="truncate font-semibold">{{ laid.holding.name }}</span>
-              </p>
+              <SetLine :holding="laid.holding" name="truncate font-semibold" />
               <p class="hint figures">{{ whatOf(laid.fit) }}, {{ spaceWords.fill(laid.fit.fill) }}</p>
               <p class="hint truncate figures">{{ placeOf(laid.holding) }}</p>
               <div class="mt-1 flex gap-2">

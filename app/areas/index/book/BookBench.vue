@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import { BookPlus, Trash2 } from 'lucide-vue-next'
 import { computed, defineAsyncComponent, shallowRef } from 'vue'
 import { useChosen } from '~/kit/useChosen'
@@ -59,16 +60,7 @@ function open(id: string): void {
         <span class="hidden sm:inline">{{ indexWords.newBook }}</span>
         <span class="sr-only sm:hidden">{{ indexWords.newBook }}</span>
       </button>
-      <button
-        v-if="book"
-        type="button"
-        class="head-button text-berry"
-        :title="indexWords.dropBook"
-        :aria-label="indexWords.dropBook"
-        @click="drop"
-      >
-        <Trash2 :size="18" aria-hidden="true" />
-      </button>
+      <KIcon v-if="book" class="text-berry" :icon="Trash2" :label="indexWords.dropBook" @click="drop" />
     </IndexNav>
     <p v-if="isEmpty" class="mt-6">{{ indexWords.empty }}</p>
     <div v-else-if="!book" class="mx-auto max-w-xl py-8 text-center">

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import SetLine from '~/subjects/set/SetLine.vue'
 import { Check, CircleHelp, Tag, Undo2 } from 'lucide-vue-next'
 import { computed, onMounted, useTemplateRef } from 'vue'
 import { LIMITS } from '#core/catalog'
 import type { ContainerRow } from '#core/room'
-import KTicket from '~/kit/KTicket.vue'
 import KTyped from '~/kit/KTyped.vue'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
@@ -18,7 +18,7 @@ const { row } = defineProps<{ row: ContainerRow }>()
 const emit = defineEmits<{ done: [] }>()
 const catalogue = useCatalogue()
 const notices = useNotices()
-const { addressOf: standsAt, codeOf } = useDescribe()
+const { addressOf: standsAt } = useDescribe()
 const { kept, typed, cells, left, offers, others, where, walk, hasNext, addressOf, say, takeBack, keep } = useAlong(() => row)
 const field = useTemplateRef<HTMLInputElement>('field')
 onMounted(() => field.value?.focus())
@@ -126,8 +126,7 @@ async function finish(): Promise<void> {
           data-offer
           @click="tapped($event, each.id)"
         >
-          <KTicket :code="codeOf(each.holding)" size="small" />
-          {{ each.name }}
+          <SetLine :holding="each.holding" name="" />
         </button>
       </li>
       <li v-for="each in others" :key="each.id">
@@ -138,9 +137,9 @@ async function finish(): Promise<void> {
           data-offer-elsewhere
           @click="tapped($event, each.id)"
         >
-          <KTicket :code="codeOf(each.holding)" size="small" />
-          {{ each.name }}
-          <span class="hint">{{ alongWords.elsewhere(standsAt(each.holding) ?? placeWords.none) }}</span>
+          <SetLine :holding="each.holding" name="">
+            <span class="hint">{{ alongWords.elsewhere(standsAt(each.holding) ?? placeWords.none) }}</span>
+          </SetLine>
         </button>
       </li>
     </ul>
@@ -153,10 +152,7 @@ async function finish(): Promise<void> {
     >
       <li v-for="(line, at) in lines" :key="at" class="flex min-h-8 items-center gap-2">
         <span class="hint w-20 shrink-0 text-right figures">{{ line.address || `${at + 1}.` }}</span>
-        <template v-if="line.holding">
-          <KTicket :code="codeOf(line.holding)" size="small" />
-          {{ line.holding.name }}
-        </template>
+        <SetLine v-if="line.holding" :holding="line.holding" name="" />
         <span v-else class="text-quiet">{{ line.text }}</span>
       </li>
     </ol>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import SetLine from '~/subjects/set/SetLine.vue'
+import KIcon from '~/kit/KIcon.vue'
 import { GripVertical, Pin } from 'lucide-vue-next'
 import { computed, useTemplateRef } from 'vue'
 import type { Placement } from '#core/room'
 import SetPicture from '~/subjects/set/SetPicture.vue'
-import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useHolderDrag, useHolderDrop } from '~/subjects/room/useHolderDrop'
 import { placeWords } from '~/data/words'
@@ -18,7 +19,7 @@ const { placement } = defineProps<{ placement: Placement; isHit: boolean; isFocu
 const emit = defineEmits<{ focus: []; apart: []; marked: []; press: [isShift: boolean] }>()
 const catalogue = useCatalogue()
 const carry = useCarry()
-const { address, codeOf, lookUp, numberAndName } = useDescribe()
+const { address, lookUp, numberAndName } = useDescribe()
 const row = useTemplateRef<HTMLElement>('row')
 const isCarried = useHolderDrag(row, () => carry.alongWith(placement.holder.id))
 const isOver = useHolderDrop(row, () => ({
@@ -80,10 +81,13 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
     </span>
     <span v-if="first" class="h-13 w-11 shrink-0"><SetPicture :hash="first.pictureHash" /></span>
     <span role="gridcell" class="min-w-0 flex-1">
-      <span v-for="holding in holdings" :key="holding.id" class="flex flex-wrap items-baseline gap-x-2 sm:flex-nowrap sm:whitespace-nowrap">
-        <KTicket :code="codeOf(holding)" size="small" />
-        <span class="line-clamp-1 w-full font-semibold sm:w-auto">{{ holding.name }}</span>
-      </span>
+      <SetLine
+        v-for="holding in holdings"
+        :key="holding.id"
+        class="flex-wrap sm:flex-nowrap sm:whitespace-nowrap"
+        :holding="holding"
+        name="line-clamp-1 w-full font-semibold sm:w-auto"
+      />
       <span v-if="away" class="block truncate text-[0.88rem] text-ochre">{{ placeWords.out(away.to, partialDay(away.outAt)) }}</span>
       <span v-else-if="placement.holder.apartBecause" class="block truncate text-[0.88rem] text-ochre">
         {{ roomWords.isApart(placement.holder.apartBecause) }}
@@ -93,19 +97,15 @@ const isLifted = computed(() => isCarried.value || carry.carried.includes(placem
       </span>
     </span>
     <span role="gridcell" class="shrink-0">
-      <button
-        type="button"
+      <KIcon
         tabindex="-1"
-        class="grid h-11 w-11 place-items-center hover:bg-wash"
         :class="placement.holder.apartBecause ? 'text-ochre' : 'text-ridge-3'"
-        :aria-label="
+        :icon="Pin"
+        :label="
           placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : `${containerWords.apart}: ${first?.name ?? ''}`
         "
-        :title="placement.holder.apartBecause ? roomWords.isApart(placement.holder.apartBecause) : containerWords.apart"
         @click.stop="emit('apart')"
-      >
-        <Pin :size="17" aria-hidden="true" />
-      </button>
+      />
     </span>
     <span
       role="gridcell"

@@ -1,8 +1,7 @@
 <script setup lang="ts">
+import SetLine from '~/subjects/set/SetLine.vue'
 import { computed } from 'vue'
 import type { ContainerRow } from '#core/room'
-import KTicket from '~/kit/KTicket.vue'
-import { useDescribe } from '~/data/useDescribe'
 import { alongWords } from '~/areas/storeroom/along/words'
 import { useCatalogue } from '~/data/useCatalogue'
 import { containerWords } from './words'
@@ -11,7 +10,6 @@ import { containerWords } from './words'
 const { row } = defineProps<{ row: ContainerRow }>()
 const emit = defineEmits<{ open: [holdingId: string]; along: [] }>()
 const catalogue = useCatalogue()
-const { codeOf } = useDescribe()
 const sets = computed(() =>
   row.somewhere.flatMap(({ holder, page }) =>
     holder.holdingIds.flatMap(id => {
@@ -31,14 +29,10 @@ const sets = computed(() =>
     <p class="hint">{{ containerWords.somewhereHint }}</p>
     <ul class="mt-1 flex max-h-60 flex-wrap gap-x-2 overflow-y-auto">
       <li v-for="{ holding, page } in sets" :key="holding.id">
-        <button
-          type="button"
-          class="inline-flex min-h-11 items-center gap-2 px-1 text-left hover:underline"
-          @click="emit('open', holding.id)"
-        >
-          <KTicket :code="codeOf(holding)" size="small" />
-          <span>{{ holding.name }}</span>
-          <span v-if="page !== null" class="hint">{{ containerWords.page(page) }}</span>
+        <button type="button" class="min-h-11 px-1 text-left hover:underline" @click="emit('open', holding.id)">
+          <SetLine :holding="holding" name="">
+            <span v-if="page !== null" class="hint">{{ containerWords.page(page) }}</span>
+          </SetLine>
         </button>
       </li>
     </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import { X } from 'lucide-vue-next'
 import { computed } from 'vue'
 import { NuxtLink } from '#components'
@@ -159,14 +160,7 @@ const HOURS = [1, 2, 8] as const
               {{ laneText(each) }}: {{ lengthText(each.filledMm) }}
               <span v-if="odd.has(each.id)" class="block text-ochre" data-odd>{{ fillWords.odd(lengthText(odd.get(each.id) ?? 0)) }}</span>
             </span>
-            <button
-              type="button"
-              class="head-button"
-              :aria-label="`${fillWords.forget}: ${each.container?.name}`"
-              @click="act.forgetLength(each.id)"
-            >
-              <X :size="18" aria-hidden="true" />
-            </button>
+            <KIcon :icon="X" :label="`${fillWords.forget}: ${each.container?.name}`" @click="act.forgetLength(each.id)" />
           </li>
         </ul>
       </section>

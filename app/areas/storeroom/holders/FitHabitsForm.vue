@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import { ArrowDown, ArrowUp } from 'lucide-vue-next'
 import { computed } from 'vue'
 import type { FitWay, Zone } from '#core/catalog'
@@ -56,24 +57,13 @@ function toggleHabit(zone: Zone, habit: (typeof HABITS)[number]): void {
             <input type="checkbox" class="size-5" :checked="never.includes(way)" @change="toggleNever(way)" />
             {{ holderWords.never }}
           </label>
-          <button
-            type="button"
-            class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40"
-            :disabled="at === 0"
-            :aria-label="holderWords.earlier(holderWords.way[way])"
-            @click="move(way, -1)"
-          >
-            <ArrowUp :size="18" aria-hidden="true" />
-          </button>
-          <button
-            type="button"
-            class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40"
+          <KIcon :disabled="at === 0" :icon="ArrowUp" :label="holderWords.earlier(holderWords.way[way])" @click="move(way, -1)" />
+          <KIcon
             :disabled="at === order.length - 1"
-            :aria-label="holderWords.later(holderWords.way[way])"
+            :icon="ArrowDown"
+            :label="holderWords.later(holderWords.way[way])"
             @click="move(way, 1)"
-          >
-            <ArrowDown :size="18" aria-hidden="true" />
-          </button>
+          />
         </li>
       </ol>
     </section>

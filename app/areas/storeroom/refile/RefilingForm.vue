@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import KCheck from '~/kit/KCheck.vue'
 import KNumber from '~/kit/KNumber.vue'
 import { ArrowDown, ArrowUp, Calculator } from 'lucide-vue-next'
@@ -125,24 +126,8 @@ function ask(): void {
       <ol class="grid gap-x-6 sm:grid-cols-2">
         <li v-for="(each, at) in form.containers" :key="each.id" class="flex items-center gap-1 border-b border-line">
           <KCheck v-model="each.isUsed" class="flex-1" :label="nameOf(each.id)" />
-          <button
-            type="button"
-            class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40"
-            :disabled="at === 0"
-            :aria-label="`${nameOf(each.id)} ↑`"
-            @click="move(at, -1)"
-          >
-            <ArrowUp :size="18" aria-hidden="true" />
-          </button>
-          <button
-            type="button"
-            class="grid h-11 w-11 place-items-center hover:bg-wash disabled:opacity-40"
-            :disabled="at === form.containers.length - 1"
-            :aria-label="`${nameOf(each.id)} ↓`"
-            @click="move(at, 1)"
-          >
-            <ArrowDown :size="18" aria-hidden="true" />
-          </button>
+          <KIcon :disabled="at === 0" :icon="ArrowUp" :label="`${nameOf(each.id)} ↑`" @click="move(at, -1)" />
+          <KIcon :disabled="at === form.containers.length - 1" :icon="ArrowDown" :label="`${nameOf(each.id)} ↓`" @click="move(at, 1)" />
         </li>
       </ol>
     </fieldset>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import KChoice from '~/kit/KChoice.vue'
 import { Link2, X } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
@@ -66,14 +67,7 @@ async function add(isSure: boolean): Promise<void> {
           <span class="hint">{{ text }}</span>
           {{ label(other) }}
         </span>
-        <button
-          type="button"
-          class="grid h-11 w-11 place-items-center text-quiet hover:bg-wash"
-          :aria-label="belongingWords.remove(other.name)"
-          @click="act.removeRelation(relation.id)"
-        >
-          <X :size="18" aria-hidden="true" />
-        </button>
+        <KIcon class="text-quiet" :icon="X" :label="belongingWords.remove(other.name)" @click="act.removeRelation(relation.id)" />
       </li>
     </ul>
     <div class="mt-2 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">

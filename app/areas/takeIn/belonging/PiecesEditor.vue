@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import KCheck from '~/kit/KCheck.vue'
 import { Camera, Check, Plus, X } from 'lucide-vue-next'
 import { newId } from '~/db/newId'
@@ -141,14 +142,12 @@ async function keep(): Promise<void> {
             only-known
           />
         </div>
-        <button
-          type="button"
-          class="grid h-11 w-11 place-items-center text-quiet hover:bg-wash"
-          :aria-label="belongingWords.dropPiece(row.words)"
+        <KIcon
+          class="text-quiet"
+          :icon="X"
+          :label="belongingWords.dropPiece(row.words)"
           @click="rows = rows.filter(each => each.id !== row.id)"
-        >
-          <X :size="18" aria-hidden="true" />
-        </button>
+        />
       </li>
     </ul>
     <div class="mt-2 flex flex-wrap gap-3">

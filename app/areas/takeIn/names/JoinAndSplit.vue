@@ -1,12 +1,11 @@
 <script setup lang="ts">
+import SetLine from '~/subjects/set/SetLine.vue'
 import { Merge, Split } from 'lucide-vue-next'
 import { computed, shallowRef, watch } from 'vue'
 import type { Holding } from '#core/catalog'
 import { isBlank } from '#core/catalog'
 import type { NameList, NameRecord } from '#core/classing'
 import KField from '~/kit/KField.vue'
-import KTicket from '~/kit/KTicket.vue'
-import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
 import type { NameOutcome } from '~/db/commands'
 import { nameProblem, nameWords } from './words'
@@ -18,7 +17,6 @@ const { list, record, sets } = defineProps<{ list: NameList; record: NameRecord;
 const emit = defineEmits<{ joined: [intoId: string] }>()
 const catalogue = useCatalogue()
 const notices = useNotices()
-const { codeOf } = useDescribe()
 const intoId = shallowRef('')
 const newName = shallowRef('')
 const marked = shallowRef<ReadonlySet<string>>(new Set())
@@ -92,8 +90,7 @@ function toggle(id: string): void {
         <li v-for="holding in sets" :key="holding.id">
           <label class="flex min-h-11 items-center gap-3 hover:bg-wash">
             <input type="checkbox" class="size-5" :checked="marked.has(holding.id)" @change="toggle(holding.id)" />
-            <KTicket :code="codeOf(holding)" size="small" />
-            {{ holding.name }}
+            <SetLine :holding="holding" name="" />
           </label>
         </li>
       </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import KIcon from '~/kit/KIcon.vue'
 import { X } from 'lucide-vue-next'
 import { computed, shallowRef, watch } from 'vue'
 import type { Draft } from '#core/catalog'
@@ -58,14 +59,7 @@ async function drop(draft: Draft): Promise<void> {
             <span class="hint block truncate">{{ facts(draft) }}</span>
           </span>
         </button>
-        <button
-          type="button"
-          class="grid w-11 place-items-center text-quiet hover:bg-wash"
-          :aria-label="pileWords.drop(draft.texts.name)"
-          @click="drop(draft)"
-        >
-          <X :size="18" aria-hidden="true" />
-        </button>
+        <KIcon class="text-quiet" :icon="X" :label="pileWords.drop(draft.texts.name)" @click="drop(draft)" />
       </li>
     </ul>
     <p v-if="others.length > SHOWN" class="hint mt-2 figures">{{ pileWords.moreStrips(others.length - SHOWN) }}</p>

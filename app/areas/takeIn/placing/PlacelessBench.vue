@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import SetLine from '~/subjects/set/SetLine.vue'
 import { Check } from 'lucide-vue-next'
 import { computed, shallowRef } from 'vue'
 import type { Holding } from '#core/catalog'
@@ -8,7 +9,6 @@ import MovingLine from '~/subjects/pile/MovingLine.vue'
 import KPageHead from '~/kit/KPageHead.vue'
 import SetPicture from '~/subjects/set/SetPicture.vue'
 import KProgress from '~/kit/KProgress.vue'
-import KTicket from '~/kit/KTicket.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { act } from '~/data/act'
 import { takeInWords } from '~/subjects/pile/takeInWords'
@@ -27,7 +27,7 @@ import { useNotices } from '~/kit/useNotices'
 const SHOWN = 60
 const catalogue = useCatalogue()
 const notices = useNotices()
-const { codeOf, proposalText } = useDescribe()
+const { proposalText } = useDescribe()
 const { worker, busy, placeMany, stop } = usePlaceMany()
 
 const waiting = computed(() => catalogue.placeless.toSorted((a, b) => a.number - b.number))
@@ -114,10 +114,7 @@ async function placeAll(): Promise<void> {
       >
         <span class="h-14 w-11 shrink-0"><SetPicture :hash="holding.pictureHash" /></span>
         <div class="min-w-0 flex-1 basis-60">
-          <p class="flex flex-wrap items-baseline gap-x-2">
-            <KTicket :code="codeOf(holding)" size="small" />
-            <span class="font-semibold">{{ holding.name }}</span>
-          </p>
+          <SetLine class="flex-wrap" :holding="holding" />
           <p v-if="holding.placeText" class="hint">{{ placeWords.listSays(holding.placeText) }}</p>
           <p>{{ proposalText(proposal) }}</p>
         </div>
