@@ -1,4 +1,5 @@
 import type { Brand } from './authority'
+import { BLANK_DETAILS, DETAIL_NAMES, eachDetail } from './details'
 import type { Draft } from './draft'
 import type { Holding } from './holding'
 import type { Holder } from './room'
@@ -18,9 +19,7 @@ export function blankHolding(identity: Pick<Holding, 'id' | 'number' | 'seriesId
     thicknessMm: null,
     words: [],
     searchWords: [],
-    notes: '',
-    acquiredOn: null,
-    price: null,
+    ...BLANK_DETAILS,
     hasMatchingDie: null,
     pictureHash: null,
     pieces: [],
@@ -33,7 +32,6 @@ export function blankHolding(identity: Pick<Holding, 'id' | 'number' | 'seriesId
     labelText: null,
     isCutInTwo: false,
     isSticky: false,
-    packaging: null,
     packagingPictureHash: null,
   }
 }
@@ -61,11 +59,8 @@ const PLAIN_FIELDS = [
   'size',
   'words',
   'searchWords',
-  'acquiredOn',
-  'price',
-  'notes',
+  ...DETAIL_NAMES,
   'pictureHash',
-  'packaging',
   'packagingPictureHash',
 ] as const satisfies readonly (keyof Holding)[]
 export type PlainFields = Pick<Holding, (typeof PLAIN_FIELDS)[number]>
@@ -117,10 +112,7 @@ export function blankDraft(identity: Pick<Draft, 'id' | 'rank' | 'createdAt'>): 
       words: '',
       searchWords: [],
       written: '',
-      acquiredOn: '',
-      price: '',
-      packaging: '',
-      notes: '',
+      ...eachDetail(() => ''),
     },
   }
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import { Id, Moment, PictureHash, Text } from './basics'
+import { Id, Moment, PictureHash } from './basics'
 import { LIMITS } from './choices'
+import { TYPED_DETAILS } from './details'
 
 const Written = z.string().max(4000)
 
@@ -18,10 +19,7 @@ export const DraftTexts = z.object({
   searchWords: z.array(Written).max(LIMITS.words),
   /** A number or code that stands on the thing already. */
   written: Written,
-  acquiredOn: Written,
-  price: Written,
-  packaging: Written,
-  notes: Text,
+  ...TYPED_DETAILS,
 })
 export type DraftTexts = z.infer<typeof DraftTexts>
 

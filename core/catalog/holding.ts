@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import { CurrencyCode, Id, LengthMm, Moment, MoneyMinor, Name, PartialDate, PictureHash, PlaceMm, SizeMm, Text } from './basics'
-import { CODE_READINGS, HOLDER_TYPES, KEPT_PACKAGINGS, LIMITS } from './choices'
+import { Id, LengthMm, Moment, Name, PictureHash, PlaceMm, SizeMm, Text } from './basics'
+import { CODE_READINGS, HOLDER_TYPES, LIMITS } from './choices'
+import { DETAIL_SCHEMAS } from './details'
 
 const HOLDING_STATES = ['draft', 'toClass', 'toPocket', 'toLabel', 'toFile', 'filed', 'out', 'lent', 'gone'] as const
 
@@ -62,9 +63,7 @@ export const Holding = z.object({
   words: z.array(Name).max(LIMITS.words),
   /** Suggested words that the owner accepted; kept apart from what really stands on it. */
   searchWords: z.array(Name).max(LIMITS.words),
-  notes: Text,
-  acquiredOn: PartialDate.nullable(),
-  price: z.object({ minor: MoneyMinor, currency: CurrencyCode }).nullable(),
+  ...DETAIL_SCHEMAS,
   /** null: not known. */
   hasMatchingDie: z.boolean().nullable(),
   pictureHash: PictureHash.nullable(),
@@ -83,8 +82,7 @@ export const Holding = z.object({
   isSticky: z.boolean(),
   /** The type of holder it was given; its holder is of that type once it is placed. */
   holderTypeId: Id.nullable(),
-  /** What is kept of its packaging, and a photo of its back; null: not known, none. */
-  packaging: z.enum(KEPT_PACKAGINGS).nullable(),
+  /** A photo of the back of its packaging. */
   packagingPictureHash: PictureHash.nullable(),
   state: z.enum(HOLDING_STATES),
   createdAt: Moment,

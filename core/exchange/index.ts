@@ -4,6 +4,7 @@ export { findDangling, hashesOf, type Pictured, picturesOf, withoutMissing, with
 export { type OnScreen, salvage } from './archive/salvage'
 export { type ArchiveReading, unpackArchive } from './archive/unpack'
 export { readPrice, readUse, readWords, readYesNo, wordsFit, writePrice } from './list/cells'
+export { readDetails, writeDetails } from './details'
 export { type ColumnGuess, guessColumns } from './list/columns'
 export { dateOrderOf, readDate } from './list/dates'
 

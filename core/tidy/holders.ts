@@ -13,7 +13,7 @@ export interface HolderCount {
   /** `count` less the stock on hand, at least 0. */
   readonly toGet: number
 }
-/** The holder type of each set in a container of this shape: the one its record names, else the best that fits, else that of most of its kind. */
+/** The holder type of each set in a container of this shape: by its record, else the best that fits, else that of most of its kind. */
 export function holdersIn(waiting: readonly Holding[], fittings: Fittings, shape: ContainerShape, { holderTypes }: TidyFacts) {
   const typeOf = new Map<string, string>()
   const sits: { holdingId: string; holderTypeId: string }[] = []

@@ -5,7 +5,7 @@ import type { TidyFacts } from './facts'
 import type { Fittings } from './fittings'
 import { holdersIn } from './holders'
 
-/** Container shapes to choose from for a zone: its own first, then the common ones. A zone of rows gets rows only, one of cells cells only. */
+/** Container shapes to choose from for a zone: its own first, then common ones. A zone of rows gets rows, one of cells gets cells. */
 export function shapesFor(zoneId: string, facts: TidyFacts): readonly ContainerShape[] {
   const own = rowsOfZone(zoneId, facts).map(({ container }) => container)
   const isOfZone = (shape: Pick<ContainerShape, 'cells'>): boolean =>

@@ -1,4 +1,3 @@
-import type { KeptPackaging } from '#core/catalog'
 import type { PictureFault } from '~/data/pictureSize'
 import { PICTURE_FAULTS } from '~/data/words'
 import { countedThat, figure } from '#core/grammar'
@@ -15,14 +14,6 @@ const SIZE_PROBLEMS: Readonly<Record<SizeProblem, string>> = {
   twoSizes: 'The two sizes written here disagree. Which one is right?',
   unitsMixed: 'Two units in one size: write both sides in the same one.',
   unitMissing: 'Inches or centimetres?',
-}
-
-const PACKAGING_NAMES: Readonly<Record<KeptPackaging, string>> = {
-  whole: 'kept whole',
-  folded: 'kept, folded',
-  part: 'a part of it',
-  instructions: 'only the instructions',
-  gone: 'gone',
 }
 
 export const takeInWords = {
@@ -50,9 +41,6 @@ export const takeInWords = {
   size: 'Size',
   words: 'Words on it',
   wordsHint: 'phrases and pictures, with commas',
-  notes: 'Notes',
-  packaging: 'Packaging',
-  packagings: PACKAGING_NAMES,
   packagingBack: 'Back of the packaging',
   none: 'not said',
   kindUnsaid: 'No kind said',

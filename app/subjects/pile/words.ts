@@ -1,6 +1,6 @@
 import type { Stage } from '#core/pile'
 import type { LookAlikeVerdict } from '#core/classing'
-import type { HolderKind } from '#core/catalog'
+import type { HolderKind, OpenQuestion } from '#core/catalog'
 import { counted, figure } from '#core/grammar'
 
 const STAGE_NAMES: Readonly<Record<Stage, string>> = {
@@ -30,6 +30,13 @@ const VERDICTS: Readonly<Record<LookAlikeVerdict, string>> = {
   similar: 'Only similar',
 }
 const firstFew = (names: readonly string[]): string => `${names.slice(0, 3).join(', ')}${names.length > 3 ? ' ...' : ''}`
+
+const DATE_PROBLEM = 'Write the date like 2026-11-23 or 23 Nov 2026.'
+const DETAIL_PROBLEMS: Readonly<Partial<Record<OpenQuestion['code'], string>>> = {
+  dateUnread: DATE_PROBLEM,
+  dateOrderUnknown: DATE_PROBLEM,
+  priceUnread: 'Write the price like 12.50 or 12,50 EUR.',
+}
 
 export const pileWords = {
   stages: STAGE_NAMES,
@@ -74,11 +81,9 @@ export const pileWords = {
     `${written} is far above your numbers. It is kept as a code that stands on it; tick here if it is the number of the set.`,
   written: 'Number written on it',
   writtenHint: 'Taken over if it is free; otherwise kept as another number of it',
-  date: 'When you got it',
-  dateProblem: 'Write the date like 2026-11-23 or 23 Nov 2026.',
   dateFuture: 'That day is still to come.',
-  price: 'Price',
-  priceProblem: 'Write the price like 12.50 or 12,50 EUR.',
+  /** What is wrong with a detail that could not be read, by the question that it leaves open. */
+  detailProblem: (ask: OpenQuestion['code'] | null): string => (ask && DETAIL_PROBLEMS[ask]) || 'This could not be read.',
   more: 'More',
   moreWays: 'More: a few minutes, my way of working, names, numbers',
   // Brands

@@ -1,8 +1,7 @@
-import type { Holding } from '#core/catalog'
-import { partialDay } from '#core/grammar'
+import type { Detail, Holding } from '#core/catalog'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useDescribe } from '~/data/useDescribe'
-import { takeInWords } from '~/subjects/pile/takeInWords'
+import { DETAILS_SHOWN, detailText, detailWords, isShort } from './detailWords'
 import { slipWords } from './words'
 
 /** A heading, and what stands under it. */
@@ -20,22 +19,22 @@ export function useFacts() {
   const pieceText = ({ words, isMissing, livesWithId }: Holding['pieces'][number]): string =>
     slipWords.piece(words.join(', '), isMissing, livesWithId ? nameOf(livesWithId) : '')
   /** `also`: what follows from where the set is; it stands before the notes. */
-  const factsOf = (holding: Holding, also: readonly Fact[] = []): readonly Fact[] =>
-    [
+  function factsOf(holding: Holding, also: readonly Fact[] = []): readonly Fact[] {
+    const detailOf = (name: Detail): Fact => [detailWords[name].label, detailText(name, holding[name])]
+    return [
       [slipWords.brand, lookUp('brands', holding.brandId)?.name],
       [slipWords.kind, lookUp('kinds', holding.kindId)?.name],
       [slipWords.category, lookUp('categories', holding.categoryId)?.name],
       [slipWords.themes, holding.themeIds.map(id => lookUp('themes', id)?.name).join(', ')],
       [slipWords.size, holding.size ? sizeText(holding.size) : ''],
       [slipWords.words, holding.words.join(', ')],
-      [slipWords.acquired, holding.acquiredOn ? partialDay(holding.acquiredOn) : ''],
       [slipWords.searchWords, holding.searchWords.join(', ')],
       [slipWords.pieces, holding.pieces.map(pieceText).join('; ')],
-      [slipWords.price, holding.price ? slipWords.money(holding.price.minor, holding.price.currency) : ''],
       [slipWords.aliases, holding.aliases.map(alias => slipWords.alias(alias.text, alias.reading)).join(', ')],
-      [takeInWords.packaging, holding.packaging ? takeInWords.packagings[holding.packaging] : ''],
+      ...DETAILS_SHOWN.filter(isShort).map(detailOf),
       ...also,
-      [slipWords.notes, holding.notes],
+      ...DETAILS_SHOWN.filter(name => !isShort(name)).map(detailOf),
     ].flatMap(([label, text]) => (label && text ? [[label, text] as const] : []))
+  }
   return { factsOf, nameOf }
 }

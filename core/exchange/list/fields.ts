@@ -1,29 +1,34 @@
+import type { Detail } from '#core/catalog'
 import { readPlace } from '#core/room/places'
 import { readSize } from '#core/units'
 import { readPrice, readUse, readYesNo } from './cells'
 import { readDate } from './dates'
 
-/** What a column of a list can be. `notes` takes everything that no other field holds. */
-export const LIST_FIELDS = [
-  'number',
-  'name',
-  'brand',
-  'kind',
-  'category',
-  'themes',
-  'size',
-  'words',
-  'searchWords',
-  'notes',
-  'acquiredOn',
-  'price',
-  'used',
-  'matchingDie',
-  'place',
-  'packaging',
-  'code',
-] as const
-export type ListField = (typeof LIST_FIELDS)[number]
+/**
+ * What a column of a list can be, with the heading that a list written here has, in its order. Each detail of a set has a column.
+ * `notes` takes everything that no other field holds.
+ */
+export const LIST_HEADINGS = {
+  number: 'Number',
+  name: 'Name',
+  brand: 'Brand',
+  kind: 'Kind',
+  category: 'Category',
+  themes: 'Themes',
+  size: 'Size',
+  words: 'Words',
+  searchWords: 'Search words',
+  notes: 'Notes',
+  acquiredOn: 'Date in',
+  price: 'Paid',
+  used: 'Used',
+  matchingDie: 'Matching die',
+  place: 'Place',
+  packaging: 'Packaging',
+  code: 'Code',
+} as const satisfies Readonly<Record<Detail, string> & Record<string, string>>
+export type ListField = keyof typeof LIST_HEADINGS
+export const LIST_FIELDS = Object.keys(LIST_HEADINGS) as readonly ListField[]
 
 const anyDate = { order: 'monthFirst', shortYears: true, thisYear: 2100 } as const
 

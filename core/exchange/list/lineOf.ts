@@ -1,6 +1,6 @@
 import type { Holding } from '#core/catalog'
 import { type UseTally, wasUsed } from '#core/fetching'
-import { writePrice } from './cells'
+import { writeDetails } from '../details'
 import type { ListLine } from './writeList'
 
 /** What a set refers to, as a list says it. */
@@ -25,13 +25,10 @@ export function lineOf(holding: Holding, { address, used, ...said }: Said): List
     size: holding.size ? `${holding.size.widthMm} x ${holding.size.heightMm} mm` : '',
     words: holding.words,
     searchWords: holding.searchWords,
-    notes: holding.notes,
-    acquiredOn: holding.acquiredOn ?? '',
-    price: holding.price ? writePrice(holding.price) : '',
+    ...writeDetails(holding),
     used: used?.isCounted ? `${used.times}x` : yesOrNo(wasUsed(used)),
     matchingDie: yesOrNo(holding.hasMatchingDie),
     place: address ?? holding.placeText,
-    packaging: holding.packaging ?? '',
   }
 }
 const yesOrNo = (is: boolean | null): string => {

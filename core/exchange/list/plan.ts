@@ -1,9 +1,9 @@
-import { type DateOrder, type Holding, KEPT_PACKAGINGS, LIMITS, type OpenQuestion, isBlank } from '#core/catalog'
+import { type DateOrder, type Detail, type Holding, LIMITS, type OpenQuestion, isBlank } from '#core/catalog'
 import { isNotSaid } from '#core/classing'
 import { readBareNumber } from '#core/numbering'
 import { type LengthUnit, readSize } from '#core/units'
-import { cutText, nameOf, readPrice, readUse, readWords, readYesNo } from './cells'
-import { readDate } from './dates'
+import { readDetails } from '../details'
+import { cutText, nameOf, readUse, readWords, readYesNo } from './cells'
 import { cellsOf, type FileFacts, TICK } from './facts'
 import type { ListField } from './fields'
 import { type KindReading, saysMore } from './kinds'
@@ -32,10 +32,7 @@ export interface ImportChoices {
 }
 
 /** A row as it would be taken in; names are not yet records. */
-export type DraftHolding = Pick<
-  Holding,
-  'name' | 'size' | 'words' | 'searchWords' | 'notes' | 'acquiredOn' | 'price' | 'hasMatchingDie' | 'placeText' | 'packaging'
-> & {
+export type DraftHolding = Pick<Holding, 'name' | 'size' | 'words' | 'searchWords' | 'hasMatchingDie' | 'placeText' | Detail> & {
   /** What the list says of its use; null: nothing. */
   readonly isUsed: boolean | null
   readonly useCount: number | null
@@ -120,6 +117,8 @@ function rowReader(
     /** What says that there is nothing to say is as good as empty. */
     const said = (field: ListField): string => (isNotSaid(cell(field)) ? '' : cell(field))
     const extra: string[] = []
+    // The notes are put together at the end: they take all that has no field.
+    const detailText = (name: Detail): string => (name === 'notes' ? '' : said(name).trim())
     const use = useFrom(cell('used'), choices, ask)
     const draft: DraftHolding = {
       // Not spread: an object that begins with a spread is made a property at a time, which takes a third of all the reading.
@@ -133,15 +132,15 @@ function rowReader(
       size: sizeFrom(said('size'), choices, ask),
       words: fitting(readWords(cell('words')), LIMITS.words, extra, table, choices, 'words'),
       searchWords: fitting(readWords(cell('searchWords')), LIMITS.words, extra, table, choices, 'searchWords'),
-      acquiredOn: dateFrom(said('acquiredOn'), choices, thisYear, ask),
-      price: priceFrom(said('price'), currency, ask),
       hasMatchingDie: dieFrom(cell('matchingDie'), choices, ask),
       placeText: cutText(cell('place').trim(), MAX_PLACE),
       numberWritten: numberFrom(said('number'), choices, ask),
       numberText: said('number').trim(),
       codeText: codeFrom(cell('code').trim(), cell('number').trim(), extra),
-      packaging: packagingFrom(cell('packaging').trim(), extra, table, choices),
-      notes: '',
+      ...readDetails(detailText, { order: choices.dateOrder, shortYears: choices.shortYears, thisYear, currency }, (name, code) => {
+        if (code) ask(code, cell(name).trim())
+        else extra.push(headed(table, choices, name, cell(name).trim()))
+      }),
     }
     if (cell('place').trim().length > MAX_PLACE) extra.push(cell('place'))
     const notes = [...noteCells(table, cells, choices), ...extra].join('\n')
@@ -201,19 +200,6 @@ function sizeFrom(text: string, choices: ImportChoices, ask: Ask): Holding['size
   return ask(reading.code === 'unitMissing' ? 'sizeUnitUnknown' : 'sizeUnread', text.trim())
 }
 
-function dateFrom(text: string, choices: ImportChoices, thisYear: number, ask: Ask): string | null {
-  if (text.trim() === '') return null
-  const reading = readDate(text, { order: choices.dateOrder, shortYears: choices.shortYears, thisYear })
-  if (reading.ok) return reading.date
-  return ask(reading.code === 'orderUnknown' ? 'dateOrderUnknown' : 'dateUnread', text.trim())
-}
-
-function priceFrom(text: string, currency: string, ask: Ask): Holding['price'] {
-  if (text.trim() === '') return null
-  const price = readPrice(text, currency)
-  return price ? { ...price } : ask('priceUnread', text.trim())
-}
-
 function useFrom(text: string, { ticks }: ImportChoices, ask: Ask): Pick<DraftHolding, 'isUsed' | 'useCount'> {
   if (TICK.test(text.trim()) && ticks.used !== null) return { isUsed: ticks.used, useCount: ticks.used ? null : 0 }
   const use = text.trim() === '' ? null : (readUse(text) ?? (isNotSaid(text) ? null : ask('usedUnread', text.trim())))
@@ -240,12 +226,6 @@ function codeFrom(text: string, number: string, extra: string[]): string {
     return ''
   }
   return text.replace(/ \p{L}{1,4}$/u, '') === number ? '' : text
-}
-
-function packagingFrom(text: string, extra: string[], table: ListTable, choices: ImportChoices): Holding['packaging'] {
-  const kept = KEPT_PACKAGINGS.find(each => each === text.toLowerCase()) ?? null
-  if (text !== '' && kept === null) extra.push(headed(table, choices, 'packaging', text))
-  return kept
 }
 
 function fitting(

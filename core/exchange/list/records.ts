@@ -8,6 +8,7 @@ import {
   newCategory,
   newKind,
   newTheme,
+  plainFieldsOf,
   type RegisterLine,
   type Theme,
   type Use,
@@ -149,9 +150,8 @@ export function makeRecords(
 }
 
 function plainFields(draft: DraftHolding): Partial<Holding> {
-  const { size, words, searchWords, notes, acquiredOn, price, packaging, hasMatchingDie, placeText } = draft
-  const said = { size, notes, acquiredOn, price, packaging, hasMatchingDie, placeText }
-  return { ...said, words: [...words], searchWords: [...searchWords] }
+  const { hasMatchingDie, placeText } = draft
+  return { ...plainFieldsOf(draft), hasMatchingDie, placeText }
 }
 
 function variantsOf(name: string, joins: readonly SpellingGroup[], refused: ReadonlySet<string>): string[] {

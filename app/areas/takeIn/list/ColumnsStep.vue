@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { eachDetail } from '#core/catalog'
 import { LIST_FIELDS, type ListField, type PlannedRow } from '#core/exchange'
 import { useDescribe } from '~/data/useDescribe'
-import { takeInWords } from '~/subjects/pile/takeInWords'
+import { detailText } from '~/subjects/set/detailWords'
 import { importWords } from './words'
 import { saidUse } from '#core/fetching'
 import { slipWords } from '~/subjects/set/words'
-import { partialDay } from '#core/grammar'
 import type { ListView } from './list.worker'
 
 /** What each column is, and the first rows twice: as written, and as read. */
@@ -37,16 +37,13 @@ const READ: Readonly<Record<ListField, (draft: Draft) => string>> = {
   size: draft => (draft.size ? sizeText(draft.size) : ''),
   words: draft => draft.words.join(' | '),
   searchWords: draft => draft.searchWords.join(' | '),
-  notes: draft => draft.notes,
-  acquiredOn: draft => (draft.acquiredOn ? partialDay(draft.acquiredOn) : ''),
-  price: draft => (draft.price ? slipWords.money(draft.price.minor, draft.price.currency) : ''),
+  ...eachDetail(name => (draft: Draft) => detailText(name, draft[name])),
   used: draft => slipWords.saidUse(saidUse(draft)),
   matchingDie: draft => {
     if (draft.hasMatchingDie === null) return ''
     return draft.hasMatchingDie ? importWords.yes : importWords.no
   },
   place: draft => draft.placeText,
-  packaging: draft => (draft.packaging ? takeInWords.packagings[draft.packaging] : ''),
   code: draft => draft.codeText,
 }
 function readingOf(planned: PlannedRow, column: number): string {

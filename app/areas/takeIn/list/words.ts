@@ -1,7 +1,8 @@
-import type { DateOrder } from '#core/catalog'
+import { type DateOrder, eachDetail } from '#core/catalog'
 import type { JoinDoubt, JoinReason } from '#core/classing'
 import type { ImportReport, ListField, ListSource, TableReading } from '#core/exchange'
 import { counted, countedThat, figure, listOf } from '#core/grammar'
+import { detailWords } from '~/subjects/set/detailWords'
 
 const FIELDS: Readonly<Record<ListField, string>> = {
   number: 'Number',
@@ -13,13 +14,11 @@ const FIELDS: Readonly<Record<ListField, string>> = {
   size: 'Size',
   words: 'Words on it',
   searchWords: 'Search words',
+  ...eachDetail(name => detailWords[name].label),
   notes: 'Notes (kept as text)',
-  acquiredOn: 'Date it came in',
-  price: 'Price paid',
   used: 'Used',
   matchingDie: 'Matching die',
   place: 'Where it is',
-  packaging: 'Packaging',
   code: 'Code on the label',
 }
 type QuestionCode = ImportReport['questions'][number]['code']

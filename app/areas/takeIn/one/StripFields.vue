@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef } from 'vue'
-import { KEPT_PACKAGINGS, LIMITS, isBlank } from '#core/catalog'
+import { type Detail, LIMITS, isBlank } from '#core/catalog'
 import { brandsLike } from '#core/classing'
 import { readWords, wordsFit } from '#core/exchange'
 import KCombo from '~/kit/KCombo.vue'
@@ -10,6 +10,8 @@ import type { useDraft } from './useDraft'
 import { type NamedSuggestion, useSuggestions } from '~/areas/takeIn/advice/useSuggestions'
 import { pileWords } from '~/subjects/pile/words'
 import { takeInWords } from '~/subjects/pile/takeInWords'
+import { DETAILS_SHOWN, isShort } from '~/subjects/set/detailWords'
+import DetailField from './DetailField.vue'
 import { useCatalogue } from '~/data/useCatalogue'
 import SearchWords from '~/areas/takeIn/advice/SearchWords.vue'
 import SuggestionLine from '~/areas/takeIn/advice/SuggestionLine.vue'
@@ -26,7 +28,7 @@ const {
   /** In the catalogue already: it has its number. */ isKnown?: boolean
   /** Only what classes the set. */ isClassing?: boolean
 }>()
-const { texts, size, date, isFuture, price, brandId, isFar, isFarMeant } = draft
+const { texts, size, details, isFuture, brandId, isFar, isFarMeant } = draft
 const catalogue = useCatalogue()
 const { sizeText, lookUp } = useDescribe()
 const nameField = useTemplateRef<HTMLInputElement>('nameField')
@@ -42,12 +44,11 @@ const nameProblem = computed(() => {
   if (texts.name.trim().length > LIMITS.name) return pileWords.nameTooLong
   return isTried && isBlank(texts.name) ? takeInWords.nameMissing : ''
 })
-const dateProblem = computed(() => {
-  if (texts.acquiredOn.trim() === '') return ''
-  if (isFuture.value) return pileWords.dateFuture
-  return date.value.ok ? '' : pileWords.dateProblem
-})
-const priceProblem = computed(() => (texts.price.trim() !== '' && !price.value ? pileWords.priceProblem : ''))
+function detailProblem(name: Detail): string {
+  if (name === 'acquiredOn' && isFuture.value) return pileWords.dateFuture
+  const ask = details.value.unread.get(name)
+  return ask === undefined ? '' : pileWords.detailProblem(ask)
+}
 
 const words = computed(() => readWords(texts.words))
 const wordsProblem = computed(() => (wordsFit(words.value) ? '' : pileWords.wordsTooMany))
@@ -81,8 +82,8 @@ const firstProblem = computed(() => {
   if (nameProblem.value || isBlank(texts.name)) return 'take-name'
   if (sizeProblem.value) return 'take-size'
   if (wordsProblem.value) return 'take-words'
-  if (dateProblem.value) return 'take-date'
-  return priceProblem.value ? 'take-price' : null
+  const unread = DETAILS_SHOWN.find(name => detailProblem(name) !== '')
+  return unread ? `take-${unread}` : null
 })
 defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
 </script>
@@ -175,27 +176,30 @@ defineExpose({ focusName: () => nameField.value?.focus(), firstProblem })
           <span>{{ pileWords.far(texts.written.trim()) }}</span>
         </label>
       </KField>
-      <KField class="lg:col-span-2" :label="pileWords.date" for="take-date" :problem="dateProblem">
-        <input id="take-date" v-model="texts.acquiredOn" class="field figures" maxlength="40" autocomplete="off" />
-      </KField>
-      <KField class="lg:col-span-2" :label="pileWords.price" for="take-price" :problem="priceProblem">
-        <input id="take-price" v-model="texts.price" class="field figures" maxlength="40" autocomplete="off" />
-      </KField>
-      <KField class="lg:col-span-2" :label="takeInWords.packaging" for="take-packaging">
-        <select id="take-packaging" v-model="texts.packaging" class="field">
-          <option value="">{{ takeInWords.none }}</option>
-          <option v-for="each in KEPT_PACKAGINGS" :key="each" :value="each">{{ takeInWords.packagings[each] }}</option>
-        </select>
-      </KField>
+      <DetailField
+        v-for="detail in DETAILS_SHOWN.filter(isShort)"
+        :key="detail"
+        v-model="texts[detail]"
+        class="lg:col-span-2"
+        :detail="detail"
+        :problem="detailProblem(detail)"
+      />
     </template>
     <SearchWords
       v-model="texts.searchWords"
       :class="isClassing ? 'order-last sm:col-span-2 lg:col-span-6' : 'lg:col-span-2'"
       :from="[texts.name, ...words]"
     />
-    <KField v-if="!isClassing" class="sm:col-span-2 lg:col-span-6" :label="takeInWords.notes" for="take-notes">
-      <textarea id="take-notes" v-model="texts.notes" class="field" dir="auto" rows="2" maxlength="20000" />
-    </KField>
+    <template v-if="!isClassing">
+      <DetailField
+        v-for="detail in DETAILS_SHOWN.filter(name => !isShort(name))"
+        :key="detail"
+        v-model="texts[detail]"
+        class="sm:col-span-2 lg:col-span-6"
+        :detail="detail"
+        :problem="detailProblem(detail)"
+      />
+    </template>
     <p v-if="suggestions.named.value.length" class="hint sm:col-span-2 lg:col-span-6" :class="isClassing ? '' : 'hidden'">
       {{ pileWords.acceptHint }}
     </p>

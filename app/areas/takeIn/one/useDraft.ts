@@ -5,13 +5,15 @@ import {
   blankDraft,
   blankHolding,
   changedFields,
+  type Detail,
+  DETAIL_NAMES,
   type Draft,
   type DraftTexts,
   type Holding,
-  KEPT_PACKAGINGS,
+  type OpenQuestion,
   nextRank,
 } from '#core/catalog'
-import { readDate, readPrice, readWords, writePrice } from '#core/exchange'
+import { readDetails, readWords, writeDetails } from '#core/exchange'
 import { proposeIn, proposePlace } from '#core/filing'
 import { isFarBeyond, readBareNumber } from '#core/numbering'
 import { dayOf, isLater, readSize } from '#core/units'
@@ -50,10 +52,7 @@ const FACT_OF: Readonly<Record<keyof Texts, keyof HoldingFacts | null>> = {
   words: 'words',
   searchWords: 'searchWords',
   written: null,
-  acquiredOn: 'acquiredOn',
-  price: 'price',
-  notes: 'notes',
-  packaging: 'packaging',
+  ...(Object.fromEntries(DETAIL_NAMES.map(name => [name, name])) as { [D in Detail]: D }),
   pictureHash: 'pictureHash',
   packagingPictureHash: 'packagingPictureHash',
 }
@@ -129,10 +128,7 @@ export function useDraft(editing: () => Holding | null) {
       size: holding.size ? sizeText(holding.size) : '',
       words: holding.words.map(word => (/[,;|]/.test(word) ? `"${word}"` : word)).join(', '),
       searchWords: [...holding.searchWords],
-      acquiredOn: holding.acquiredOn ?? '',
-      price: holding.price ? writePrice(holding.price) : '',
-      notes: holding.notes,
-      packaging: holding.packaging ?? '',
+      ...writeDetails(holding),
       packagingPictureHash: holding.packagingPictureHash,
       pictureHash: holding.pictureHash,
     }
@@ -237,9 +233,22 @@ export function useDraft(editing: () => Holding | null) {
   watch(texts, () => void keep(), { deep: true })
 
   const size = computed(() => readSize(texts.size, catalogue.settings.unit))
-  const date = computed(() => readDate(texts.acquiredOn, { order: null, shortYears: false, thisYear: new Date().getFullYear() }))
-  const isFuture = computed(() => date.value.ok && isLater(date.value.date, dayOf(new Date())))
-  const price = computed(() => readPrice(texts.price, catalogue.settings.currency))
+  /** The details as they are read, and which of them cannot be: by the question that the text leaves open. */
+  const details = computed(() => {
+    const unread = new Map<Detail, OpenQuestion['code'] | null>()
+    const { currency } = catalogue.settings
+    const habits = { order: null, shortYears: false, thisYear: new Date().getFullYear(), currency }
+    const read = readDetails(
+      name => texts[name],
+      habits,
+      (name, ask) => unread.set(name, ask),
+    )
+    return { read, unread }
+  })
+  const isFuture = computed(() => {
+    const { acquiredOn } = details.value.read
+    return acquiredOn !== null && isLater(acquiredOn, dayOf(new Date()))
+  })
   const themeNames = computed(() => [...texts.themes, ...(texts.theme.trim() ? [texts.theme.trim()] : [])])
   const facts = computed((): HoldingFacts => ({
     name: texts.name.trim(),
@@ -250,11 +259,9 @@ export function useDraft(editing: () => Holding | null) {
     size: keptSize(),
     words: [...readWords(texts.words)],
     searchWords: [...texts.searchWords],
-    acquiredOn: date.value.ok && !isFuture.value ? date.value.date : null,
-    price: price.value ? { ...price.value } : null,
-    notes: texts.notes,
+    ...details.value.read,
+    ...(isFuture.value ? { acquiredOn: null } : {}),
     pictureHash: texts.pictureHash,
-    packaging: KEPT_PACKAGINGS.find(each => each === texts.packaging) ?? null,
     packagingPictureHash: texts.packagingPictureHash,
   }))
   /** Of the set that is edited, the facts that were typed anew. */
@@ -317,9 +324,8 @@ export function useDraft(editing: () => Holding | null) {
     facts,
     changedFacts,
     size,
-    date,
+    details,
     isFuture,
-    price,
     brandId,
     trial,
     proposal,
