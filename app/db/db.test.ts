@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
 import fc from 'fast-check'
-import { blankBrand, PLAIN_FIXTURE, startCatalogue } from '#core/catalog'
+import { BLANK_DETAILS, blankBrand, PLAIN_FIXTURE, startCatalogue } from '#core/catalog'
 import { groupSpellings } from '#core/classing'
 import type { PlannedRow } from '#core/exchange'
 import { followJournal, readSnapshot, redo, undo, YondercrestDb } from './index'
@@ -47,9 +47,7 @@ const draft = (name: string, numberWritten: number | null): PlannedRow => ({
     size: null,
     words: [],
     searchWords: [],
-    notes: '',
-    acquiredOn: null,
-    price: null,
+    ...BLANK_DETAILS,
     isUsed: null,
     useCount: null,
     hasMatchingDie: null,
@@ -57,7 +55,6 @@ const draft = (name: string, numberWritten: number | null): PlannedRow => ({
     numberWritten,
     numberText: numberWritten === null ? '' : String(numberWritten),
     codeText: '',
-    packaging: null,
   },
 })
 /** The catalogue without the register, which undo leaves alone on purpose. */

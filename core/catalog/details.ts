@@ -9,7 +9,7 @@ const detail = <S extends z.ZodType>(schema: S, blank: z.infer<S>, typedAtMost =
 
 /**
  * The details of a set: facts that are typed into one field and stand for no record of their own. This is the one list of them.
- * A detail that is added here is typed, shown, printed and listed; how, docs/how-things-move.md says.
+ * To add one, see "How to add" in docs/architecture.md.
  */
 const DETAILS = {
   acquiredOn: detail(PartialDate.nullable(), null),

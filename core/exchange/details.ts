@@ -3,6 +3,7 @@ import {
   type DateOrder,
   type Detail,
   DETAIL_NAMES,
+  DETAIL_SIGNS,
   type Details,
   eachDetail,
   KEPT_PACKAGINGS,
@@ -59,7 +60,10 @@ const TEXTS: { readonly [D in Detail]: DetailText<Details[D]> } = {
 export const writeDetails = (set: Details): Record<Detail, string> =>
   eachDetail(name => (TEXTS[name] as DetailText<unknown>).write(set[name]))
 
-/** All details by their texts; an empty text is blank. A text that cannot be read is blank as well, and `unread` hears of it. */
+/**
+ * All details by their texts; an empty text is blank. A text that cannot be read, or is too long, is blank as well, and
+ * `unread` hears of it.
+ */
 export function readDetails(
   textOf: (name: Detail) => string,
   habits: DetailHabits,
@@ -69,6 +73,10 @@ export function readDetails(
   for (const name of DETAIL_NAMES) {
     const text = textOf(name)
     if (text.trim() === '') continue
+    if (text.length > DETAIL_SIGNS[name]) {
+      unread(name, null)
+      continue
+    }
     const reading = (TEXTS[name] as DetailText<unknown>).read(text, habits)
     if (reading.ok) details[name] = reading.value
     else unread(name, reading.ask)

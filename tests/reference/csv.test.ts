@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { parse } from 'csv-parse/sync'
 import fc from 'fast-check'
+import { eachDetail } from '#core/catalog'
 import { readTable, restoreCell, safeCell, writeList, type ListLine } from '#core/exchange'
 
 const cell = fc
@@ -30,12 +31,10 @@ const line = fc.record({ name: cell, notes: cell, words: fc.constant([]) }).map(
   themes: [],
   size: '',
   searchWords: [],
-  acquiredOn: '',
-  price: '',
+  ...eachDetail(() => ''),
   used: '',
   matchingDie: '',
   place: '',
-  packaging: '',
   ...each,
 }))
 

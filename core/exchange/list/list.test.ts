@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { ulid } from 'ulid'
-import type { DateOrder } from '#core/catalog'
+import { type DateOrder, eachDetail } from '#core/catalog'
 import {
   chosenBrands,
   gatherFacts,
@@ -238,9 +238,8 @@ test('a list that was written here and is read again says the same, however ofte
     size: '',
     words: [],
     searchWords: [],
+    ...eachDetail(() => ''),
     notes: 'from the quay',
-    acquiredOn: '',
-    price: '',
     used: '',
     matchingDie: '',
     place: '',

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { ulid } from 'ulid'
-import { type Holding, TABLES } from '#core/catalog'
+import { eachDetail, type Holding, TABLES } from '#core/catalog'
 import { isNotSaid } from '#core/classing'
 import { type LengthUnit, readSize } from '#core/units'
 import {
@@ -18,6 +18,7 @@ import {
   recommendedChoices,
   readTable,
   reportOn,
+  writeDetails,
   writeList,
 } from '../index'
 
@@ -33,6 +34,7 @@ const spelt = (text: string): string => {
 
 /** What people write into a cell: proper, sloppy, and of the wrong column. */
 const WRITTEN: Readonly<Record<ListField, readonly string[]>> = {
+  ...eachDetail(name => [`some ${name}`, 'kept, and more', LONG]),
   number: ['7', '#12', 'no. 3', '0', '12a', '352 W', '7'],
   name: ['Kelp Study', 'Kelp  Study', 'x'.repeat(320), '=SUM(A1)', 'No name'],
   brand: ['Greywether', 'GREYWETHER', 'Copper Latch', 'Copperlatch', 'y'.repeat(310), `Greywether${'!'.repeat(320)}`],
@@ -105,9 +107,8 @@ function textsOf(holding: Holding, { brands, kinds, categories, themes }: NewRec
   ): readonly string[] => list.flatMap(record => (record.id === id ? write(record) : []))
   return [
     holding.name,
-    holding.notes,
+    ...Object.values(writeDetails(holding)),
     holding.placeText,
-    holding.packaging ?? '',
     ...holding.words,
     ...holding.searchWords,
     ...holding.questions.map(each => each.text),
@@ -233,7 +234,7 @@ test('what is written here is read back as it is, whatever the names hold (prope
   const line = fc.record({ ...named, themes: texts, words: texts, searchWords: texts })
   fc.assert(
     fc.property(fc.array(line, { minLength: 1, maxLength: 6 }), lines => {
-      const blank = { code: '', kind: '', size: '', acquiredOn: '', price: '', used: '', matchingDie: '', packaging: '' }
+      const blank = { ...eachDetail(() => ''), code: '', kind: '', size: '', used: '', matchingDie: '' }
       const reading = readTable(new TextEncoder().encode(writeList(lines.map((each, at) => ({ ...blank, ...each, number: at + 1 })))))
       if (!reading.ok) throw new Error(reading.code)
       const columns = guessColumns(reading.table).map(guess => guess.field)
