@@ -1,12 +1,12 @@
 import type { Container, Fixture } from '#core/catalog'
 import { layElevation } from '#core/drawing'
 
-/** Between one piece of furniture and the next: a step aside. Common practice. */
+/** Distance between neighbouring pieces of furniture: one side step. Common practice. */
 const BESIDE_MM = 600
 
 /**
- * How far along the room the middle of each container stands, in mm from its first furniture: the furniture side by side in its
- * order, each as it is drawn from the front. O(containers).
+ * Position of the middle of each container along the room, in mm from the left end: furniture side by side in its order, each as it is
+ * drawn from the front. O(containers).
  */
 export function placesAlong(fixtures: Iterable<Fixture>, containers: readonly Container[]): ReadonlyMap<string, number> {
   const along = new Map<string, number>()

@@ -1,9 +1,9 @@
 import { ascending } from 'd3-array'
 
-/** Something that would serve for a need: a set, with all that goes along with it. */
+/** A set that would serve a need, together with the sets that go along with it. */
 export interface Candidate {
   readonly id: string
-  /** Every container that it opens, with what goes along; none where it is at hand already. null: nobody knows where it is. */
+  /** Every container that it opens, those of the sets that go along included; empty: it is at hand. null: its place is unknown. */
   readonly containerIds: readonly string[] | null
 }
 export interface CardFacts {
@@ -13,22 +13,22 @@ export interface CardFacts {
   readonly alongMm: (containerId: string) => number
 }
 export interface CardChoice {
-  /** One of the candidates of each need, in the order of the needs; null where a need has none. */
+  /** The chosen candidate of each need, in the order of the needs; null: the need has none. */
   readonly chosen: readonly (string | null)[]
   readonly containerIds: readonly string[]
   readonly walkMm: number
-  /** false: the search was ended; there may be a better one. */
+  /** false: the search stopped at its limit, so a better choice may exist. */
   readonly isBest: boolean
 }
 
-/** As many ways tried at most: beyond it the best so far is told, and that it may not be the best there is. */
+/** Search nodes at most. Beyond them the best choice so far is returned with `isBest` false. */
 const MOST_NODES = 600_000
 
 /**
- * Of each need one candidate, so that the fewest containers are opened; of those the shortest walk, and of those the first of what
- * was offered. The needs are sets to be covered by containers, each weighted by the walk it adds: exact, by branch and bound
- * (Land and Doig 1960; weighted set cover is NP-hard, Karp 1972). Each branch is bounded by the fewest containers that could meet the
- * needs that are left, worked out once for all of them (2^needs). A set without a known place is chosen only if the need has no other.
+ * Chooses one candidate for each need so that the fewest containers are opened; on a tie the shortest walk, then the order of the offers.
+ * Exact: weighted set cover (NP-hard, Karp 1972) by branch and bound (Land and Doig 1960). The bound of a branch is the fewest containers
+ * that could meet its remaining needs, precomputed for all subsets (2^needs). A set without a known place is chosen only if the need has
+ * no other.
  * @example chooseForCard([[{ id: 'a', containerIds: ['1', '2'] }, { id: 'b', containerIds: ['2'] }]], aLine).chosen //=> ['b']
  */
 export function chooseForCard(
@@ -37,7 +37,7 @@ export function chooseForCard(
   mostNodes = MOST_NODES,
 ): CardChoice {
   const options = needs.map(candidates => worthTrying(candidates))
-  // By the order of the walk, so that a sorted list of figures is a walk.
+  // Containers in walking order, so that a sorted list of their figures is a walk.
   const ids = [...new Set(options.flatMap(own => own.flatMap(({ containerIds }) => containerIds)))].sort(
     (a, b) => ascending(rankOf(a), rankOf(b)) || ascending(a, b),
   )
@@ -93,8 +93,8 @@ export function chooseForCard(
 }
 
 /**
- * For every choice of needs (a bit each) the fewest containers that could meet them, were each container enough for every need that
- * some candidate opens it for: never more than it really takes. O(2^needs x containers).
+ * For every subset of the needs (one bit each), a lower bound of the containers to open: each container is taken to meet every need for
+ * which some candidate opens it. O(2^needs x containers).
  */
 function fewestFor(figured: readonly (readonly Figured[])[], containers: number): Uint8Array {
   const meets = new Uint16Array(containers)
@@ -106,7 +106,7 @@ function fewestFor(figured: readonly (readonly Figured[])[], containers: number)
   for (let left = 1; left < least.length; left += 1) {
     const need = 31 - Math.clz32(left)
     const own = sorts[need] ?? []
-    // A need that nothing is known to meet opens nothing.
+    // A need without a candidate opens no container.
     least[left] = own.length === 0 ? (least[left & ~(1 << need)] ?? 0) : 1 + Math.min(...own.map(each => least[left & ~each] ?? 0))
   }
   return least
@@ -121,17 +121,17 @@ interface Found {
 }
 interface Figured {
   readonly at: number
-  /** Containers by their place in the walk. */
+  /** Containers by their rank in the walk. */
   readonly opens: readonly number[]
 }
 interface Option {
   readonly at: number
   readonly containerIds: readonly string[]
 }
-/** A tenth of a millimetre is no shorter walk. */
+/** Walks that differ by less count as equally long. */
 const SLACK_MM = 0.1
 
-/** The candidates of a need that no other of it beats outright: opening no more, and offered before. */
+/** The candidates of a need that are not dominated: no other one opens a subset of their containers and was offered earlier. */
 function worthTrying(candidates: readonly Candidate[]): readonly Option[] {
   const known = candidates.flatMap(({ containerIds }, at) => (containerIds ? [{ at, containerIds: [...new Set(containerIds)] }] : []))
   const lost = candidates.length > 0 ? [{ at: 0, containerIds: [] }] : []

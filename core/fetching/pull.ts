@@ -1,15 +1,15 @@
 import type { Holding, Loan, PullLine, Relation } from '#core/catalog'
 import type { Room, Standing } from '#core/room'
 
-/** Known relations between sets, for what goes along. */
+/** Known relations between sets, for what goes along with each. */
 export interface BelongFacts {
   readonly holdings: ReadonlyMap<string, Holding>
   readonly relations: Iterable<Relation>
 }
 
 /**
- * What is fetched along with each set, at an address of its own: its dies, the stamp of a die, and the sets that its pieces live
- * with. O(relations + pieces).
+ * The sets to fetch along with each set, at addresses of their own: its dies, the stamp of a die, and the sets that its pieces live with.
+ * O(relations + pieces).
  */
 export function goesAlong(ids: readonly string[], { holdings, relations }: BelongFacts): ReadonlyMap<string, readonly string[]> {
   const along = new Map<string, Set<string>>(ids.map(id => [id, new Set()]))
@@ -24,8 +24,8 @@ export function goesAlong(ids: readonly string[], { holdings, relations }: Belon
 }
 
 /**
- * A pull list with more sets on it, and with what goes along with each. What is on it already stays as it is; what came along and
- * is now asked for itself stands for itself.
+ * The pull list with these sets added, each with what goes along with it. Lines that are on it stay as they are; a set that came along and
+ * is now asked for itself gets a line of its own.
  */
 export function withSets(lines: readonly PullLine[], ids: readonly string[], facts: BelongFacts): readonly PullLine[] {
   const asked = ids.filter(id => facts.holdings.has(id))
@@ -41,24 +41,24 @@ export function withSets(lines: readonly PullLine[], ids: readonly string[], fac
   return [...lines.map(line => (wanted.has(line.holdingId) && line.alongWithId !== null ? { ...line, alongWithId: null } : line)), ...fresh]
 }
 
-/** A pull list without some sets, and without what came along with them alone. */
+/** The pull list without these sets, and without the sets that only came along with them. */
 export function withoutSets(lines: readonly PullLine[], ids: readonly string[]): readonly PullLine[] {
   const gone = new Set(ids)
   return lines.filter(({ holdingId, alongWithId }) => !gone.has(holdingId) && !gone.has(alongWithId ?? ''))
 }
 
-/** The places a set is taken out of: two where it was cut in two; none where it has no place. */
+/** The places of a set: two if it is cut in two, none if it has no place. */
 export function standingsOf(holdingId: string, { placements, halves }: Pick<Room, 'placements' | 'halves'>): readonly Standing[] {
   const only = placements.get(holdingId)
   return halves.get(holdingId) ?? (only ? [only] : [])
 }
-/** What a line is ticked by: the holders of its set, or the set itself where it stands in none. */
+/** Ids that tick off a line: the holders of its set, or the set itself if it is in no holder. */
 export function placeIdsOf(holdingId: string, room: Pick<Room, 'placements' | 'halves'>): readonly string[] {
   const ids = standingsOf(holdingId, room).map(({ holder }) => holder.id)
   return ids.length > 0 ? ids : [holdingId]
 }
 
-/** How far a line is: still to be fetched, out of its place (by this list or not), or fetched and back again. */
+/** State of a line: still to be fetched, out of its place (by this list or not), or fetched and back again. */
 export type LineState =
   | { readonly as: 'toFetch'; readonly placeIds: readonly string[] }
   | { readonly as: 'out'; readonly loan: Loan }
@@ -72,6 +72,6 @@ export function lineState(
   const loan = loanOf(holdingId)
   if (loan) return { as: 'out', loan }
   const left = placeIdsOf(holdingId, room).filter(id => !takenFromIds.includes(id))
-  // What was set down elsewhere meanwhile was taken all the same.
+  // A set that was put down elsewhere meanwhile counts as taken.
   return left.length === 0 || takenFromIds.length >= placeIdsOf(holdingId, room).length ? { as: 'back' } : { as: 'toFetch', placeIds: left }
 }

@@ -4,15 +4,15 @@ import type { Use } from '#core/catalog'
 export interface UseTally {
   /** Number of uses that were counted. */
   readonly times: number
-  /** false: it was used besides, nobody knows how often. */
+  /** false: it was also used an unknown number of times. */
   readonly isCounted: boolean
   /** The last known day, month or year; null: unknown. */
   readonly lastOn: string | null
 }
 
 /**
- * How often each set was used, and when last, counted from the log. A set of which the log says nothing is not in it: nobody knows
- * whether it was used. O(uses).
+ * How often and when last each set was used, counted from the log. A set that the log does not mention is left out: its use is unknown.
+ * O(uses).
  * @example tallyUses([{ id: 'u', holdingId: 's', on: '2026-05', times: 2, from: 'said' }]).get('s')
  * //=> { times: 2, isCounted: true, lastOn: '2026-05' }
  */
@@ -23,7 +23,7 @@ export function tallyUses(uses: Iterable<Use>): ReadonlyMap<string, UseTally> {
     tallies.set(holdingId, {
       times: (before?.times ?? 0) + (times ?? 0),
       isCounted: (before?.isCounted ?? true) && times !== null,
-      // A day sorts behind its month, and a month behind its year: text order is time order.
+      // Partial dates compare as text: a month sorts before its days.
       lastOn: laterOf(before?.lastOn ?? null, times === 0 ? null : on),
     })
   }
@@ -34,11 +34,11 @@ const laterOf = (a: string | null, b: string | null): string | null => {
   return b === null || a > b ? a : b
 }
 
-/** Whether a set was ever used; null: the log says nothing of it. @example wasUsed(undefined) //=> null */
+/** Whether a set was ever used; null: the log does not mention it. @example wasUsed(undefined) //=> null */
 export const wasUsed = (tally: UseTally | undefined): boolean | null => (tally ? tally.times > 0 || !tally.isCounted : null)
 
 /**
- * What an older list says of use as a whole; null where it says nothing.
+ * The use that an older list states for a set; null: it states none.
  * @example saidUse({ isUsed: true, useCount: null })?.times //=> null
  */
 export function saidUse({
@@ -53,7 +53,7 @@ export function saidUse({
 }
 
 /**
- * The days on which a set was used that was fetched and is back: the day of each, one where it is the same.
+ * The days of use of a set that was fetched and brought back: the first and the last day, once if they are the same.
  * @example daysOfUse('2026-11-25', '2026-11-27') //=> ['2026-11-25', '2026-11-27']
  */
 export const daysOfUse = (outOn: string, backOn: string): readonly string[] => [...new Set([outOn, backOn])]

@@ -8,7 +8,7 @@ export interface WalkFacts extends Pick<Room, 'rows' | 'placements' | 'halves'> 
   readonly loanOf: (holdingId: string) => Loan | undefined
 }
 
-/** One thing to do at a stop: a set that is taken from there, or put back. */
+/** One thing to do at a stop: a set to take from its place, or to put back. */
 export interface StopSet {
   readonly holdingId: string
   readonly standing: Standing
@@ -32,7 +32,7 @@ export interface Stop {
 }
 export interface Walk {
   readonly stops: readonly Stop[]
-  /** Still to be fetched, and nobody knows where they stand. */
+  /** Sets to fetch whose place is unknown. */
   readonly nowhereIds: readonly string[]
 }
 
@@ -133,13 +133,12 @@ export type SlotCheck =
   /** Places too far back; negative: too far in front. */
   | { readonly as: 'off'; readonly places: number }
   | { readonly as: 'otherRow'; readonly standing: Standing }
-  /** What was seen has no place, or nobody knows which; or it is out, by the records. */
+  /** The set that was seen has no known place, or the records say that it is out. */
   | { readonly as: 'unknown' }
   | { readonly as: 'itself' }
 
 /**
- * Where a hand is, by the set that it sees in front of the gap, against where something goes back to. Counted as things stand
- * there now. O(row).
+ * Where the hand is, by the set in front of the gap, against the place that something returns to. Counts only sets that are there. O(row).
  */
 export function checkSlot(row: ContainerRow, goal: Placement, seen: Standing | undefined, loanOf: WalkFacts['loanOf']): SlotCheck {
   if (!seen || !isLookedAt(seen)) return { as: 'unknown' }

@@ -4,7 +4,7 @@ import { type Authority, compareFilingKeys, filingKeyOf, tabOf } from './keys'
 import type { SetRanks } from './ranking'
 import { cutOfLeastDisorder, type ZoneRun, zoneRun } from './zoneRun'
 
-/** A place that does not hold anything yet: in a row behind one holder and in front of another, or a free cell. */
+/** A free place: in a row between two holders, or a free cell. */
 export interface InsertionPoint {
   readonly container: Container
   readonly lane: number
@@ -20,7 +20,7 @@ export type InsertionProposal =
       readonly ok: true
       readonly point: InsertionPoint
       readonly zone: Zone
-      /** Where the order would have it, if that is full and it goes to the nearest row with room. */
+      /** The container of the proper place, if that is full and the nearest row with room is proposed instead. */
       readonly insteadOf?: Container
     }
   | {
@@ -36,22 +36,22 @@ export type InsertionProposal =
       readonly zone: Zone | null
     }
 
-/** What a proposal looks at. `rows` are the arranged containers by id. */
+/** The facts that a proposal reads. `rows` are the arranged containers by id. */
 export interface RoomFacts {
   readonly fixtures: ReadonlyMap<string, Fixture>
   readonly zones: readonly Zone[]
   readonly rows: ReadonlyMap<string, ContainerRow>
   readonly holdings: ReadonlyMap<string, Holding>
   readonly authority: Authority
-  /** The stamp that a die belongs to, where the owner has said so: a zone may keep the two together. */
+  /** The stamp of a die, if the owner said so: a zone may keep the two together. */
   readonly stampOf?: ReadonlyMap<string, string>
-  /** For each zone the ranks of all its sets and of those that are asked about: see `rankSets()`. Left out, keys are compared. */
+  /** For each zone, the ranks of its sets and of the sets to be filed: see `rankSets()`. Left out: keys are compared. */
   readonly ranks?: ReadonlyMap<string, SetRanks>
-  /** Whether one more goes into a lane, counted from 1. Left out, every lane takes any number. */
+  /** Whether a lane (counted from 1) has room for one more. Left out: every lane has room. */
   readonly hasRoom?: (row: ContainerRow, lane: number, holding: Holding) => boolean
 }
 
-/** The first zone, by rank, that names the kind; else the first that takes everything. */
+/** The first zone, by rank, that names the kind; else the first zone that takes every kind. */
 export function zoneFor(holding: Pick<Holding, 'kindId'>, zones: readonly Zone[]): Zone | null {
   const byRank = [...zones].sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1))
   return (
@@ -62,10 +62,9 @@ export function zoneFor(holding: Pick<Holding, 'kindId'>, zones: readonly Zone[]
 }
 
 /**
- * Where a set goes by its zone's filing rule: container, tab and the two neighbours. O(n log n) the first time a room is
- * asked, then O(log n) comparisons of keys and a scan of numbers: see the bench.
- * Rows that somebody has put out of order by hand are no obstacle: the place is the one that is out of order with the
- * fewest of them (and in an ordered row that is simply the place in the order).
+ * Where a set goes by its zone's filing rule: container, tab and the two neighbours. Rows that are out of order are allowed: the place is
+ * the one with the fewest inversions, which in an ordered row is the place in the order. O(n log n) the first time a room is asked, then
+ * O(log n) key comparisons and a scan of numbers: see the bench.
  */
 export function proposePlace(holding: Holding, facts: RoomFacts): InsertionProposal {
   const zone = zoneFor(holding, facts.zones)
@@ -84,7 +83,7 @@ export function proposePlace(holding: Holding, facts: RoomFacts): InsertionPropo
   return { ok: false, code: fitting.some(row => row.somewhere.length > 0) ? 'cellsNotLookedAt' : 'allCellsTaken', zone }
 }
 
-/** A full row is not proposed while another of the zone has room: the nearest one in walking order, there by the rule. */
+/** If the proper row is full and another row of the zone has room, the nearest such row in walking order, at its place by the rule. */
 function whereRoomIs(holding: Holding, point: InsertionPoint, zone: Zone, run: ZoneRun, facts: RoomFacts): InsertionProposal {
   const { hasRoom } = facts
   const lanes = run.rows.filter(row => !row.container.cells).flatMap(row => row.lanes.map((_, at) => ({ row, lane: at + 1 })))
@@ -96,13 +95,13 @@ function whereRoomIs(holding: Holding, point: InsertionPoint, zone: Zone, run: Z
   const { row, lane } = nearest
   const there = row.placements.filter(each => each.lane === lane && each.holder.apartBecause === null)
   const front = there[inFrontOf(holding, zone, there, facts) - 1]
-  // In front of all that stand there is in front of their tab too.
+  // In front of every holder is also in front of their tab.
   const first = there[0] ? -1 : (row.lanes[lane - 1]?.length ?? 0) - 1
   const index = front ? entryIndex(row, front) : first
   return { ok: true, point: pointAfter(row, lane, index), zone, insteadOf: point.container }
 }
 
-/** The entry nearest to a position that will do; of two that are as near, the one in front. O(n). */
+/** The entry nearest to a position that passes the test; of two equally near, the one in front. O(n). */
 function nearestTo<T>(list: readonly T[], at: number, willDo: (each: T) => boolean): T | null {
   for (let away = 0; away < list.length; away += 1)
     for (const each of away === 0 ? [list[at]] : [list[at - away], list[at + away]]) if (each !== undefined && willDo(each)) return each
@@ -144,7 +143,7 @@ function inARow(holding: Holding, rule: FilingRule, run: ZoneRun, facts: RoomFac
   return pointAfter(row, behind.lane, entryIndex(row, behind) - 1)
 }
 
-/** Behind a holder of a container, or in front of all that was looked at there. */
+/** Behind a holder of a container; `front` null: in front of all holders whose position is known. */
 function inGap(row: ContainerRow, front: Placement | null): InsertionPoint {
   if (front) return pointAfter(row, front.lane, entryIndex(row, front))
   const [behind] = row.placements
@@ -158,7 +157,7 @@ function inFrontOf(holding: Holding, zone: Zone, run: readonly Placement[], fact
   return cutOfLeastDisorder(run.length, index => (ranks.get(run[index]?.holder.holdingIds[0] ?? '') ?? -1) <= own)
 }
 
-/** How many of `run` stay in front: the cut with the fewest pairs out of order, the last such cut on a tie. */
+/** Number of entries of `run` that stay in front: the cut with the fewest inversions, the last such cut on a tie. */
 export function leastDisorder(
   holding: Holding,
   rule: FilingRule,
@@ -195,13 +194,13 @@ export function pointAfter(row: ContainerRow, lane: number, index: number): Inse
   }
 }
 
-/** Pages whose cells take the size, either way round: the smallest cells first, those never measured last. */
+/** Pages whose cells take the size, either way round: smallest cells first, unmeasured cells last. */
 function cellsThatTake(size: Holding['size'], rows: readonly ContainerRow[]): readonly ContainerRow[] {
   const areaOf = (row: ContainerRow): number => {
     const cell = row.container.cells?.cellSize
     return cell ? cell.widthMm * cell.heightMm : Infinity
   }
-  // With no size known the larger cells are no surer than the smaller: the walking order stays.
+  // Without a size no page is a better guess: keep the walking order.
   return rows
     .filter(({ container }) => cellTakes(container.cells, size))
     .map((row, at) => ({ row, at, area: size ? areaOf(row) : 0 }))

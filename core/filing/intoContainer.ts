@@ -3,8 +3,8 @@ import { type ContainerRow, entryId, type MoveTarget, nextFreeCell } from '#core
 import { type InsertionProposal, proposePlace, type RoomFacts } from './insertion'
 
 /**
- * The place of a set in a container that somebody has chosen: by the rule of the container's zone, whatever kinds the zone takes
- * and however full it is. As `proposePlace`.
+ * The place of a set in a container that the owner chose: by the rule of the container's zone, even if the zone does not take the kind or
+ * the container is full. As `proposePlace`.
  */
 export function proposeIn(row: ContainerRow, holding: Holding, facts: RoomFacts): InsertionProposal {
   const { id, zoneId } = row.container
@@ -14,8 +14,8 @@ export function proposeIn(row: ContainerRow, holding: Holding, facts: RoomFacts)
 }
 
 /**
- * Where in one container a set goes: the place by the rule of the container's zone, whatever kinds the zone takes; else the
- * front of its first lane; of pages the next free cell. null: its cells are all taken. As `proposePlace`.
+ * The place of a set in one container: by the rule of its zone, whatever kinds the zone takes; else the front of its first lane; on pages
+ * the next free cell. null: all cells are taken. As `proposePlace`.
  */
 export function targetInContainer(row: ContainerRow, holding: Holding | null, facts: RoomFacts): MoveTarget | null {
   const { id: containerId, cells } = row.container

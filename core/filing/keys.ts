@@ -1,6 +1,6 @@
 import { type Brand, type Category, FILING_KEYS, type FilingKey, type FilingRule, type Holding, type Kind, type Theme } from '#core/catalog'
 
-/** What a filing key may look up. */
+/** The records that a filing key may look up. */
 export interface Authority {
   readonly brands: ReadonlyMap<string, Brand>
   readonly themes: ReadonlyMap<string, Theme>
@@ -8,7 +8,7 @@ export interface Authority {
   readonly kinds: ReadonlyMap<string, Kind>
 }
 
-/** One part of a filing key: words compare as a person files them, numbers by size, null (not known) files last. */
+/** One part of a filing key. Words collate as a person files them, numbers by value, null (not known) last. */
 export type KeyPart = string | number | null
 type Strategy = (holding: Holding, key: FilingKey, authority: Authority) => KeyPart
 
@@ -25,19 +25,19 @@ function brandName(holding: Holding, { order }: FilingKey, brands: ReadonlyMap<s
 }
 
 type By = FilingKey['by']
-/** Lists of names that a key goes by, and that a divider may stand for. */
+/** Tables whose records a key goes by, and a divider may stand for. */
 export type TabTable = 'brands' | 'themes' | 'categories' | 'kinds'
 export type TabBy = 'brand' | 'theme' | 'category' | 'kind'
 interface KeyFacts {
-  /** The orders it may have, the usual one first. */
+  /** The orders that the key may have, the usual one first. */
   readonly orders: readonly [FilingKey['order'], ...FilingKey['order'][]]
-  /** Sets that have it in common stand together. */
+  /** Sets with an equal key part form a group. */
   readonly groups: boolean
-  /** What a pure look-up makes of a set, so a rule of three keys costs three look-ups a set. */
+  /** Makes the look-up of a set once, so that a rule of three keys costs three look-ups a set. */
   readonly keyOf: Strategy
 }
 
-/** Of each key: its orders, whether it groups, and its value for a set. All that is said of a key is said here. */
+/** Of each key: its orders, whether it groups, and its value for a set. The one definition of each key. */
 export const KEYS: Readonly<Record<By, KeyFacts>> = {
   brand: {
     orders: ['alphabetical', 'asItself'],
@@ -83,14 +83,14 @@ export function sameRule(a: FilingRule, b: FilingRule): boolean {
   return writeRule(a) === writeRule(b)
 }
 /**
- * A rule as a line for an address: its keys, each with its order where that is not the usual one.
+ * A rule as one line for an address: its keys, each with its order if that is not the usual one.
  * @example writeRule({ keys: [{ by: 'theme', order: 'own' }, { by: 'name', order: 'alphabetical' }] }) //=> 'theme.own,name'
  */
 export function writeRule({ keys }: FilingRule): string {
   return keys.map(({ by, order }) => (order === KEYS[by].orders[0] ? by : `${by}.${order}`)).join()
 }
 /**
- * What such a line says; null where it says nothing. Keys and orders that are none are passed over.
+ * Reads such a line; null if it holds no key. Unknown keys and orders are skipped.
  * @example readRule('brand,hats,name') //=> { keys: [{ by: 'brand', order: 'alphabetical' }, { by: 'name', order: 'alphabetical' }] }
  */
 export function readRule(text: string): FilingRule | null {
@@ -117,7 +117,7 @@ function comparePart(a: KeyPart, b: KeyPart): number {
   return collator.compare(String(a), String(b))
 }
 
-/** Total: name and number follow the rule's own keys, so two sets are never equal by accident of storage. */
+/** A total order: name and number follow the keys of the rule, so that no two sets compare as equal. */
 export function compareFilingKeys(a: readonly KeyPart[], b: readonly KeyPart[]): number {
   for (let index = 0; index < a.length; index += 1) {
     const order = comparePart(a[index] ?? null, b[index] ?? null)
@@ -126,7 +126,7 @@ export function compareFilingKeys(a: readonly KeyPart[], b: readonly KeyPart[]):
   return 0
 }
 
-/** The record a divider would have to stand for, to be the tab of this set under the rule's first key. */
+/** The record that the tab of this set stands for, under the first key of the rule. */
 export function tabOf(holding: Holding, rule: FilingRule): { readonly by: TabBy; readonly id: string } | null {
   const by = rule.keys[0]?.by
   if (!isTabKey(by)) return null

@@ -6,9 +6,9 @@ import { type Authority, compareFilingKeys, filingKeyOf, KEYS } from './keys'
 export interface ViewEntry {
   readonly standing: Standing
   readonly holding: Holding
-  /** Set where a group begins: the name of its brand, theme, category, kind or series, or '' for those that have none. */
+  /** First of its group: the name of the group's brand, theme, category, kind or series, '' for sets that have none. Else null. */
   readonly opensGroup: string | null
-  /** Numbers of the running series, before this one, that do not stand in these containers. */
+  /** Numbers of the running series between the previous entry and this one that are not in these containers. */
   readonly missing: { readonly from: number; readonly to: number } | null
 }
 
@@ -18,7 +18,7 @@ export interface ViewFacts {
   readonly series: ReadonlyMap<string, { readonly name: string }>
 }
 
-/** To look at, a list of one's own is shown in one's own order. */
+/** A view shows the owner's own order where the key has one. */
 const orderOf = (by: FilingKey['by']): FilingKey['order'] => KEYS[by].orders.find(order => order === 'own') ?? KEYS[by].orders[0]
 
 /** null: this order has no groups. */
@@ -28,7 +28,7 @@ function groupOf(
   { authority: { brands, themes, categories, kinds }, series }: ViewFacts,
 ): string | null {
   const brand = brands.get(holding.brandId ?? '')
-  // A brand that was taken over files with its successor, and so stands under its name.
+  // A brand that was taken over files with its successor, under the successor's name.
   if (by === 'brand') return (brands.get(brand?.successorId ?? '') ?? brand)?.name ?? ''
   if (by === 'theme') return themes.get(holding.themeIds[0] ?? '')?.name ?? ''
   if (by === 'category') return categories.get(holding.categoryId ?? '')?.name ?? ''
@@ -37,7 +37,7 @@ function groupOf(
 }
 
 /**
- * All sets of some containers in another order, to look at: nothing is moved and every address stays. O(n log n).
+ * All sets of some containers in another order, for viewing: nothing is moved and every address stays. O(n log n).
  * @example viewInOrder(rows, 'number', facts).map(entry => entry.holding.number) //=> [1, 2, 5]
  */
 export function viewInOrder(rows: readonly ContainerRow[], by: FilingKey['by'], facts: ViewFacts): readonly ViewEntry[] {

@@ -4,7 +4,7 @@ import { type Authority, compareFilingKeys, filingKeyOf } from './keys'
 /** The rank of each set by a filing rule, by its id. Sets whose keys are equal have one rank. */
 export type SetRanks = ReadonlyMap<string, number>
 
-/** Ranks sets by a filing rule: from then on comparing two is comparing two numbers. O(n log n) comparisons of keys. */
+/** Ranks sets by a filing rule, so that comparing two sets is comparing two numbers. O(n log n) key comparisons. */
 export function rankSets(holdings: Iterable<Holding>, rule: FilingRule, authority: Authority): SetRanks {
   const keyed = [...holdings].map(({ id, ...holding }) => ({ id, key: filingKeyOf({ id, ...holding }, rule, authority) }))
   keyed.sort((a, b) => compareFilingKeys(a.key, b.key) || (a.id < b.id ? -1 : 1))

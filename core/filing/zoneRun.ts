@@ -9,15 +9,15 @@ export interface ZoneRun {
   readonly placementAt: (index: number) => Placement | undefined
   /** The containers of the zone in walking order, pages of cells among them. */
   readonly rows: readonly ContainerRow[]
-  /** The first divider for each thing that one stands for: keyed `theme/<id>`. */
+  /** The first divider of each record that dividers stand for, by `theme/<id>`. */
   readonly tabs: ReadonlyMap<string, TabSpot>
-  /** The positions of the run that are behind a tab, keyed `theme/<id>`. */
+  /** The positions of the run behind each tab, by `theme/<id>`. */
   readonly underTab: (key: string) => readonly number[]
-  /** How many placements stay in front of a set with the fewest out of order. `among`: only these positions (null: all). */
+  /** Number of placements in front of `own` at the cut with the fewest inversions. `among`: only these positions (null: all). */
   readonly cut: (own: Holding, among: readonly number[] | null) => number
   /**
-   * Where something of the zone was never looked at: the container, and behind which of its holders (null: in front of them), that
-   * is out of order with the fewest. What stands somewhere in a container is out of order with nothing in it. null: all was looked at.
+   * If some holders of the zone have no known position: the container, and the holder to go behind (null: in front of all), with the
+   * fewest inversions. Holders without a known position cause no inversion. null: all positions are known.
    */
   readonly gap: (own: Holding) => { readonly row: ContainerRow; readonly front: Placement | null } | null
 }
@@ -29,19 +29,16 @@ interface TabSpot {
 interface Facts {
   readonly holdings: ReadonlyMap<string, Holding>
   readonly authority: Authority
-  /**
-   * Where many sets are filed one after the other: for each zone the ranks of all its sets and of those that are asked about, worked out
-   * once.
-   */
+  /** For many sets filed one after the other: for each zone, the ranks of its sets and of the sets to be filed, computed once. */
   readonly ranks?: ReadonlyMap<string, SetRanks>
 }
 
-/** Facts are replaced when the room changes, never altered: what was worked out for them holds as long as they live. */
+/** Facts are replaced when the room changes, never mutated, so results can be kept by identity. */
 const kept = new WeakMap<Facts, Map<string, ZoneRun>>()
 
 /**
- * The run of a zone, worked out once for a room; `rowsOf` gives its containers in walking order. What the owner keeps
- * apart is not of it. O(n), and O(n log n) when it is asked a second time.
+ * The run of a zone, computed once for a room; `rowsOf` gives its containers in walking order. Holders that the owner pinned are left out.
+ * O(n), and O(n log n) when it is asked a second time.
  */
 export function zoneRun(facts: Facts, zone: Pick<Zone, 'id' | 'filingRule'>, rowsOf: () => readonly ContainerRow[]): ZoneRun {
   const runs = kept.get(facts) ?? new Map<string, ZoneRun>()
@@ -74,7 +71,7 @@ function makeRun(facts: Facts, zone: Pick<Zone, 'id' | 'filingRule'>, rows: read
   }
 }
 
-/** What the rule files of a row: all but what the owner keeps apart. Rows are replaced when they change: worked out once for each. */
+/** The holders of a row that the rule files: all but pinned ones. Rows are replaced when they change, so this is computed once for each. */
 const filedIn = onceFor((row: ContainerRow) => row.placements.filter(({ holder }) => holder.apartBecause === null))
 const tabsIn = onceFor((row: ContainerRow): ReadonlyMap<string, TabSpot> => {
   const tabs = new Map<string, TabSpot>()
@@ -97,11 +94,11 @@ function onceFor<K extends object, V>(work: (key: K) => V): (key: K) => V {
 }
 
 type Compared = Pick<ZoneRun, 'cut' | 'gap'>
-/** The ranks of the placements of each row, worked out once for a row. */
+/** The ranks of the placements of each row, computed once for a row. */
 const ranksByRow = new WeakMap<SetRanks, (row: ContainerRow) => Int32Array>()
 const rankIn = (ranks: SetRanks, { holder }: Pick<Placement, 'holder'>): number => ranks.get(holder.holdingIds[0] ?? '') ?? -1
 
-/** By ranks that are known: no key is worked out. A set of no known rank is passed over. */
+/** Compares by known ranks, so that no key is computed. A set without a rank is skipped. */
 function comparedByRank(ranks: SetRanks, filed: readonly ContainerRow[]): Compared {
   const ranksOf = ranksByRow.get(ranks) ?? onceFor((row: ContainerRow) => Int32Array.from(filedIn(row), each => rankIn(ranks, each)))
   ranksByRow.set(ranks, ranksOf)
@@ -141,7 +138,7 @@ function comparedByKey({ holdings, authority }: Facts, rule: FilingRule, filed: 
     },
     cut(own, among) {
       const key = filingKeyOf(own, rule, authority)
-      // Asked once, a run is only compared through; asked again, it is worth being put in order first.
+      // A run that is asked once is only scanned; a run that is asked again is sorted first.
       asked += 1
       if (asked === 1) {
         const isInFront = keys.map(inFrontOf(key))
@@ -156,8 +153,8 @@ function comparedByKey({ holdings, authority }: Facts, rule: FilingRule, filed: 
 }
 
 /**
- * The first container, and the last gap in it, that is out of order with the fewest; null where all was looked at. What nobody has looked
- * at is told by its container alone. O(n).
+ * The container and gap with the fewest inversions, preferring the first container and the last gap in it; null: all positions are known.
+ * Holders without a known position count by their container alone. O(n).
  */
 function gapOfLeastDisorder(
   rows: readonly ContainerRow[],
@@ -168,7 +165,7 @@ function gapOfLeastDisorder(
   const known = placements.map(isInFront)
   const unseen = rows.map(row => row.somewhere.map(isInFront))
   const frontsIn = (list: readonly boolean[]): number => list.filter(Boolean).length
-  /** Those that belong in front and stand further on, and those that belong behind and have been passed. */
+  /** Inversions: sets that belong in front but stand further on, and sets that belong behind but were passed. */
   let disorder = frontsIn(known) + unseen.reduce((sum, list) => sum + frontsIn(list), 0)
   let [best, found, at] = [Infinity, null as { row: ContainerRow; front: Placement | null } | null, 0]
   rows.forEach((row, which) => {
@@ -190,7 +187,7 @@ function gapOfLeastDisorder(
   return found
 }
 
-/** The rank of each key among all, so that comparing two is comparing two numbers; and how many come before or with another. */
+/** Replaces keys by ranks, so that comparing two is comparing two numbers; with how many keys are smaller or equal. */
 function rankKeys(keys: readonly (readonly KeyPart[] | null)[]): { ranks: Int32Array; below: (own: readonly KeyPart[]) => number } {
   const order = keys
     .map((_, at) => at)
@@ -214,7 +211,7 @@ function rankKeys(keys: readonly (readonly KeyPart[] | null)[]): { ranks: Int32A
   }
 }
 
-/** The same over a whole run of ranks, row by row, in one loop over numbers: it is asked at every keystroke of Take in. */
+/** `cutOfLeastDisorder` over the ranks of a whole run in one loop: Take in asks this at every key press. */
 function cutByRank(rows: readonly Int32Array[], limit: number): number {
   let disorder = 0
   for (const ranks of rows) for (let index = 0; index < ranks.length; index += 1) disorder += Number((ranks[index] as number) < limit)
@@ -230,7 +227,7 @@ function cutByRank(rows: readonly Int32Array[], limit: number): number {
   return cut
 }
 
-/** How many of `count` stay in front: the cut with the fewest pairs out of order, the last such cut on a tie. O(count). */
+/** Number of `count` entries that stay in front: the cut with the fewest inversions, the last such cut on a tie. O(count). */
 export function cutOfLeastDisorder(count: number, belongsInFront: (index: number) => boolean): number {
   let disorder = 0 // with the cut before everything, all that belong in front stand on the wrong side
   for (let index = 0; index < count; index += 1) if (belongsInFront(index)) disorder += 1

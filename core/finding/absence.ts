@@ -1,22 +1,22 @@
-/** One part of an ask, with all sets that answer to it alone. `text` tells it apart from the others. */
+/** One part of an ask, with all sets that match it alone. `text` is its id. */
 export interface Atom {
   readonly text: string
   readonly ids: ReadonlySet<string>
 }
-/** What there is if one part of the ask is given up. */
+/** The sets that match if one part of the ask is given up. */
 export interface Nearest {
   readonly without: string
   readonly ids: readonly string[]
 }
 export interface Absence {
-  /** Parts that no set of the room answers to. */
+  /** Parts that match no set of the room. */
   readonly missing: readonly string[]
-  /** The nearest answers, each by giving up one part; the most sets last, as those nearest to the ask are few. */
+  /** One answer for each part that could be given up; the fewest sets first, as these are nearest to the ask. */
   readonly nearest: readonly Nearest[]
 }
 
 /**
- * Why an ask of several parts has no answer, and the nearest answers by giving up one part each. O(atoms squared x sets).
+ * Why an ask of several parts has no answer, and the answers without one part each. O(atoms squared x sets).
  * @example absenceOf([{ text: 'kelp', ids: new Set(['a']) }, { text: 'blue', ids: new Set() }])
  * //=> { missing: ['blue'], nearest: [{ without: 'blue', ids: ['a'] }] }
  */

@@ -7,23 +7,23 @@ import { type KnownWord, Vocabulary } from './vocabulary'
 export interface Hit {
   readonly id: string
   readonly accession: number
-  /** Why it is an answer: field by field, the word of the set that matched. */
+  /** Why it matches: for each field, the word of the set that matched. */
   readonly because: readonly { readonly field: AskField; readonly word: string }[]
 }
 
 export interface Answer {
   readonly ask: string
   /**
-   * `all`: every word of the ask is in each hit, as it is asked or in another form; those as asked come first. `some`: no set has
-   * all of them. `near`: spelt a little differently.
+   * `all`: each hit has every word of the ask, as asked or in another form; words as asked rank first. `some`: no set has all words.
+   * `near`: spelt a little differently.
    */
   readonly mode: 'all' | 'some' | 'near' | 'none' | 'tooShort'
   readonly hits: readonly Hit[]
-  /** Words of the ask that no set has at all: honest absence. */
+  /** Words of the ask that no set has. */
   readonly absent: readonly string[]
 }
 
-/** A set that says the same otherwise: which words of the ask it was reached from, and through which. */
+/** A set found by linked words: which words of the ask led to it, and through which link. */
 export interface LinkedHit {
   readonly id: string
   readonly accession: number
@@ -42,17 +42,17 @@ const BOOSTS: Readonly<Partial<Record<AskField, number>>> = {
   aliases: 3,
   searchWords: 1.5,
 }
-/** Shorter words are not looked up in other spellings: too many would be near. */
+/** Shorter words are not searched with other spellings: too many words would be near. */
 const NEAR_FROM_LETTERS = 4
 
 /** Accepted search words are not searched here; `linked()` returns them. */
 const OWN_FIELDS = ASK_FIELDS.filter(field => field !== 'searchWords')
-/** Of a longer ask only the first words are linked. */
+/** Only the first words of a longer ask are linked. */
 const MOST_LINKED_WORDS = 6
-/** Small words, asked along with others: where no set has them all, these do not count. */
+/** Small words that may be missing: where no set has all words, these are not required. */
 const FILLERS = new Set('a an and at by das der for from in les of on or the to und with'.split(' '))
 
-/** An index as plain data, for JSON. It can be read again by the code that wrote it only. */
+/** An index as plain data, for JSON. Only the build that wrote it can read it. */
 export interface WrittenIndex {
   readonly index: AsPlainObject
   readonly accessions: readonly (readonly [string, number])[]
@@ -64,19 +64,18 @@ interface AskedWord {
   readonly text: string
   readonly forms: readonly string[]
   readonly parts: readonly (readonly [string, string])[]
-  /** No word that only begins with it will do. */
+  /** Prefix matches do not count. */
   readonly isWhole?: boolean
 }
 
 /**
- * The index of all sets, held in a worker. Ranking is BM25+ (MiniSearch); ties go by number. `forms` says which words are one.
- *
+ * The index of all sets, held in a worker. Ranking is BM25+ (MiniSearch); ties by number. `forms` gives the other forms of a word.
  * @example AskIndex.read(new AskIndex().write()).ask('kelp').mode //=> 'none'
  */
 export class AskIndex {
   private readonly index: MiniSearch<AskDocument>
   private readonly vocabulary: Vocabulary
-  /** Kept beside the index: fields stored in it would be copied into every result of every key press. */
+  /** Kept outside the index: stored fields would be copied into every result of every key press. */
   private readonly accessions: Map<string, number>
 
   constructor(forms = new WordForms(), written: WrittenIndex | null = null) {
@@ -102,7 +101,7 @@ export class AskIndex {
     for (const [word, other] of written?.words ?? []) this.vocabulary.add(word, other ?? null)
   }
 
-  /** To be read again later, which takes a third of the time that making it anew does. */
+  /** To be read again later, in a third of the time that building takes. */
   write(): WrittenIndex {
     return { index: this.index.toJSON(), accessions: [...this.accessions], words: this.vocabulary.all() }
   }
@@ -111,7 +110,7 @@ export class AskIndex {
     return new AskIndex(forms, written)
   }
 
-  /** From now on the ends of German compounds are found as well. */
+  /** From now on compounds of German words are matched by their last part. */
   knowEnglish(isEnglish: (word: string) => boolean): void {
     this.vocabulary.isEnglish = isEnglish
   }
@@ -133,10 +132,10 @@ export class AskIndex {
   }
 
   /**
-   * Every word is matched from its start, whole words first. A single letter or figure matches whole words only (the
-   * suffix W, the number 3): as the last of several words it is one that has only just been begun, and does not count
-   * yet; alone, and matching nothing, it is no ask yet (`tooShort`). Behind what has the words as they are asked come the sets
-   * that have a form of them: a plural, another spelling, a word written in two. `without`: words that no hit may have.
+   * Words match from their start; whole words rank first. A single letter or figure matches whole words only (the suffix W, the number 3).
+   * As the last of several words it is taken as just begun and not required; alone and without a match it is no ask yet (`tooShort`). Sets
+   * with a form of the words (a plural, another spelling, a word written in two) rank behind those with the words as asked. `without`:
+   * words that no hit may have.
    */
   ask(text: string, without: readonly string[] = []): Answer {
     const spelt = [...new Set(spelledWords(text))]
@@ -172,8 +171,8 @@ export class AskIndex {
   }
 
   /**
-   * Sets that do not have the words of the ask and say the same otherwise: one word of it, or a few in a row, stands for what
-   * it is linked to, and all others are there. Those of the owner's links first, each set once. `but`: sets of the answer itself.
+   * Sets that match through links: one word of the ask, or a few in a row, replaced by a linked phrase, with all other words present. Sets
+   * found by the owner's links first, each set once. `but`: sets of the answer itself.
    */
   linked(text: string, links: Links, but: ReadonlySet<string>, without: readonly string[] = []): readonly LinkedHit[] {
     const words = [...new Set(spelledWords(text))].slice(0, MOST_LINKED_WORDS).map(word => this.askedWord(word))
@@ -195,7 +194,7 @@ export class AskIndex {
       }
       for (const { text: target, by } of targets)
         note(this.search(treeOf(spelledWords(target).map(word => ({ ...this.askedWord(word), isWhole: true })))), target, by)
-      // What was accepted as a search word is written on the set itself.
+      // Accepted search words are stored on the set itself.
       const accepted = this.search(treeOf(words.slice(from, to)), { fields: ['searchWords'] })
       note(accepted, phrase.join(' '), 'searchWord')
     }
@@ -212,7 +211,7 @@ export class AskIndex {
   private askedWord(spelt: string): AskedWord {
     const text = plainLetters(spelt)
     const forms = [...this.vocabulary.formsOf(text, inTwoLetters(spelt)), ...this.vocabulary.endingIn(text)]
-    // What begins with the word is found by the word itself.
+    // Forms that begin with the word are found by its prefix already.
     return { text, forms: forms.filter(form => !form.startsWith(text)), parts: this.vocabulary.partsOf(text) }
   }
 
@@ -220,7 +219,7 @@ export class AskIndex {
     return this.index.search(query, { combineWith: 'AND', ...options })
   }
 
-  /** What has every word in some form, and not all of them as asked. */
+  /** Sets that have every word in some form, but not all as asked. */
   private searchForms(words: readonly AskedWord[], exact: readonly SearchResult[]): readonly SearchResult[] {
     const joined = words.slice(1).flatMap((word, at) => {
       const both = `${words[at]?.text ?? ''}${word.text}`
@@ -234,18 +233,18 @@ export class AskIndex {
     return split.length === 0 ? found : found.filter(result => words.every(word => isMet(word, result)))
   }
 
-  /** All sets that have one of the words, in any form. */
+  /** All sets that have any of the words, in any form. */
   private idsWith(words: readonly string[]): ReadonlySet<string> {
     const queries = words.flatMap(word => spelledWords(word)).map(word => treeOf([this.askedWord(word)]))
     return new Set(queries.length > 0 ? this.search({ combineWith: 'OR', queries }).map(({ id }) => String(id)) : [])
   }
 
-  /** The best first, as the index sorted them; equals by number. The why of a hit is worked out when somebody looks at it. */
+  /** In the order of the index; ties by number. The reasons of a hit are computed when somebody looks at it. */
   private toHits(results: readonly SearchResult[]): readonly Hit[] {
     const hits = results.map(result => new FoundHit(result, this.accessions.get(result.id as string) ?? 0))
     const byNumber = (a: FoundHit, b: FoundHit): number => a.accession - b.accession || (a.id < b.id ? -1 : 1)
     for (let from = 0, to = 1; from < hits.length; from = to, to += 1) {
-      // Most equals stand in order already: they came in with their numbers.
+      // Ties are mostly in order already: sets came in by number.
       let isInOrder = true
       for (; to < hits.length && hits[to]?.score === hits[from]?.score; to += 1)
         isInOrder &&= byNumber(hits[to - 1] as FoundHit, hits[to] as FoundHit) < 0
@@ -257,12 +256,12 @@ export class AskIndex {
   }
 }
 
-/** One, two or three words in a row, the longest first. */
+/** Spans of one, two or three words, the longest first. */
 const spansOf = (words: number): readonly { readonly from: number; readonly to: number }[] =>
   [3, 2, 1].flatMap(length => Array.from({ length: Math.max(0, words - length + 1) }, (_, from) => ({ from, to: from + length })))
 
 const WHOLE: SearchOptions = { prefix: false }
-/** Each word as it is asked, or in one of its forms. */
+/** Each word as asked, or in one of its forms. */
 function treeOf(words: readonly AskedWord[]): Query {
   return {
     combineWith: 'AND',
@@ -277,7 +276,7 @@ function treeOf(words: readonly AskedWord[]): Query {
   }
 }
 
-/** A word written as one is met by its parts where these stand in one and the same field. */
+/** A compound matches its parts if they are in one field. */
 function isMet({ text, forms, parts }: AskedWord, { match }: SearchResult): boolean {
   const words = Object.keys(match)
   if (words.some(word => word.startsWith(text) || forms.includes(word))) return true

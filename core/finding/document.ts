@@ -2,7 +2,7 @@ import type { Holding, Series } from '#core/catalog'
 import { codeOf, codeText } from '#core/numbering'
 import type { Authority } from '#core/filing'
 
-/** What of a set can be asked for. The order is the order in which reasons are told. */
+/** The fields of a set that can be asked. Reasons are told in this order. */
 export const ASK_FIELDS = [
   'number',
   'name',
@@ -20,7 +20,7 @@ export type AskField = (typeof ASK_FIELDS)[number]
 
 export type AskDocument = { readonly id: string; readonly accession: number } & Readonly<Record<AskField, string>>
 
-/** The text of a set, field by field, as the index reads it. Variant spellings of the brand find it too. */
+/** The text of each field of a set, as the index reads it. Variant spellings of the brand are included. */
 export function documentOf(holding: Holding, authority: Authority, series: ReadonlyMap<string, Series>): AskDocument {
   const kind = holding.kindId ? authority.kinds.get(holding.kindId) : undefined
   const brand = holding.brandId ? authority.brands.get(holding.brandId) : undefined

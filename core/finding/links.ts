@@ -6,9 +6,9 @@ import { SHORT_WORDS } from '#core/grammar'
 export const LINKED_BY = ['yours', 'craft', 'theme', 'searchWord', 'meaning'] as const
 export type LinkedBy = (typeof LINKED_BY)[number]
 
-/** What the owner said of two words or phrases. */
+/** What the owner said about two words or phrases. */
 export type OwnLink = Pick<WordLink, 'word' | 'goesWith' | 'isRuledOut'>
-/** What else is looked for where `word` is asked. */
+/** Something else to search for where `word` is asked. */
 export interface LinkTarget {
   readonly text: string
   readonly by: LinkedBy
@@ -16,12 +16,12 @@ export interface LinkTarget {
 
 const CRAFT = SHORT_WORDS.flatMap(({ long, said }) => said.map((short): readonly [string, string] => [short, long]))
 
-/** A word or phrase as links know it: plain letters, one space between words. @example phraseOf(' Mother’s  Day ') //=> 'mothers day' */
+/** A word or phrase as a key of links: plain letters, single spaces. @example phraseOf(' Mother’s  Day ') //=> 'mothers day' */
 export const phraseOf = (text: string): string => tokensOf(text).join(' ')
-/** Two phrases, whichever was named first. @example pairOf('Mum', 'Mother’s Day') //=> 'mothers day|mum' */
+/** A key for two phrases, whichever was named first. @example pairOf('Mum', 'Mother’s Day') //=> 'mothers day|mum' */
 export const pairOf = (a: string, b: string): string => [phraseOf(a), phraseOf(b)].sort().join('|')
 
-/** Both ways, by phrase. `keyOf`: what stands for every form of a phrase. */
+/** An index of pairs by phrase, in both directions. `keyOf`: one key for every form of a phrase. */
 function mapOf(pairs: Iterable<readonly [string, string]>, keyOf: (text: string) => string): ReadonlyMap<string, readonly string[]> {
   const map = new Map<string, string[]>()
   const note = (from: string, to: string): void => {
@@ -36,13 +36,13 @@ function mapOf(pairs: Iterable<readonly [string, string]>, keyOf: (text: string)
   return map
 }
 
-/** A theme, and the themes it says to see as well. */
+/** A theme, and the themes that it refers to. */
 export interface SeeAlso {
   readonly name: string
   readonly seeAlso: readonly string[]
 }
 
-/** All links of a room. `meanings`: what a word means one step away, where somebody has a lexicon. */
+/** All links of a room. `meanings`: words one step away in the lexicon, if there is one. */
 export class Links {
   private readonly own: ReadonlyMap<string, readonly string[]>
   private readonly craft: ReadonlyMap<string, readonly string[]>
@@ -68,7 +68,7 @@ export class Links {
     this.ruledOut = new Set(links.filter(link => link.isRuledOut).map(link => this.pairKey(link.word, link.goesWith)))
   }
 
-  /** One key for every form of a phrase: of each word the shortest that it shares with its other forms. */
+  /** One key for every form of a phrase: of each word, the shortest form. */
   private keyOf(phrase: string): string {
     const shortest = (word: string): string =>
       [word, ...this.forms.keysOf(word)].reduce((short, key) =>
@@ -81,7 +81,7 @@ export class Links {
   }
 
   /**
-   * What a word or phrase goes with, the owner's own links first; nothing twice, and nothing that was ruled out.
+   * What a word or phrase is linked to, the owner's own links first; without duplicates and links that were ruled out.
    * @example new Links([]).targetsOf('bday') //=> [{ text: 'birthday', by: 'craft' }]
    */
   targetsOf(phrase: string): readonly LinkTarget[] {

@@ -1,19 +1,19 @@
 import type { Holding } from '#core/catalog'
 import { HALF_INCH_MM, roundMm } from '#core/units'
 
-/** Ways in which an answer parts, in the order in which they are shown. */
+/** The facets of an answer, in the order in which they are shown. */
 export const FACETS = ['kind', 'theme', 'brand', 'category', 'size', 'place', 'used', 'die'] as const
 export type Facet = (typeof FACETS)[number]
 
-/** What is not said of a set: a value of its own, so that every set is under one. */
+/** The value of a set that has none, so that every set is counted under each facet. */
 export const NOT_SAID = 'none'
 
-/** What is known of a set beside its own record. */
+/** Facts of a set that are not in its own record. */
 export interface NarrowFacts {
-  /** The container a set stands in; null: it has no place. */
+  /** The container of a set; null: it has no place. */
   readonly containerOf: (holdingId: string) => string | null
   readonly hasDie: (holding: Holding) => boolean | null
-  /** null: nobody has noted whether it was used. */
+  /** null: its use is unknown. */
   readonly wasUsed: (holdingId: string) => boolean | null
 }
 
@@ -25,7 +25,7 @@ const yesOrNo = (is: boolean | null): readonly string[] => {
   return [is ? 'yes' : 'no']
 }
 
-/** The values of a set under each way: one strategy a way. Themes are many. */
+/** The values of a set under each facet; a set has several themes. */
 const VALUES: Readonly<Record<Facet, (holding: Holding, facts: NarrowFacts) => readonly string[]>> = {
   kind: ({ kindId }) => [kindId ?? NOT_SAID],
   theme: ({ themeIds }) => (themeIds.length > 0 ? themeIds : [NOT_SAID]),
@@ -47,10 +47,10 @@ export function sizeOfClass(value: string): { readonly widthMm: number; readonly
   return { widthMm: roundMm(short * SIZE_STEP_MM), heightMm: roundMm(long * SIZE_STEP_MM) }
 }
 
-/** What was chosen: of each way the values that will do, one of them each. */
+/** The chosen values of each facet; a set needs one of them. */
 export type Narrowing = Readonly<Partial<Record<Facet, readonly string[]>>>
 
-/** The sets that have one of the chosen values under every way. O(sets x ways). */
+/** The sets that have one of the chosen values in every facet. O(sets x facets). */
 export function narrowed(sets: readonly Holding[], chosen: Narrowing, facts: NarrowFacts): readonly Holding[] {
   const asked = FACETS.flatMap(facet => (chosen[facet]?.length ? [{ facet, wanted: new Set(chosen[facet]) }] : []))
   if (asked.length === 0) return sets
@@ -63,8 +63,8 @@ export interface FacetCount {
   readonly count: number
 }
 /**
- * How an answer parts under each way: the values of its sets with their counts, the most frequent first. What was chosen under a
- * way does not narrow that way itself, so that another value of it can be taken instead. O(sets x ways).
+ * The values of each facet in an answer with their counts, the most frequent first. A facet is not narrowed by its own choice, so that
+ * another of its values can be chosen. O(sets x facets).
  */
 export function partings(sets: readonly Holding[], chosen: Narrowing, facts: NarrowFacts): Readonly<Record<Facet, readonly FacetCount[]>> {
   const all = narrowed(sets, chosen, facts)

@@ -2,32 +2,32 @@ import type { Holding, Kind, KindFamily } from '#core/catalog'
 import { tokensOf } from '#core/classing'
 import { type LengthUnit, MM_PER_INCH, readLength, readSize, type Size } from '#core/units'
 
-/** What an ask says of a set beside words, with the text it was read from: it can be taken back, and is words then. */
+/** A part of an ask that is no word, with the text it was read from. The person can turn it back into words. */
 export type Part = { readonly text: string; readonly isNot: boolean } & (
   | { readonly as: 'family'; readonly family: KindFamily }
   | { readonly as: 'kind'; readonly kindId: string }
-  /** `isAssumed`: the unit is the room's, as none was written. */
+  /** `isAssumed`: no unit was written, so the unit of the room is taken. */
   | { readonly as: 'size'; readonly size: Size; readonly isAssumed: boolean }
-  /** No longer and no wider than that; `isAssumed` as of a size. */
+  /** Both sides at most `mm`; `isAssumed` as for a size. */
   | { readonly as: 'upTo'; readonly mm: number; readonly isAssumed: boolean }
   | { readonly as: 'used' }
   | { readonly as: 'withDie' }
-  /** Came in from a day on, or before one; both may be a year or a month. */
+  /** Came in from this date on, or before it; dates may be years or months. */
   | { readonly as: 'cameIn'; readonly from: string | null; readonly before: string | null }
 )
 
 export interface ReadAsk {
   readonly parts: readonly Part[]
-  /** What is left is asked as words. */
+  /** The rest, searched as words. */
   readonly words: string
-  /** Words that no answer may have, each with the text it was read from. */
+  /** Words that no answer may have, each with its text in the ask. */
   readonly without: readonly { readonly word: string; readonly text: string }[]
 }
 export interface AskSense {
   readonly kinds: Iterable<Pick<Kind, 'id' | 'name' | 'family'>>
-  /** The unit of a size that is written without one. */
+  /** The unit of a size written without one. */
   readonly unit: LengthUnit
-  /** Texts that were taken back: they are words. */
+  /** Texts that the person turned back into words. */
   readonly takenBack?: ReadonlySet<string>
 }
 
@@ -52,7 +52,7 @@ const WITH_DIE = /^(with|without|no|has|has no)\s+(?:a\s+|the\s+|its\s+)?(?:matc
 /** Tolerance for equal sizes, each side: a trimmed sleeve keeps its size. Common practice. */
 const SAME_SIZE_MM = MM_PER_INCH / 8
 
-/** What stands at the beginning of a text and how long it is; null where it is a word. */
+/** Reads the beginning of a text as a part, with its length; null: it is a word. */
 type Reader = (text: string, sense: AskSense) => { readonly part: Part; readonly length: number } | null
 
 const nextPeriod = (period: string): string => {
@@ -61,7 +61,7 @@ const nextPeriod = (period: string): string => {
   return month === 12 ? `${year + 1}-01` : `${year}-${String(month + 1).padStart(2, '0')}`
 }
 
-/** Read one after the other, the first that reads something wins. */
+/** Tried in order; the first reader that succeeds wins. */
 const READERS: readonly Reader[] = [
   text => {
     const [found = '', how = ''] = WITH_DIE.exec(text) ?? []
@@ -105,7 +105,7 @@ const READERS: readonly Reader[] = [
     const asked = wordsWithEnds(text)
     const named = [...kinds]
       .map(kind => ({ kind, words: tokensOf(kind.name) }))
-      // One word of a kind's name may be a word of anything (clear skies): a kind is meant where all of a longer name stands there.
+      // A single word of a kind's name can be an ordinary word (clear skies): a kind is read only if all words of a longer name are there.
       .filter(({ words }) => words.length > 1 && words.every((word, at) => isSameWord(word, asked[at]?.word)))
       .toSorted((a, b) => b.words.length - a.words.length)[0]
     if (named) {
@@ -119,7 +119,7 @@ const READERS: readonly Reader[] = [
 ]
 const isSameWord = (word: string, asked = ''): boolean => word === asked || `${word}s` === asked
 
-/** The words at the beginning of a text, each with where it ends. */
+/** The words at the beginning of a text, each with its end. */
 function wordsWithEnds(text: string): readonly { readonly word: string; readonly end: number }[] {
   return [...text.slice(0, 80).matchAll(/[\p{L}\p{Mn}\p{N}]+/gu)].map(match => ({
     word: tokensOf(match[0])[0] ?? '',
@@ -128,8 +128,8 @@ function wordsWithEnds(text: string): readonly { readonly word: string; readonly
 }
 
 /**
- * Takes an ask apart: sizes, kinds, `unused`, `with die`, `came in 2024`, and each of them denied (`not dies`, `not 4x6`); the rest are
- * words. O(length x kinds).
+ * Splits an ask into parts (sizes, kinds, `unused`, `with die`, `came in 2024`, each also denied: `not dies`, `not 4x6`) and words.
+ * O(length x kinds).
  * @example readAsk('unused dies 4x6 kelp', { kinds: [], unit: 'in' }).words //=> 'kelp'
  */
 export function readAsk(text: string, sense: AskSense): ReadAsk {
@@ -171,23 +171,23 @@ export function readAsk(text: string, sense: AskSense): ReadAsk {
       rest = rest.slice(length)
     }
   }
-  // `kelp not`: what is not wanted is still being typed.
+  // `kelp not`: the unwanted word is still being typed.
   const asked = words.join('').replace(BEGUN_NOT, '$1')
   return { parts, words: asked.trim() === '' ? '' : asked.trimStart(), without }
 }
-/** As long as the field of the ask. */
+/** Length of the ask field. */
 const LONGEST_ASK = 200
 
-/** What is known of a set beside its own record. */
+/** Facts of a set that are not in its own record. */
 export interface PartFacts {
   readonly kinds: ReadonlyMap<string, Pick<Kind, 'family'>>
-  /** Has it a die of its own; null: not known. */
+  /** Whether it has a matching die; null: not known. */
   readonly hasDie: (holding: Holding) => boolean | null
-  /** null: nobody has noted it. */
+  /** null: not noted. */
   readonly wasUsed: (holdingId: string) => boolean | null
 }
 
-/** One strategy a part: does a set answer to it? null: the record does not say. */
+/** For each part, whether a set matches it; null: the record does not say. */
 const ANSWERS: { readonly [A in Part['as']]: (part: Extract<Part, { as: A }>, holding: Holding, facts: PartFacts) => boolean | null } = {
   family: ({ family }, { kindId }, { kinds }) => (kindId === null ? null : kinds.get(kindId)?.family === family),
   kind: (part, { kindId }) => (kindId === null ? null : kindId === part.kindId),
@@ -203,18 +203,18 @@ const ANSWERS: { readonly [A in Part['as']]: (part: Extract<Part, { as: A }>, ho
   withDie: (_part, holding, { hasDie }) => hasDie(holding),
   cameIn: ({ from, before }, { acquiredOn }) => {
     const bounds = [from, before].filter(bound => bound !== null)
-    // Of a whole year nobody can tell whether it was before or after its March.
+    // A date that is only a year is neither before nor after a month of it.
     if (acquiredOn === null || bounds.some(bound => bound !== acquiredOn && bound.startsWith(acquiredOn))) return null
-    // A day sorts behind its month, and a month behind its year: text order is time order.
+    // Partial dates compare as text: a month sorts before its days.
     return (from === null || acquiredOn >= from) && (before === null || acquiredOn < before)
   },
 }
 const close = (a: number, b: number): boolean => Math.abs(a - b) <= SAME_SIZE_MM
-/** Lying or standing. */
+/** In either orientation. */
 const isSameSize = (a: Size, b: Size): boolean =>
   (close(a.widthMm, b.widthMm) && close(a.heightMm, b.heightMm)) || (close(a.widthMm, b.heightMm) && close(a.heightMm, b.widthMm))
 
-/** Whether a set answers to a part; null where its record says nothing of it, which is neither yes nor no. */
+/** Whether a set matches a part; null: its record does not say. */
 export function answersTo(part: Part, holding: Holding, facts: PartFacts): boolean | null {
   const found = (ANSWERS[part.as] as (part: Part, holding: Holding, facts: PartFacts) => boolean | null)(part, holding, facts)
   return found === null ? null : found !== part.isNot

@@ -4,8 +4,8 @@ import { tokensOf } from '#core/classing'
 const LONGEST = 6
 
 /**
- * Parts an ask of words into what belongs together: a name that stands in it with all its words is one, every other word is one.
- * To make O(names), to part O(words).
+ * Splits the words of an ask into phrases: a name whose words are all there is one phrase, every other word its own. O(names) to build,
+ * O(words) to split.
  * @example phraseReader(['Salt Lantern', 'Alphabets'])('alphabet salt lantern') //=> ['alphabet', 'salt lantern']
  */
 export function phraseReader(names: Iterable<string>): (text: string) => readonly string[] {

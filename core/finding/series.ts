@@ -1,20 +1,20 @@
 import { plainLetters, plainWords } from '#core/classing'
 import { NUMBER_WORDS, romanOf } from '#core/grammar'
 
-/** A name that ends in a number of a series: what comes before it, made comparable, and the number. */
+/** A name that ends in a number: the comparable text before it (its stem), and the number. */
 export interface SeriesName {
   readonly stem: string
   readonly number: number
 }
-/** The sets of one series that are owned, and the numbers between that are not. */
+/** The owned sets of one series, and the missing numbers between them. */
 export interface NumberedSeries {
   readonly stem: string
-  /** As it is written on one of them, without the number. */
+  /** The name without its number, as one of the sets has it. */
   readonly name: string
   readonly owned: readonly { readonly number: number; readonly id: string }[]
-  /** From 1 to the highest that is owned or asked for, each that is not owned. */
+  /** Numbers not owned, from 1 to the highest that is owned or asked for. */
   readonly lacking: readonly number[]
-  /** The number that was asked for, where one was. */
+  /** The number in the ask, if it has one. */
   readonly asked: number | null
 }
 
@@ -37,7 +37,7 @@ export function readSeries(name: string): SeriesName | null {
   if (!ENDS_IN_NUMBER.test(name)) return null
   const plain = plainLetters(name).trim()
   const last = /(?:^|[\s#.:-])([\p{L}\d]+)$/u.exec(plain)?.[1] ?? ''
-  // More figures are a year or a product code, and no place in a series.
+  // Three or more figures are a year or a product code.
   const number = /^\d{1,2}$/.test(last) ? Number(last) : (ROMAN.get(last) ?? WORDS.get(last) ?? 0)
   if (number < 1) return null
   const stem = ` ${plain.slice(0, plain.length - last.length)}`
@@ -48,8 +48,8 @@ export function readSeries(name: string): SeriesName | null {
 }
 
 /**
- * The series that a name, with or without a number, is of: what is owned of it and what lacks. null: fewer than two of it are owned,
- * or the one that is owned is the only number there is. O(holdings).
+ * The series that a name belongs to, with or without its number: what is owned and what is missing. null: fewer than two sets are owned,
+ * or the one owned set has the only number. O(holdings).
  */
 export function seriesOf(
   name: string,
@@ -79,7 +79,7 @@ export function seriesOf(
   }
 }
 
-/** The beginning of a name that is the stem, as it is written. */
+/** The part of the name that is its stem, as written. */
 function writtenAs(name: string, stem: string): string {
   for (let end = 1; end <= name.length; end += 1) if (comparable(name.slice(0, end)) === stem) return name.slice(0, end)
   return name

@@ -5,15 +5,15 @@ import { addressBook, type AddressPatterns, allIn, cellsPerPage, containersCalle
 import { type PlaceReading, readPlace } from '#core/room/places'
 import { plainFigure } from '#core/grammar'
 
-/** What is written on a shelf or on a set, read before it is words; with the sets it names, in the order in which they stand. */
+/** Something that is written on a shelf or a set, read before words are; with its sets in their order. */
 export type ShelfAnswer =
   /** A whole container, or one page or cell of it. */
   | { readonly as: 'container'; readonly container: Container; readonly ids: readonly string[] }
   | { readonly as: 'page'; readonly container: Container; readonly page: number; readonly ids: readonly string[] }
   | { readonly as: 'place'; readonly container: Container; readonly ids: readonly string[] }
-  /** There is such a container, and nothing stands at that place of it; `count`: sets it holds. */
+  /** The container exists, but this place of it is empty; `count`: sets in the container. */
   | { readonly as: 'emptyPlace'; readonly container: Container; readonly count: number }
-  /** `isOtherLetter`: the set has this number, and another letter behind it than was asked. */
+  /** `isOtherLetter`: the set has this number, but another letter behind it. */
   | { readonly as: 'number'; readonly ids: readonly string[]; readonly isOtherLetter: boolean }
   | { readonly as: 'noNumber' | 'noPlace'; readonly text: string }
 
@@ -24,9 +24,9 @@ export interface ShelfFacts {
   readonly codeOf: (holding: Holding) => Code
 }
 
-/** What is longer names no place. */
+/** Longer texts name no place. */
 const LONGEST = 60
-/** Letters and figures, and a figure behind a dash: an address, whether there is such a container or not. */
+/** Letters, figures, a dash and figures: an address, even if there is no such container. */
 const LIKE_AN_ADDRESS = /^\p{L}{1,3}\d{1,3}\p{L}?\s*[-–—]\s*\d{1,3}$/u
 const SAYS_NUMBER = /^\s*(?:#|n[or]\.?\s|number\s|nummer\s|numero\s)/i
 
@@ -35,8 +35,8 @@ const setsOf = (standing: readonly { readonly holder: { readonly holdingIds: rea
 ]
 
 /**
- * What an ask names of the room, in every form in which addresses and numbers are written; none where it is words alone. A place or
- * number that could be there and is not is an answer too. O(sets) for a number, O(containers) for a place.
+ * The places and numbers that an ask names, in every form in which they are written; empty: it is words alone. A well-formed place or
+ * number that does not exist is an answer too. O(sets) for a number, O(containers) for a place.
  * @example readShelf('drawer 4', { rows: new Map(), patterns: {}, holdings: new Map(), codeOf: null })
  * //=> [{ as: 'noPlace', text: 'drawer 4' }]
  */
@@ -46,18 +46,18 @@ export function readShelf(text: string, facts: ShelfFacts): readonly ShelfAnswer
   const rows = [...facts.rows.values()].filter(({ container }) => !container.isTable)
   const places = placesAt(asked, rows, facts.patterns)
   const numbers = numbersIn(asked, facts)
-  // `D-1` may be a drawer; written just so on a set it is that set.
+  // `D-1` may be a drawer; if a set carries exactly this code, it is the set.
   const isWritten = numbers.some(each => each.as === 'number' && each.ids.some(id => isCodeOf(id, asked, facts)))
   if (places.length > 0) return isWritten ? [...numbers, ...places] : [...places, ...numbers]
   if (numbers.length > 0 && numbers.every(({ as }) => as === 'number')) return numbers
   const reading = readPlace(asked)
   const found = reading ? inRows(asked, reading, rows) : []
-  // What is written like an address (`B20L-1`) and is none of this room is no words either.
+  // A text in the form of an address (`B20L-1`) that matches nothing is not words either.
   const isNone = found.length + numbers.length === 0 && LIKE_AN_ADDRESS.test(asked)
   return isNone ? [{ as: 'noPlace', text: asked }] : [...found, ...numbers]
 }
 
-/** Addresses and names that stand in the room. */
+/** Containers by their address or name. */
 function placesAt(asked: string, rows: readonly ContainerRow[], patterns: AddressPatterns): readonly ShelfAnswer[] {
   const standing = addressBook(
     rowsNamed(rows, asked, patterns).flatMap(row => row.placements),
@@ -80,7 +80,7 @@ function placesAt(asked: string, rows: readonly ContainerRow[], patterns: Addres
     .map(row => ({ as: 'container', container: row.container, ids: setsOf(allIn(row)) }))
 }
 
-/** What the words mean where no address is written so. */
+/** The rows and cells meant by words, where no address is written so. */
 function inRows(asked: string, reading: PlaceReading, rows: readonly ContainerRow[]): readonly ShelfAnswer[] {
   if (reading.as === 'cell') {
     const { cells, page, cell, isBack } = reading
@@ -133,7 +133,7 @@ function isCodeOf(id: string, asked: string, { holdings, codeOf }: ShelfFacts): 
 }
 const squeezed = (text: string): string => plainFigure(tokensOf(text).join(''))
 
-/** Sets whose number is asked, or whose written code is. */
+/** Sets with this number, or with this code. */
 function numbersIn(asked: string, { holdings, codeOf }: ShelfFacts): readonly ShelfAnswer[] {
   const isSaid = SAYS_NUMBER.test(asked)
   const bare = asked.replace(SAYS_NUMBER, '')
@@ -149,7 +149,7 @@ function numbersIn(asked: string, { holdings, codeOf }: ShelfFacts): readonly Sh
     if (squeezed(codeText(own)) === code) ids.push(holding.id)
     else if (holding.number === Number(figure)) likely.push(holding.id)
   }
-  // `25 W` where 25 is no block: somebody remembered another letter, of those that the room writes.
+  // `25 W`, but 25 has another letter: the person may remember it wrong. Only letters that the room uses.
   if (ids.length === 0 && likely.length > 0)
     for (const holding of holdings.values()) isSuffix ||= codeOf(holding).suffix.toLowerCase() === letters.toLowerCase()
   if (isSuffix) ids.push(...likely)

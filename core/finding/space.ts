@@ -6,15 +6,15 @@ export interface SpaceFit {
   readonly holdingId: string
   readonly pieceId: string | null
   readonly size: Size
-  /** It fits only when it is turned by a quarter. */
+  /** It fits only when turned by 90 degrees. */
   readonly isTurned: boolean
-  /** How much of the space it fills, 0 to 1. */
+  /** Share of the space that it fills, 0 to 1. */
   readonly fill: number
 }
 export interface SpaceAnswer {
-  /** What fills most of the space comes first. */
+  /** Best filling first. */
   readonly fits: readonly SpaceFit[]
-  /** Sets without measured pieces that do not fit as a whole: one of their pieces may still fit. */
+  /** Sets without measured pieces that do not fit whole: one of their pieces may fit. */
   readonly unmeasuredIds: readonly string[]
 }
 
@@ -23,7 +23,7 @@ const within = (size: Size, space: Size): boolean =>
 const turned = ({ widthMm, heightMm }: Size): Size => ({ widthMm: heightMm, heightMm: widthMm })
 
 /**
- * Pieces that fit a space on a card, by their measured sizes. A piece that is missing is left out. O(pieces).
+ * Pieces that fit a space on a card, by their measured sizes; missing pieces are left out. O(pieces).
  * @example fitsSpace([], { widthMm: 50, heightMm: 50 }).fits //=> []
  */
 export function fitsSpace(holdings: Iterable<Pick<Holding, 'id' | 'size' | 'pieces'>>, space: Size): SpaceAnswer {

@@ -1,30 +1,30 @@
 import type { WordForms } from '#core/classing'
 
-/** A word of the room, and the other way in which it is spelt somewhere (`mowe`, `moewe`). */
+/** A word of the room, and its other spelling if it has one (`mowe`, `moewe`). */
 export type KnownWord = readonly [word: string, other?: string]
 
-/** Shorter words end too many others, and what stands in front of an end is a word itself. */
+/** Shorter words are the end of too many others, and the part before them has to be a word as well. */
 const END_FROM = 4
 const FRONT_FROM = 3
-/** What German nouns add: Bäume, Bilder, Karten, Sterns. */
+/** Endings of German nouns: Bäume, Bilder, Karten, Sterns. */
 const ENDINGS = ['', 'e', 'er', 'en', 'n', 's', 'es']
-/** Parts of a word written as one are words of their own. */
+/** The parts of a compound have at least so many letters. */
 const PART_FROM = 2
 
-/** All words of a room by their forms. What is taken out of the room stays in it: it is found nowhere then. */
+/** All words of a room by their forms. Words of removed sets stay: they match nothing. */
 export class Vocabulary {
   private readonly others = new Map<string, Set<string>>()
   private readonly byKey = new Map<string, string[]>()
-  /** Seen since somebody asked: the forms of a word are worked out when they are first needed. */
+  /** Words added since the last question: their forms are computed when first needed. */
   private waiting: KnownWord[] = []
 
   constructor(
     public forms: WordForms,
-    /** A word of plain English is no compound of two German ones. */
+    /** An English word is not read as a compound of two German ones. */
     public isEnglish: ((word: string) => boolean) | null = null,
   ) {}
 
-  /** Numbers of things are no words. */
+  /** Numbers of sets are not words. */
   add(word: string, other: string | null): void {
     if (/^[1-9]\d\d/.test(word)) return
     const known = this.others.get(word)
@@ -42,7 +42,7 @@ export class Vocabulary {
     )
   }
 
-  /** Other words of the room that are the word: its plural, another spelling, its figure. `other`: its spelling in two letters. */
+  /** Other words of the room that are forms of this one: its plural, another spelling, its figure. `other`: its spelling in two letters. */
   formsOf(word: string, other: string | null): readonly string[] {
     this.catchUp()
     const keys = [...this.forms.keysOf(word), ...(other === null ? [] : this.forms.keysOf(other))]
@@ -61,7 +61,7 @@ export class Vocabulary {
     return found
   }
 
-  /** Two words of the room that the word is written together of. @example `thankyou` is `thank` and `you` */
+  /** Pairs of words of the room that form this word. @example `thankyou` is `thank` and `you` */
   partsOf(word: string): readonly (readonly [string, string])[] {
     const cuts = Array.from({ length: Math.max(0, word.length - 2 * PART_FROM + 1) }, (_, at) => at + PART_FROM)
     return cuts.map(at => [word.slice(0, at), word.slice(at)] as const).filter(([front, end]) => this.has(front) && this.has(end))

@@ -1,7 +1,7 @@
 import type { Holding } from '#core/catalog'
 import { type Stage, stateAfter } from './stages'
 
-/** What a set waits for once it is captured: one whose kind, category and theme are said already needs no classing. */
+/** The stage of a set after capture: one whose kind, category and theme are known skips classing. */
 export function stateOnCapture(
   facts: Pick<Holding, 'kindId'> & { readonly categoryName: string; readonly themeNames: readonly string[] },
   used: readonly Stage[],

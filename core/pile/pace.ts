@@ -1,27 +1,27 @@
 import { type Stage, STAGES } from './stages'
 
-/** Something that was done, and when; `stage` is null for work that belongs to no stage. */
+/** Something that was done, and when; `stage` null: it belongs to no stage. */
 export interface DoneStep {
   readonly at: string
   readonly stage: Stage | null
-  /** Sets that the one step did; a step that did many at once says nothing about the pace. */
+  /** Sets in the step; a step of many sets says nothing about the pace. */
   readonly sets: number
 }
 
 interface StagePace {
   readonly secondsASet: number
-  /** Steps it was measured from; 0: nothing is known, and the usual pace is assumed. */
+  /** Steps it was measured from; 0: the usual pace is assumed. */
   readonly measuredOn: number
 }
 export type Pace = Readonly<Record<Stage, StagePace>>
 
-/** Seconds a set takes at each stage until the owner's own pace is known (common practice: some two minutes a set in all). */
+/** Seconds a set at each stage until the owner's own pace is known (common practice: some two minutes a set in all). */
 const ASSUMED_S: Readonly<Record<Stage, number>> = { capture: 45, class: 20, fit: 20, label: 30, file: 25 }
-/** A longer gap between two steps was a break. */
+/** A longer gap between two steps is a break. */
 const LONGEST_S = 300
-/** The latest steps count: people get faster. */
+/** Only the latest steps count: people get faster. */
 const LATEST = 40
-/** With fewer, one slow set would be the whole truth. */
+/** Fewer steps than this prove nothing. */
 const ENOUGH = 4
 
 /**

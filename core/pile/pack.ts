@@ -6,11 +6,11 @@ export interface WaitingSet {
   readonly stage: Stage
 }
 
-/** Work that fits into a span of time and ends with every set of it placed. */
+/** Work that fits into a span of time and ends with all its sets placed. */
 export interface Pack {
   readonly ids: readonly string[]
   readonly seconds: number
-  /** Batch by task: which stages to run, and for how many sets each. */
+  /** The stages to work through, each with its sets. */
   readonly stages: readonly { readonly stage: Stage; readonly ids: readonly string[] }[]
 }
 
@@ -20,8 +20,8 @@ export function secondsLeft(set: WaitingSet, pace: Pace, used: readonly Stage[])
 }
 
 /**
- * As many sets as can be brought from where they are to their place within the time. Those with the least left to do
- * come first, which no other choice can beat in number of sets; of equals, the one that came first. O(n log n).
+ * As many sets as can be brought to their place within the time. Shortest remaining work first, which maximises the number of sets; ties
+ * in the order given. O(n log n).
  */
 export function pickPack(minutes: number, waiting: readonly WaitingSet[], pace: Pace, used: readonly Stage[]): Pack {
   const byLeft = waiting
@@ -38,21 +38,21 @@ export function pickPack(minutes: number, waiting: readonly WaitingSet[], pace: 
   return { ids: chosen.map(set => set.id), seconds, stages: stages.filter(each => each.ids.length > 0) }
 }
 
-/** The same pack once a strip of it has become a set, which has an id of its own. */
+/** The same pack after a strip became a set with an id of its own. */
 export function afterCapture(pack: Pack, stripId: string, setId: string): Pack {
   const swap = (ids: readonly string[]): readonly string[] => ids.map(id => (id === stripId ? setId : id))
   return { ...pack, ids: swap(pack.ids), stages: pack.stages.map(({ stage, ids }) => ({ stage, ids: swap(ids) })) }
 }
 
-/** Takes a strip out of the pack: it was dropped from the pile. */
+/** The pack without a strip that was dropped from the pile. */
 export function withoutSet(pack: Pack, id: string): Pack {
   const rest = (ids: readonly string[]): readonly string[] => ids.filter(each => each !== id)
   return { ...pack, ids: rest(pack.ids), stages: pack.stages.map(({ stage, ids }) => ({ stage, ids: rest(ids) })) }
 }
 
 /**
- * The stage to work at now: the first at which a set of the pack still waits; `done` when every one is placed, `unheard`
- * while the only ones left have not been heard of yet. `stageOf` says where a set waits, null: at none any more.
+ * The stage to work at now: the first at which a set of the pack waits; `done`: all are placed; `unheard`: the stage of the remaining sets
+ * is not known yet. `stageOf` gives the stage of a set, null: none.
  * @example stageOfPack(pack, id => id === 'a' ? 'fit' : null) //=> 'fit'
  */
 export function stageOfPack(pack: Pack, stageOf: (id: string) => Stage | null | 'unheard'): Stage | 'done' | 'unheard' {

@@ -1,6 +1,6 @@
 import type { Holding } from '#core/catalog'
 
-/** What is to be done with a new set, in the order in which it is done. A set waits at one stage at a time. */
+/** The stages of taking in a new set, in order. A set waits at one stage at a time. */
 export const STAGES = ['capture', 'class', 'fit', 'label', 'file'] as const
 export type Stage = (typeof STAGES)[number]
 
@@ -12,13 +12,13 @@ const STATE_OF: Readonly<Record<Stage, Holding['state']>> = {
   file: 'toFile',
 }
 
-/** The stage at which a set waits; null when it waits at none, being filed, out, lent or gone. */
+/** The stage at which a set waits; null: it is filed, out, lent or gone. */
 export function stageOf(holding: Pick<Holding, 'state'>): Stage | null {
   return STAGES.find(stage => STATE_OF[stage] === holding.state) ?? null
 }
 
 /**
- * The state of a set once `done` is done: the next stage that the owner works by, or filed.
+ * The state of a set after `done`: the next stage that the owner uses, or filed.
  * @example stateAfter('class', ['capture', 'class', 'file']) //=> 'toFile'
  */
 export function stateAfter(done: Stage, used: readonly Stage[]): Holding['state'] {
@@ -27,7 +27,7 @@ export function stateAfter(done: Stage, used: readonly Stage[]): Holding['state'
   return done === 'file' ? 'filed' : 'toFile'
 }
 
-/** The stages that lie before a set at `from`, that one included. */
+/** The stages from `from` on, itself included. */
 export function stagesLeft(from: Stage, used: readonly Stage[]): readonly Stage[] {
   return STAGES.slice(STAGES.indexOf(from)).filter(stage => stage === from || used.includes(stage))
 }

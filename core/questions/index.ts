@@ -2,18 +2,18 @@ import type { DateOrder, Holding, OpenQuestion } from '#core/catalog'
 import { readDate, readPrice } from '#core/exchange'
 import { type LengthUnit, readSize } from '#core/units'
 
-/** Sets that carry the same question with the same text: it is asked once. */
+/** Sets that share a question with the same text: it is asked once. */
 export interface QuestionGroup extends Readonly<OpenQuestion> {
   readonly key: string
   readonly holdingIds: readonly string[]
 }
 
 const keyOf = ({ code, text }: OpenQuestion): string => `${code} ${text.trim().replace(/\s+/g, ' ').toLowerCase()}`
-/** Whether two questions are the same one, however their texts are spaced. */
+/** Whether two questions are the same, apart from white space. */
 export const isSameQuestion = (a: OpenQuestion, b: OpenQuestion): boolean => keyOf(a) === keyOf(b)
 
 /**
- * The open questions of a room, those that are alike together: the most frequent first, within each sort. O(questions).
+ * The open questions of a room in groups; within each code, the most frequent first. O(questions).
  * @example groupQuestions([{ id: 'kelp', questions: [{ code: 'sizeUnread', text: 'big' }] }])
  * //=> [{ key: 'sizeUnread big', code: 'sizeUnread', text: 'big', holdingIds: ['kelp'] }]
  */
@@ -30,13 +30,13 @@ export function groupQuestions(holdings: Iterable<Pick<Holding, 'id' | 'question
     .sort((a, b) => b.holdingIds.length - a.holdingIds.length || (a.key < b.key ? -1 : 1))
 }
 
-/** What an answer says of a set. */
+/** The facts that an answer gives about a set. */
 export type Answered = Partial<Pick<Holding, 'size' | 'acquiredOn' | 'price' | 'hasMatchingDie' | 'kindId' | 'categoryId'>> & {
-  /** It goes into the log of use. */
+  /** Goes into the log of uses. */
   readonly isUsed?: boolean
 }
 
-/** How an answer is read: what a bare figure is in, how dates are written, and whose money it is. */
+/** How an answer is read: the unit of bare figures, the order of dates, the currency. */
 export interface AnswerGround {
   readonly unit: LengthUnit | null
   readonly dateOrder: DateOrder | null
@@ -45,8 +45,7 @@ export interface AnswerGround {
 }
 
 /**
- * What a written answer to a question says; null where it says nothing. Questions of yes and no, of kinds and of numbers are
- * not answered in writing.
+ * Reads a typed answer to a question; null: it cannot be read. Questions of yes and no, kinds and numbers are not typed.
  * @example readAnswer('sizeUnitUnknown', '6x8', { unit: 'in', dateOrder: null, currency: 'EUR', thisYear: 2026 })
  * //=> { size: { widthMm: 152.4, heightMm: 203.2 } }
  */
@@ -63,7 +62,7 @@ export function readAnswer(code: OpenQuestion['code'], text: string, ground: Ans
   return price && { price: { ...price } }
 }
 
-/** Whether a set says by now what was asked of it: the question goes as soon as somebody has filled the field in. */
+/** Whether a set has the fact that was asked for: a question ends as soon as its field is filled. */
 const IS_SAID: Readonly<Partial<Record<OpenQuestion['code'], (before: Holding, after: Holding) => boolean>>> = {
   sizeUnread: (_, { size }) => size !== null,
   sizeUnitUnknown: (_, { size }) => size !== null,
@@ -73,11 +72,11 @@ const IS_SAID: Readonly<Partial<Record<OpenQuestion['code'], (before: Holding, a
   kindUnread: (_, { kindId }) => kindId !== null,
   nameMissing: (before, after) => before.name !== after.name,
 }
-/** The questions that are still open once a set was changed. */
+/** The questions that stay open after a set changed. */
 export const stillOpen = (before: Holding, after: Holding): Holding['questions'] =>
   after.questions.filter(({ code }) => !IS_SAID[code]?.(before, after))
 
-/** What would be said of many sets. `new`: a name that is not on its list yet. Absent fields stay as they are. */
+/** A change for many sets. `new`: a name that is not in its table yet. Absent fields stay as they are. */
 export interface Wish extends Partial<Pick<Holding, 'brandId' | 'categoryId' | 'kindId' | 'holderTypeId' | 'size'>> {
   readonly themeIds?: readonly string[]
   readonly note?: string
@@ -85,7 +84,7 @@ export interface Wish extends Partial<Pick<Holding, 'brandId' | 'categoryId' | '
 export type WishField = keyof Wish
 
 /**
- * How many of the sets each wish would change; those that are so already would stay. O(sets * fields).
+ * For each field of the wish, how many sets it would change. O(sets * fields).
  * @example whatChanges([], { brandId: 'b' }) //=> [{ field: 'brandId', changes: 0 }]
  */
 export function whatChanges(holdings: readonly Holding[], wish: Wish): readonly { readonly field: WishField; readonly changes: number }[] {
