@@ -11,7 +11,7 @@ export interface StickyBeside {
   readonly besideIds: readonly string[]
 }
 
-/** Kinds that daylight harms, in furniture that daylight falls on: by container. O(n). */
+/** By container, the kinds that daylight harms, in furniture that daylight falls on. O(n). */
 export function lightHarmed(
   rows: Iterable<ContainerRow>,
   fixtures: ReadonlyMap<string, Fixture>,
@@ -31,7 +31,7 @@ export function lightHarmed(
   })
 }
 
-/** Sets that have gone sticky and share a holder with others, or stand beside others with nothing round them. O(n). */
+/** Sticky sets that share a holder with others, or stand without a holder beside others. O(n). */
 export function stickyBeside(rows: Iterable<ContainerRow>, holdings: ReadonlyMap<string, Holding>): readonly StickyBeside[] {
   return [...rows].flatMap(row =>
     allIn(row).flatMap(({ holder, position }, at) =>

@@ -5,14 +5,14 @@ import { thicknessIn, type ThicknessTable, UNKNOWN_THICKNESS_MM } from './thickn
 export interface Fill {
   readonly usedMm: number
   readonly lengthMm: number
-  /** 0 is empty, 1 is full, above 1 will not close. For pages of cells: taken cells over all cells. */
+  /** 0 is empty, 1 is full, above 1 does not close. For pages of cells: taken cells over all cells. */
   readonly share: number
-  /** Something measured stands behind every holder; otherwise the kind's usual thickness was taken. */
+  /** Measured for every holder; else the usual thickness of the kind is used. */
   readonly isMeasured: boolean
 }
 const NOTHING_LEARNT: ThicknessTable = new Map()
 
-/** How full a container is, from measured and learnt thicknesses where there are any and the kinds' usual ones elsewhere. */
+/** How full a container is, by measured and learnt thicknesses, else by the usual ones of the kinds. */
 export function fillOf(
   row: ContainerRow,
   holdingOf: (id: string) => Holding | undefined,
@@ -39,10 +39,7 @@ export function fillOf(
   return { usedMm, lengthMm, share: usedMm / lengthMm, isMeasured }
 }
 
-/**
- * Overflow in mm if one more set is added; 0 or less: it fits. null: a set that is not described yet, with the usual thickness of
- * an unknown kind.
- */
+/** Overflow in mm if one more set is added; 0 or less: it fits. null: a set without a kind, with the usual thickness of an unknown kind. */
 export function overBy(
   fill: Fill,
   holding: Holding | null,

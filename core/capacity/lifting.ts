@@ -9,11 +9,11 @@ const LOAD_CONSTANT_KG = 23
 
 type Grip = RoomSettings['lifting']['grip']
 export interface Lift {
-  /** Hands in front of the ankles. */
+  /** Horizontal distance of the hands from the ankles. */
   readonly horizontalCm: number
-  /** Hands above the floor, where the lift begins. */
+  /** Height of the hands above the floor where the lift begins. */
   readonly verticalCm: number
-  /** How far up or down. */
+  /** Vertical distance of the lift. */
   readonly travelCm: number
   readonly twistDeg: number
   readonly perMinute: number
@@ -57,7 +57,7 @@ const FREQUENCY: readonly (readonly [number, ...number[]])[] = [
 const KNUCKLE_CM = 75
 
 function frequencyMultiplier({ perMinute, hours, verticalCm }: Lift): number {
-  // Between the lines of the table the stricter one holds.
+  // Between two lines of the table, the stricter one holds.
   const line = FREQUENCY.find(([lifts]) => perMinute <= lifts)
   const column = 1 + { 1: 0, 2: 2, 8: 4 }[hours] + Number(verticalCm >= KNUCKLE_CM)
   return line?.[column] ?? 0
@@ -68,7 +68,7 @@ function couplingMultiplier(grip: Grip, verticalCm: number): number {
   return { good: 1, fair: verticalCm < KNUCKLE_CM ? 0.95 : 1, poor: 0.9 }[grip]
 }
 
-/** What may be lifted so. A reach beyond 63 cm, a height beyond 175 cm, or a turn beyond 135 degrees: nothing. */
+/** The recommended limit. A reach beyond 63 cm, a height beyond 175 cm or a turn beyond 135 degrees gives 0. */
 export function liftLimit(lift: Lift): LiftLimit {
   const { horizontalCm, verticalCm, travelCm, twistDeg, grip } = lift
   const multipliers: Multipliers = {
@@ -82,7 +82,7 @@ export function liftLimit(lift: Lift): LiftLimit {
   return { multipliers, limitKg: Object.values(multipliers).reduce((product: number, each: number) => product * each, LOAD_CONSTANT_KG) }
 }
 
-/** The lift of a container between its shelf and where it is carried, by the owner's way of lifting; the stricter end counts. */
+/** The lift of a container between its shelf and the height it is carried at, by the owner's way of lifting; the stricter end counts. */
 export function shelfLift(shelfHeightMm: number, lifting: RoomSettings['lifting']): LiftLimit & { readonly lift: Lift } {
   const ends = [shelfHeightMm, lifting.carryToMm].map((verticalMm): Lift => ({
     horizontalCm: lifting.reachMm / 10,

@@ -32,7 +32,7 @@ export function nnls(a: Rows, b: readonly number[]): readonly number[] {
         which.map(i => which.map(j => ata[i]?.[j] ?? 0)),
         which.map(i => atb[i] ?? 0),
       )
-      // A column that depends on those in use adds nothing.
+      // A column that depends on the active ones adds nothing.
       if (!solved) {
         free.delete(enters)
         return x
@@ -44,7 +44,7 @@ export function nnls(a: Rows, b: readonly number[]): readonly number[] {
         })
         break
       }
-      // Go from x towards the solution as far as nothing becomes negative.
+      // Steps from x towards the solution until a number would become negative.
       const step = Math.min(
         ...which.map((i, at) => ((solved[at] ?? 0) <= TOLERANCE ? (x[i] ?? 0) / ((x[i] ?? 0) - (solved[at] ?? 0) || 1) : 1)),
       )
@@ -62,13 +62,13 @@ export function nnls(a: Rows, b: readonly number[]): readonly number[] {
   return x
 }
 
-/** Cholesky for a symmetric positive definite matrix; null where it is not. O(n^3). */
+/** Cholesky solution for a symmetric positive definite matrix; null: it is not definite. O(n^3). */
 function solveSymmetric(matrix: Rows, right: readonly number[]): readonly number[] | null {
   const lower = cholesky(matrix)
   return lower && backSolve(lower, right)
 }
 
-/** The inverse of a symmetric positive definite matrix; null where it is not. O(n^3). */
+/** The inverse of a symmetric positive definite matrix; null: it is not definite. O(n^3). */
 export function inverseSymmetric(matrix: Rows): Rows | null {
   const lower = cholesky(matrix)
   return (

@@ -3,25 +3,25 @@ import type { Holding, Zone } from '#core/catalog'
 import { dayOf } from '#core/units'
 import type { Fill } from './fill'
 
-/** How much room there is, how much of it is for growth, and how long it lasts. */
+/** The free room, its part reserved for growth, and how long it lasts. */
 export interface Outlook {
   readonly usedMm: number
   readonly lengthMm: number
   readonly freeMm: number
-  /** What the zone keeps free for growth. */
+  /** Kept free for growth by the zone. */
   readonly reserveMm: number
-  /** Free beyond the reserve; below nothing: the reserve is being used up. */
+  /** Free beyond the reserve; negative: the reserve is in use. */
   readonly spareMm: number
-  /** What will not close any more. */
+  /** Overflow: what does not close any more. */
   readonly overMm: number
-  /** So many millimetres came in the last year. */
+  /** Length that came in during the last year. */
   readonly yearlyMm: number
-  /** At that rate; null where nothing comes in, 0 where it is full now. */
+  /** Years until it is full at that rate; null: nothing comes in; 0: full now. */
   readonly yearsLeft: number | null
   readonly state: 'over' | 'full' | 'reserve' | 'room'
 }
 
-/** Less than this left, and nothing more goes in. */
+/** With less free length, nothing more goes in. */
 const LEAST_FREE_MM = 4
 
 function stateOf({ overMm, freeMm, reserveMm }: Pick<Outlook, 'overMm' | 'freeMm' | 'reserveMm'>): Outlook['state'] {
@@ -31,7 +31,7 @@ function stateOf({ overMm, freeMm, reserveMm }: Pick<Outlook, 'overMm' | 'freeMm
 }
 
 /**
- * How much room a container, or the containers of a zone, have.
+ * The free room of a container, or of all containers of a zone.
  * @example outlookOf([{ usedMm: 90, lengthMm: 100, share: 0.9, isMeasured: true }], 0.2, 20).state //=> 'reserve'
  */
 export function outlookOf(fills: readonly Fill[], growthReserve: number, yearlyMm: number): Outlook {
@@ -44,14 +44,14 @@ export function outlookOf(fills: readonly Fill[], growthReserve: number, yearlyM
   return { usedMm, lengthMm, freeMm, reserveMm, spareMm: freeMm - reserveMm, overMm, yearlyMm, yearsLeft, state }
 }
 
-/** The day on which a set came: as its owner says, or when it was taken in. A year or month alone counts from its middle. */
+/** The day on which a set came: stated by its owner, else when it was taken in. A year or month alone counts as its middle. */
 function arrivedOn({ acquiredOn, createdAt }: Holding): string {
   if (!acquiredOn) return dayOf(new Date(createdAt))
   if (acquiredOn.length === 4) return `${acquiredOn}-07-01`
   return acquiredOn.length === 7 ? `${acquiredOn}-15` : acquiredOn
 }
 
-/** What came in during the year before the day `today`: how many sets, and how deep they are together. O(n). */
+/** Arrivals during the year before `today`: number of sets and their depth in mm. O(n). */
 export function arrivalsOf(
   holdings: Iterable<Holding>,
   today: string,
@@ -72,7 +72,7 @@ export type CapState =
   | { readonly state: 'none' }
   | { readonly state: 'under' | 'at' | 'over'; readonly cap: number; readonly count: number }
 
-/** Where a zone stands against the most sets that its owner wants in it, with `more` sets that are about to come. */
+/** A zone against the most sets that its owner wants in it, with `more` sets about to arrive. */
 export function capOf(zone: Pick<Zone, 'capHoldings'>, count: number, more = 0): CapState {
   if (zone.capHoldings === null) return { state: 'none' }
   const then = count + more
@@ -80,7 +80,7 @@ export function capOf(zone: Pick<Zone, 'capHoldings'>, count: number, more = 0):
   return { state: then > zone.capHoldings ? 'over' : within, cap: zone.capHoldings, count }
 }
 
-/** What came in during the year before `today`, by the zone that takes it. Sets that no zone takes are left out. O(n). */
+/** Arrivals during the year before `today`, by the zone that takes them. Sets that no zone takes are left out. O(n). */
 export function arrivalsByZone(
   holdings: Iterable<Holding>,
   today: string,

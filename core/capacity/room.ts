@@ -8,28 +8,28 @@ import { thicknessIn, type ThicknessTable } from './thickness'
 type HoldingOf = (id: string) => Holding | undefined
 type KindOf = (id: string) => Kind | undefined
 
-/** What stands in a lane (counted from 1), one behind the other. */
+/** Length used in a lane (counted from 1). */
 function filledMm(row: ContainerRow, lane: number, holdingOf: HoldingOf, kindOf: KindOf, learnt: ThicknessTable): number {
   return allIn(row)
     .filter(each => each.lane === lane)
     .flatMap(({ holder }) => holder.holdingIds.flatMap(id => holdingOf(id) ?? []).map(each => thicknessIn(each, holder, kindOf, learnt).mm))
     .reduce((sum, mm) => sum + mm, 0)
 }
-/** What sets are like: their kind, what they sit in, and how thick they are where somebody has measured. */
+/** The facts that the thickness of a set depends on: its kind, its holder, and its measured thickness. */
 export type ThickAs = Pick<Holding, 'kindId' | 'thicknessMm' | 'sitsIn'>
 const deepMm = (holding: ThickAs, kindOf: KindOf, learnt: ThicknessTable): number =>
   thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, kindOf, learnt).mm
 
 /**
- * Whether one more set goes into a lane (counted from 1) without filling it beyond its length, by what was measured and learnt
- * and else by the usual thickness of the kinds. O(holders in the lane) the first time a row is asked about, then O(1).
+ * Whether one more set fits into a lane (counted from 1) within its length, by measured and learnt thicknesses, else by the usual ones.
+ * O(holders in the lane) the first time a row is asked, then O(1).
  */
 export const roomIn = (
   holdingOf: HoldingOf,
   kindOf: KindOf,
   learnt: ThicknessTable,
 ): ((row: ContainerRow, lane: number, holding: ThickAs) => boolean) => {
-  // Rows are replaced when they change: how full one is holds as long as it lives.
+  // Rows are replaced when they change, so results can be kept by identity.
   const known = new WeakMap<ContainerRow, Map<number, number>>()
   const filledIn = (row: ContainerRow, lane: number): number => {
     const lanes = known.get(row) ?? new Map<number, number>()
@@ -41,7 +41,7 @@ export const roomIn = (
   return (row, lane, holding) => filledIn(row, lane) + deepMm(holding, kindOf, learnt) <= row.container.lengthMm + SUM_EPSILON_MM
 }
 
-/** How many more sets like one go into a container: lane by lane, or one into each free cell. O(holders). */
+/** How many more sets of one sort fit into a container: lane by lane, or one in each free cell. O(holders). */
 export const roomFor =
   (holdingOf: HoldingOf, kindOf: KindOf, learnt: ThicknessTable): ((row: ContainerRow, holding: ThickAs) => number) =>
   (row, holding) => {

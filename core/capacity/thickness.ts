@@ -2,20 +2,20 @@ import type { Holder, HolderKind, Holding, Kind, MeasuredLength } from '#core/ca
 import { allIn, type ContainerRow } from '#core/room'
 import { inverseSymmetric, nnls, type Rows } from './nnls'
 
-/** Depth of a filled holder whose kind nobody has named; common practice for a pocketed set. */
+/** Depth of a filled holder of unknown kind; common practice for a pocketed set. */
 export const UNKNOWN_THICKNESS_MM = 6
-/** A ruler along a lane of soft things is read to about so much. */
+/** Error of a ruler along a lane of soft things. */
 const RULER_MM = 3
-/** How far the usual thickness of a kind is off, as a share of it, as likely as not; common practice differs by so much. */
+/** Standard error of a kind's usual thickness, as a share of it; common practice varies by so much. */
 const USUAL_OFF = 0.35
-/** Learnt when what was measured has at least halved what was not known before. */
+/** Learnt once measuring has at least halved the prior uncertainty. */
 const LEARNT = 0.5
 
 interface LearntThickness {
   readonly mm: number
-  /** In 95 of 100 the thickness is within this. */
+  /** 95 % interval. */
   readonly plusMinusMm: number
-  /** Lengths were measured that say so; otherwise it is the usual thickness. */
+  /** Measured lengths determine it; else it is the usual thickness. */
   readonly isLearnt: boolean
 }
 /** By kind and holder: `${kindId}/${holder}`. */
@@ -23,7 +23,7 @@ export type ThicknessTable = ReadonlyMap<string, LearntThickness>
 
 export const thicknessKey = (kindId: string | null, holder: HolderKind): string => `${kindId ?? ''}/${holder}`
 
-/** What stands in a lane, by kind and holder: what is kept beside a measured length. */
+/** The contents of a lane by kind and holder, kept with a measured length. */
 export function countsOf(row: ContainerRow, lane: number, holdingOf: (id: string) => Holding | undefined): MeasuredLength['stood'] {
   const counts = new Map<string, MeasuredLength['stood'][number]>()
   for (const { holder } of allIn(row).filter(placement => placement.lane === lane)) {
@@ -42,7 +42,7 @@ interface Fit {
   /** Covariance of `mm`. */
   readonly spread: Rows | null
   readonly off: readonly number[]
-  /** How far a measured length is off, as the measures themselves say: never less than a ruler is. */
+  /** Error of a measured length as the residuals show it: at least that of a ruler. */
   readonly errorMm: number
 }
 const countIn = ({ stood }: MeasuredLength, key: string): number =>
@@ -74,7 +74,7 @@ function fitLengths(measured: readonly MeasuredLength[], kindOf: (id: string) =>
     return { rows, mm, misfit }
   }
   const first = solve(RULER_MM)
-  // As many unknowns as beliefs about them: the measures are what is left over.
+  // With as many priors as unknowns, the degrees of freedom are the number of measures.
   const errorMm = RULER_MM * Math.sqrt(Math.max(1, first.misfit / Math.max(1, measured.length)))
   const { rows, mm } = errorMm > RULER_MM ? solve(errorMm) : first
   const normal = keys.map((_, i) => keys.map((_, j) => rows.reduce((sum, row) => sum + (row[i] ?? 0) * (row[j] ?? 0), 0)))
@@ -98,20 +98,20 @@ export function learnThickness(measured: readonly MeasuredLength[], kindOf: (id:
   )
 }
 
-/** A measured length that does not go with the others. */
+/** A measured length that contradicts the others. */
 export interface OddLength {
   readonly id: string
   readonly filledMm: number
-  /** What the other lanes would make of it. */
+  /** The length that the other lanes predict. */
   readonly expectedMm: number
 }
-/** Further off than this many standard deviations is no chance. */
+/** A deviation of more standard errors is no chance. */
 const ODD_FROM = 3
 const LEAST_ODD_MM = 10
-/** With more lanes than this, one odd one hardly moves the fit: it is held against the fit with itself. */
+/** With more lanes, one outlier hardly moves the fit: it is compared with the fit that includes it. */
 const LEFT_OUT_ALONE = 60
 
-/** Measured lengths that the others contradict: a slip of the ruler, or something else stood there. O(lanes x fit). */
+/** Measured lengths that the others contradict: a slip of the ruler, or other contents. O(lanes x fit). */
 export function oddLengths(measured: readonly MeasuredLength[], kindOf: (id: string) => Kind | undefined): readonly OddLength[] {
   const all = measured.length > LEFT_OUT_ALONE ? fitLengths(measured, kindOf) : null
   return measured.flatMap((each): OddLength[] => {
@@ -122,7 +122,7 @@ export function oddLengths(measured: readonly MeasuredLength[], kindOf: (id: str
         kindOf,
       )
     const counts = keys.map(key => countIn(each, key))
-    // What none of the others holds is not known, and contradicts nothing.
+    // Kinds that no other lane holds are not determined, and contradict nothing.
     if (each.stood.some(({ kindId, holder }) => !keys.includes(thicknessKey(kindId, holder)))) return []
     const expectedMm = counts.reduce((sum, count, at) => sum + count * (mm[at] ?? 0), 0)
     const variance = counts.reduce(
@@ -136,7 +136,7 @@ export function oddLengths(measured: readonly MeasuredLength[], kindOf: (id: str
 
 export const usualThickness = (kind: Kind | undefined): number => kind?.typicalThicknessMm ?? UNKNOWN_THICKNESS_MM
 
-/** How deep one set is in its holder: as measured on it, as learnt for its kind and holder, or as is usual. */
+/** Depth of one set in its holder: measured on it, learnt for its kind and holder, or usual. */
 export function thicknessIn(
   holding: Pick<Holding, 'kindId' | 'thicknessMm'>,
   holder: Pick<Holder, 'type'>,

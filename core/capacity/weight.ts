@@ -2,7 +2,7 @@ import type { Container, ContainerType, Fixture, HolderType, Holding, Kind, Room
 import { allIn, type ContainerRow } from '#core/room'
 import { shelfLift, type LiftLimit } from './lifting'
 
-// An empty one, common practice; an owner who has weighed theirs says so.
+// Weight of an empty container, common practice; an owner can type the weighed one.
 const EMPTY_G: Readonly<Record<ContainerType, number>> = {
   bin: 600,
   binder: 700,
@@ -19,7 +19,7 @@ const UNKNOWN_SET_G = 60
 const LOWEST_MM: Readonly<Record<Fixture['type'], number>> = { bookcase: 80, cabinet: 100, cart: 150, table: 740, wall: 1200 }
 const BETWEEN_MM: Readonly<Record<Fixture['type'], number>> = { bookcase: 330, cabinet: 150, cart: 330, table: 300, wall: 300 }
 
-/** How high a shelf lies above the floor, as measured or as is usual for such furniture. */
+/** Height of a shelf above the floor, measured, or usual for such furniture. */
 export function shelfHeightMm(fixture: Fixture, shelf: number): { readonly mm: number; readonly isMeasured: boolean } {
   const measured = fixture.shelfHeightsMm?.[shelf - 1]
   if (measured !== undefined) return { mm: measured, isMeasured: true }
@@ -29,7 +29,7 @@ export function shelfHeightMm(fixture: Fixture, shelf: number): { readonly mm: n
   }
 }
 
-/** What a container weighs with all that stands in it. */
+/** Weight of a container with all its contents. */
 export function weightOf(
   row: ContainerRow,
   holdingOf: (id: string) => Holding | undefined,
@@ -48,22 +48,22 @@ export function weightOf(
 export interface ContainerLift extends LiftLimit {
   readonly container: Container
   readonly weightKg: number
-  /** Weight over limit; above 1 it is more than is recommended. */
+  /** Weight over limit; above 1 is more than recommended. */
   readonly index: number
   readonly shelfMm: number
-  /** The shelves of the same furniture where it would be within the limit, or nearest to it, the best first. */
+  /** The shelf of the same furniture where it is within the limit, or nearest to it. */
   readonly betterShelf: number | null
 }
-/** Drawers, boards and trays that stay in their furniture are pulled, not lifted. */
+/** Drawers, boards and trays stay in their furniture: they are pulled, not lifted. */
 const LIFTED: ReadonlySet<ContainerType> = new Set(['bin', 'binder', 'caseRack', 'tray', 'basket'])
 
-/** A container's weight against what is recommended for lifting it from its shelf; null for what is not lifted. */
+/** A container's weight against the recommended limit for lifting it from its shelf; null: it is not lifted. */
 export function liftOf(container: Container, weightG: number, fixture: Fixture, lifting: RoomSettings['lifting']): ContainerLift | null {
   if (!LIFTED.has(container.type)) return null
   const limitAt = (shelf: number): ReturnType<typeof shelfLift> => shelfLift(shelfHeightMm(fixture, shelf).mm, lifting)
   const here = limitAt(container.shelf)
   const weightKg = weightG / 1000
-  // Heavy ones go to where they are lifted most easily; of two that are as good, the lower.
+  // Heavy ones go where lifting is easiest; on a tie, to the lower shelf.
   const best = Array.from({ length: fixture.shelves }, (_, at) => at + 1).sort(
     (a, b) => limitAt(b).limitKg - limitAt(a).limitKg || b - a,
   )[0]
@@ -78,7 +78,7 @@ export function liftOf(container: Container, weightG: number, fixture: Fixture, 
     betterShelf: weightKg > here.limitKg && isBetter ? best : null,
   }
 }
-/** From this height on a heavy thing is above the shoulders of many: it is proposed for lower shelves, whatever the equation says. */
+/** Above this height a heavy thing is above many people's shoulders: a lower shelf is proposed, whatever the equation says. */
 export const SHOULDER_MM = 1300
-/** What may fall on a foot or a head. */
+/** A weight that hurts when it falls on a foot or a head. */
 export const HEAVY_G = 3000

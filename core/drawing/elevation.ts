@@ -10,15 +10,15 @@ interface Front extends Size {
   readonly bottomMm: number
 }
 export interface Elevation extends Size {
-  /** The boards from the top, by their height above the floor. */
+  /** Heights of the boards above the floor, from the top. */
   readonly boardsMm: readonly number[]
   readonly fronts: readonly Front[]
 }
 
 const GAP_MM = 15
-/** Above the tallest container of a shelf: what a hand needs. Common practice. */
+/** Free height above the tallest container of a shelf, for a hand. Common practice. */
 const HEADROOM_MM = 40
-/** Furniture whose width nobody measured is not drawn wider than this; what stands beside each other beyond it is stacked. */
+/** Unmeasured furniture is not drawn wider than this; containers beyond it are stacked. */
 const WIDEST_MM = 1600
 const NARROWEST_MM = 300
 const BINDER_HEIGHT_MM = 320
@@ -26,7 +26,7 @@ const UNKNOWN: Size = { widthMm: 200, heightMm: 200 }
 
 const usualFront = (type: ContainerType): Size => CONTAINER_SHAPES.find(shape => shape.type === type && shape.inner)?.inner ?? UNKNOWN
 
-/** How wide and high a container is, seen from the front: as measured inside, or as is usual. A binder shows its spine. */
+/** Width and height of a container from the front: measured inside, or usual. A binder shows its spine. */
 export function frontOf({ type, inner, lengthMm }: Pick<Container, 'type' | 'inner' | 'lengthMm'>): Size {
   if (inner) return inner
   return type === 'binder' ? { widthMm: lengthMm, heightMm: BINDER_HEIGHT_MM } : usualFront(type)
@@ -53,9 +53,8 @@ function rowsOf(
 const heightOf = (row: readonly Size[]): number => Math.max(0, ...row.map(front => front.heightMm))
 
 /**
- * A piece of furniture with its containers seen from the front, in true proportion. `shelves` are its containers shelf by
- * shelf from the top. Boards lie as measured; where they are not, as is usual, and higher where what stands below needs
- * it. O(n).
+ * A piece of furniture with its containers from the front, in true proportion. `shelves`: its containers by shelf, from the top. Boards
+ * are at their measured heights, else at usual ones, raised where the contents below need it. O(n).
  * @example layElevation(bookcase, [[bin1, bin2], []]).boardsMm //=> [410, 80]
  */
 export function layElevation(fixture: Fixture, shelves: readonly (readonly Container[])[]): Elevation {

@@ -1,16 +1,16 @@
 import type { Cell } from '#core/catalog'
 import { cellsPerPage, type ContainerRow } from '#core/room'
 
-/** One thing that stands in a row, front to back from left to right; `x` and `width` as shares of the row. */
+/** One thing in a row, front to back drawn from left to right; `x` and `width` as shares of the row. */
 interface RowMark {
   readonly id: string
   readonly as: 'tab' | 'set' | 'here' | 'gap'
   readonly x: number
   readonly width: number
-  /** Of a tab, its colour. */
+  /** Colour of a tab. */
   readonly colour: number
 }
-/** One page of cells, cell after cell; both sides of a cell count as one. */
+/** One page of cells in order; both sides of a cell count as one. */
 export interface PageMark {
   readonly page: number
   readonly cells: readonly { readonly cell: number; readonly as: 'free' | 'set' | 'here' | 'gap' }[]
@@ -18,16 +18,16 @@ export interface PageMark {
 export interface Inside {
   readonly rows: readonly (readonly RowMark[])[]
   readonly pages: readonly PageMark[]
-  /** How many cells stand side by side on a page. */
+  /** Cells side by side on a page. */
   readonly columns: number
 }
 
-/** A tab is drawn a little thinner than what it parts. */
+/** A tab is drawn thinner than a holder. */
 const TAB_SHARE = 0.6
 
 /**
- * A container as one meets it: its rows from the front, or the pages on which something is looked for. `here` are the holders that
- * are looked for; what is out leaves a gap. O(holders).
+ * A container from inside: its rows from the front, or the pages with wanted holders. `here`: the wanted holders; holders that are out
+ * leave a gap. O(holders).
  */
 export function layInside(row: ContainerRow, here: ReadonlySet<string>, isAway: (holderId: string) => boolean): Inside {
   const stateOf = (holderId: string): 'here' | 'gap' | 'set' => {

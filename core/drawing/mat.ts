@@ -5,7 +5,7 @@ export interface MatItem {
   readonly size: Size
 }
 
-/** Where an item lies on the mat, in screen pixels from its top left. `height` includes the caption. */
+/** Position of an item on the mat, in screen pixels from its top left. `height` includes the caption. */
 interface MatSpot {
   readonly id: string
   readonly left: number
@@ -21,9 +21,8 @@ export interface MatLayout {
 }
 
 /**
- * Lays items in rows from left to right at one common scale, each at its true proportion to all others, with room for
- * a caption below. An item narrower than its caption stands at the left of its spot. Items of a row stand on one line,
- * as on a shelf. O(n).
+ * Lays items in rows from left to right at one common scale, with room for a caption below each. An item narrower than its caption is at
+ * the left of its spot. Items of a row share a base line. O(n).
  */
 export function layMat(
   items: readonly MatItem[],
@@ -52,5 +51,5 @@ export function layMat(
   return { spots, height: Math.max(0, top - gap) }
 }
 
-/** What is taken for a set whose size nobody knows: the usual clear set, 4 x 6 in (common practice). */
+/** Size assumed for a set of unknown size: the usual clear set, 4 x 6 in (common practice). */
 export const UNKNOWN_SIZE: Size = { widthMm: 101.6, heightMm: 152.4 }

@@ -1,11 +1,11 @@
-/** What the ridge needs to know of a container. `share` is how full it is; `depth` 0 is nearest to the eye. */
+/** The facts of a container that the ridge draws. `share`: how full it is; `depth` 0 is nearest to the viewer. */
 export interface RidgeSource {
   readonly id: string
   readonly fixtureId: string
   readonly lengthMm: number
   readonly share: number
   readonly depth: number
-  /** Where tabs stand, 0 to 1 along the length, with the colour of each. */
+  /** Positions of tabs, 0 to 1 along the length, with their colours. */
   readonly tabs: readonly { readonly at: number; readonly colour: number }[]
 }
 export interface RidgeBlock extends RidgeSource {
@@ -28,7 +28,7 @@ const GAP = 3
 const FIXTURE_GAP = 26
 const LEAST_SHARE_HEIGHT = 0.08
 
-/** `least` is the width of a block, `leastFixture` that of the name below its blocks, in pixels; 0 and 0 fit any room in. */
+/** `least`: smallest width of a block, `leastFixture`: of the name below a piece of furniture, in pixels; 0 and 0 fit any room in. */
 export interface RidgeSize {
   readonly width: number
   readonly height: number
@@ -37,8 +37,8 @@ export interface RidgeSize {
 }
 
 /**
- * Sets the containers side by side in walking order: each as wide as its filing length (never too narrow to touch) and
- * as high as it is full. The whole takes `width` unless the least widths need more; then it scrolls. O(n).
+ * Places the containers side by side in walking order: as wide as their filing length (but wide enough to touch) and as high as they are
+ * full. The whole takes `width` unless the least widths need more; then it scrolls. O(n).
  */
 export function layRidge(sources: readonly RidgeSource[], { width, height, least, leastFixture }: RidgeSize): RidgeLayout {
   const fixtureCount = new Set(sources.map(source => source.fixtureId)).size
@@ -68,7 +68,7 @@ export function layRidge(sources: readonly RidgeSource[], { width, height, least
   return { blocks, fixtures, width: Math.max(width, x + FIXTURE_GAP / 2) }
 }
 
-/** Pixels to a millimetre, so that all blocks together take `free`, those at their least width too. O(n log n). */
+/** Pixels per mm at which all blocks take `free` together, including those at their least width. O(n log n). */
 function scaleOf(sources: readonly RidgeSource[], free: number, least: number): number {
   const lengths = sources.map(source => source.lengthMm).toSorted((a, b) => a - b)
   let total = lengths.reduce((sum, length) => sum + length, 0)

@@ -1,7 +1,7 @@
 import type { Container, Fixture } from '#core/catalog'
 import { frontOf } from './elevation'
 
-/** What some more containers need on a shelf, beside what stands there. In mm; null: nobody measured it. */
+/** The room that more containers need on a shelf, beside those that are there. In mm; null: not measured. */
 export interface ShelfRoom {
   readonly needMm: number
   readonly haveMm: number | null
@@ -11,15 +11,15 @@ export interface ShelfRoom {
   readonly clearMm: number | null
 }
 
-/** Walls and a finger between one container and the next, beyond its inner width. Common practice. */
+/** Walls and a finger's width between two containers, added to the inner width. Common practice. */
 const BESIDE_MM = 10
 
-/** Inner width of furniture that nobody measured, by what it is. Common practice: a board of 80 cm, one drawer across a cabinet. */
+/** Inner width of unmeasured furniture, by type. Common practice: a board of 80 cm, one drawer across a cabinet. */
 const USUAL_WIDTH_MM: Readonly<Record<Fixture['type'], number>> = { bookcase: 800, cabinet: 400, cart: 400, table: 1200, wall: 1000 }
 const outerMm = (each: Pick<Container, 'type' | 'inner' | 'lengthMm'>): number => frontOf(each).widthMm + BESIDE_MM
 
 /**
- * How many containers of one shape stand side by side on an empty shelf, one at the least; of furniture nobody measured, as is usual.
+ * Number of containers of one shape side by side on an empty shelf, at least 1; unmeasured furniture counts as usual.
  * @example sideBySide({ type: 'bookcase', widthMm: null }, { type: 'bin', inner: null, lengthMm: 300 }) //=> 4
  */
 export function sideBySide(
@@ -30,8 +30,8 @@ export function sideBySide(
 }
 
 /**
- * Do so many more containers of one shape stand on a shelf, beside those that are there, and under the board above? The top
- * shelf has no board above. O(containers of the shelf).
+ * Whether so many more containers of one shape fit on a shelf, beside those that are there and under the board above. The top shelf has no
+ * board above. O(containers of the shelf).
  * @example shelfRoom({ widthMm: 800, shelfHeightsMm: null }, 2, [], { type: 'bin', inner: null, lengthMm: 300 }, 5).fits //=> 4
  */
 export function shelfRoom(

@@ -15,12 +15,12 @@ export interface HolderAdvice {
   /** Best first. */
   readonly choices: readonly HolderChoice[]
   readonly refused: readonly { readonly type: HolderType; readonly why: NoFit }[]
-  /** Its pieces were not laid in every way: whether these take it is not known. */
+  /** Types for which not every layout of the pieces was tried: whether they take the set is not known. */
   readonly unsure: readonly HolderType[]
 }
 
 const SHEET_UP_TO_MM = 8
-/** A pocket more than half as large again as what goes in is far too large: things slide about in it, and it takes up room. */
+/** Inner area over contents above which a pocket is far too large: contents slide about, and it takes up room. */
 const FAR_TOO_LARGE = 1.5
 const areaOf = (type: HolderType): number => (type.inner ? type.inner.widthMm * type.inner.heightMm : Infinity)
 
@@ -88,7 +88,7 @@ export function nextSizesUp(contents: Contents, from: HolderType, types: readonl
     .sort((a, b) => areaOf(a) - areaOf(b) || (a.id < b.id ? -1 : 1))
 }
 
-/** What the latest set of the same kind sits in: what its owner is likely to want, where no size says better. O(sets). */
+/** The holder type of the latest set of the same kind: a likely choice where the size decides nothing. O(sets). */
 export function latestHolder(holding: Holding, others: Iterable<Holding>): HolderKind | null {
   let latest: Holding | null = null
   for (const other of others) {

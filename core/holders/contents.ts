@@ -2,18 +2,18 @@ import type { Holding, Kind, Zone } from '#core/catalog'
 import type { Size } from '#core/units'
 import { HALF_INCH_MM } from '#core/units'
 
-/** What goes into a holder: a flat thing, and how thick it is with all that goes in with it. */
+/** What goes into a holder: a flat thing, with the thickness of everything that goes in together. */
 export interface Contents extends Size {
   readonly thicknessMm: number
-  /** What the thickness is made of, so that the answer can say it. */
+  /** The layers that make up the thickness, for the answer to name. */
   readonly layers: readonly Layer[]
-  /** Loose pieces that could be laid out otherwise; empty: it is one sheet. */
+  /** Loose pieces that could be laid out differently; empty: it is one sheet. */
   readonly pieces: readonly Size[]
-  /** The size it has with its packaging, where that is kept; null: there is none. */
+  /** Its size in its packaging, if that is kept; else null. */
   readonly packaged: Size | null
-  /** Its pieces were not all measured, and may lie otherwise than they do on the sheet. */
+  /** Not all pieces are measured, and they may lie differently than on the sheet. */
   readonly mayRearrange: boolean
-  /** What may be done to a thing of its kind. */
+  /** Whether a thing of its kind may be trimmed, or cut. */
   readonly mayTrim: boolean
   readonly mayCut: boolean
 }
@@ -22,19 +22,19 @@ interface Layer {
   readonly mm: number
 }
 
-// Common practice: a set on its sheet, by what it is made of; blocks, rollers and folders are as thick as they stand.
+// Common practice: thickness of a set on its sheet, by material. Blocks, rollers and folders are as thick as they stand.
 const SHEET_MM = 3
 const THIN_DIE_MM = 1
 /** Insert card of 300 gsm; magnet sheet on it 0.75 mm (common practice). */
 const INSERT_MM = 0.4
 const MAGNET_MM = 0.75
 const PACKAGING_MM = 0.6
-/** As a share of the sides: printed packaging stands out beyond the sheet by so much (common practice: half an inch). */
+/** Printed packaging is larger than the sheet by so much on each side (common practice: half an inch). */
 const PACKAGING_MORE_MM = HALF_INCH_MM
-/** Thicker than this, a thing is no sheet, and its usual thickness is its own. */
+/** A thicker thing is no sheet: its usual thickness is its own. */
 const SHEETS_UP_TO_MM = 8
 
-/** How thick the bare thing is: measured, or usual for its kind. The kind's thickness includes its holder. */
+/** Thickness of the bare thing: measured, or usual for its kind. The kind's thickness includes its holder. */
 function bareThicknessMm(holding: Pick<Holding, 'thicknessMm'>, kind: Pick<Kind, 'family' | 'typicalThicknessMm'> | null): number {
   if (holding.thicknessMm !== null) return holding.thicknessMm
   const usual = kind?.typicalThicknessMm ?? SHEET_MM
@@ -44,12 +44,12 @@ function bareThicknessMm(holding: Pick<Holding, 'thicknessMm'>, kind: Pick<Kind,
 
 /** Families that are never cut, even if their kind allows it. A set of an unknown kind is not cut either. */
 const UNCUT_FAMILIES: readonly Kind['family'][] = ['die', 'folder']
-/** Stamps or dies on a thin sheet: they come off it and can lie otherwise. */
+/** Stamps or dies on a thin sheet: they come off it and can be laid out differently. */
 const isSheet = (holding: Pick<Holding, 'thicknessMm'>, kind: Pick<Kind, 'family' | 'typicalThicknessMm'> | null): boolean =>
   (kind?.family === 'stamp' || kind?.family === 'die') && bareThicknessMm(holding, kind) <= SHEETS_UP_TO_MM
 
 /**
- * What of a set goes into its holder, by the habits of its zone. null while its size is not known.
+ * What goes into the holder of a set, by the habits of its zone; null: its size is not known.
  * @example contentsOf(set, clear, { insert: true, magnet: false, packaging: 'none', dies: 'apart' })?.thicknessMm //=> 3.4
  */
 export function contentsOf(

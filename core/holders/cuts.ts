@@ -6,14 +6,14 @@ export interface CutSize extends Size {
   readonly of: 'insert' | 'magnet' | 'acetate'
 }
 
-/** So much smaller than the opening, both ways, that it slides in and out (common practice: 1/8 in). */
+/** The insert is smaller than the opening by so much both ways, to slide in and out (common practice: 1/8 in). */
 const SLIDES_MM = 3.2
-/** The magnet stays inside the insert it is stuck to by so much (1/16 in). */
+/** The magnet is smaller than its insert by so much all round (1/16 in). */
 const WITHIN_MM = 1.6
 
 /**
- * What to cut for one filled holder: the insert card, the magnet sheet on it and an acetate sheet. Exact lengths: who
- * writes them rounds down, as they must go in. Nothing for a holder that takes any size.
+ * What to cut for one filled holder: the insert card, the magnet sheet on it and an acetate sheet. Exact lengths: round them down when
+ * writing them, as they must go in. Empty for a holder that takes any size.
  */
 export function cutsFor(type: HolderType, thicknessMm: number, habits: Zone['habits']): readonly CutSize[] {
   const opening = openingFor(type, thicknessMm, true) ?? openingFor(type, thicknessMm, false)

@@ -5,7 +5,7 @@ import { isFlat, isTooThick, openingFor } from './opening'
 import { TRIES_A_QUESTION, type Tries } from './packing'
 import { type FitAnswer, SNUG_MM, UNTRIED, WAYS_TO_FIT, whole } from './ways'
 
-/** The owner's own ranking of the ways, and what they would never do. */
+/** The owner's ranking of the ways to fit, and the ways never to use. */
 export interface FitHabits {
   readonly fitOrder: readonly FitWay[]
   readonly fitNever: readonly FitWay[]
@@ -13,18 +13,18 @@ export interface FitHabits {
 export type NoFit =
   /** Always `needMm > haveMm`. */
   | { readonly code: 'tooWide' | 'tooTall' | 'tooThick'; readonly needMm: number; readonly haveMm: number }
-  /** It would go in, but only in ways that the owner never uses. */
+  /** It fits only in ways that the owner never uses. */
   | { readonly code: 'onlyNever' }
 
 export type FitResult =
   | { readonly fits: true; readonly answers: readonly FitAnswer[] }
   | { readonly fits: false; readonly isCertain: true; readonly why: NoFit }
-  /** Its pieces were not laid in every way: it may fit after all. */
+  /** Not every layout of its pieces was tried: it may fit after all. */
   | { readonly fits: false; readonly isCertain: false }
 
 /**
- * Does it fit, and what if not: every way that works, in the owner's order; what they would never do is left out. A
- * holder that takes any size takes everything.
+ * Whether it fits, and in which ways, in the owner's order; ways that the owner never uses are left out. A holder that takes any size
+ * takes everything.
  * @example fitHolder(contents, pocket, habits).answers[0].way //=> 'loose'
  */
 export function fitHolder(contents: Contents, type: HolderType, habits: FitHabits, tries: Tries = { left: TRIES_A_QUESTION }): FitResult {
@@ -35,17 +35,14 @@ export function fitHolder(contents: Contents, type: HolderType, habits: FitHabit
   return found.length > 0 ? { fits: false, isCertain: false } : { fits: false, isCertain: true, why: whyNot(contents, type, type.inner) }
 }
 
-/**
- * One budget for many questions: each may take an equal share of what is left, and what it does not need goes to those
- * after it.
- */
+/** Splits one budget over many questions: each may use an equal share of the rest, and what it leaves goes to the later ones. */
 export function shareOfTries(all: Tries, questions: number): { readonly tries: Tries; readonly done: () => void } {
   const before = Math.max(0, Math.floor(all.left / Math.max(1, questions)))
   const tries = { left: before }
   return { tries, done: () => void (all.left -= before - Math.max(0, tries.left)) }
 }
 
-/** Nothing holds it in: as on a ring or on the board. */
+/** Nothing encloses it, as on a ring or the board. */
 function freely({ widthMm, heightMm }: Contents): FitAnswer {
   const lies = { widthMm, heightMm }
   return {
@@ -72,7 +69,7 @@ function whyNot(contents: Contents, type: HolderType, inner: Size): NoFit {
   if (!opening) return { code: 'tooThick', needMm: thicknessMm, haveMm: Math.min(limit, inner.widthMm, inner.heightMm * 2) }
   const lacksOpen = lacks(whole(contents), opening)
   if (lacksOpen) return lacksOpen
-  // Large enough as it lies open: it is the closing that does not go.
+  // Large enough while open: only the closing does not go.
   const shut = openingFor(type, thicknessMm, true)
   if (!shut) return { code: 'tooThick', needMm: thicknessMm, haveMm: limit }
   return lacks(whole(contents), shut) ?? { code: 'onlyNever' }
@@ -94,17 +91,17 @@ export type ContainerFit =
   | { readonly fits: false; readonly code: 'wrongContainer' }
   | { readonly fits: false; readonly code: 'tooWideForLane' | 'tooHighForContainer'; readonly needMm: number; readonly haveMm: number }
 
-/** Seams, and the film beyond them, add so much to each side of a flat holder (common practice: 1/8 in). */
+/** Seams and the film beyond them add so much to each side of a flat holder (common practice: 1/8 in). */
 const SEAM_MM = 3.2
 
-/** How large a holder is from outside, standing in its row with what sticks out of it. */
+/** Outer size of a holder standing in its row, with anything that sticks out of it. */
 export function outerSize(type: Pick<HolderType, 'type' | 'inner' | 'filmMm'>, answer: Pick<FitAnswer, 'lies' | 'sticksOutMm'>): Size {
   const inner = type.inner ?? answer.lies
   const rim = isFlat(type) ? SEAM_MM : type.filmMm
   return { widthMm: inner.widthMm + 2 * rim, heightMm: inner.heightMm + (isFlat(type) ? SEAM_MM : 2 * rim) + answer.sticksOutMm }
 }
 
-/** Does the filled holder go into the container: its lane's width, and the height up to the shelf above? */
+/** Whether the filled holder goes into the container: within the width of its lane, and under the shelf above. */
 export function fitContainer(
   type: HolderType,
   answer: Pick<FitAnswer, 'lies' | 'sticksOutMm'>,

@@ -4,27 +4,27 @@ import type { Contents } from './contents'
 import { type FitHabits, fitHolder, type FitResult, type NoFit, shareOfTries } from './fit'
 import { TRIES_A_QUESTION, type Tries } from './packing'
 
-/** A set with what goes in; null: its size is not known. */
+/** A set with its contents; null: its size is not known. */
 export interface SizedSet {
   readonly id: string
   readonly contents: Contents | null
 }
 export interface OneSizeReport {
-  /** Sets by the best way in which they fit. */
+  /** Ids of sets by the best way in which they fit. */
   readonly byWay: ReadonlyMap<FitWay, readonly string[]>
   readonly without: readonly { readonly id: string; readonly why: NoFit }[]
   readonly unknown: readonly string[]
-  /** Their pieces were not laid in every way: whether they would go in is not known. */
+  /** Sets for which not every layout of the pieces was tried: whether they fit is not known. */
   readonly unsure: readonly string[]
-  /** Holders that all those that fit would take, and how many more than are there. */
+  /** Holders needed for all sets that fit, and how many more than are on hand. */
   readonly holders: number
   readonly toGet: number
 }
 
-/** Some seconds, for a whole collection. */
+/** Some seconds for a whole collection. */
 const ALL_TRIES = 10 * TRIES_A_QUESTION
 
-/** "One size for all?": how every set would fit into one type. O(sets), and one budget of tries for laying out pieces. */
+/** "One size for all?": how every set would fit into one holder type. O(sets), with one budget of tries for all layouts. */
 export function oneSizeForAll(type: HolderType, sets: readonly SizedSet[], habits: FitHabits): OneSizeReport {
   const byWay = new Map<FitWay, string[]>()
   const without: { id: string; why: NoFit }[] = []
@@ -51,11 +51,11 @@ export interface Replacement {
   /** Difference in inner width and height, larger is positive. */
   readonly widerMm: number
   readonly tallerMm: number
-  /** Sets that fit into the old one, plainly or with the owner's ways, and would not into this. */
+  /** Sets that fit the old type, in any of the owner's ways, but not this one. */
   readonly noLonger: readonly string[]
 }
 
-/** "This pocket is no longer sold": the nearest types of its kind by inner size, and who would no longer fit. O(types x sets). */
+/** "This pocket is no longer sold": the nearest types of its kind by inner size, and the sets that would no longer fit. O(types x sets). */
 export function replacementsFor(
   old: HolderType,
   types: readonly HolderType[],

@@ -30,7 +30,7 @@ export function openingFor(type: OpenType, thicknessMm: number, isShut: boolean)
   return widthMm > 0 && heightMm > 0 ? { widthMm, heightMm } : null
 }
 
-/** Thicker than it may be for the holder to close, or for a stiff one at all. */
+/** Thicker than the holder can close over, or than a stiff holder is deep. */
 export function isTooThick({ maxThicknessMm }: Pick<HolderType, 'maxThicknessMm'>, thicknessMm: number): boolean {
   return maxThicknessMm !== null && thicknessMm > maxThicknessMm
 }

@@ -1,6 +1,6 @@
 import { EPSILON_MM, type Size } from '#core/units'
 
-/** Where a piece lies, from the lower left corner; turned by a quarter or not. */
+/** A placed piece, from the lower left corner; turned by 90 degrees or not. */
 export interface Laid {
   readonly index: number
   readonly xMm: number
@@ -11,10 +11,10 @@ export interface Laid {
 }
 export type Packing =
   | { readonly ok: true; readonly laid: readonly Laid[] }
-  /** `isCertain`: every way was tried; otherwise the search was given up. */
+  /** `isCertain`: all layouts were tried; else the search ran out of tries. */
   | { readonly ok: false; readonly isCertain: boolean }
 
-/** Placements left to try for one question. All holders that the question tries share this budget. */
+/** Placements left to try for one question. All holders tried for it share this budget. */
 export interface Tries {
   left: number
 }
@@ -65,9 +65,9 @@ export function packPieces(pieces: readonly Size[], into: Size, tries: Tries = {
   return lay() ? { ok: true, laid: [...laid].sort((a, b) => a.index - b.index) } : { ok: false, isCertain: tries.left >= 0 }
 }
 
-/** Inner corners of the staircase outline over what lies already, from the upper left to the lower right. */
+/** Inner corners of the staircase outline over the placed pieces, from the upper left to the lower right. */
 function cornersOf(laid: readonly Laid[]): readonly (readonly [number, number])[] {
-  // The outline falls from left to right: beyond x, nothing reaches higher than `top`.
+  // The outline falls from left to right: right of x, nothing is higher than `top`.
   const ends = laid
     .map(each => ({ right: each.xMm + each.widthMm, top: each.yMm + each.heightMm }))
     .sort((a, b) => b.top - a.top || b.right - a.right)

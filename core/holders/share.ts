@@ -6,19 +6,19 @@ import { type Laid, packPieces, type Tries, TRIES_A_QUESTION } from './packing'
 import { whole } from './ways'
 
 export interface Sharing {
-  /** Indexes of the sets that share, the first always among them. */
+  /** Indexes of the sets that share, the first set among them. */
   readonly members: readonly number[]
   readonly laid: readonly Laid[]
 }
 
-/** More than this in one holder is no longer found at a glance. */
+/** With more sets in one holder, none is found at a glance. */
 const MOST_SHARING = 6
-/** Room between two sets that lie side by side. */
+/** Distance between two sets side by side. */
 const APART_MM = 1
 
 /**
- * Small sets that share a holder: as many of the others as go in beside the first, in the order given, each with its own
- * number, in the packaging that is kept. Their thickness is that of the thickest. null when none goes in beside it.
+ * Small sets that share a holder: in the order given, as many as fit beside the first, each in its packaging if that is kept. The
+ * thickness is that of the thickest. null: none fits beside the first.
  */
 export function shareHolder(sets: readonly Contents[], type: HolderType, tries: Tries = { left: TRIES_A_QUESTION }): Sharing | null {
   const laidFor = (members: readonly number[]): readonly Laid[] | null => {
@@ -44,14 +44,14 @@ export function shareHolder(sets: readonly Contents[], type: HolderType, tries: 
   return laid && members.length > 1 ? { members, laid } : null
 }
 
-/** A holder that stands somewhere, with all that is in it. */
+/** A holder that has a place, with everything in it. */
 export interface FilledHolder {
   readonly id: string
   readonly type: HolderType
   readonly inside: readonly Contents[]
 }
 
-/** The first `most` of the holders that have room for one set more. One budget of tries for all of them. */
+/** The first `most` holders with room for one more set. One budget of tries for all of them. */
 export function holdersWithRoom(own: Contents, holders: readonly FilledHolder[], most: number): readonly string[] {
   const all = { left: TRIES_A_QUESTION }
   const found: string[] = []

@@ -10,7 +10,7 @@ import type { Size } from '#core/units'
 export function tiltThatFits({ widthMm: p, heightMm: q }: Size, { widthMm: a, heightMm: b }: Size): number | null {
   const r = Math.hypot(p, q)
   const f = Math.atan2(q, p)
-  // Across: a wide angle is needed when the diagonal is longer than the opening; a small one may do when it is upright.
+  // Across: a large angle if the diagonal is longer than the opening; a small one may do for an upright thing.
   const across: readonly (readonly [number, number])[] =
     r <= a
       ? [[0, QUARTER]]
@@ -30,8 +30,8 @@ export function tiltThatFits({ widthMm: p, heightMm: q }: Size, { widthMm: a, he
     .filter(([from, to]) => from <= to + ANGLE_SLACK)
   const spare = (angle: number): number =>
     Math.min(a - p * Math.cos(angle) - q * Math.sin(angle), b - p * Math.sin(angle) - q * Math.cos(angle))
-  // Each room to spare has a valley and no peak in between: the smaller of the two is largest at an end, or where they cross:
-  // a - b = (p - q) (cos x - sin x) = (p - q) sqrt(2) cos(x + 45 degrees).
+  // Each slack is convex in the angle, so the smaller of the two is largest at an end or where they cross: a - b = (p - q) (cos x - sin x)
+  // = (p - q) sqrt(2) cos(x + 45 degrees).
   const crossing = Math.acos((a - b) / ((p - q) * Math.SQRT2)) - QUARTER / 2
   const candidates = both.flatMap(([from, to]) => [from, Math.max(from, to), ...(crossing > from && crossing < to ? [crossing] : [])])
   const [best] = candidates.sort((x, y) => spare(y) - spare(x) || x - y)

@@ -5,13 +5,13 @@ import { isFlat, openingFor } from './opening'
 import { type Laid, packPieces, type Tries } from './packing'
 import { tiltThatFits } from './tilt'
 
-/** How it lies in the holder, for the drawing and the figures. All in millimetres, from the lower left of the opening. */
+/** How the thing lies in the holder, for the drawing and the figures. In mm, from the lower left of the opening. */
 interface Lying {
-  /** What the holder has room for when it is filled so thick. */
+  /** The opening of the holder at this thickness. */
   readonly opening: Size
-  /** The thing as it lies, before any turning by an angle; trimmed or folded where the way says so. */
+  /** The thing before it is turned by an angle; trimmed or folded, if the way does so. */
   readonly lies: Size
-  /** Counter-clockwise. 90 is a quarter turn, and then `lies` has its sides swapped already. */
+  /** Counter-clockwise. At 90 the sides of `lies` are swapped already. */
   readonly angleDeg: number
   readonly spareWidthMm: number
   readonly spareHeightMm: number
@@ -19,31 +19,31 @@ interface Lying {
 export interface FitAnswer extends Lying {
   readonly way: FitWay
   readonly isIrreversible: boolean
-  /** How many holders one set takes. */
+  /** Number of holders that one set takes. */
   readonly holders: number
-  /** Off the width and height, where something is trimmed. */
+  /** Trimmed off the width and the height. */
   readonly trimWidthMm: number
   readonly trimHeightMm: number
-  /** How far it sticks out at the open top. */
+  /** How far it sticks out of the open top. */
   readonly sticksOutMm: number
-  /** Where loose pieces lie, where they are laid out otherwise. */
+  /** The layout of loose pieces, if they are laid out anew. */
   readonly laid: readonly Laid[]
 }
 
-// Common practice, per side pair: comfortable, sliding, just so. Below the last, a measured size says neither yes nor no.
+// Common practice, per pair of sides: comfortable, sliding, snug. Below the last, a measured size decides nothing.
 const LOOSE_MM = 6
 const FITS_MM = 1.5
 export const SNUG_MM = 0.5
-/** A size by ruler or photo is no surer than this: within it a plain yes would be wrong. */
+/** A size by ruler or photo is off by up to this: within it a plain yes would be wrong. */
 const UNSURE_MM = 0.5
-/** Exceeding by no more than this, a set whose pieces come off their sheet may go in after all (common practice: 1/4 in). */
+/** A set whose pieces come off their sheet may exceed the opening by so much (common practice: 1/4 in). */
 const EXCEEDS_UP_TO_MM = 6.4
 /** Up to 1/8 in is trimmed off a side (common practice), off two opposite sides that is twice as much. */
 const TRIM_A_SIDE_MM = 3.2
-/** A thing that sticks out by more than this leans and bends. */
+/** A thing that sticks out further leans and bends. */
 const STICKS_OUT_UP_TO_MM = 30
 
-/** Not every way of laying it was tried: whether it fits like this is not known. */
+/** Not every layout was tried: whether it fits in this way is not known. */
 export const UNTRIED = 'untried'
 type Way = (contents: Contents, type: HolderType, tries: Tries) => FitAnswer | null | typeof UNTRIED
 
@@ -54,14 +54,14 @@ function lying(opening: Size, lies: Size, angleDeg = 0): Lying {
 }
 const least = ({ spareWidthMm, spareHeightMm }: Lying): number => Math.min(spareWidthMm, spareHeightMm)
 const turned = ({ widthMm, heightMm }: Size): Size => ({ widthMm: heightMm, heightMm: widthMm })
-/** The size as it goes in: in its packaging, where that is kept. */
+/** The size as it goes in: with its packaging, if that is kept. */
 export const whole = (contents: Contents): Size => contents.packaged ?? contents
-/** Upright or by a quarter turn, whichever leaves more. */
+/** Upright or turned by 90 degrees, whichever leaves more slack. */
 function better(opening: Size, size: Size): Lying {
   const [upright, quarter] = [lying(opening, size), lying(opening, turned(size), 90)]
   return least(quarter) > least(upright) + EPSILON_MM ? quarter : upright
 }
-/** Upright, with at least so much to spare and less than so much. */
+/** Upright, with slack between two limits. */
 const upright =
   (way: FitWay, from: number, below: number): Way =>
   (contents, type) => {
@@ -70,12 +70,12 @@ const upright =
     return lies && least(lies) >= from && least(lies) < below ? { ...plain, way, ...lies } : null
   }
 
-/** Every way of fitting behind one signature: the answer, or null where it does not work like this. */
+/** Every way to fit behind one signature: the answer, or null if it does not fit in this way. */
 export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
   loose: upright('loose', LOOSE_MM, Infinity),
   fits: upright('fits', FITS_MM, LOOSE_MM),
   snug: upright('snug', SNUG_MM, FITS_MM),
-  // As large as the opening, give or take what a measure errs; or a little larger, where tilting or laying out anew may do.
+  // As large as the opening within the error of measuring; or a little larger, if tilting or a new layout may help.
   zeroClearance: (contents, type) => {
     const opening = openingFor(type, contents.thicknessMm, true)
     const lies = opening && better(opening, whole(contents))
@@ -112,13 +112,13 @@ export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
     const lies = opening && contents.packaged ? better(opening, contents) : null
     return lies && least(lies) >= SNUG_MM ? { ...plain, way: 'foldPackaging', ...lies } : null
   },
-  // Too thick for the flap, but a flat holder that stands upright in a row holds it open.
+  // Too thick for the flap, but a flat holder that stands upright in a row also holds with its flap open.
   flapOpen: (contents, type) => {
     const opening = type.closure !== 'none' && isFlat(type) ? openingFor(type, contents.thicknessMm, false) : null
     const lies = opening && better(opening, whole(contents))
     return lies && least(lies) >= SNUG_MM ? { ...plain, way: 'flapOpen', ...lies } : null
   },
-  // In its packaging nothing of it can be trimmed or cut.
+  // In its packaging, nothing can be trimmed or cut.
   trim: (contents, type) => {
     if (!contents.mayTrim || contents.packaged) return null
     const opening = openingFor(type, contents.thicknessMm, true)
@@ -151,7 +151,7 @@ export const WAYS_TO_FIT: Readonly<Record<FitWay, Way>> = {
   },
 }
 
-/** The angle at which it goes into an opening that is so much larger; null: at none but upright or by a quarter. */
+/** The angle at which it goes into an opening that is larger by `moreMm`; null: only upright or turned by 90 degrees. */
 function slant(contents: Contents, { widthMm, heightMm }: Size, moreMm: number): number | null {
   const angleDeg = tiltThatFits(whole(contents), { widthMm: widthMm + moreMm, heightMm: heightMm + moreMm })
   return angleDeg === null || angleDeg < 1 || angleDeg > 89 ? null : angleDeg

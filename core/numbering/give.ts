@@ -1,17 +1,17 @@
 import type { RegisterLine } from '#core/catalog'
 import { endOfRun, isFarBeyond, nextFree } from './run'
 
-/** One set that needs a number. `written` is what already stands on it or in an older list. */
+/** A set that needs a number. `written`: the number on the thing or in an older list. */
 export interface NumberRequest {
   readonly holdingId: string
-  /** Who it is, in words ("Kelp Study / Tidewrack"): a number may only come back to the same thing. */
+  /** Its name in words ("Kelp Study / Tidewrack"): a number can only return to the same thing. */
   readonly givenTo: string
   readonly written: number | null
 }
 
 export type GivenNumber =
   | { readonly holdingId: string; readonly number: number; readonly how: 'adopted' | 'issued'; readonly clash: null }
-  /** The written number was given before to something else, so a new one was issued. */
+  /** The written number was given to something else before, so a new one was issued. */
   | {
       readonly holdingId: string
       readonly number: number
@@ -19,7 +19,7 @@ export type GivenNumber =
       readonly clash: { readonly written: number; readonly heldBy: string }
     }
 
-/** The register's key: the database refuses a second line with the same one. */
+/** The key of the register: the database refuses a second line with it. */
 export function registerId(seriesId: string, number: number): string {
   return `${seriesId}:${number}`
 }
@@ -61,7 +61,7 @@ export function giveNumbers(
   return given
 }
 
-/** Where the run ends once some numbers are adopted: each that is not far above it moves it on. */
+/** The end of the run with some numbers adopted: each one that is not far above the run extends it. */
 function runWith(adopted: Iterable<number>, endsAt: number): number {
   const numbers = [...adopted]
   if (endsAt === 0) return endOfRun(numbers)

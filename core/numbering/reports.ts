@@ -1,7 +1,7 @@
 import type { Holding, Kind, Series } from '#core/catalog'
 import { codeText, writeCode } from './code'
 
-/** A run of numbers that no set has: given once and gone, or never given. */
+/** A run of numbers that no set has: given and gone, or never given. */
 export interface Gap {
   readonly from: number
   readonly to: number
@@ -16,8 +16,8 @@ type Written = Pick<Series, 'prefix' | 'padding' | 'suffixBy'>
 type KindOf = (id: string) => Pick<Kind, 'suffix'> | undefined
 
 /**
- * May two series ever print the same figure? They may when their prefixes are the same, or differ only in figures:
- * `A` and `A1` both print A12 in the end. Suffixes do not count: they may be left off.
+ * Whether two series could print the same figure: their prefixes are equal or differ only in figures (`A` and `A1` both print A12).
+ * Suffixes do not count, as they may be left off.
  */
 export function mayClash(a: Pick<Series, 'prefix'>, b: Pick<Series, 'prefix'>): boolean {
   const [short, long] = [a.prefix, b.prefix].map(prefix => prefix.trim().toLowerCase()).sort((x, y) => x.length - y.length)
@@ -25,7 +25,7 @@ export function mayClash(a: Pick<Series, 'prefix'>, b: Pick<Series, 'prefix'>): 
 }
 
 /**
- * Runs of numbers up to the highest that no set has. O(n log n).
+ * Runs of numbers, up to the highest, that no set has. O(n log n).
  * @example gapsIn([1, 2, 5], 6) //=> [{ from: 3, to: 4 }, { from: 6, to: 6 }]
  */
 export function gapsIn(numbers: readonly number[], highest: number): readonly Gap[] {
@@ -43,7 +43,7 @@ const writtenCode = (holding: Holding, series: Written, kindOf: KindOf): string 
   codeText(writeCode(series, holding.number, kindOf(holding.kindId ?? '') ?? null))
 const plain = (text: string): string => text.replace(/\s+/g, '').toLowerCase()
 
-/** Codes, and numbers written on things, that more than one set answers to. O(n). */
+/** Codes and written numbers that more than one set has. O(n). */
 export function doublesIn(
   holdings: readonly Holding[],
   seriesOf: (id: string) => Written | undefined,
@@ -83,7 +83,7 @@ export interface LabelLine {
   readonly becomes: string
 }
 
-/** Sets whose label says something else once the series is written otherwise. Only what is labelled counts. */
+/** Sets whose label is out of date once the series is written differently. Only labelled sets count. */
 export function staleLabels(
   holdings: readonly Holding[],
   before: Written & { readonly id: string },
@@ -101,7 +101,7 @@ export function staleLabels(
     .filter(({ was, becomes }) => was !== becomes)
 }
 
-/** Labels that say something else than the record does: the kind or the writing of the series changed after labelling. */
+/** Labels that disagree with their record: the kind, or how the series is written, changed after labelling. */
 export function labelsThatDisagree(
   holdings: readonly Holding[],
   seriesOf: (id: string) => Written | undefined,

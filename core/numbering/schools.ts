@@ -2,17 +2,17 @@ import type { Brand, Cell, Container, NumberSchool, Series } from '#core/catalog
 import { readBareNumber } from './code'
 import { mayClash } from './reports'
 
-/** What is known of a set when its number is given. `written` is what stands on the thing already. */
+/** Facts of a set when its number is given. `written` stands on the thing already. */
 export interface NumberFacts {
   readonly brand: Pick<Brand, 'name' | 'abbreviation' | 'hasOwnNumbering'> | null
   readonly place: { readonly container: Pick<Container, 'id' | 'code' | 'cells'>; readonly cell: Cell | null } | null
   readonly written: string
 }
 
-/** Of which brand, container or maker's letters the number is one, what stands in front, and the number itself where it is fixed. */
+/** What the number counts within (a brand, a container, a maker's letters), its prefix, and the number itself if it is fixed. */
 interface Share {
   readonly key: string
-  /** What a maker prints in front, where its own numbers are taken as they are: tried before the prefix. */
+  /** Letters that a maker prints in front of its own numbers: tried before the prefix. */
   readonly letters?: string
   readonly prefix: string
   readonly wanted: number | null
@@ -22,16 +22,16 @@ interface Share {
 export interface NumberSource {
   readonly series: Series
   readonly isNew: boolean
-  /** The only number that would do, or null: the next one. */
+  /** The only number that will do; null: the next one. */
   readonly wanted: number | null
   /** `wanted` is the number that stands on the thing already. */
   readonly isWritten: boolean
-  /** The school names the number; it is no running one, and never far from anything. */
+  /** The number is fixed by the school: it belongs to no run and is never far from one. */
   readonly isFixed: boolean
 }
 
 const LABEL_LETTERS = 8
-/** Cells are written with two figures, as 203 is page 2, cell 03. */
+/** Cells are written with two figures: 203 is page 2, cell 03. */
 const CELLS_A_PAGE = 100
 
 /** The label form of a brand, or its capital letters. */
@@ -44,10 +44,10 @@ function labelOf({ name, abbreviation }: Pick<Brand, 'name' | 'abbreviation'>): 
   return (abbreviation ?? letters).slice(0, LABEL_LETTERS)
 }
 
-/** By its name, not its record: a brand that was undone and typed again goes on where it was. */
+/** By name, not by record: a brand that was undone and typed again continues its numbers. */
 const keyOf = ({ name }: Pick<Brand, 'name'>): string => name.toLowerCase().slice(0, 60)
 
-/** The schools of numbering. null: what the school goes by is not known, and the running series numbers the set. */
+/** The schools of numbering. null: the fact that the school needs is not known, and the running series numbers the set. */
 const SCHOOLS: Readonly<Record<NumberSchool, (facts: NumberFacts) => Share | null>> = {
   all: () => null,
   brand: ({ brand }) => brand && { key: `brand:${keyOf(brand)}`, prefix: `${labelOf(brand)}-`, wanted: null },
@@ -64,7 +64,7 @@ const SCHOOLS: Readonly<Record<NumberSchool, (facts: NumberFacts) => Share | nul
   maker: byMaker,
 }
 
-/** B1079 is number 1079 of the maker's B; noughts in front of a number belong to the letters, or they would be lost. */
+/** B1079 is number 1079 of the maker's B. Leading zeros belong to the letters, or they would be lost. */
 function byMaker({ brand, written }: NumberFacts): Share | null {
   const match = /^(.{0,8}?)([1-9]\d{0,6})$/.exec(written.trim())
   if (!brand || !match) return null
@@ -78,15 +78,15 @@ function byMaker({ brand, written }: NumberFacts): Share | null {
 }
 
 /**
- * A maker that numbers its sets itself is taken at its word where one running number counts the rest. A bare figure may
- * as well be the owner's own, and stays one.
+ * A maker that numbers its own sets is followed where one running number counts the rest. A bare figure may be the owner's own number, and
+ * stays one.
  */
 function shareOf(running: Series, facts: NumberFacts): Share | null {
   const own = running.countsBy === 'all' && facts.brand?.hasOwnNumbering ? byMaker(facts) : null
   return own && /\p{L}/u.test(own.letters ?? '') ? own : SCHOOLS[running.countsBy](facts)
 }
 
-/** The prefix, or the next like it that no other series could print a code of. */
+/** The prefix, or the next one like it under which no two series can print the same code. */
 export function freePrefix(prefix: string, others: readonly Pick<Series, 'prefix'>[]): string {
   const [, stem = '', tail = ''] = /^(.*?)([^\p{L}\p{N}]*)$/u.exec(prefix) ?? []
   for (let more = 1; ; more += 1) {
@@ -102,8 +102,8 @@ function lettersOf(count: number): string {
 }
 
 /**
- * The series that numbers a set: the running one, or the one below it for the set's brand, container, page size or
- * maker's letters, made where it is missing. No two series can ever print one code. O(series).
+ * The series that numbers a set: the running one, or the one below it for the set's brand, container, page size or maker's letters, made
+ * if it is missing. No two series can print the same code. O(series).
  * @example numberSource(byBrand, [byBrand], { brand: { name: 'Quoin & Bodkin', abbreviation: null }, place: null, written: '' }, newId)
  *   .series.prefix //=> 'QB-'
  */
@@ -123,7 +123,7 @@ export function numberSource(running: Series, all: readonly Series[], facts: Num
   if (!share) return from(running, false)
   const known = all.find(each => each.partOf?.seriesId === running.id && each.partOf.key === share.key)
   if (known) return from(known, false)
-  // A maker's code stands as it is printed on the thing, wherever no other series can meet it.
+  // A maker's code is kept as printed if it cannot clash with another series.
   const isAsPrinted = Boolean(share.letters) && !all.some(other => mayClash(other, { prefix: share.letters ?? '' }))
   const prefix = isAsPrinted ? (share.letters ?? '') : freePrefix(running.prefix + share.prefix, all)
   return from(
@@ -141,7 +141,7 @@ export function numberSource(running: Series, all: readonly Series[], facts: Num
   )
 }
 
-/** The number in what stands on a thing: a code of this series, or a bare number where the series counts everything. */
+/** The number in a written text: of a code of this series, or a bare number if the series counts everything. */
 function readWritten(written: string, series: Pick<Series, 'prefix' | 'partOf'>): number | null {
   const text = written.trim()
   const isOwn = series.prefix !== '' && text.toLowerCase().startsWith(series.prefix.trim().toLowerCase())

@@ -1,11 +1,10 @@
 import type { Step, StepPart } from './planMoves'
 
-/** What stands in each lane, and on the table, front to back. */
+/** The holders in each lane and on the table, front to back. */
 export type LanesNow = ReadonlyMap<string, readonly string[]>
 
 /**
- * The lanes once a step is done. What goes onto the table is laid behind all that lies there. Only the lanes of the step
- * are copied.
+ * The lanes after a step. Holders put on the table go behind all that lie there. Only the lanes of the step are copied.
  * @example afterStep(
  *   new Map([['a', ['x', 'y']], ['b', ['z']]]),
  *   { from: 'a', to: 'b', lengthMm: 9, parts: [{ ids: ['x'], behindId: 'z' }] },
@@ -22,7 +21,7 @@ export function afterStep(lanes: LanesNow, { from, to, parts }: Step, tableKey: 
 }
 
 /**
- * Where the parts of a step are set down, those that follow each other taken together: each has something else in front of it.
+ * Where the parts of a step are set down; consecutive parts are merged, so that each result has another holder in front of it.
  * @example setDowns({ from: 'a', to: 'b', lengthMm: 9, parts: [{ ids: ['x'], behindId: null }, { ids: ['y'], behindId: 'x' }] })
  * //=> [{ ids: ['x', 'y'], behindId: null }]
  */

@@ -4,7 +4,7 @@ import { type Authority, compareFilingKeys, filingKeyOf, groupsBy, type KeyPart,
 import { START_TABS, type TabHabit } from './dividers'
 import type { SplitItem } from './splitRun'
 
-/** What a filing order looks at. */
+/** The facts that a filing order reads. */
 export interface OrderFacts {
   readonly holdings: ReadonlyMap<string, Holding>
   readonly authority: Authority
@@ -39,12 +39,12 @@ export function orderHolders(
   })
   const withDies = (each: OrderedHolder): OrderedHolder[] => [each, ...(behind.get(each.holding.id) ?? []).flatMap(withDies)]
   const placed = rest.flatMap(withDies)
-  // Two dies that name each other as stamps are behind neither.
+  // Two dies that name each other as their stamp go behind neither.
   const got = new Set(placed.map(each => each.holderId))
   return [...placed, ...sorted.filter(each => !got.has(each.holderId))]
 }
 
-/** The ordered holders as items of a run to be split: what the first key, and the first two, make of each. */
+/** The ordered holders as items of a run to be split, each with its group by the first key and by the first two. */
 export function splitItems(
   ordered: readonly OrderedHolder[],
   rule: FilingRule,
@@ -56,7 +56,7 @@ export function splitItems(
   })
 }
 
-/** The lanes of the aim: the ordered holders cut at `starts`, with a tab in front of the first of each group. */
+/** The lanes of the aim: the ordered holders cut at `starts`, with a tab in front of the first holder of each group. */
 export function laneTargets(
   ordered: readonly OrderedHolder[],
   rule: FilingRule,
@@ -83,8 +83,8 @@ export function laneTargets(
 }
 
 /**
- * The aim for the room as it is by now: what is gone is left out, and what has come in meanwhile to the lanes of the aim
- * goes where the rule would have it. O(n log n).
+ * The aim for the room as it is now: holders that are gone are left out, and holders that came into its lanes are inserted by the rule.
+ * O(n log n).
  */
 export function adaptAim(
   aim: readonly LaneTarget[],
@@ -118,7 +118,7 @@ export function adaptAim(
   }
   return kept.map((each, at) => withTabs({ ...each, holderIds: lists[at] ?? [] }))
 }
-/** A tab whose first holder has gone stands in front of nothing any more. */
+/** A tab whose first holder is gone is dropped. */
 function withTabs(lane: LaneTarget): LaneTarget {
   const here = new Set(lane.holderIds)
   return { ...lane, tabs: lane.tabs.filter(tab => here.has(tab.beforeHolderId)) }

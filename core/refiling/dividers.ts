@@ -6,16 +6,16 @@ export interface TabGroup {
   readonly standsFor: NonNullable<Section['standsFor']>
   readonly title: string
   readonly beforeHolderId: string
-  /** How high the holders behind it are, the tallest of them. */
+  /** Height of the tallest holder behind it. */
   readonly holderHeightMm: number
 }
 export interface TabHabit {
-  /** Places across the lane at which tabs stand in turn; common practice is three, for six colours. */
+  /** Number of tab positions across the lane, used in turn; common practice is three positions and six colours. */
   readonly positions: number
   readonly colours: number
-  /** What stands up above the holders, to be read. */
+  /** Height of the part above the holders, which is read. */
   readonly tabMm: number
-  /** Blanks that the owner cuts dividers from. */
+  /** Blanks from which the owner cuts dividers. */
   readonly blanks: readonly { readonly widthMm: number; readonly heightMm: number }[]
 }
 // Common practice: left, centre, right in turn; blanks of 5 1/2 x 8 1/2, 7 1/4 x 10 1/2 and 9 1/2 x 5 in.
@@ -32,19 +32,19 @@ export const START_TABS: TabHabit = {
 
 export interface PlannedTab extends TabGroup {
   readonly colour: number
-  /** From the left, 0 on. */
+  /** From the left, starting at 0. */
   readonly position: number
-  /** As high as it must be to be read above the holders. */
+  /** Lowest height at which it can be read above the holders. */
   readonly heightMm: number
-  /** The smallest blank it can be cut from, and how much comes off its height; null where none is large enough. */
+  /** The smallest blank it can be cut from, and what comes off its height; null: none is large enough. */
   readonly blank: { readonly widthMm: number; readonly heightMm: number } | null
   readonly cutDownMm: number
   readonly fault: 'tooTall' | 'wouldHide' | null
 }
 
 /**
- * The dividers of one lane. Tabs that stand there already for the same thing keep their place and colour, so that an
- * insertion changes no more than it must; a new one takes a place that neither neighbour has.
+ * The dividers of one lane. Existing tabs keep position and colour, so that an insertion changes as little as possible; a new tab takes a
+ * position that neither neighbour has.
  */
 export function planTabs(
   groups: readonly TabGroup[],
@@ -94,12 +94,12 @@ const keyOf = ({ by, id }: NonNullable<Section['standsFor']>): string => `${by}/
 export interface TabChanges {
   readonly add: readonly PlannedTab[]
   readonly takeOut: readonly Section[]
-  /** Stand there already, and say another thing now or are in front of another holder. */
+  /** Existing tabs whose title changes, or that go in front of another holder. */
   readonly rewrite: readonly { readonly section: Section; readonly tab: PlannedTab }[]
   readonly stay: number
 }
 
-/** Only the tabs that change: by what they stand for, the title on them and their colour. */
+/** Only the tabs that change, compared by what they stand for, their title and their colour. */
 export function changedTabs(planned: readonly PlannedTab[], standing: readonly Section[]): TabChanges {
   const left = new Map(standing.flatMap(section => (section.standsFor ? [[keyOf(section.standsFor), section]] : [])))
   const add: PlannedTab[] = []
@@ -116,7 +116,7 @@ export function changedTabs(planned: readonly PlannedTab[], standing: readonly S
 }
 
 /**
- * As much of a title as goes on a tab: whole words first, then their beginnings.
+ * As much of a title as a tab takes: whole words first, then their beginnings.
  * @example tabText('Greywether Press', 'GREY', 6) //=> 'GREY'
  */
 export function tabText(title: string, abbreviation: string | null, most: number): string {

@@ -1,18 +1,18 @@
 import type { SplitBin, SplitItem } from './splitRun'
 
-/** One cut of a run, and why it is there. */
+/** One cut of a run, with its reason. */
 export interface SplitBreak {
-  /** The bin that begins here, and its first item. */
+  /** The bin that begins at the cut, and its first item. */
   readonly bin: number
   readonly start: number
   readonly why: 'betweenGroups' | 'betweenSubgroups' | 'groupTooLong' | 'insideGroup'
   readonly group: string
-  /** Of the bin in front: what is used, and what is left. */
+  /** Of the bin before the cut: used and left. */
   readonly usedMm: number
   readonly freeMm: number
 }
 
-/** Explains every cut between bins that hold something. O(items). */
+/** Explains every cut between two bins that hold items. O(items). */
 export function explainBreaks(items: readonly SplitItem[], bins: readonly SplitBin[], starts: readonly number[]): readonly SplitBreak[] {
   const lengthOf = (from: number, to: number): number => items.slice(from, to).reduce((sum, item) => sum + item.lengthMm, 0)
   const largest = Math.max(0, ...bins.map(bin => bin.capacityMm))

@@ -2,8 +2,8 @@ import { type Holder, type Holding, newHolder } from '#core/catalog'
 import { keysBehind } from '#core/room'
 
 /**
- * Holders for what stands nowhere yet, as a heap on the table in order of number; what was cut in two makes two. `newId` names
- * each. O(n log n).
+ * Holders for sets that have no place yet, as a heap on the table in order of number; a set cut in two gets two. `newId` makes their ids.
+ * O(n log n).
  * @example heapOf([stamp, die], newId).length //=> 2
  */
 export function heapOf(waiting: readonly Holding[], newId: () => string): readonly Holder[] {

@@ -1,6 +1,6 @@
 /**
- * A longest increasing subsequence, as places in the list: of those that end on the same value the one with the lowest
- * predecessors. Fredman 1975, On computing the length of longest increasing subsequences. O(n log n).
+ * A longest increasing subsequence, as indexes; ties take the lowest predecessors. Fredman 1975, On computing the length of longest
+ * increasing subsequences. O(n log n).
  * @example longestIncreasing([4, 1, 2, 9, 3]) //=> [1, 2, 4]
  */
 export function longestIncreasing(values: readonly number[]): readonly number[] {

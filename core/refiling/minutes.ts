@@ -1,13 +1,13 @@
 import type { Refiling } from '#core/catalog'
 
-/** Usual pace (common practice): some seconds to lift a holder and set it down, and some to walk over for each step. */
+/** Usual pace (common practice): seconds to lift a holder and set it down, and to walk over for each step. */
 const SECONDS_A_HOLDER = 6
 const SECONDS_A_STEP = 20
-/** So many holders must have been moved before somebody's own pace is known. */
+/** Holders moved before the owner's own pace counts. */
 const LEAST_LIFTS = 20
 
 /**
- * Minutes that a re-filing takes: at the owner's own pace, from the re-filings they have worked on, or as is usual.
+ * Minutes that a re-filing takes: at the owner's pace in earlier re-filings, or at the usual one.
  * @example minutesFor([], 60, 3) //=> { minutes: 7, isOwnPace: false }
  */
 export function minutesFor(

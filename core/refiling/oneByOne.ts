@@ -9,22 +9,22 @@ export interface Mover {
   readonly lengthMm: number
 }
 export interface OneByOne {
-  /** The widest that the table is ever covered. */
+  /** The largest length of table in use at any time. */
   readonly tableMm: number
-  /** Which mover goes next, and whether onto the table or to where it shall be. */
+  /** The mover of each move, and whether it goes onto the table or to its target lane. */
   readonly moves: readonly { readonly mover: Mover; readonly isOntoTable: boolean }[]
 }
 
-/** More movers have too many states: three places each. */
+/** With more movers there are too many states: each has three positions. */
 export const MOST_MOVERS = 9
 const [AWAY, TABLE, THERE] = [0, 1, 2]
-/** Where a mover can go, by where it is. */
+/** The next positions of a mover, by its position. */
 const NEXT: readonly (readonly number[])[] = [[THERE, TABLE], [THERE], []]
 
 /**
- * The order in which holders, each carried alone, go with the least table: of all states (each mover where it was, on the
- * table, or where it shall be) the way on which the table is never covered more than it must be. O(3^movers); `movers` are
- * at most `MOST_MOVERS`. `freeMm` is the room in each lane as it stands. null: it does not go with any table.
+ * The order of moves, one holder at a time, that needs the least table: a minimax path over all states (each mover at its start, on the
+ * table, or at its target). O(3^movers); at most `MOST_MOVERS` movers. `freeMm` is the free length of each lane now. null: no order exists
+ * with the table that there is.
  */
 export function leastTable(movers: readonly Mover[], freeMm: (lane: string) => number): OneByOne | null {
   const start = movers.reduce((code, mover, at) => code + (mover.from === null ? TABLE : AWAY) * 3 ** at, 0)

@@ -4,7 +4,7 @@ import { group } from 'd3-array'
 import { allIn, arrangeContainer, besideFirstHalf, type ContainerRow } from '#core/room'
 import { type Placing, placeOne, sharesOf, type SpreadFacts, spreadOverEmpty } from './spread'
 
-/** Places for many sets, and the room as it would be. */
+/** Places for many sets, and the room with these sets in it. */
 export interface PlacesPlan {
   readonly holders: readonly Holder[]
   readonly placed: readonly Holding[]
@@ -12,9 +12,9 @@ export interface PlacesPlan {
 }
 
 /**
- * Places many sets by the rules of their zones, as far as there is room: over rows that are empty as a re-filing would spread them, else
- * one by one, each where it goes after those before it. Yields the plan so far now and then, so that whoever works it out can stop. The
- * ranks of the sets are worked out once: O(n log n) comparisons of keys, then O(n) numbers for each set. `newId` names the holders.
+ * Places many sets by the rules of their zones, as far as there is room. Empty rows are filled as a re-filing would fill them; else each
+ * set goes where it belongs after those before it. Yields the plan so far from time to time, so that the caller can stop. The ranks of the
+ * sets are computed once: O(n log n) comparisons.
  */
 export function* planPlaces(holdings: readonly Holding[], facts: SpreadFacts, newId: () => string): Generator<PlacesPlan, PlacesPlan> {
   const rows = new Map(facts.rows)
@@ -42,7 +42,7 @@ export function* planPlaces(holdings: readonly Holding[], facts: SpreadFacts, ne
   }
   return plan
 
-  /** Sets of one container, and the second halves of those cut in two. */
+  /** The sets of one container, and the second halves of sets cut in two. */
   function take(placings: readonly Placing[]): void {
     const row = rows.get(placings[0]?.containerId ?? '')
     if (!row) return

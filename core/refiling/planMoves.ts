@@ -3,10 +3,10 @@ import { leastTable, MOST_MOVERS, type Mover } from './oneByOne'
 import { type Aim, type Shelf, Shelves } from './shelves'
 import { type Block, type Entry, Waiting } from './waiting'
 
-/** What stands together and is set down together. */
+/** Holders that are carried and set down together. */
 export interface StepPart {
   readonly ids: readonly string[]
-  /** Directly behind this one; null: to the front. */
+  /** Set down directly behind this holder; null: at the front. */
   readonly behindId: string | null
 }
 /** One armful: taken out of one lane, and set down in another or on the table, part by part, front to back. */
@@ -50,7 +50,7 @@ export function planMoves(
 ): MovesPlan {
   const short = new Shelves(shelves, aim, lengthOf).laneTooShort()
   if (short) return { ok: false, code: 'laneTooShort', ...short }
-  // In armfuls it is quicker; one by one it may go where armfuls get in each other's way.
+  // Armfuls are quicker; one by one also works where armfuls block each other.
   const withTable = (capacityMm: number): Extract<MovesPlan, { ok: true }> | null =>
     carryAll(new Shelves(shelves, aim, lengthOf), shelves, armfulMm, armfulMm, { ...table, capacityMm }) ??
     carryAll(new Shelves(shelves, aim, lengthOf), shelves, 0, armfulMm, { ...table, capacityMm })
@@ -68,7 +68,7 @@ export function planMoves(
   return { ok: false, code: 'tableTooSmall', needMm: enough, haveMm: table.capacityMm }
 }
 
-/** The few that move, each alone and with the least table; null where they are too many for it. */
+/** The few movers, one at a time, with the least table; null: there are too many for it. */
 function carryOneByOne(
   state: Shelves,
   shelves: readonly Shelf[],
@@ -99,13 +99,13 @@ function carryOneByOne(
   return { plan: { ok: true, steps, stay: state.stay, move: state.move, lifts }, tableMm: way.tableMm }
 }
 
-/** With so much table everything that moves can wait there. In whole millimetres, upwards. */
+/** A length of table on which everything that moves can wait. In whole mm, rounded up. */
 function mostThatMayLie(shelves: readonly Shelf[], aim: Aim, lengthOf: (id: string) => number, tableKey: string): number {
   const moving = [...aim.values()].flat().reduce((sum, id) => sum + lengthOf(id), 0)
   return moving + (shelves.find(shelf => shelf.key === tableKey)?.ids ?? []).reduce((sum, id) => sum + lengthOf(id), 0) + 1
 }
 
-/** All steps, or null where the table does not do. Blocks are `blockMm` long at the most; an armful may be several. */
+/** All steps; null: the table is too short. Blocks are at most `blockMm` long; an armful may be several blocks. */
 function carryAll(
   state: Shelves,
   shelves: readonly Shelf[],
@@ -148,8 +148,8 @@ function carryAll(
 }
 
 /**
- * Nothing fits where it shall go: one armful is laid on the table, so that what waits for its room can go in. The lane it
- * came out of; null: nothing goes onto the table any more.
+ * Nothing fits where it goes, so one armful is laid on the table to make room. Returns the lane it came out of; null: nothing more goes
+ * onto the table.
  */
 function makeRoom(
   state: Shelves,

@@ -8,7 +8,7 @@ import { adaptAim, laneTargets, orderHolders, type OrderFacts, splitItems } from
 import { type MoveLimits, type MovesPlan, planMoves } from './planMoves'
 import type { Shelf } from './shelves'
 
-/** The room as a re-filing sees it. `rows` are the containers of the zone, in walking order. */
+/** The facts that a re-filing reads. `rows` are the containers of the zone, in walking order. */
 export interface RefilingFacts extends OrderFacts {
   readonly rows: readonly ContainerRow[]
   readonly learnt: ThicknessTable
@@ -17,15 +17,15 @@ export interface RefilingFacts extends OrderFacts {
 export interface RefilingQuestion {
   readonly zone: Zone
   readonly rule: FilingRule
-  /** The containers that the run goes into, in this order; those of the zone that are not named are emptied. */
+  /** The containers that the run goes into, in this order; the other ones of the zone are emptied. */
   readonly containerIds: readonly string[]
   readonly reserve: number
   readonly aims: SplitAims
-  /** No lane fuller than it must be, before anything else. */
+  /** First of all, the fullest lane is as empty as possible. */
   readonly isEven: boolean
   readonly tableMm: number
   readonly armfulMm: number
-  /** What stands nowhere yet and is filed with the others, from a heap on the table; its holders stand in no row. */
+  /** Holders without a place that are filed with the others, from a heap on the table. */
   readonly heap: readonly Holder[]
 }
 interface LaneProposal {
@@ -42,7 +42,7 @@ export type RefilingProposal =
       readonly breaks: readonly SplitBreak[]
       readonly moves: Extract<MovesPlan, { ok: true }>
       readonly sets: number
-      /** How long the heap is. */
+      /** Length of the heap in mm. */
       readonly heapMm: number
       readonly usedLanes: number
     }
@@ -54,13 +54,13 @@ export type RefilingProposal =
         | { readonly ok: false; readonly code: 'nothingToFile' | 'noLane' }
     }
 
-/** The table before it is a place of the room. */
+/** The name of the table before it is a container of the room. */
 const TABLE = 'table'
 export const laneKey = (containerId: string, lane: number): string => `${containerId}/${lane}`
 const isRow = ({ container }: ContainerRow): boolean => container.cells === null
 const isFiled = ({ holder }: Placement): boolean => holder.apartBecause === null
 
-/** How deep a holder is with all that is in it. */
+/** Depth of a holder with everything in it, in mm. */
 export function holderLengthMm(
   holder: Holder,
   { holdings, authority, learnt }: Pick<RefilingFacts, 'holdings' | 'authority' | 'learnt'>,
@@ -71,7 +71,7 @@ export function holderLengthMm(
   }, 0)
 }
 
-/** From the room as it is to a rule, an order, a split or other containers: the aim, why it is cut so, and the moves. */
+/** From the room as it is to a rule, an order, a split or other containers: the aim, the reason of each cut, and the moves. */
 export function proposeRefiling(
   facts: RefilingFacts,
   question: RefilingQuestion,
@@ -142,7 +142,7 @@ export function proposeRefiling(
   }
 }
 
-/** What is left of a re-filing, from the room as it stands now; the aim has taken in what came meanwhile. */
+/** The rest of a re-filing, from the room as it is now; the aim includes sets that came in meanwhile. */
 export function remainingRefiling(
   facts: RefilingFacts,
   refiling: Refiling,
@@ -152,7 +152,7 @@ export function remainingRefiling(
   const rows = facts.rows.filter(row => isRow(row) && row.container.id !== refiling.tableContainerId)
   const all = tableRow ? [...rows, tableRow] : rows
   const lengthOf = lengthsOf(all, facts)
-  // A container that was taken out meanwhile is no aim any more: what was meant for it goes where the rule has it.
+  // A container that was removed is no aim any more: its holders go where the rule puts them.
   const stands = refiling.lanes.filter(target =>
     rows.some(row => row.container.id === target.containerId && target.lane <= row.lanes.length),
   )
@@ -177,19 +177,19 @@ function lengthsOf(rows: readonly ContainerRow[], facts: RefilingFacts, heap: re
   const lengths = new Map(all.map(holder => [holder.id, holderLengthMm(holder, facts)]))
   return id => lengths.get(id) ?? 0
 }
-/** What is kept apart, and what nobody has looked at, stays where it is. */
+/** Pinned holders, and holders without a known position, stay where they are. */
 const apartMm = (row: ContainerRow, lane: number, lengthOf: (id: string) => number): number =>
   allIn(row).reduce((sum, each) => (each.lane === lane && !(isLookedAt(each) && isFiled(each)) ? sum + lengthOf(each.holder.id) : sum), 0)
 
-/** A lane that a run goes through, and how much of the run it may take. */
+/** A lane that a run goes through, and the length that the run may use. */
 export interface RunLane extends SplitBin {
   readonly row: ContainerRow
   readonly containerId: string
   readonly lane: number
-  /** Taken by what the run does not move. */
+  /** Length used by holders that the run does not move. */
   readonly othersMm: number
 }
-/** The lanes of some rows, in their order, with a share of each kept free. O(holders). */
+/** The lanes of some rows in their order, with a share of each kept free. O(holders). */
 export function runLanes(rows: readonly ContainerRow[], lengthOf: (holderId: string) => number, reserve: number): readonly RunLane[] {
   return rows.flatMap(row =>
     row.lanes.map((_, at): RunLane => {
@@ -211,7 +211,7 @@ function shelvesOf(rows: readonly ContainerRow[], lengthOf: (id: string) => numb
   )
 }
 
-/** With evenness first, no lane may be filled beyond the least share that the fullest must have. */
+/** For evenness, the capacity of every lane is cut to the least share to which the fullest lane must be filled. */
 function evenBins(lengths: readonly number[], bins: readonly SplitBin[], isEven: boolean): readonly SplitBin[] {
   if (!isEven || bins.some(bin => bin.capacityMm <= 0)) return bins
   const share = leastLargestShare(
@@ -229,7 +229,7 @@ function holderHeightMm(holder: Holder | undefined, { holderTypes, holdings }: R
     UNKNOWN_HEIGHT_MM
   )
 }
-/** The tallest holder behind each tab, up to the next. */
+/** The height of the tallest holder behind each tab. */
 function heightsBetweenTabs(target: LaneTarget, heightOf: (id: string) => number): readonly number[] {
   const starts = target.tabs.map(tab => target.holderIds.indexOf(tab.beforeHolderId))
   return starts.map((from, at) => Math.max(0, ...target.holderIds.slice(from, starts[at + 1] ?? target.holderIds.length).map(heightOf)))

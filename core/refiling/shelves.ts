@@ -2,24 +2,24 @@ import { SUM_EPSILON_MM } from '#core/units'
 import { longestIncreasing } from './lis'
 import { type Block, Waiting } from './waiting'
 
-/** A lane as it stands, or the table: what is in it, front to back. */
+/** A lane or the table as it is: its holders, front to back. */
 export interface Shelf {
   readonly key: string
   readonly capacityMm: number
-  /** Taken by what the plan does not touch: kept apart, or filed by another rule. */
+  /** Length used by holders that the plan does not touch: pinned, or filed by another rule. */
   readonly othersMm: number
   readonly ids: readonly string[]
 }
-/** What shall stand in each lane, front to back. Every id stands in some lane now, or lies on the table. */
+/** The holders that each lane shall hold, front to back. Every id is in some lane now, or on the table. */
 export type Aim = ReadonlyMap<string, readonly string[]>
 
-/** The lanes as they are while the plan is made. */
+/** The lanes while the plan is made. */
 export class Shelves {
   readonly stay: number
   readonly move: number
   readonly #used = new Map<string, number>()
   readonly #capacity = new Map<string, number>()
-  /** Of each lane, by their place in the aim: who stands where it shall. */
+  /** For each lane, by index in the aim: which holders are at their target. */
   readonly #settled = new Map<string, Uint8Array>()
   readonly #order = new Map<string, { readonly to: string; readonly at: number }>()
   constructor(
@@ -55,7 +55,7 @@ export class Shelves {
   laneTooShort(): { readonly lane: string; readonly needMm: number; readonly haveMm: number } | null {
     for (const { key, capacityMm, othersMm } of this.shelves) {
       const needMm = othersMm + (this.aim.get(key) ?? []).reduce((sum, id) => sum + this.lengthOf(id), 0)
-      // A lane that is too full as it stands may stay so; it may not be filled beyond what it holds.
+      // A lane that is over-full may stay so, but may not be filled beyond its capacity.
       if (needMm > Math.max(capacityMm, this.usedMm(key)) + SUM_EPSILON_MM) return { lane: key, needMm, haveMm: capacityMm }
     }
     return null
@@ -64,7 +64,7 @@ export class Shelves {
     const order = this.#order.get(id)
     return !order || this.#settled.get(order.to)?.[order.at] === 1
   }
-  /** What stands together now and in the aim, an armful at the most. */
+  /** Runs of holders that are consecutive now and in the aim, at most an armful long. */
   blocks(armfulMm: number): Waiting {
     const waiting = new Waiting()
     for (const { key, ids } of this.shelves) {
@@ -95,12 +95,12 @@ export class Shelves {
       }
       close()
     }
-    // Front to back, as the aim has them: the lane is filled as one works along it.
+    // Front to back in the order of the aim: lanes are filled in the order of work.
     for (const entries of waiting.into.values())
       entries.sort((a, b) => (this.#order.get(a.block.ids[0] ?? '')?.at ?? 0) - (this.#order.get(b.block.ids[0] ?? '')?.at ?? 0))
     return waiting
   }
-  /** Carries an armful; tells behind what it was set down. */
+  /** Carries an armful; returns the holder behind which it was set down. */
   carry(from: string, to: string, block: Block, isForGood: boolean): string | null {
     this.#used.set(from, this.usedMm(from) - block.lengthMm)
     this.#used.set(to, this.usedMm(to) + block.lengthMm)

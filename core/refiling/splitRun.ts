@@ -3,18 +3,15 @@ import { SUM_EPSILON_MM } from '#core/units'
 /** One holder of the run, in filing order. */
 export interface SplitItem {
   readonly lengthMm: number
-  /**
-   * What the first key of the rule makes of it (a theme, a brand), and what the first two make: neither is parted if that can
-   * be helped.
-   */
+  /** The group by the first key of the rule (a theme, a brand), and by the first two keys: cuts inside either cost more. */
   readonly group: string
   readonly subgroup: string
 }
-/** A lane, in the order in which the run goes on. */
+/** A lane, in the order in which the run continues. */
 export interface SplitBin {
   readonly capacityMm: number
 }
-/** How much each aim counts; 0: not at all. One broken group weighs as much as `group` containers or as all containers being uneven. */
+/** Weight of each aim; 0: ignored. One broken group weighs as much as `group` containers, or as all containers being uneven. */
 export interface SplitAims {
   readonly group: number
   readonly subgroup: number
@@ -61,7 +58,7 @@ export function splitRun(items: readonly SplitItem[], bins: readonly SplitBin[],
   bins.forEach(({ capacityMm }, at) => {
     const now = new Float64Array(n + 1).fill(Infinity)
     const back = new Int32Array(n + 1).fill(-1)
-    // Evenness: the sum of squared fills over capacities is least when all are filled alike.
+    // Evenness: the sum of squared fills over capacities is least when all bins are filled alike.
     const evenness = total > 0 ? (aims.even / (capacityMm * total)) * (haveMm / total) * bins.length : 0
     const [low, high] = [from[at + 1] ?? 0, reach[at + 1] ?? n]
     let first = from[at] ?? 0
@@ -97,7 +94,7 @@ function priceOfCut(front: SplitItem, behind: SplitItem, aims: SplitAims): numbe
   )
 }
 
-/** How many items the first so many bins can hold at the most. */
+/** The most items that the first k bins can hold. */
 function latestEnds(sums: Float64Array, bins: readonly SplitBin[]): readonly number[] {
   const ends = [0]
   for (const { capacityMm } of bins) {
@@ -108,7 +105,7 @@ function latestEnds(sums: Float64Array, bins: readonly SplitBin[]): readonly num
   }
   return ends
 }
-/** How many items the first so many bins must hold at the least, as the others can hold no more. */
+/** The fewest items that the first k bins must hold, as the other bins hold no more. */
 function earliestStarts(sums: Float64Array, bins: readonly SplitBin[]): readonly number[] {
   const starts = new Array<number>(bins.length + 1).fill(0)
   starts[bins.length] = sums.length - 1
@@ -127,7 +124,7 @@ function earliestStarts(sums: Float64Array, bins: readonly SplitBin[]): readonly
  * @example leastLargestShare([100, 200, 300, 400, 500, 600, 700, 800, 900], [1, 1, 1]) //=> 1700
  */
 export function leastLargestShare(lengthsMm: readonly number[], capacitiesMm: readonly number[]): number {
-  /** The fullest share when every bin takes what it can up to `share`; Infinity when not all goes in. */
+  /** The fullest share if every bin takes as much as it can up to `share`; Infinity: not all items go in. */
   const fullestAt = (share: number): number => {
     let [at, fullest] = [0, 0]
     for (const capacity of capacitiesMm) {

@@ -13,17 +13,17 @@ export interface Placing {
   readonly order: string
   readonly cell: Cell | null
 }
-/** What a plan of places looks at. */
+/** The facts that a plan of places reads. */
 export interface SpreadFacts extends RoomFacts {
   readonly learnt: ThicknessTable
 }
-/** One zone with the sets that it takes, in the order of its rule. */
+/** One zone with its sets, in the order of its rule. */
 export interface ZoneShare {
   readonly zone: Zone
   readonly ordered: readonly OrderedHolder[]
 }
 
-/** Which zone takes which of the waiting sets, each list in the order of its zone. What no zone takes is in none. O(n log n). */
+/** The waiting sets by the zone that takes them, each list in the order of its zone. Sets that no zone takes are left out. O(n log n). */
 export function sharesOf(waiting: readonly Holding[], facts: RoomFacts): readonly ZoneShare[] {
   return [...facts.zones]
     .sort((a, b) => a.rank - b.rank)
@@ -50,7 +50,7 @@ export function spreadOverEmpty({ zone, ordered }: ZoneShare, facts: SpreadFacts
     const plan = splitRun(items, bins, START_AIMS)
     if (plan.ok) return lanes.flatMap(({ row, lane }, at) => placings(ordered.slice(plan.starts[at], plan.starts[at + 1]), row, lane))
   }
-  // More than there is room for: row after row, as far as they go.
+  // More than there is room for: row after row until all are full.
   let next = 0
   return lanes.flatMap(({ row, lane }) => {
     const from = next
@@ -79,7 +79,7 @@ function lengthsOf(ordered: readonly OrderedHolder[], { authority, learnt }: Spr
   const lengths = new Map(
     ordered.map(({ holderId, holding }) => [
       holderId,
-      // Cut in two, it takes two pockets.
+      // A set cut in two takes two pockets.
       thicknessIn(holding, { type: holding.sitsIn ?? 'pocket' }, id => authority.kinds.get(id), learnt).mm * (holding.isCutInTwo ? 2 : 1),
     ]),
   )

@@ -1,6 +1,6 @@
 import { SUM_EPSILON_MM } from '#core/units'
 
-/** What stands together now and in the aim, an armful at the most. */
+/** A run of holders that are consecutive now and in the aim, at most an armful long. */
 export interface Block {
   readonly ids: readonly string[]
   readonly to: string
@@ -11,7 +11,7 @@ export interface Entry {
   from: string
   block: Block
 }
-/** Armfuls that are still to be carried, by where they go. */
+/** Blocks that are still to be carried, by target lane. */
 export class Waiting {
   readonly into = new Map<string, Entry[]>()
   count = 0
@@ -25,7 +25,7 @@ export class Waiting {
   firstThatFits(lane: string, state: { readonly freeMm: (key: string) => number }): Entry | null {
     return this.into.get(lane)?.find(({ from, block }) => from === lane || block.lengthMm <= state.freeMm(lane) + SUM_EPSILON_MM) ?? null
   }
-  /** What else comes from the same lane into this one, as much as the arms and the lane take, front to back. */
+  /** More blocks from the same lane to the same target, as far as arms and lane take them, front to back. */
   armfulFrom(lane: string, first: Entry, armfulMm: number, freeMm: number): readonly Entry[] {
     const most = Math.min(armfulMm, freeMm) + SUM_EPSILON_MM
     let lengthMm = first.block.lengthMm
@@ -49,7 +49,7 @@ export class Waiting {
   outOf(from: string): readonly Entry[] {
     return [...this.into].flatMap(([to, entries]) => (to === from ? [] : entries.filter(entry => entry.from === from)))
   }
-  /** Parts an armful so that its front, or its back, goes into the room there is: the lane that it goes to. null: none does. */
+  /** Splits a block so that its front, or its back, fits into the free room. Returns the target lane; null: no block can be split so. */
   splitToFit(
     lanes: readonly string[],
     state: { readonly freeMm: (key: string) => number; readonly lengthOf: (id: string) => number },
@@ -68,7 +68,7 @@ export class Waiting {
     }
     return null
   }
-  /** Two blocks out of one, parted in front of `at`; where they go. */
+  /** Splits a block in front of `at`. Returns the target lane. */
   #part(entry: Entry, at: number, lengthOf: (id: string) => number): string {
     const { ids, to } = entry.block
     const parts = [ids.slice(0, at), ids.slice(at)].map((some): Entry => ({
@@ -82,7 +82,7 @@ export class Waiting {
     this.count += 1
     return to
   }
-  /** Halves an armful that is too much for the table. False when all are single holders. */
+  /** Halves a block that is too large for the table. false: all blocks are single holders. */
   splitLargest(lanes: readonly string[], lengthOf: (id: string) => number): boolean {
     const all = lanes
       .flatMap(lane => this.outOf(lane))

@@ -3,10 +3,7 @@ import type { ContainerRow } from '#core/room'
 import { orderHolders, type OrderFacts } from './aim'
 import { longestIncreasing } from './lis'
 
-/**
- * How many holders would have to be lifted for a zone to stand in the order of a rule again, wherever they stand in their
- * containers. O(n log n).
- */
+/** Number of holders to lift until the zone is in the order of a rule again, wherever they are in their containers. O(n log n). */
 export function outOfOrder(rows: readonly ContainerRow[], rule: FilingRule, dies: Zone['habits']['dies'], facts: OrderFacts): number {
   const placements = rows
     .filter(row => row.container.cells === null && !row.container.isTable)

@@ -1,12 +1,12 @@
 import type { Container, ContainerType } from '#core/catalog'
 import { isLookedAt, type Placement, type Standing } from './arrange'
 
-/** What an address is written of; all a pattern needs to know of a place. `position: null`: nobody has looked where in the container. */
+/** The facts of a place that an address is written from. `position: null`: unknown. */
 export type AddressedPlace = Pick<Placement, 'container' | 'lane' | 'cell'> & {
   readonly position: number | null
   readonly page?: number | null
 }
-/** The owner's patterns by type of container; where there is none, the usual one is taken. */
+/** The owner's patterns by type of container; without one, the usual pattern is used. */
 export type AddressPatterns = Readonly<Partial<Record<ContainerType, string>>>
 
 // Common practice: B4-11 is bin 4, holder 11; 12-203 is the 12-cell page 2, cell 03.
@@ -40,16 +40,16 @@ const isToken = (name: string): name is keyof typeof TOKENS => Object.hasOwn(TOK
 const isOfCells = (pattern: string): boolean => /\{(cell|page)(:\d)?\}/.test(pattern)
 const areSlots = ({ cells }: Pick<Container, 'cells'>): boolean => cells?.rows === 1 && cells.columns === 1
 
-/** The pattern that a container's addresses are written by: the owner's where it suits, else the usual one. */
+/** The pattern for a container: the owner's if it can be used, else the usual one. */
 export function patternFor(container: Pick<Container, 'type' | 'cells'>, patterns: AddressPatterns): string {
   const own = patterns[container.type]
   const isOwnOf = own ? isOfCells(own) === (container.cells !== null) : false
-  // A pattern of page alone names a whole page, and that is a place only where it has one cell.
+  // A pattern without a cell names a whole page: only a page of one cell is then one place.
   if (own && isOwnOf && (!container.cells || areSlots(container) || /\{cell(:\d)?\}/.test(own))) return own
   return readyPatterns(container)[0] ?? USUAL_ROW
 }
 
-/** Ways to write the addresses of such a container, to choose from; the usual one comes first. */
+/** Patterns to choose from for such a container; the usual one first. */
 export const readyPatterns = (container: Pick<Container, 'cells'>): readonly string[] => {
   if (!container.cells) return ROW_PATTERNS
   return areSlots(container) ? SLOT_PATTERNS : CELL_PATTERNS
@@ -66,7 +66,7 @@ export function writeByPattern(pattern: string, place: AddressedPlace): string {
 }
 
 /**
- * The short address written on labels and in the index, the owner's way or the usual one.
+ * The short address on labels and in the index, by the owner's pattern or the usual one.
  * @example shortAddress(placement) //=> 'B4-11'
  * @example shortAddress(placement, { bin: 'CD {position}' }) //=> 'CD 11'
  * @example shortAddress(somewhere) //=> 'B4-?'
@@ -80,7 +80,7 @@ export type PatternFault =
   | { readonly code: 'noToken' }
   | { readonly code: 'sameForTwo'; readonly address: string; readonly places: readonly [AddressedPlace, AddressedPlace] }
 
-/** What is wrong with a pattern, before it is taken: null when nothing is. `places` are those it would name, all of the room. */
+/** The fault of a pattern; null: it has none. `places`: all places of the room that it would name. */
 export function patternFault(
   type: ContainerType,
   pattern: string,
@@ -96,8 +96,8 @@ export function patternFault(
 }
 
 /**
- * Two places that would be written alike; null when each address names one place. A pattern without position or cell
- * names the whole container, and that is one place.
+ * Two places with the same address; null: there are none. A pattern without position or cell names the whole container, which is one
+ * place.
  */
 export function firstClash(
   places: Iterable<AddressedPlace>,
@@ -121,19 +121,16 @@ export function firstClash(
   return null
 }
 
-/**
- * Letters and numbers one by one, in small letters and without leading noughts: `B04 - 11` and `b4-11` are alike, `B4-11` and
- * `B41-1` are not.
- */
+/** Letters and numbers one by one, in lower case and without leading zeros: `B04 - 11` equals `b4-11`, `B4-11` differs from `B41-1`. */
 function parts(text: string): readonly string[] {
   return (text.toLowerCase().match(/\p{L}+|\d+/gu) ?? []).map(part => (/^\d/.test(part) ? part.replace(/^0+(?=\d)/, '') : part))
 }
 
-/** What of a container an address may say, of what stands in it or could. */
+/** The facts of a container that an address may use. */
 export type AddressedContainer = Pick<Container, 'id' | 'name' | 'code' | 'shelf' | 'lanes' | 'type' | 'cells'>
 
 const COUNTED = /\{(position|page|cell)(:\d)?\}/g
-/** The address shapes of a container: one for each lane or side, with position, page and cell left open. */
+/** The address forms of a container: one for each lane or side, with position, page and cell left open. */
 function shapesOf(
   container: AddressedContainer,
   patterns: AddressPatterns,
@@ -144,7 +141,7 @@ function shapesOf(
     : Array.from({ length: container.lanes }, (_, at) => ({ position: 1, lane: at + 1, cell: null }))
   return spots.map(spot => {
     const place = { ...spot, container: container as Container }
-    // Letters do not take part in a number: a figure nobody has stands for all of them.
+    // The open part stands for any number, so it must not join with figures beside it.
     const open = writeByPattern(pattern.replace(COUNTED, '\u0001'), place)
       .split('\u0001')
       .map(text => parts(text).join('|'))
@@ -156,9 +153,8 @@ function shapesOf(
 }
 
 /**
- * The container, among others, one of whose addresses could be read as one of this: null where each names one place. What
- * stands in them does not matter: `B4` with two lanes has B4L-1, and so has a container `B4L`. Two short forms that are read
- * alike are never taken. O(others).
+ * A container of `others` that could have the same address as this one; null: there is none. Contents do not matter: `B4` with two lanes
+ * has B4L-1, and so has a container `B4L`. Equal short forms always clash. O(others).
  * @example containerClash(wideBin('B4'), [bin('B4L')], {})?.address //=> 'B4L-1'
  */
 export function containerClash<C extends AddressedContainer>(
@@ -177,7 +173,7 @@ export function containerClash<C extends AddressedContainer>(
 }
 
 const SIDE_WORDS = ['b', 'back'] as const
-/** Every way in which the address of a place is written or said, the owner's own first. */
+/** Every form in which the address of a place is written or said, the owner's own first. */
 function writtenForms(place: AddressedPlace, patterns: AddressPatterns): readonly string[] {
   const { container, cell, lane, position } = place
   const own = shortAddress(place, patterns)
@@ -209,11 +205,11 @@ function writtenForms(place: AddressedPlace, patterns: AddressPatterns): readonl
 }
 
 export interface AddressBook {
-  /** The places that a written address may mean, one where it is clear; the owner's own way of writing goes before the others. */
+  /** The places that a written address may mean; forms by the owner's pattern come first. */
   readonly read: (text: string) => readonly Placement[]
 }
 
-/** Reads addresses back, in every form in which they are written. O(n) to make, O(length) to ask. */
+/** Reads addresses in every form in which they are written. O(n) to build, O(length) to ask. */
 export function addressBook(standing: Iterable<Standing>, patterns: AddressPatterns = {}): AddressBook {
   const own = new Map<string, Placement[]>()
   const other = new Map<string, Placement[]>()
@@ -245,8 +241,7 @@ export function cellsPerPage(container: Pick<Container, 'cells'>): number {
 }
 
 /**
- * Containers that are called so, by their short form or their name, in whatever way it is written. An address whose position nobody
- * has looked at names its container. O(n).
+ * Containers with this short form or name, in any spelling. An address with an unknown position names its container. O(n).
  * @example containersCalled([{ name: 'Bin 4', code: 'B4' }, { name: 'Bin 14', code: 'B14' }], 'b 4 - ?').length //=> 1
  */
 export function containersCalled<C extends Pick<Container, 'name' | 'code'>>(containers: Iterable<C>, text: string): readonly C[] {
@@ -257,8 +252,8 @@ export function containersCalled<C extends Pick<Container, 'name' | 'code'>>(con
 }
 
 /**
- * The rows of a room in which a written address may lie: those whose name or short form is in it, and those whose
- * pattern has neither. O(containers); what such a row holds is small enough to be read address by address.
+ * The rows in which a written address may lie: those whose name or short form is in it, and those whose pattern has neither.
+ * O(containers); the places of these rows are few enough to be compared one by one.
  * @example rowsNamed([{ container: bin('B2') }, { container: bin('B20') }], 'b20-1', {}).length //=> 1
  */
 export function rowsNamed<R extends { readonly container: Container }>(

@@ -1,6 +1,6 @@
 import type { Cell, Container, Holder, Section } from '#core/catalog'
 
-/** Where one holder stands, counted as a person at the shelf would count. All positions are 1-based. */
+/** The place of one holder, counted as a person at the shelf counts. All positions are 1-based. */
 export interface Placement {
   readonly holder: Holder
   readonly container: Container
@@ -21,7 +21,7 @@ interface Somewhere {
   readonly container: Container
   readonly lane: number
   readonly position: null
-  /** The page, where that is known. */
+  /** The page, if it is known. */
   readonly page: number | null
   readonly section: null
   readonly cell: null
@@ -29,7 +29,7 @@ interface Somewhere {
 export type Standing = Placement | Somewhere
 export const isLookedAt = (standing: Standing): standing is Placement => standing.position !== null
 
-/** What stands in a lane, front to back: dividers and holders in one row. */
+/** An entry of a lane, front to back: a divider or a holder. */
 export type RowEntry =
   | { readonly type: 'section'; readonly order: string; readonly section: Section }
   | { readonly type: 'holder'; readonly order: string; readonly placement: Placement }
@@ -39,13 +39,13 @@ export interface ContainerRow {
   /** One row a lane; for pages of cells a single row in page order. */
   readonly lanes: readonly (readonly RowEntry[])[]
   readonly placements: readonly Placement[]
-  /** What is in it and nobody has looked where, by page, in the order in which it was named. */
+  /** Holders without a known position, by page, in the order in which they were named. */
   readonly somewhere: readonly Somewhere[]
 }
-/** All that a container holds, looked at or not: what counts and weighs. */
+/** All holders of a container, with and without a known position. */
 export const allIn = (row: ContainerRow): readonly Standing[] =>
   row.somewhere.length > 0 ? [...row.placements, ...row.somewhere] : row.placements
-/** How many sets are in a container. */
+/** Number of sets in a container. */
 export const setsIn = (row: ContainerRow): number => allIn(row).reduce((sum, { holder }) => sum + holder.holdingIds.length, 0)
 
 /** Order keys are plain strings in code-unit order: never compare them with a collator. */
@@ -72,7 +72,7 @@ function compareCells(a: Holder, b: Holder): number {
 type Loose = { readonly holder: Holder; readonly lane: number; readonly section: Section | null }
 
 function numberThem(container: Container, loose: readonly Loose[], somewhere: readonly Somewhere[]): Placement[] {
-  // What stands somewhere in a lane is behind what was looked at there, and in front of the next lane.
+  // Holders without a known position count behind the known ones of their lane.
   const unseen = (lane: number): number => (somewhere.length > 0 ? somewhere.filter(each => each.lane < lane).length : 0)
   const counts = new Map<string, number>()
   const keyOf = (each: Loose): string => `${each.lane}/${each.section?.id ?? ''}`
@@ -92,8 +92,8 @@ function numberThem(container: Container, loose: readonly Loose[], somewhere: re
 }
 
 /**
- * Puts the holders and dividers of one container in the order in which they stand. O(n log n).
- * A divider counts for what follows it in its lane; holders before the first divider have no section.
+ * Puts the holders and dividers of one container in order. A divider names the holders behind it in its lane; holders before the first
+ * divider have no section. O(n log n).
  */
 export function arrangeContainer(container: Container, all: readonly Holder[], sections: readonly Section[]): ContainerRow {
   const somewhere = somewhereIn(container, all)
@@ -137,7 +137,7 @@ export function arrangeContainer(container: Container, all: readonly Holder[], s
   return { container, placements, somewhere, lanes }
 }
 
-/** A page that nobody named comes behind all others. */
+/** Holders of an unknown page come last. */
 const BEHIND = Number.MAX_SAFE_INTEGER
 
 function somewhereIn(container: Container, holders: readonly Holder[]): readonly Somewhere[] {

@@ -6,7 +6,7 @@ import { allIn, arrangeContainer, type ContainerRow } from './arrange'
 import { nextFreeCell } from './cells'
 import { keysBehind } from './order'
 
-/** A common shape of container, to begin from: sizes of one lane inside. */
+/** A common shape of container, with the inside sizes of one lane. */
 export type ContainerShape = Pick<Container, 'type' | 'lanes' | 'lengthMm' | 'inner' | 'cells' | 'emptyWeightG'> & { readonly id: string }
 
 const cell = (inches: number): { widthMm: number; heightMm: number } => ({ widthMm: inches * MM_PER_INCH, heightMm: inches * MM_PER_INCH })
@@ -28,7 +28,7 @@ const pages = (id: string, rows: number, columns: number, inches: number): Conta
   emptyWeightG: 700,
   cells: { rows, columns, pages: 20, isTwoSided: true, cellSize: cell(inches), reuse: 'last' },
 })
-/** Sizes of common shapes, common practice; what stands in the room is measured and put in their place. */
+/** Common shapes with their usual sizes (common practice); an owner types the measured ones. */
 export const CONTAINER_SHAPES: readonly ContainerShape[] = [
   row('narrowBin', 'bin', 1, 300, 165, 190, 450),
   row('wideBin', 'bin', 2, 300, 340, 190, 800),
@@ -50,7 +50,7 @@ export const CONTAINER_SHAPES: readonly ContainerShape[] = [
   { ...row('board', 'board', 1, 900, 600, 600, 1500), inner: null },
 ]
 
-/** How a shelf is called where it is counted from the top, or from the floor. @example shelfNumber(1, 4, 'floor') //=> 4 */
+/** The number of a shelf, counted from the top or from the floor. @example shelfNumber(1, 4, 'floor') //=> 4 */
 export const shelfNumber = (shelf: number, shelves: number, from: ShelvesFrom): number => (from === 'top' ? shelf : shelves + 1 - shelf)
 
 /**
@@ -61,7 +61,7 @@ export function copyNames(
   original: Pick<Container, 'name' | 'code'>,
   existing: readonly Pick<Container, 'name' | 'code'>[],
   count: number,
-  /** Would addresses with this short form be read as others are? */
+  /** Whether an address with this short form could be read as another one. */
   wouldClash: (code: string) => boolean = () => false,
 ): readonly { readonly name: string; readonly code: string }[] {
   const taken = new Set(existing.flatMap(each => [each.name.toLowerCase(), each.code.toLowerCase()]))
@@ -75,7 +75,7 @@ export function copyNames(
   return made
 }
 
-/** As `copyNames`, also skipping short forms that would clash with an address. A preview and the command both call it. */
+/** As `copyNames`, and short forms that would clash with an address are skipped too. The preview and the command both call it. */
 export function namesAlong(
   original: Omit<AddressedContainer, 'id' | 'shelf'>,
   existing: readonly AddressedContainer[],
@@ -90,10 +90,10 @@ export type EmptyingPlan =
   | { readonly ok: true; readonly holders: readonly Holder[] }
   | { readonly ok: false; readonly code: 'cellsRunOut'; readonly free: number; readonly needed: number }
 
-/** Everything of one container at the end of another, in the order in which it stands: in its last lane, or cell after cell. */
+/** Moves all holders of one container to the end of another in their order: into its last lane, or cell after cell. */
 export function planEmptying(from: ContainerRow, into: ContainerRow): EmptyingPlan {
   const holders = from.placements.map(placement => placement.holder)
-  // A set with an unknown spot keeps it unknown in the other container.
+  // An unknown position stays unknown in the other container.
   const somewhere = from.somewhere.map(({ holder }): Holder => ({
     ...holder,
     containerId: into.container.id,

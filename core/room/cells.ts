@@ -4,9 +4,9 @@ import { cellsPerPage } from './address'
 import type { ContainerRow } from './arrange'
 
 /**
- * Pages fill in order of arrival: the cell behind the last one taken. A cell that was freed is used again by the rule of
- * the pages: only when they are full, before anything else, or never. On a page where something stands that nobody has looked
- * for, no cell is known to be free; where not even the page is known, none is anywhere.
+ * The next free cell. Pages fill in order of arrival, behind the last taken cell. Freed cells are reused by the rule of the pages: when
+ * they are full, first of all, or never. A page with a holder of unknown cell has no cell known to be free; a holder of unknown page
+ * blocks all pages.
  */
 export function nextFreeCell(row: ContainerRow): Cell | null {
   const grid = row.container.cells
@@ -29,7 +29,7 @@ export function nextFreeCell(row: ContainerRow): Cell | null {
 }
 
 /**
- * Whether a cell takes something of a size, either way round. What was never measured is taken to fit.
+ * Whether a cell takes a size, in either orientation. Unmeasured cells and sets are taken to fit.
  * @example cellTakes({ cellSize: { widthMm: 60, heightMm: 80 } }, { widthMm: 75, heightMm: 50 }) //=> true
  */
 export function cellTakes(cells: Pick<CellGrid, 'cellSize'> | null, size: Size | null): boolean {

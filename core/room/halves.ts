@@ -4,8 +4,8 @@ import { nextFreeCell } from './cells'
 import { keyBehind } from './order'
 
 /**
- * Where the second half of a set that was cut in two goes, once the first stands in `row`: directly behind it, or into the
- * next free cell. null where the pages have none left.
+ * The place of the second half of a set cut in two, once the first is in `row`: directly behind it, or the next free cell. null: no cell
+ * is free.
  */
 export function besideFirstHalf(row: ContainerRow, first: Holder): Pick<Holder, 'order' | 'cell'> | null {
   if (first.cell) {

@@ -2,7 +2,7 @@ import type { Cell, Holder, Section } from '#core/catalog'
 import type { ContainerRow, RowEntry } from './arrange'
 import { setDownBehind } from './order'
 
-/** Where holders are to go: directly behind an entry of a lane (null: to the front), or into a cell of a page. */
+/** Where holders go: directly behind an entry of a lane (null: to the front), or into a cell. */
 export type MoveTarget =
   | { readonly type: 'row'; readonly containerId: string; readonly lane: number; readonly behindId: string | null }
   | { readonly type: 'cell'; readonly containerId: string; readonly cell: Cell }
@@ -12,9 +12,9 @@ export type MovePlan =
   | { readonly ok: false; readonly code: 'noSuchContainer' | 'needsCell' | 'noCellsHere' | 'cellTaken' | 'onlyOneToACell' | 'notOnPage' }
 
 /**
- * The records after a move, the moved holders first. A moved run keeps its order. Nothing but the moved records changes:
- * positions, and with them the addresses of everything behind, follow from the order. Only what shared the key of what
- * it is set down behind gets a key of its own, and stays where it stands.
+ * The records after a move, the moved holders first. A moved run keeps its order. Only moved records change: positions and addresses of
+ * everything behind follow from the order. Holders that shared the order key in front of the gap get keys of their own, and keep their
+ * place.
  */
 export function planMove(holders: readonly Holder[], target: MoveTarget, rows: ReadonlyMap<string, ContainerRow>): MovePlan {
   const row = rows.get(target.containerId)
@@ -47,12 +47,12 @@ export function planMove(holders: readonly Holder[], target: MoveTarget, rows: R
   }
 }
 
-/** The tab or the holder that an entry of a row is. */
+/** The id of the tab or the holder of an entry. */
 export function entryId(entry: RowEntry): string {
   return entry.type === 'section' ? entry.section.id : entry.placement.holder.id
 }
 
-/** A target may itself be among the moved: then its nearest unmoved predecessor counts. */
+/** A target may itself be moved: then its nearest unmoved predecessor counts. */
 function indexBehind(all: readonly RowEntry[], kept: readonly RowEntry[], behindId: string | null, moved: ReadonlySet<string>): number {
   if (behindId === null) return -1
   const at = all.findIndex(entry => entryId(entry) === behindId)

@@ -7,7 +7,7 @@ export interface Neighbours {
 
 /** The holders directly in front of and behind a placement, in the same lane (or run of pages). */
 export function neighboursOf(row: ContainerRow, placement: Placement): Neighbours {
-  // Others may stand uncounted between two lanes: the place in the list is the position or before it.
+  // Holders without a known position may lie between two lanes, so the index is the position or less.
   let index = Math.min(placement.position, row.placements.length) - 1
   while (index > 0 && row.placements[index]?.holder.id !== placement.holder.id) index -= 1
   const near = (at: number): Placement | null => {

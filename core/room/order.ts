@@ -3,8 +3,8 @@ import { generateKeyBetween, generateNKeysBetween } from 'fractional-indexing'
 type Ordered = { readonly order: string }
 
 /**
- * The order keys on both sides of the gap behind `entries[index]` (-1: in front of everything). Two records made at
- * once in two tabs may share a key; the gap is then behind both.
+ * The order keys on both sides of the gap behind `entries[index]` (-1: the front). Two records made at once in two tabs may share a key;
+ * the gap is then behind both.
  */
 function gapBehind(entries: readonly Ordered[], index: number): readonly [string | null, string | null] {
   const front = entries[index]?.order ?? null
@@ -22,15 +22,15 @@ export function keysBehind(entries: readonly Ordered[], index: number, count: nu
   return generateNKeysBetween(...gapBehind(entries, index), count)
 }
 
-/** Keys for the items that are set down, and new keys for items behind them that shared the key in front of the gap. */
+/** Keys for holders that are set down, and new keys for those behind them that shared the key in front of the gap. */
 export interface SetDown {
   readonly keys: readonly string[]
   readonly rekeyed: readonly { readonly index: number; readonly order: string }[]
 }
 
 /**
- * `count` keys directly behind `entries[index]`, also where those that follow share its key: they get keys of their own,
- * in the order in which they stand, so that what is set down really comes in between. O(entries).
+ * `count` keys directly behind `entries[index]`. Entries behind it with the same key get new keys in their order, so that the gap really
+ * lies between them. O(entries).
  * @example setDownBehind([{ order: 'a0' }, { order: 'a0' }], 0, 1) //=> { keys: ['a1'], rekeyed: [{ index: 1, order: 'a2' }] }
  */
 export function setDownBehind(entries: readonly Ordered[], index: number, count: number): SetDown {

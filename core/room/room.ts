@@ -1,11 +1,11 @@
 import type { Container, Holder, Section } from '#core/catalog'
 import { allIn, arrangeContainer, type ContainerRow, type Standing } from './arrange'
 
-/** The whole room in order: each container's row, and for every set where it stands. */
+/** The whole room in order: each container's row, and the place of every set. */
 export interface Room {
   readonly rows: ReadonlyMap<string, ContainerRow>
   readonly placements: ReadonlyMap<string, Standing>
-  /** Of sets that were cut in two and stand in two holders: both places. */
+  /** For sets cut in two, which are in two holders: both places. */
   readonly halves: ReadonlyMap<string, readonly [Standing, Standing]>
 }
 
@@ -30,8 +30,8 @@ function byContainer<R extends { readonly containerId: string }>(
 }
 
 /**
- * Arranges the room; with `before` and `touched`, only the touched containers are arranged anew and the rest is taken
- * over. O(n log n) once, O(n) with a small constant after that.
+ * Arranges the room. With `before` and `touched`, only the touched containers are arranged and the rest is reused. O(n log n) once, then
+ * O(n) with a small constant.
  */
 export function arrangeRoom(records: RoomRecords, before: Room | null = null, touched: ReadonlySet<string> | null = null): Room {
   const isTouched = (id: string): boolean => !touched || touched.has(id)
@@ -41,7 +41,7 @@ export function arrangeRoom(records: RoomRecords, before: Room | null = null, to
   const stands = (id: string, placement: Standing): void => {
     const known = placements.get(id)
     if (!known || known.holder.id === placement.holder.id) return void placements.set(id, placement)
-    // The first half is the one whose holder is older, whichever of them was arranged last.
+    // The first half is the one with the older holder, in whatever order they were arranged.
     const both = known.holder.id < placement.holder.id ? ([known, placement] as const) : ([placement, known] as const)
     placements.set(id, both[0])
     halves.set(id, both)

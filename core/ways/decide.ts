@@ -12,20 +12,20 @@ const CHANGE: Readonly<Record<AssumptionChange, (assumptions: Assumptions) => As
   tenthOfTheFinds: each => ({ ...each, findsPerYear: each.findsPerYear / 10 }),
 }
 
-/** The rule that takes the fewest minutes a year; of equals the first. null where nothing was compared. */
+/** The rule that takes the fewest minutes a year, on a tie the first; null: nothing was compared. */
 export function best(results: readonly RuleResult[], isByIndex: boolean): RuleResult | null {
   const minutes = (result: RuleResult): number => (isByIndex ? result.minutesWithIndex : result.minutesWithoutIndex)
   return results.reduce<RuleResult | null>((least, each) => (least === null || minutes(each) < minutes(least) ? each : least), null)
 }
 
-/** What would be answered if one assumption were another: the best rule for each change, as a place in `results`. */
+/** The best rule under each changed assumption, as an index into `results`. */
 export interface Decision {
   readonly change: AssumptionChange
   readonly withIndex: number
   readonly withoutIndex: number
 }
 
-/** Tries the answer: each assumption changed alone. `goOn` is asked before each and may stop the work. */
+/** Changes each assumption alone, and tells whether the best rule changes. `goOn` is asked before each and may stop the work. */
 export function whatDecides(
   room: SimulatedRoom,
   results: readonly RuleResult[],

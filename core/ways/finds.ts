@@ -2,7 +2,7 @@ import type { Holding } from '#core/catalog'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64'
 
-/** What somebody who looks for a set knows of it. */
+/** What a person knows of the set that they look for. */
 export const KNOWN = ['theme', 'brand', 'itself'] as const
 type Known = (typeof KNOWN)[number]
 /** Relative frequency of each clue; the shares need not add up to one. */
@@ -15,15 +15,15 @@ export interface Find {
   readonly value: string
 }
 
-/** Chances from a seed: the same seed, the same chances. @example chances(1)() < 1 //=> true */
+/** A seeded source of random numbers from 0 to 1. @example chances(1)() < 1 //=> true */
 export function chances(seed: number): () => number {
   const source = xoroshiro128plus(seed)
   return () => uniformFloat64(source)
 }
 
 /**
- * Finds to try a rule with: sets drawn by how often they were used (each once more, as even a new set is looked for), each
- * with what is known of it by the habits. Of several themes any comes to mind. O(count log n).
+ * Finds to try a rule with: sets drawn with a weight of their uses plus one, each with a clue drawn by the habits. Of several themes, any
+ * is remembered. O(count log n).
  */
 export function drawFinds(
   sets: readonly { readonly holding: Holding; readonly timesUsed: number }[],

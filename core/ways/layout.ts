@@ -3,20 +3,20 @@ import { compareFilingKeys, filingKeyOf, groupsBy } from '#core/filing'
 import { longestIncreasing, type OrderFacts } from '#core/refiling'
 import type { Find } from './finds'
 
-/** One holder of the collection, and where it stands now. */
+/** One holder of the collection, with its present place. */
 export interface SimulatedHolder {
   readonly holding: Holding
   /** By the log of use. */
   readonly timesUsed: number
   readonly lengthMm: number
-  /** Its lane now, and its place there. */
+  /** Its lane now, and its index there. */
   readonly lane: number
   readonly position: number
 }
 export interface SimulatedRoom {
   readonly holders: readonly SimulatedHolder[]
   readonly lanesMm: readonly number[]
-  /** This share of each lane is kept free. */
+  /** Share of each lane that is kept free. */
   readonly reserve: number
   readonly facts: OrderFacts
 }
@@ -28,7 +28,7 @@ export interface FindCost {
 export interface Layout {
   readonly byIndex: (find: Find) => FindCost
   readonly byLooking: (find: Find) => FindCost
-  /** Groups by the first key: how many, how many of one or two sets, how many that are parted over lanes. */
+  /** Groups by the first key: all, those of one or two sets, and those split over lanes. */
   readonly groups: { readonly groups: number; readonly smallGroups: number; readonly splitGroups: number }
   readonly movesNow: number
   readonly lanesNeeded: number
@@ -60,7 +60,7 @@ export function layOut({ holders, lanesMm, reserve, facts }: SimulatedRoom, rule
     groupsUpTo[place] = size.size
     groupLanes.set(group, (groupLanes.get(group) ?? new Set()).add(lanes[place] ?? 0))
   })
-  /** For each clue (theme, brand): the lanes of the sets it is true of, by filing key. */
+  /** For each clue (theme, brand): the lanes of the sets that match it, by filing key. */
   const places = {
     theme: placesBy(order, at => holders[at]?.holding.themeIds[0]),
     brand: placesBy(order, at => holders[at]?.holding.brandId ?? undefined),
@@ -86,8 +86,7 @@ export function layOut({ holders, lanesMm, reserve, facts }: SimulatedRoom, rule
     byIndex: ({ at }) => {
       const place = rank[at] ?? 0
       const lane = lanes[place] ?? 0
-      // The address names container and tab; from the tab one flips on. Without tabs the row is in order of what stands on the tickets, and
-      // one halves.
+      // The address names container and tab, and one flips on from the tab. Without tabs the tickets are in order, and one bisects.
       const from = Math.max(laneStart.get(lane) ?? 0, first.get(groupOf(at)) ?? 0)
       return { opened: 1, flipped: isGrouped ? place - from + 1 : Math.ceil(Math.log2((laneSize.get(lane) ?? 1) + 1)) }
     },
@@ -99,10 +98,10 @@ export function layOut({ holders, lanesMm, reserve, facts }: SimulatedRoom, rule
       const found = spots.indexOf(place)
       const looked = found < 0 ? spots : spots.slice(0, found + 1)
       const opened = new Set(looked.map(spot => lanes[spot] ?? 0)).size
-      // Under a later key every group in front is asked for it as well, one look at its tab each.
+      // Under a later key, every group in front is tried as well, one look at its tab each.
       const tabs = depth === 0 ? 0 : (groupsUpTo[place] ?? 0)
       if (found >= 0) return { opened: depth === 0 ? opened : Math.max(opened, scan(place).opened), flipped: looked.length + tabs }
-      // Another theme than the one it is filed by came to mind: it is not there, and one goes through everything.
+      // Another theme than the filed one was remembered: the set is not there, and one goes through everything.
       const all = scan(place)
       return { opened: opened + all.opened, flipped: looked.length + all.flipped }
     },
@@ -121,10 +120,7 @@ function placesBy(order: readonly number[], valueOf: (at: number) => string | un
   return places
 }
 
-/**
- * Which lane each of the run stands in, filled one after the other up to the reserve; what is left over goes on into lanes
- * that are not there yet.
- */
+/** The lane of each holder of the run, filled one after the other up to the reserve; overflow goes into additional lanes. */
 export function fillLanes(lengths: readonly number[], lanesMm: readonly number[], reserve: number): readonly number[] {
   let [lane, used] = [0, 0]
   return lengths.map(length => {
@@ -135,7 +131,7 @@ export function fillLanes(lengths: readonly number[], lanesMm: readonly number[]
   })
 }
 
-/** How many are lifted to get there: all but the longest run of each lane that stays in order. */
+/** Number of holders to lift: all but the longest run of each lane that stays in order. */
 function movesBetween(holders: readonly SimulatedHolder[], order: readonly number[], lanes: readonly number[]): number {
   const stays = new Map<number, { position: number; place: number }[]>()
   order.forEach((at, place) => {

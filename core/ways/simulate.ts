@@ -3,7 +3,7 @@ import { compareFilingKeys, filingKeyOf, KEYS } from '#core/filing'
 import { chances, drawFinds, type FindHabits } from './finds'
 import { fillLanes, type FindCost, layOut, type SimulatedRoom } from './layout'
 
-/** What the answer rests on. All of it can be changed by whoever asks. */
+/** The assumptions behind the answer. The person can change all of them. */
 export interface Assumptions {
   readonly habits: FindHabits
   readonly findsPerYear: number
@@ -29,7 +29,7 @@ export interface RuleResult {
   readonly rule: FilingRule
   readonly withIndex: FindCost
   readonly withoutIndex: FindCost
-  /** Groups of one or two sets by the first key; groups that are parted over lanes; sets that could stand in several. */
+  /** Groups of one or two sets by the first key; groups split over lanes; sets that could be in several groups. */
   readonly smallGroups: number
   readonly groups: number
   readonly splitGroups: number
@@ -37,12 +37,12 @@ export interface RuleResult {
   readonly movesNow: number
   readonly movesPerHundred: number
   readonly lanesNeeded: number
-  /** A year of finding and of making room, in minutes. */
+  /** Minutes a year for finding and making room. */
   readonly minutesWithIndex: number
   readonly minutesWithoutIndex: number
 }
 
-/** The schools that are compared; the last is never re-filed and found by the index. */
+/** The rules that are compared; the last is never re-filed and is searched by the index. */
 export const COMPARED_RULES: readonly FilingRule[] = [
   ruleOf('theme', 'brand', 'name'),
   ruleOf('brand', 'name'),
@@ -58,8 +58,8 @@ function ruleOf(...by: readonly FilingKey['by'][]): FilingRule {
 }
 
 /**
- * One filing rule tried on a collection: what a find costs with the index and without it, what the groups are like, and
- * what re-filing it takes. Seeded. O(n log n + draws x groups).
+ * One filing rule tried on a collection: the cost of a find with and without the index, its groups, and the re-filing it takes. Seeded.
+ * O(n log n + draws x groups).
  */
 export function simulateRule(room: SimulatedRoom, rule: FilingRule, assumptions: Assumptions): RuleResult {
   const layout = layOut(room, rule)
@@ -92,8 +92,8 @@ function mean(costs: readonly FindCost[]): FindCost {
 
 const NEW = 100
 /**
- * A hundred sets like those there are come in one by one, each where the rule has it; a lane that is full hands its last
- * on to the next. How many are handed on. By number nothing is: what is new goes to the end.
+ * A hundred sets like the present ones arrive, each filed by the rule; a full lane hands its last holder on to the next. Returns the
+ * number of handed-on holders. By number it is 0: new sets go to the end.
  */
 function movesForNew({ holders, lanesMm, reserve, facts }: SimulatedRoom, rule: FilingRule, seed: number): number {
   if (holders.length === 0 || rule.keys[0]?.by === 'number' || rule.keys[0]?.by === 'date') return 0

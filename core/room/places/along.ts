@@ -1,17 +1,17 @@
 import type { Cell, Container } from '#core/catalog'
 import { plainLetters } from '#core/classing'
 
-/** A set that may stand next, and the text on its label. */
+/** A set that may come next, and the text on its label. */
 export interface Offered {
   readonly id: string
-  /** Its number as it is written: `12W`, `B1079`. */
+  /** Its number as written: `12W`, `B1079`. */
   readonly figure: string
   readonly name: string
 }
 
 /**
- * Which of some sets somebody means who types a number or words of a name: the very number first, then numbers that begin so, then
- * names of which each typed word begins a word. Of equals the order stays. O(sets).
+ * The sets that a person may mean by a number or by words of a name: the exact number first, then numbers that begin with it, then names
+ * in which each typed word begins a word. Ties keep their order. O(sets).
  * @example offersFor('2', [{ id: 'a', figure: '21', name: 'Kelp' }, { id: 'b', figure: '2', name: 'Gull' }])[0].id //=> 'b'
  */
 export function offersFor<O extends Offered>(text: string, among: readonly O[]): readonly O[] {
@@ -34,8 +34,8 @@ export function offersFor<O extends Offered>(text: string, among: readonly O[]):
 
 type Grid = NonNullable<Container['cells']>
 /**
- * The cells of pages as one walks along them: a page cell by cell, its back behind its front. `isTaken` are stepped over. The
- * walk begins at a page and ends with the last.
+ * The cells of pages in walking order: a page cell by cell, the back of a cell after its front. Taken cells are skipped. Ends with the
+ * last page.
  * @example [...cellsFrom({ rows: 1, columns: 2, pages: 2, isTwoSided: false }, 2)].length //=> 2
  */
 export function* cellsFrom(

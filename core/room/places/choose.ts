@@ -6,16 +6,16 @@ import { cellSpots, familiesOf, inSpots, type ListedPlace, marksOf, type PlaceFa
 export type FamilyMeaning =
   /** Each figure or letter is a container. */
   | 'containers'
-  /** The figures are numbered slots of one container, as the cases of a rack. */
+  /** The figures are numbered slots of one container, such as the cases of a rack. */
   | 'slots'
   /** Pages of cells, in one binder. */
   | 'pages'
   /** The sets are out of their place. */
   | 'out'
-  /** No place: its sets have none yet. */
+  /** No place: the sets have none yet. */
   | 'none'
 
-/** Why a meaning is proposed. */
+/** The reason for a proposed meaning. */
 export type MeaningBecause =
   | 'caseWord'
   | 'containerWord'
@@ -27,27 +27,27 @@ export type MeaningBecause =
   | 'ownNumber'
   | 'unread'
 
-/** What is settled of a family, by the proposal or by its owner. */
+/** What is decided for a family, by the proposal or by the owner. */
 export interface FamilyChoice {
   readonly as: FamilyMeaning
   readonly type: ContainerType
-  /** Of `CONTAINER_SHAPES`: the sizes to begin from. */
+  /** The id of one of `CONTAINER_SHAPES`: the sizes to begin from. */
   readonly shapeId: string
-  /** Of pages: rows and columns of cells. */
+  /** For pages: rows and columns of cells. */
   readonly grid: { readonly rows: number; readonly columns: number }
   /** Codes such as 12-308: page 3, cell 08, or the 308th cell. */
   readonly reading: (typeof CODE_READINGS)[number]
-  /** Furniture that is there, or new one by this name; two families that name it alike share it. */
+  /** Furniture of the room, or new furniture of this name; families that use the same name share it. */
   readonly fixture: { readonly id: string } | Pick<Fixture, 'name' | 'type'>
   readonly zoneId: string
 }
 
-/** More containers than this of one word are no containers. */
+/** More containers of one word than this are no containers. */
 export const MOST_OF_A_FAMILY = 400
-/** Letters that nobody knows as a container, with more figures than this, are numbers of sets. */
+/** Unknown letters with more figures than this are numbers of sets. */
 const MOST_UNKNOWN = 60
 
-/** Rows and columns of pages by how many cells they have, as common practice has them; others as near to a square as they go. */
+/** Rows and columns of a page by its number of cells, by common practice; else as square as possible. */
 function gridOf(cells: number): { readonly rows: number; readonly columns: number } {
   const most = LIMITS.cellsASide
   const pairs = Array.from({ length: most }, (_, at) => at + 1).flatMap(columns =>
@@ -57,7 +57,7 @@ function gridOf(cells: number): { readonly rows: number; readonly columns: numbe
 }
 
 const shapesOfType = (type: ContainerType): readonly ContainerShape[] => CONTAINER_SHAPES.filter(shape => shape.type === type)
-/** The shape that was chosen, or the first of its type: every type has one. */
+/** The chosen shape, or the first of its type: every type has one. */
 export const shapeFor = (type: ContainerType, shapeId: string): ContainerShape =>
   CONTAINER_SHAPES.find(shape => shape.id === shapeId && shape.type === type) ?? (shapesOfType(type)[0] as ContainerShape)
 
@@ -70,7 +70,7 @@ function cellsNamed(family: PlaceFamily): number | null {
 }
 export const namesPages = (family: PlaceFamily): boolean => inSpots(family).some(({ reading }) => reading.behind.page !== null)
 
-/** What a family most likely means, and why. */
+/** The most likely meaning of a family, with the reason. */
 export function meaningOf(family: PlaceFamily): { readonly as: FamilyMeaning; readonly because: MeaningBecause } {
   if (family.as === 'out') return { as: 'out', because: 'outWord' }
   if (family.as === 'cell') return { as: 'pages', because: 'pageCode' }
@@ -86,7 +86,7 @@ export function meaningOf(family: PlaceFamily): { readonly as: FamilyMeaning; re
 }
 
 /**
- * Of sets without a place those that stand nowhere in particular: no list says where they are, or what it says is no place. O(n).
+ * Sets without a place that no list gives a place for. O(n).
  * @example nowhereOf([{ id: 'a', text: 'Bin 4' }, { id: 'b', text: '??' }, { id: 'c', text: '' }]) //=> ['b', 'c']
  */
 export function nowhereOf(placeless: readonly ListedPlace[]): readonly string[] {
@@ -95,7 +95,7 @@ export function nowhereOf(placeless: readonly ListedPlace[]): readonly string[] 
   return placeless.map(({ id }) => id).filter(id => !somewhere.has(id))
 }
 
-/** What is proposed of a family: a sensible beginning, all of it to be changed. `fixtureFor` names new furniture. */
+/** A choice to begin with, all of it changeable. `fixtureFor` names new furniture. */
 export function proposeChoice(
   family: PlaceFamily,
   zoneId: string,

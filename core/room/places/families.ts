@@ -2,36 +2,36 @@ import { plainLetters } from '#core/classing'
 import { type PlaceReading, readPlace } from './read'
 import type { PlaceSort } from './words'
 
-/** A set, and where its list says it is. */
+/** A set, and the place that its list states. */
 export interface ListedPlace {
   readonly id: string
   readonly text: string
 }
-/** One place: texts that differ only in writing, and the sets that are said to be there, in list order. */
+/** One place: its spellings, and the sets that are said to be there, in list order. */
 export interface PlaceSpot<R extends PlaceReading | null = PlaceReading | null> {
   readonly texts: readonly string[]
   readonly ids: readonly string[]
   readonly reading: R
 }
-/** Places of one sort: a word and a figure, codes of pages of one size, or what names no place. */
+/** Places of one sort: a word with figures, codes of pages of one size, or texts that name no place. */
 export interface PlaceFamily {
   readonly key: string
   readonly as: PlaceReading['as'] | 'unread'
   readonly sort: PlaceSort | null
-  /** The word as it is written most often, with a capital: `CD`, `Bin`; empty where there is none. */
+  /** The most frequent spelling of the word, with a capital: `CD`, `Bin`; empty: no word. */
   readonly word: string
   /** In the order of the list. */
   readonly spots: readonly PlaceSpot[]
   readonly sets: number
 }
 
-/** What a family is told apart by. */
+/** The key of a family. */
 function familyKey(reading: PlaceReading | null): string {
   if (!reading) return 'unread'
   if (reading.as === 'in') return `in/${reading.family}`
   return reading.as === 'cell' ? `cell/${reading.cells}` : reading.as
 }
-/** What a place is told apart by, within its family. */
+/** The key of a place within its family. */
 function spotKey(reading: PlaceReading | null, text: string): string {
   if (!reading) return plainLetters(text.trim()).replace(/\s+/g, ' ')
   if (reading.as === 'cell') return `${reading.page}/${reading.cell}/${reading.isBack}`
@@ -48,7 +48,7 @@ interface Gathered {
 }
 
 /**
- * The places of a list by family, the most named first; every set whose text is not empty is in one place of one family. O(n).
+ * The places of a list by family, the most frequent first; every set with a text is in one place of one family. O(n).
  * @example familiesOf([{ id: 'a', text: 'Bin 4' }, { id: 'b', text: 'bin #4' }])[0].spots.length //=> 1
  */
 export function familiesOf(listed: readonly ListedPlace[]): readonly PlaceFamily[] {
@@ -94,9 +94,9 @@ export const inSpots = (family: PlaceFamily): readonly InSpot[] => family.spots.
 export const cellSpots = (family: PlaceFamily): readonly CellSpot[] =>
   family.spots.filter((spot): spot is CellSpot => spot.reading?.as === 'cell')
 
-/** Figures come in their order, before letters. */
+/** Figures in their order, before letters. */
 const markRank = (mark: string): number => (/^\d+$/.test(mark) ? Number(mark) : Infinity)
-/** What containers of a family are called by, each once: `['1', '2', '10', 'A']`. */
+/** The marks of the containers of a family, each once: `['1', '2', '10', 'A']`. */
 export const marksOf = (family: PlaceFamily): readonly string[] =>
   [...new Set(inSpots(family).map(({ reading }) => reading.mark))].sort((a, b) => {
     if (markRank(a) === markRank(b)) return a < b ? -1 : 1

@@ -7,15 +7,15 @@ import { type PlaceDoubt, settle } from './settle'
 import { groupsOf, type NewContainer, newContainer, type NewFixture, type PlaceNames, recogniser, shelvesFor, ShortForms } from './targets'
 
 export interface NewHolder extends Pick<Holder, 'lane' | 'cell' | 'somewhere' | 'type' | 'holdingIds'> {
-  /** The id of a container that is there, or the key of a new one. */
+  /** The id of an existing container, or the key of a new one. */
   readonly container: { readonly id: string } | { readonly key: string }
 }
-/** What becomes of one family: its counts add up to its sets. */
+/** What happens to one family: its counts add up to its sets. */
 export interface FamilyPlan {
   readonly key: string
-  /** Of these the place is known. */
+  /** Sets whose exact place is known. */
   readonly placed: number
-  /** Of these the container is known, or the page, and no more. */
+  /** Sets whose container or page is known, but no more. */
   readonly somewhere: number
   readonly out: number
   readonly left: number
@@ -24,7 +24,7 @@ export interface FamilyPlan {
   readonly found: readonly Container[]
   readonly doubts: readonly { readonly code: PlaceDoubt; readonly sets: number; readonly texts: readonly string[] }[]
 }
-/** All that a list tells of the room, to be made in one step. */
+/** All that a list states about the room, to be made in one step. */
 export interface RoomPlan {
   readonly families: readonly FamilyPlan[]
   readonly fixtures: readonly NewFixture[]
@@ -39,8 +39,8 @@ export interface RoomNow {
 }
 
 /**
- * The room that a list tells of, by what is chosen for each family: furniture, containers, and where each set goes, in list
- * order. Containers that are there are recognised by what they are called. O(sets + containers).
+ * The room that a list describes, by the choice for each family: furniture, containers, and the place of each set, in list order. Existing
+ * containers are recognised by name. O(sets + containers).
  */
 export function planFromList(
   families: readonly PlaceFamily[],
@@ -122,12 +122,12 @@ export function planFromList(
   }
 }
 
-/** Sets of one slot, cell or position share what they sit in; those of one bin or page do not. */
+/** Sets of one slot, cell or position share a holder; sets of one bin or page do not. */
 function sharesHolder({ reading }: PlaceSpot, { as }: FamilyChoice): boolean {
   if (as === 'slots' || reading?.as === 'cell') return true
   return reading?.as === 'in' && (reading.behind.slot !== null || reading.behind.cell !== null)
 }
-/** As long as a short form may be. */
+/** Length of the longest short form. */
 const MOST_LETTERS = 12
 const countOf = (spots: readonly PlaceSpot[]): number => spots.reduce((sum, { ids }) => sum + ids.length, 0)
 const holderTypeIn = ({ type, cells }: Pick<Container, 'type' | 'cells'>): Holder['type'] => {

@@ -10,7 +10,7 @@ export type PlaceReading =
       /** The family of its word, or the letters before the figure: `B` in `B4`. */
       readonly family: string
       readonly sort: PlaceSort | null
-      /** Its figure, without leading noughts, or its letter; empty where there is only one. */
+      /** Its figure without leading zeros, or its letter; empty: there is only one. */
       readonly mark: string
       readonly behind: Behind
     }
@@ -29,19 +29,19 @@ interface Behind {
   readonly side: Side | null
 }
 
-/** A place is written shorter than this. */
+/** A longer text is no place. */
 const LONGEST = 60
 const MAX_FIGURE = 9_999_999
 
-/** Words and figures of a text, plain; a letter right behind a figure stands alone. */
+/** Words and figures of a text, plain; a letter right behind a figure is a token of its own. */
 const tokensOf = (text: string): readonly string[] => plainLetters(text).match(/\p{L}+|\d+/gu) ?? []
 const isFigure = (token = ''): boolean => /^\d+$/.test(token)
-/** A single letter behind a word is what a container is called (`binder A`), unless a figure of its own stands behind it (`n° 5`). */
+/** A single letter behind a word is a mark (`binder A`), unless a figure follows (`n° 5`). */
 const isMark = (token: string, at: number, next: string | undefined): boolean =>
   token.length === 1 && at > 0 && !(token === 'n' && isFigure(next))
 
 /**
- * Reads one text for a place; null where it names none ("with Anna"). O(length).
+ * Reads one text as a place; null: it names none ("with Anna"). O(length).
  * @example readPlace('16-203') //=> { as: 'cell', cells: 16, page: 2, cell: 3, isBack: false }
  */
 export function readPlace(text: string): PlaceReading | null {
@@ -61,7 +61,7 @@ export function readPlace(text: string): PlaceReading | null {
   }
   const known = placeWord(first)
   if (!known) {
-    // Letters of its own need a figure right behind them: `B4`, `Shed 2`.
+    // Unknown letters need a figure right behind them: `B4`, `Shed 2`.
     const [mark, ...behind] = rest
     if (mark === undefined || !isFigure(mark)) return null
     return inContainer(first, null, plainFigure(mark), behind)

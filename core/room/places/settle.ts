@@ -5,32 +5,32 @@ import type { FamilyChoice } from './choose'
 import type { PlaceSpot } from './families'
 import type { PlaceReading } from './read'
 
-/** What could not be taken as it is written, and what became of it. */
+/** A text that could not be followed exactly, and what was done instead. */
 export type PlaceDoubt =
-  /** Its cell is beyond the page: it is put on the page, and its cell is not looked at. */
+  /** The cell is beyond the page: the set is put on the page, its cell unknown. */
   | 'cellBeyondPage'
-  /** The binder that is there has no such page: it is put in the binder. */
+  /** The existing binder has no such page: the set is put in the binder. */
   | 'pageBeyondBinder'
-  /** Something stands in that cell: it is put on the page. */
+  /** The cell is taken: the set is put on the page. */
   | 'cellTaken'
   /** Positions with gaps, or next to known sets: the order is kept, and every exact spot stays unknown. */
   | 'positionsHaveGaps'
-  /** Two containers of the room are called so: it is left without a place. */
+  /** Two containers of the room have this name: the set is left without a place. */
   | 'twoAreCalledSo'
-  /** More containers, slots or pages than there may be: left without a place. */
+  /** More containers, slots or pages than allowed: the set is left without a place. */
   | 'tooMany'
 
-/** The container that a place means. `row`: what stands in it already; null: it is to be made. */
+/** The container that a place means. `row`: its present contents; null: the container is to be made. */
 export interface Target extends Pick<Container, 'lanes' | 'cells'> {
   readonly row: ContainerRow | null
 }
-/** Where in its container the sets of a place are. */
+/** The position of the sets of a place in their container. */
 export interface Settled extends Pick<Holder, 'lane' | 'cell' | 'somewhere'> {
   readonly spot: PlaceSpot
 }
 
 /**
- * Page and cell of a code, as its family is read: 12-308 is page 3, cell 08, or the 308th cell of pages of 12.
+ * Page and cell of a code, by the reading of its family: 12-308 is page 3, cell 08, or the 308th cell of pages of 12.
  * @example pageAndCell({ cells: 12, page: 3, cell: 8 }, 'serial') //=> { page: 26, cell: 8 }
  */
 export function pageAndCell(
@@ -42,10 +42,10 @@ export function pageAndCell(
   return { page: Math.ceil(serial / cells), cell: ((serial - 1) % cells) + 1 }
 }
 
-/** Pages of one cell are slots, numbered through. */
+/** Pages of one cell are slots, numbered consecutively. */
 export const areSlots = (cells: Container['cells']): boolean => cells?.rows === 1 && cells.columns === 1
 
-/** The places of one container with their spots, in filing order, and the doubtful ones. O(n log n). */
+/** The places of one container with their positions, in filing order, and the doubtful ones. O(n log n). */
 export function settle(
   spots: readonly PlaceSpot[],
   target: Target,
@@ -88,7 +88,7 @@ function inCells(
   })
 }
 
-/** What a text says of a page and a cell. Slots are pages of one cell. */
+/** The page and cell that a text states. Slots are pages of one cell. */
 function namedIn(
   place: PlaceReading | null,
   cells: NonNullable<Container['cells']>,
@@ -112,7 +112,7 @@ function inRow(
   const slots = spots.map(spot => behind(spot)?.slot ?? null)
   const counted = slots.filter(slot => slot !== null)
   const isOneLane = lanes === 1
-  // Positions are true where each from the first on is named once, and nothing else is in the row.
+  // Positions are true if each number from 1 on occurs once and the row is otherwise empty.
   const isThrough =
     isOneLane && !row?.placements.length && counted.length === spots.length && new Set(counted).size === Math.max(0, ...counted)
   if (counted.length > 0 && !isThrough)

@@ -13,16 +13,16 @@ export interface NewFixture extends Pick<Fixture, 'name' | 'type' | 'shelves'> {
 }
 export interface NewContainer extends Omit<Container, 'id' | 'fixtureId' | 'rank' | 'isTable'> {
   readonly key: string
-  /** A fixture that is there, or the key of a new one. */
+  /** Furniture of the room, or the key of new furniture. */
   readonly fixture: { readonly id: string } | { readonly key: string }
 }
 
-/** The places of one container, and how many pages it needs at the least. */
+/** The places of one container, and the fewest pages it needs. */
 export interface Group {
   readonly mark: string
   readonly spots: readonly PlaceSpot[]
   readonly pages: number
-  /** What it is called so far has two rows: left and right. */
+  /** A text of it names two sides: left and right. */
   readonly hasSides: boolean
 }
 const most = (figures: readonly number[]): number => figures.reduce((high, each) => Math.max(high, each), 1)
@@ -39,7 +39,7 @@ export function groupsOf(family: PlaceFamily, { as, reading }: FamilyChoice): re
         hasSides: false,
       },
     ]
-  // A rack ends at a round figure.
+  // A rack ends at a round number of slots.
   if (as === 'slots')
     return [
       { mark: '', spots: named, pages: Math.ceil(most(named.map(spot => Number(spot.reading.mark) || 1)) / 10) * 10, hasSides: false },
@@ -56,7 +56,7 @@ export function recogniser(
   rows: readonly ContainerRow[],
 ): (family: PlaceFamily, choice: FamilyChoice, mark: string) => readonly ContainerRow[] {
   const standing = rows.filter(row => !row.container.isTable)
-  // A name goes before a short form: `BI1` may be short for Bin 1, where a container is called Bi 1.
+  // Names go before short forms: `BI1` may be short for Bin 1 even if a container is called Bi 1.
   const [byName, byCode] = [new Map<string, ContainerRow[]>(), new Map<string, ContainerRow[]>()]
   for (const row of standing) {
     for (const [called, text] of [[byName, row.container.name] as const, [byCode, row.container.code] as const]) {
@@ -80,18 +80,18 @@ export function recogniser(
   }
 }
 
-/** What new containers are called where their list has no word for them. */
+/** Names for new containers if the list has no word for them. */
 export interface PlaceNames {
   readonly pages: (cells: number) => Pick<Container, 'name' | 'code'>
 }
 
 const SHORT_WORD = 3
-/** Letters, then figures: the leading letters of a code tell containers apart; the figures do not. */
+/** The letters before the figures of a code: they tell containers apart, figures do not. */
 const leadingLetters = (code: string): string => /^\p{L}*/u.exec(plainLetters(code))?.[0] ?? ''
 
-/** Short forms that no address of another family can be read as: no other begins with the same letters. */
+/** Short forms that cannot be read as an address of another family: no other one begins with the same letters. */
 export class ShortForms {
-  /** Who has the letters: containers that count on from each other share them. */
+  /** Who owns the letters: containers that are numbered consecutively share them. */
   private readonly owners = new Map<string, string>()
   private readonly codes = new Set<string>()
   constructor(rows: readonly ContainerRow[]) {
@@ -105,7 +105,7 @@ export class ShortForms {
     this.owners.set(letters, (this.owners.get(letters) ?? owner) === owner ? owner : '')
     this.codes.add(plainLetters(code))
   }
-  /** The fewest first letters of a word that are free before each mark; of a short word all of it where nothing follows. */
+  /** The fewest first letters of a word that are free before each mark; a short word is taken whole if no mark follows. */
   take(word: string, marks: readonly string[], owner: string): readonly string[] {
     const letters = word.toUpperCase().replace(/[^\p{L}]/gu, '') || 'C'
     const isFree = (short: string): boolean =>
@@ -116,14 +116,14 @@ export class ShortForms {
     const least = marks.every(mark => mark === '') ? Math.min(SHORT_WORD, letters.length) : 1
     let short = letters.slice(0, least)
     for (let length = least; !isFree(short) && length < Math.min(5, letters.length); length += 1) short = letters.slice(0, length + 1)
-    // A word whose letters are all taken gets one more: `BINX`.
+    // If all letters of a word are taken, more are added: `BINX`.
     while (!isFree(short)) short += 'X'
     for (const mark of marks) this.note(short + mark, owner)
     return marks.map(mark => short + mark)
   }
 }
 
-/** Shelves for a number of containers of one shape: on known furniture, or on the next free shelves of new furniture. */
+/** Shelves for a number of containers of one shape: on existing furniture, or on the next free shelves of new furniture. */
 export function shelvesFor(
   fixture: FamilyChoice['fixture'],
   shape: Pick<Container, 'type' | 'inner' | 'lengthMm'>,
@@ -133,19 +133,19 @@ export function shelvesFor(
 ): { readonly ref: NewContainer['fixture']; readonly shelfOf: (at: number) => number } {
   const there = 'id' in fixture ? known.get(fixture.id) : undefined
   if (there) return { ref: { id: there.id }, shelfOf: at => 1 + Math.floor((at * there.shelves) / Math.max(count, there.shelves)) }
-  // What was chosen is gone: whoever builds the room says so.
+  // The chosen furniture is gone: the command reports it.
   if ('id' in fixture) return { ref: fixture, shelfOf: () => 1 }
   const { name, type: furniture } = fixture
   const key = `${furniture} ${plainLetters(name)}`
   const before = planned.get(key)?.shelves ?? 0
   const onEach = sideBySide({ type: furniture, widthMm: null }, shape)
   const shelves = Math.min(LIMITS.shelves - before, Math.ceil(count / onEach))
-  // Where there are no shelves left, all goes on the last.
+  // Containers beyond the last shelf go on the last shelf.
   if (shelves > 0) planned.set(key, { key, name, type: furniture, shelves: before + shelves })
   return { ref: { key }, shelfOf: at => Math.min(LIMITS.shelves, before + 1 + Math.floor((at * Math.max(1, shelves)) / count)) }
 }
 
-/** A container to be made, of the shape that was chosen, with the pages that the list names; where it names none, the usual number. */
+/** A container to be made, of the chosen shape, with the pages that the list names, or the usual number of them. */
 export function newContainer(
   { as, type, shapeId, grid, zoneId }: FamilyChoice,
   group: Group,

@@ -1,6 +1,6 @@
 import type { ContainerType } from '#core/catalog'
 
-/** What sort of place a word names. `shelf` is a piece of furniture's; the others are containers. */
+/** What a word for a place names. `shelf` is part of furniture; the others are containers. */
 export type PlaceSort = ContainerType | 'shelf'
 
 /**
@@ -38,7 +38,7 @@ const BY_WORD: ReadonlyMap<string, { readonly family: string; readonly sort: Pla
 )
 export const placeWord = (word: string): { readonly family: string; readonly sort: PlaceSort } | null => BY_WORD.get(word) ?? null
 
-/** Out of its place, on the table most often. */
+/** Words for sets that are out of their place, mostly on the table. */
 const OUT = new Set(
   (
     'table desk workbench worktable out tisch arbeitstisch schreibtisch bureau tafel werktafel mesa escritorio tavolo scrivania ' +
@@ -47,7 +47,7 @@ const OUT = new Set(
 )
 export const isOutWord = (word: string): boolean => OUT.has(word)
 
-/** Words that say nothing: articles, "in", "number". */
+/** Words without meaning here: articles, "in", "number". */
 const FILLERS = new Set(
   (
     'in on at the a n no nr num number numero nummer my of im am auf der die das dem den dans sur le la les de du op het en el los ' +
@@ -56,7 +56,7 @@ const FILLERS = new Set(
 )
 export const isFiller = (word: string): boolean => FILLERS.has(word)
 
-/** What counts behind the container. */
+/** What is counted behind the container. */
 export type Counted = 'page' | 'cell' | 'slot'
 const COUNTED: Readonly<Record<Counted, string>> = {
   page: 'p pp pg page pages seite seiten s blatt pagina pag pagine sida side sid sheet bladzijde blz',
