@@ -7,7 +7,7 @@ export interface NamedBrand {
 }
 
 /**
- * The brand whose name, other spelling or abbreviation stands in a text, the longest of all; null: none does. O(words x spellings).
+ * The brand whose name, variant or abbreviation is in a text, the longest match first; null: none. O(words x spellings).
  * @example brandIn('tide tables plumb bob', [{ id: 'b', name: 'Plumb Bob', variants: [], abbreviation: null }])?.rest //=> 'tide tables'
  */
 export function brandIn(

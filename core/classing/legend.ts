@@ -1,6 +1,6 @@
 import { type Kind, type Way, WAYS } from '#core/catalog'
 
-/** One mark that the owner prints or sticks, and the one thing it means: a way of going together, or a kind. */
+/** A mark that the owner prints or sticks, with its one meaning: a way of going together, or a kind. */
 export type LegendLine = { readonly mark: string } & (
   | { readonly way: Way; readonly kind: null }
   | { readonly way: null; readonly kind: Pick<Kind, 'id' | 'name'> }
@@ -17,8 +17,8 @@ export function legendOf(
 }
 
 /**
- * What a mark means already, when it is to mean something else: a mark has exactly one meaning, large or small letters
- * alike. null: it is free. `own` is the way, or the id of the kind, that it is for.
+ * The present meaning of a mark that is to get a new one, ignoring case: each mark has one meaning. null: it is free. `own`: the way, or
+ * the kind's id, that it is for.
  * @example secondMeaning('w', 'layersWith', legendOf(marks, [{ id: 'k', name: 'Wood mounted', suffix: 'W' }]))?.kind?.name
  * //=> 'Wood mounted'
  */

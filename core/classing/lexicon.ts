@@ -12,7 +12,7 @@ interface Sense {
   readonly rank: number
 }
 
-/** Senses of a word that are looked at: rarer ones suggest nonsense. */
+/** Senses of a word that are used: rarer ones suggest nonsense. */
 const SENSES = 2
 const MOST_NARROWER = 8
 const MOST_MEANINGS = 80
@@ -27,7 +27,7 @@ const VERB_ENDS: readonly (readonly [ending: RegExp, stem: string])[] = [
   [/e(r|st)$/, 'e'],
 ]
 
-/** The characters that the file is made of, beside the letters of its words. */
+/** The characters of the file, apart from the letters of its words. */
 const [LINE, NOTE, COMMA, ZERO, RANK, BAR] = Array.from('\n#,0:|', each => each.charCodeAt(0)) as [
   number,
   number,
@@ -38,7 +38,7 @@ const [LINE, NOTE, COMMA, ZERO, RANK, BAR] = Array.from('\n#,0:|', each => each.
 ]
 const isEndOfWord = (code: number): boolean => code === COMMA || code === RANK || code === BAR || code === LINE || Number.isNaN(code)
 
-/** A letter as words are compared by it: small, and `_` for the space. All of WordNet is in ASCII. */
+/** A letter as words compare it: lower case, and `_` for the space. All of WordNet is ASCII. */
 const plainLetter = (code: number): number => {
   if (code >= 65 && code <= 90) return code + 32
   return code === 32 ? 95 : code
@@ -47,10 +47,10 @@ const plainLetter = (code: number): number => {
 const FNV_BASIS = 0x811c9dc5
 const FNV_PRIME = 0x01000193
 
-/** Words of a text by a hash of their letters. A word is sliced from the text only when it is asked for. */
+/** Words of a text by a hash of their letters. A word is sliced from the text only when it is needed. */
 class WrittenWords {
   private count = 0
-  /** Word after word: where it begins, what it belongs to, and the word before it in the same slot. */
+  /** For each word: its start, its owner, and the previous word in the same slot. */
   private readonly begins: Int32Array
   private readonly owners: Int32Array
   private readonly before: Int32Array
@@ -67,7 +67,7 @@ class WrittenWords {
     this.slots = new Int32Array(2 ** Math.ceil(Math.log2(most + 1))).fill(-1)
   }
 
-  /** Takes in the word that begins here. Where it ends. */
+  /** Adds the word that begins here. Returns its end. */
   add(from: number, owner: number): number {
     let hash = FNV_BASIS
     let at = from
@@ -83,7 +83,7 @@ class WrittenWords {
     return at
   }
 
-  /** Each place where the word stands, in the order of the text: what it belongs to there, and where it ends. */
+  /** Every occurrence of the word, in the order of the text: its owner, and its end. */
   find(word: string): readonly { readonly owner: number; readonly end: number }[] {
     let hash = FNV_BASIS
     for (let at = 0; at < word.length; at += 1) hash = Math.imul(hash ^ plainLetter(word.charCodeAt(at)), FNV_PRIME)
@@ -102,7 +102,7 @@ class WrittenWords {
   }
 }
 
-/** Which of `count` things lead to each of them: those of one after those of another, and where those of each begin. */
+/** Reverse index: the things that lead to each of `count` things, one after the other, and where those of each begin. */
 function reversed(
   count: number,
   from: readonly number[],
@@ -163,7 +163,7 @@ export class Lexicon {
     const end = this.text.indexOf('\n', at)
     return end < 0 ? this.text.length : end
   }
-  /** What the line of a meaning says before its bar, or behind it. */
+  /** The part of a meaning's line before its bar, or behind it. */
   private lineOf(synset: number, part: 'words' | 'ups'): readonly string[] {
     const at = this.lineAt[synset] ?? 0
     const line = this.text.slice(at, this.endOfLine(at))
@@ -181,7 +181,7 @@ export class Lexicon {
     return [...all.subarray(begins[synset], begins[synset + 1])]
   }
 
-  /** The senses of a word, in the order of the file. Its rank stands behind the word where it is not the first. */
+  /** The senses of a word, in the order of the file. A rank is written behind the word unless it is the first. */
   private sensesOf(word: string): readonly Sense[] {
     return this.words.find(word).map(({ owner, end }) => {
       const isRanked = this.text.charCodeAt(end) === RANK
@@ -192,14 +192,14 @@ export class Lexicon {
     return this.sensesOf(word).length > 0
   }
 
-  /** The word as the lexicon has it: itself, or the singular of it; null when it has neither. */
+  /** The word as in the lexicon: itself, or its singular; null: neither is there. */
   lemmaOf(word: string): string | null {
     const plain = word.toLowerCase().trim()
     if (this.has(plain)) return plain
     return singularsByRule(plain).find(each => this.has(each)) ?? null
   }
 
-  /** What the commonest meanings of the word suggest, the word itself left out. Empty lists for an unknown word. */
+  /** The words that its commonest meanings suggest, without the word itself; empty for an unknown word. */
   related(word: string): RelatedWords {
     const lemma = this.lemmaOf(word)
     const senses = [...this.sensesOf(lemma ?? '')]
@@ -220,8 +220,8 @@ export class Lexicon {
   }
 
   /**
-   * Everything that speaks for the word as a class: itself and its singular, and of its commonest meanings the other
-   * words, one step up, and two steps down. Broad on purpose: it weighs little, and own sets soon outweigh it.
+   * Evidence for the word as a class: itself, its singular, and for its commonest meanings their other words, one step up and two steps
+   * down. Broad on purpose: it has little weight, and own sets soon outweigh it.
    * @example new Lexicon(text).meaning('borders').includes('edge') //=> true
    */
   meaning(word: string): readonly string[] {
@@ -238,7 +238,7 @@ export class Lexicon {
   }
 
   /**
-   * Other words for the word, and what its commonest meaning is a kind of: one step away, of which a search may make a link.
+   * Synonyms of the word, and the hypernyms of its commonest meaning: one step away, near enough for a search link.
    * @example new Lexicon(text).near('teapot') //=> ['pot']
    */
   near(word: string): readonly string[] {
@@ -247,7 +247,7 @@ export class Lexicon {
   }
 
   /**
-   * Is it a word of plain English, also in the forms of its verbs and adjectives (`sheltering`, `taller`)?
+   * Whether it is an English word, including forms of verbs and adjectives (`sheltering`, `taller`).
    * @example new Lexicon(text).isEnglish('edged') //=> true
    */
   isEnglish(word: string): boolean {

@@ -14,11 +14,11 @@ export interface LookAlike {
 export interface NamedThing {
   readonly id: string
   readonly name: string
-  /** The brand's id or, for one that is not on the list yet, nothing: authority has joined the spellings before. */
+  /** The brand's id; null: it is not in the table yet. */
   readonly brandId: string | null
 }
 
-/** Words that tell editions of one design apart. */
+/** Words that distinguish editions of one design. */
 const EDITION_WORDS = new Set([
   'mini',
   'small',
@@ -48,10 +48,10 @@ const EDITION_WORDS = new Set([
 ])
 const SAME = 0.95
 const SIMILAR = 0.86
-/** A word that is not alike in this degree is another word. */
+/** Words less alike than this count as different. */
 const WORD_ALIKE = 0.84
 const MOST_CANDIDATES = 120
-/** Names that share less than this of their letters cannot be alike in the end. */
+/** Names that share fewer letters cannot be alike. */
 const LEAST_SHARE = 0.5
 const MOST_SHOWN = 5
 
@@ -96,7 +96,7 @@ export class LookAlikes {
     }
   }
 
-  /** The likest first, at most five; `exceptId` leaves a set out of its own answer. */
+  /** The likest first, at most five; `exceptId` is left out. */
   ask(name: string, brandId: string | null, exceptId: string | null = null): readonly LookAlike[] {
     const asked = entryOf({ id: '', name, brandId })
     if (asked.words.join('').length < 3) return []
@@ -107,7 +107,7 @@ export class LookAlikes {
       .slice(0, MOST_SHOWN)
   }
 
-  /** The sets with the most letters in words alike to the typed ones, as a share of both names' letters. */
+  /** The sets with the most letters in similar words, as a share of the letters of both names. */
   private candidates(words: readonly string[]): readonly Entry[] {
     const letters = new Map<string, number>()
     for (const asked of new Set(words)) {
@@ -127,7 +127,7 @@ export class LookAlikes {
       .map(each => each.entry)
   }
 
-  /** Words of the vocabulary that are alike to a word, and how much. */
+  /** Words of the vocabulary that are similar to a word, with their similarity. */
   private alikeWords(asked: string): readonly (readonly [word: string, alike: number])[] {
     const shared = new Map<string, number>()
     for (const pair of pairsOf(asked)) for (const word of this.wordsByPair.get(pair) ?? []) shared.set(word, (shared.get(word) ?? 0) + 1)
@@ -150,7 +150,7 @@ function entryOf(thing: NamedThing): Entry {
   return { thing, words, core: (core.length > 0 ? core : words).join(' '), letters: words.join('').length }
 }
 
-/** Pairs of neighbouring letters, the beginning of the word marked: what survives most slips. */
+/** Bigrams, with the beginning of the word marked: what survives most slips. */
 function pairsOf(word: string): ReadonlySet<string> {
   const marked = ` ${word}`
   return new Set(Array.from({ length: marked.length - 1 }, (_, at) => marked.slice(at, at + 2)))
@@ -167,7 +167,7 @@ function judge(asked: Entry, known: Entry): LookAlike | null {
 }
 
 /**
- * Mean over the words of both names of the likeness to the likest word of the other; long words weigh more.
+ * Mean similarity of each word of both names to its likest word in the other; long words weigh more.
  * @example nameLikeness(['kelp', 'study'], ['study', 'kelp']) //=> 1
  */
 export function nameLikeness(a: readonly string[], b: readonly string[]): number {
@@ -182,7 +182,7 @@ export function nameLikeness(a: readonly string[], b: readonly string[]): number
   return (oneWay(a, b) + oneWay(b, a)) / 2
 }
 
-/** The brands on the list that a typed name may mean: the one it is, or those it is nearly. */
+/** The brands that a typed name may mean: an exact one, or similar ones. */
 export function brandsLike(
   typed: string,
   brands: readonly { readonly id: string; readonly name: string; readonly variants: readonly string[] }[],
@@ -197,5 +197,5 @@ export function brandsLike(
     .filter(each => each.likeness >= NEAR_BRAND)
     .sort((a, b) => b.likeness - a.likeness || (a.id < b.id ? -1 : 1))
 }
-/** From here on two brand names are usually one slip of the pen apart. */
+/** At this similarity two brand names usually differ by one slip of the pen. */
 const NEAR_BRAND = 0.9

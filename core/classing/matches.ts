@@ -1,9 +1,8 @@
 import { tokensOf } from './words'
 
 /**
- * The names that what is typed may mean, the best first: the name itself, names that begin with it, names with a word that
- * does, then names that hold it anywhere. Equals go by the alphabet. Capitals and accents do not count. Nothing typed fits
- * every name.
+ * The names that a typed text may mean, best first: the name itself, names that begin with it, names with a word that does, names that
+ * contain it. Ties go by the alphabet; capitals and accents do not count. An empty text matches every name.
  * @example bestMatches('plu', ['Slack-water', 'Duplum', 'Old Plum', 'Plumb Bob'], 8) //=> ['Plumb Bob', 'Old Plum', 'Duplum']
  */
 export function bestMatches(typed: string, names: readonly string[], most: number): readonly string[] {

@@ -1,4 +1,4 @@
-/** What one choice rests on: the words that spoke for it most, and how many examples it was learnt from. */
+/** The reasons of a choice: the words with the most weight, and the number of examples it was learnt from. */
 export interface Ranked {
   readonly label: string
   /** Log of prior times likelihood, comparable between labels of one ranking only. */
@@ -34,7 +34,7 @@ export class NaiveBayes {
     this.change(label, words, weight, weight === 1 ? 1 : 0)
   }
 
-  /** Takes back what `learn` with the same example and weight has put in. */
+  /** Undoes `learn` of the same example and weight. */
   unlearn(label: string, words: readonly string[], weight = 1): void {
     this.change(label, words, -weight, weight === 1 ? -1 : 0)
   }
@@ -79,7 +79,7 @@ export class NaiveBayes {
     return ((label.counts.get(word) ?? 0) + 1) / (label.words + this.vocabulary.size)
   }
 
-  /** Words of the label's own, by how much oftener they stand there than anywhere. */
+  /** Words of the label, by how much more frequent they are there than anywhere. */
   private because(label: Label, words: readonly string[]): readonly string[] {
     const everywhere = [...this.labels.values()].reduce((sum, each) => sum + each.words, 0)
     const lift = (word: string): number => this.likelihood(label, word) / ((this.vocabulary.get(word) ?? 0) / Math.max(1, everywhere))
@@ -90,7 +90,7 @@ export class NaiveBayes {
   }
 }
 
-/** Below this a count is a rounding rest of what was taken back. */
+/** A smaller count is a rounding error of what was unlearned. */
 const EMPTY = 1e-9
 
 function add(counts: Map<string, number>, word: string, weight: number): void {

@@ -18,12 +18,12 @@ export type NameList = (typeof NAME_LISTS)[number]
 export type NameRecord = Brand | Category | Theme | Kind
 
 interface ListHabits {
-  /** What a divider tab calls it. */
+  /** Its text on a divider tab. */
   readonly tab: NonNullable<Section['standsFor']>['by']
-  /** Entries of the list that a set refers to, and the same set with some of them put in place of others. */
+  /** Ids of the list that a set refers to, and the set with some ids replaced. */
   readonly of: (holding: Holding) => readonly string[]
   readonly instead: (holding: Holding, swap: (id: string) => string) => Holding
-  /** A new entry that is like `model`, where there is one. */
+  /** A new entry like `model`, if there is one. */
   readonly make: (id: string, name: string, all: readonly NameRecord[], model: NameRecord | null) => NameRecord
 }
 
@@ -57,22 +57,22 @@ const HABITS: Readonly<Record<NameList, ListHabits>> = {
   },
 }
 
-/** What a kind that is split off is like: the one it was of. */
+/** A kind that is split off is like the kind it came from. */
 const pickKind = ({ family, typicalThicknessMm, mayTrim, mayCut }: Kind): Partial<Kind> => ({ family, typicalThicknessMm, mayTrim, mayCut })
 const plain = (text: string): string => text.trim().toLowerCase()
 const spellingsOf = (record: NameRecord): readonly string[] => ('variants' in record ? [record.name, ...record.variants] : [record.name])
 
-/** Ids of the entries of a list that a set refers to. */
+/** Ids of a list that a set refers to. */
 export function refersTo(list: NameList, holding: Holding): readonly string[] {
   return HABITS[list].of(holding)
 }
 
-/** A new entry at the end of its list, like `model` where there is one to be like. */
+/** A new entry at the end of its list, like `model` if there is one. */
 export function newName(list: NameList, id: string, name: string, all: readonly NameRecord[], model: NameRecord | null = null): NameRecord {
   return HABITS[list].make(id, name, all, model)
 }
 
-/** The entry with one of these spellings as its name or variant; null: none. A spelling belongs to one entry at most. */
+/** The entry with this spelling as its name or variant; null: none. A spelling belongs to at most one entry. */
 export function spelledBy(all: readonly NameRecord[], exceptId: string | null, spellings: readonly string[]): string | null {
   const asked = new Set(spellings.map(plain))
   return all.find(other => other.id !== exceptId && spellingsOf(other).some(each => asked.has(plain(each))))?.name ?? null
@@ -85,7 +85,7 @@ export interface NameGround {
   readonly sections: readonly Section[]
   readonly zones: readonly Zone[]
 }
-/** What a join or a split changes. */
+/** The changes of a join or a split. */
 export interface NameChange {
   readonly records: readonly NameRecord[]
   readonly holdings: readonly Holding[]
@@ -95,8 +95,8 @@ export interface NameChange {
 }
 
 /**
- * Joins one entry into another: sets, tabs, zones and links go over, a brand's spellings become spellings of the other.
- * null when either is not there, or both are one. O(records).
+ * Joins one entry into another: sets, tabs, zones and links follow, and a brand's spellings become variants of the other. null: either is
+ * missing, or both are the same. O(records).
  */
 export function joinNames(list: NameList, fromId: string, intoId: string, ground: NameGround): NameChange | null {
   const [from, into] = [fromId, intoId].map(id => ground.records.find(record => record.id === id))
@@ -120,7 +120,7 @@ export function joinNames(list: NameList, fromId: string, intoId: string, ground
   }
 }
 
-/** The same record when nothing about it changes. */
+/** Returns the same record if nothing of it changes. */
 function relinked(record: NameRecord, from: NameRecord, into: NameRecord): NameRecord {
   if ('variants' in record && 'variants' in from && 'variants' in into) return relinkedBrand(record, from, into)
   if (!('seeAlsoIds' in record) || !('seeAlsoIds' in from)) return record

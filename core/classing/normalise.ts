@@ -3,7 +3,7 @@ import { NUMBER_WORDS } from '#core/grammar'
 /** Names write numbers up to ten as words about as often as in figures. */
 const AS_WORDS = NUMBER_WORDS.slice(0, 11)
 
-/** Words that makers add to their name or leave out, without becoming another maker. */
+/** Words that makers add or leave out without being another maker. */
 const COMPANY_WORDS = new Set([
   'co',
   'company',
@@ -32,7 +32,7 @@ const COMPANY_WORDS = new Set([
 ])
 
 /**
- * Small letters without accents, and letters of their own as those write them who have no key for them.
+ * Lower case without accents; special letters as people without such keys write them.
  * @example plainLetters('Größe') //=> 'grosse'
  */
 export const plainLetters = (text: string): string =>
@@ -57,23 +57,23 @@ export function plainWords(text: string): readonly string[] {
     .filter(Boolean)
 }
 
-/** All words run together: what survives every habit of spacing and punctuation. */
+/** All words joined: equal under every habit of spacing and punctuation. */
 export function squeezed(text: string): string {
   return plainWords(text).join('')
 }
 
-/** The same without the words that come and go ("Co.", "Press"); the whole name if nothing else is left. */
+/** The same without company words ("Co.", "Press"); the whole name if nothing else is left. */
 export function brandStem(text: string): string {
   const words = plainWords(text)
   const kept = words.filter(word => !COMPANY_WORDS.has(word))
-  // "Stamps & Co" is all such words: none of them can go.
+  // "Stamps & Co" has only company words: none of them can go.
   return (kept.some(word => word !== 'and') ? kept : words).join('')
 }
 
-/** The words of a name that come and go. @example companyWords('Copper Latch Press') //=> new Set(['press']) */
+/** The company words of a name. @example companyWords('Copper Latch Press') //=> new Set(['press']) */
 export const companyWords = (text: string): ReadonlySet<string> => new Set(plainWords(text).filter(word => COMPANY_WORDS.has(word)))
 
-/** First letters of the words, "and" left out: Quoin & Bodkin and Q&B are both `qb`. */
+/** Initials of the words, without "and": Quoin & Bodkin and Q&B are both `qb`. */
 export function initials(text: string): string {
   return plainWords(text)
     .filter(word => word !== 'and')

@@ -6,11 +6,11 @@ const ENOUGH_FOR_A_PAGE = 4
 export interface PageAdvice {
   /** Themes with one set, which could share a page under their first letter. */
   readonly toShare: readonly string[]
-  /** Themes that share a page and have grown enough for one of their own. */
+  /** Themes that share a page but are large enough for one of their own. */
   readonly toOwn: readonly string[]
 }
 
-/** Under which letter a theme shares a page: the first of its name, without its accent. @example pageLetter('élan') //=> 'E' */
+/** The letter under which a theme shares a page: its first letter, without accent. @example pageLetter('élan') //=> 'E' */
 export function pageLetter(name: string): string {
   return (
     name
@@ -22,8 +22,8 @@ export function pageLetter(name: string): string {
 }
 
 /**
- * Which themes could share a page, and which have outgrown it. A lone theme is only told to share where another shares,
- * or could share, its letter: alone under a letter, nothing is won.
+ * Which themes could share a page, and which are too large to. A theme is told to share only if another one shares, or could share, its
+ * letter.
  */
 export function adviseOnPages(themes: readonly Theme[], setsOf: (id: string) => number): PageAdvice {
   const isLone = (theme: Theme): boolean => !theme.sharesPage && setsOf(theme.id) === 1

@@ -1,7 +1,7 @@
 import { addTo, type KindFamily, type Relation } from '#core/catalog'
 import { plainLetters } from './normalise'
 
-/** A set, by what tells which other it goes with. */
+/** A set, with the facts that show which other set it goes with. */
 export interface PartnerSet {
   readonly id: string
   readonly name: string
@@ -10,20 +10,20 @@ export interface PartnerSet {
   readonly hasMatchingDie: boolean | null
 }
 export type PartnerBecause =
-  /** One brand, and one name but for the words for stamps and dies. */
+  /** Same brand, and same name apart from words for stamps and dies. */
   | 'sameBrandAndName'
-  /** One name; of one of them nobody has said the brand. */
+  /** Same name; the brand of one is unknown. */
   | 'sameName'
-  /** One brand, and all words of the one name are in the other. */
+  /** Same brand, and one name contains all words of the other. */
   | 'nameWithin'
-  /** Their pictures show the same; of one brand, or nobody has said the brand of one. */
+  /** Their pictures show the same; same brand, or the brand of one is unknown. */
   | 'samePicture'
-/** A die and the stamp it may be for. */
+/** A die and the stamp it may belong to. */
 export interface PartnerPair {
   readonly dieId: string
   readonly stampId: string
   readonly because: PartnerBecause
-  /** Their pictures show the same thing too. */
+  /** Their pictures also show the same. */
   readonly isPictured: boolean
   /** Another set fits as well, or the list says that the stamp has no die. A doubtful pair is asked, never accepted automatically. */
   readonly doubt: 'others' | 'saidNone' | null
@@ -44,11 +44,11 @@ const SAY_WHAT = new Set(
 function wordsOf(name: string): readonly string[] {
   const words = plainLetters(name).match(/[\p{L}\p{N}]+/gu) ?? []
   const telling = words.filter(word => !SAY_WHAT.has(word))
-  // "Die Cuts" has no other words: then they are its name.
+  // "Die Cuts" has no other words: then these are its name.
   return [...new Set(telling.length > 0 ? telling : words)].sort()
 }
 
-/** A name of one word is in too many others. */
+/** A name of one word is contained in too many others. */
 const LEAST_WITHIN = 2
 
 /**

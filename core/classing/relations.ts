@@ -1,8 +1,8 @@
 import type { KindFamily, Relation } from '#core/catalog'
 
-/** What a relation is asked about before it is kept: it may still be right, and the owner says so. */
+/** A doubt about a relation before it is kept: it may still be right, so the owner is asked. */
 export type RelationDoubt = 'fromNoDie' | 'toNoStamp' | 'notBothLetters'
-/** What can never be right. */
+/** A relation that cannot be right. */
 export type RelationFault = 'itself' | 'twice'
 
 interface Related {
@@ -31,7 +31,7 @@ export function doubtAbout(kind: Relation['kind'], from: Related, to: Related): 
   return DOUBTS[kind](from, to)
 }
 
-/** A set never goes with itself, and two sets go together in one way once, whichever was named first. */
+/** A set never goes with itself, and two sets have one relation of a kind, whichever was named first. */
 export function faultOf(wanted: Omit<Relation, 'id'>, existing: readonly Relation[]): RelationFault | null {
   if (wanted.fromId === wanted.toId) return 'itself'
   const isSame = (relation: Relation): boolean =>

@@ -3,48 +3,42 @@ import { jaroWinkler } from './jaroWinkler'
 
 /** Why two spellings look like one maker. The order is the order of certainty. */
 export type JoinReason = 'sameLetters' | 'sameStem' | 'initials' | 'nearSpelling'
-/** Why they may be two makers all the same: the join is proposed then, and never made unasked. */
+/** Why they may be two makers after all: then the join is proposed, never made unasked. */
 export type JoinDoubt = 'figures' | 'otherWord' | 'manyInitials' | 'bothFrequent' | 'otherLetter'
 
-/** Spellings of one maker; every one of them can be refused. */
+/** Spellings of one maker; each of them can be refused. */
 export interface SpellingGroup {
-  /** The best-written of them. */
+  /** The best-written spelling. */
   readonly preferred: string
   readonly spellings: readonly { readonly text: string; readonly count: number; readonly because: JoinReason }[]
-  /** The name of another group that may be the same maker, and what speaks against it. */
+  /** Another group that may be the same maker, and the reason against it. */
   readonly mayBe: { readonly name: string; readonly because: JoinReason; readonly doubt: JoinDoubt } | null
 }
 
-/** From 0.93 on, two stems of five letters or more are usually one slip of the pen apart. */
+/** From 0.93 on, two stems of five or more letters usually differ by one slip of the pen. */
 const NEAR = 0.93
 
-/**
- * Longer than this it is a sentence and no name: only the same letters join it. It also bounds the work on a column taken for
- * brands by mistake.
- */
+/** A longer text is a sentence: only equal letters join it. This also bounds the work on a column taken for brands by mistake. */
 const LONGEST_NAME = 60
-/**
- * Two names that differ more in length than this cannot come to `NEAR`: with every letter of the shorter in the longer,
- * Winkler's bonus and all.
- */
+/** Names with a larger difference in length cannot reach `NEAR`, even with all letters of the shorter in the longer and Winkler's bonus. */
 const LEAST_LENGTH_RATIO = 0.65
 /** A misspelling is rare: once, or once per this many correct spellings. */
 const RIGHT_TO_A_SLIP = 8
 /** Least length of a word in which one wrong letter counts as a misspelling: short words differ by one letter too often. */
 const LONG_WORD = { changed: 7, addedOrLost: 5 } as const
 
-/** What of a spelling is compared: worked out once, not for every pair. */
+/** The compared forms of a spelling, computed once instead of for every pair. */
 interface Form {
   readonly text: string
   readonly letters: string
-  /** The same with letters of their own written in two, as those do who have no key for them: Moewe. */
+  /** The same with special letters written in two: Moewe. */
   readonly inTwo: string
   readonly stem: string
   readonly initials: string
   readonly words: readonly string[]
   readonly company: ReadonlySet<string>
 }
-/** "and" in the languages that lists come in. */
+/** "and" in the languages of the lists. */
 const AND = /(?<=\s)(?:und|et|och|og|en|y|e)(?=\s)/giu
 const IN_TWO: Readonly<Record<string, string>> = { ä: 'ae', ö: 'oe', ü: 'ue', ß: 'ss', ø: 'oe', æ: 'ae', œ: 'oe', å: 'aa' }
 function formOf(text: string): Form {
@@ -66,7 +60,7 @@ function formOf(text: string): Form {
 }
 
 function formLikeness(a: Form, b: Form): JoinReason | null {
-  // Signs alone say nothing: "?" is not the maker "-".
+  // Signs alone are no name: "?" is not the maker "-".
   if (a.letters === '' || b.letters === '') return null
   if (a.letters === b.letters || a.inTwo === b.inTwo) return 'sameLetters'
   if (a.stem === b.stem) return 'sameStem'
@@ -77,7 +71,7 @@ function formLikeness(a: Form, b: Form): JoinReason | null {
     short.stem.length >= 5 && long.stem.length <= LONGEST_NAME && short.stem.length >= LEAST_LENGTH_RATIO * long.stem.length
   return isComparable && jaroWinkler(a.stem, b.stem) >= NEAR ? 'nearSpelling' : null
 }
-/** Why two spellings look like one maker, or null. The same both ways. */
+/** Why two spellings look like one maker, or null. Symmetric. */
 export function likeness(a: string, b: string): JoinReason | null {
   return formLikeness(formOf(a), formOf(b))
 }
@@ -86,7 +80,7 @@ interface Counted {
   readonly form: Form
   readonly count: number
 }
-/** What speaks against two that are alike: null where nothing does. `isInitialOfMany`: more than one name has these initials. */
+/** The reason against joining two that are alike; null: none. `isInitialOfMany`: several names have these initials. */
 function doubtOf(because: JoinReason, rarer: Counted, other: Counted, isInitialOfMany: boolean): JoinDoubt | null {
   const [a, b] = [rarer.form, other.form]
   if (because === 'sameLetters') return null
@@ -99,14 +93,17 @@ function doubtOf(because: JoinReason, rarer: Counted, other: Counted, isInitialO
 }
 const figuresOf = (letters: string): string => (letters.match(/\d+/g) ?? []).join(' ')
 
-/** Whether two names differ as a slip of the pen does: in one word, behind its first letter, by one letter of it or two changed over. */
+/**
+ * Whether two names differ by a slip of the pen: in one word, behind its first letter, by one letter changed, added or missing, or two
+ * swapped.
+ */
 function isSlip(a: Form, b: Form): boolean {
   if (a.words.length !== b.words.length) return oneEdit(a.letters, b.letters, LONG_WORD)
   const other = a.words.flatMap((word, at) => (word === b.words[at] ? [] : [[word, b.words[at] ?? ''] as const]))
   return other.length === 1 && other.every(([one, two]) => one[0] === two[0] && oneEdit(one, two, LONG_WORD))
 }
 
-/** One letter changed in a long word, one too many or too few in one not short, or two neighbours changed over. O(length). */
+/** One letter changed in a long word, one added or missing in a word that is not short, or two neighbours swapped. O(length). */
 function oneEdit(one: string, two: string, long: typeof LONG_WORD): boolean {
   const [short, full] = one.length <= two.length ? [one, two] : [two, one]
   let from = 0
@@ -119,7 +116,7 @@ function oneEdit(one: string, two: string, long: typeof LONG_WORD): boolean {
   return full.length - short.length === 1 && short.length >= long.addedOrLost && rest(short, 0) === rest(full, 1)
 }
 
-/** A brand of the room was written by its owner: it is no slip, however seldom a list has it. */
+/** A brand of the room was typed by its owner: it is no slip, however rare it is in a list. */
 const KNOWN_COUNT = RIGHT_TO_A_SLIP
 
 /**
@@ -146,7 +143,7 @@ export function groupSpellings(
     .sort((a, b) => b.count - a.count || quality(b.form.text) - quality(a.form.text) || (a.form.text < b.form.text ? -1 : 1))
   const ofInitials = new Map<string, Set<string>>()
   for (const { form } of [...byCount, ...groups.flatMap(group => group.names)])
-    // Initials themselves are no name that has them.
+    // Initials themselves are not a name that has them.
     if (form.initials.length >= 2 && form.letters.replace('and', '') !== form.initials)
       ofInitials.set(form.initials, (ofInitials.get(form.initials) ?? new Set()).add(form.stem))
 

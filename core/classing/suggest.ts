@@ -16,9 +16,9 @@ export interface Suggestion {
   /** Id of the kind, category or theme. */
   readonly id: string
   readonly share: number
-  /** Words of the set that speak for it; `brand:` and an id stands for the brand. */
+  /** Words of the set that are evidence for it; `brand:` and an id is the brand. */
   readonly because: readonly string[]
-  /** Sets of the owner's own that it was learnt from; 0: only the meaning of the word speaks for it. */
+  /** Own sets that it was learnt from; 0: only the meaning of the word is evidence. */
   readonly examples: number
 }
 
@@ -27,9 +27,9 @@ interface Learnt {
   readonly labels: readonly (readonly [ClassField, string])[]
 }
 
-/** A class that nothing but its own name speaks for counts as half a set; own sets soon outweigh it. */
+/** A class known only by its own name counts as half a set; own sets soon outweigh it. */
 const PRIOR_WEIGHT = 0.5
-/** Less likely than this is not worth a person's look. */
+/** A less likely class is not worth showing. */
 const LEAST_SHARE: Readonly<Record<ClassField, number>> = { kind: 0.4, category: 0.4, theme: 0.15 }
 const SET_APART = 1.25
 const MOST: Readonly<Record<ClassField, number>> = { kind: 1, category: 1, theme: 3 }
@@ -67,15 +67,15 @@ const SAYS_NOTHING = new Set([
   'here',
 ])
 
-/** The words a class is learnt from and guessed by. The brand is one of them. */
+/** The words that a class is learnt and guessed from. The brand is one of them. */
 function classWords({ name, words, brandId }: ClassFacts): readonly string[] {
   const said = [name, ...words].flatMap(plainWords).filter(word => !SAYS_NOTHING.has(word))
   return brandId ? [...said, `brand:${brandId}`] : said
 }
 
 /**
- * Suggests kind, category and themes of a set, learnt from the owner's own catalogue; the names of the classes, and the
- * words related to them, are a weak prior while the catalogue is small. Nothing is ever filled in from it unasked.
+ * Suggests kind, category and themes of a set, learnt from the owner's catalogue. The names of classes and related words are a weak prior
+ * while the catalogue is small. Nothing is ever filled in from it unasked.
  */
 export class SuggestIndex {
   private readonly bayes: Readonly<Record<ClassField, NaiveBayes>> = {
@@ -86,7 +86,7 @@ export class SuggestIndex {
   private readonly learnt = new Map<string, Learnt>()
   private readonly priors = new Map<string, readonly string[]>()
 
-  /** What the classes of a field are called, and what else means the same; replaces what was said before. */
+  /** Sets the names of the classes of a field, with their synonyms; replaces earlier ones. */
   setClasses(
     field: ClassField,
     classes: readonly { readonly id: string; readonly name: string }[],
@@ -106,7 +106,7 @@ export class SuggestIndex {
     }
   }
 
-  /** Learns from a set as it is classed now; a set learnt before is learnt anew. */
+  /** Learns from a set as it is classed now; replaces what was learnt from it before. */
   learn(
     id: string,
     facts: ClassFacts,
@@ -127,14 +127,14 @@ export class SuggestIndex {
     this.learnt.delete(id)
   }
 
-  /** The likeliest classes of each field that something speaks for. O(classes * words). */
+  /** The likeliest classes of each field that have evidence. O(classes * words). */
   suggest(facts: ClassFacts): readonly Suggestion[] {
     const words = classWords(facts)
     return SUGGESTED_FIELDS.flatMap(field => {
       const ranking = this.bayes[field].rank(words)
       const isWorthALook = (ranked: Ranked, at: number): boolean =>
         ranked.share >= LEAST_SHARE[field] ||
-        // Before there are own sets, one word's meaning is all there is: it must only set the first apart from the second.
+        // Without own sets, the meaning of one word is the only evidence: it must set the first class apart from the second.
         (at === 0 && ranked.examples === 0 && ranked.share >= SET_APART * (ranking[1]?.share ?? 0))
       return ranking
         .filter((ranked, at) => ranked.because.length > 0 && isWorthALook(ranked, at))
@@ -144,8 +144,8 @@ export class SuggestIndex {
   }
 
   /**
-   * How often the first suggestion is right, each set guessed without having been learnt: leave-one-out. A theme counts
-   * as right when it is any of the set's themes. Only sets that have the class count.
+   * How often the first suggestion is right by leave-one-out: each set is guessed without having been learnt. Any of a set's themes counts
+   * as right. Sets without the class do not count.
    */
   leaveOneOut(
     field: ClassField,

@@ -1,6 +1,6 @@
 import { plainFigure } from '#core/grammar'
 
-/** Plural endings and what stands in their place: the noun rules of WordNet's own morphology (morphy(7WN)), and two more. */
+/** Plural endings and their singular endings: the noun rules of WordNet's morphology (morphy(7WN)), and two more. */
 const PLURALS: readonly (readonly [ending: RegExp, singular: string])[] = [
   [/ses$/, 's'],
   [/xes$/, 'x'],
@@ -13,11 +13,11 @@ const PLURALS: readonly (readonly [ending: RegExp, singular: string])[] = [
   [/oes$/, 'o'],
   [/s$/, ''],
 ]
-/** No plurals, though they end like one. */
+/** Words that look like plurals but are none. */
 const NO_PLURALS = new Set('news yes his its this was has as us gas bus plus always across perhaps'.split(' '))
 
 /**
- * What a word would be the plural of by its ending, whether there is such a word or not.
+ * The possible singulars of a word by its ending, whether these words exist or not.
  * @example singularsByRule('foxes') //=> ['fox', 'foxe']
  */
 export function singularsByRule(word: string): readonly string[] {
@@ -28,7 +28,7 @@ export function singularsByRule(word: string): readonly string[] {
   })
 }
 
-/** British endings as American ones: neither is the right one, both are the same word. Common practice. */
+/** British endings and their American ones: both spell the same word. Common practice. */
 const SPELLINGS: readonly (readonly [from: RegExp, to: string])[] = [
   [/^(?=.{5})(.*)our(?=$|s$|ed$|er|ful|ing|able|hood|ite|less|y$)/, '$1or'],
   [/^(?=.{6})(.*)is(?=e$|es$|ed$|er|ing$|ation)/, '$1iz'],
@@ -51,18 +51,18 @@ const ORDINALS = (
   'seventeenth eighteenth nineteenth twentieth'
 ).split(' ')
 const ordinalEnd = (figure: number): string => (figure > 3 && figure < 21 ? 'th' : (['th', 'st', 'nd', 'rd'][figure % 10] ?? 'th'))
-/** Each word, and the one that stands for it. */
+/** Each word, and the word that stands for all its spellings. */
 const STANDS_FOR: ReadonlyMap<string, string> = new Map([
   ...PAIRS.map(pair => pair.split(':') as [string, string]),
   ...FIGURES.map((word, at) => [word, String(at)] as const),
   ...ORDINALS.map((word, at) => [word, `${at + 1}${ordinalEnd(at + 1)}`] as const),
 ])
-/** Above it figures are numbers of things, and no words. */
+/** Larger figures are numbers of things, and no words. */
 const LARGEST_FIGURE = 100
 
 /**
- * Forms of words: two words are forms of one another where they share a key. Singular and plural, two spellings of one word,
- * figures and their words. `plurals`: those that follow no rule, each with its singular.
+ * Forms of words: two words are forms of one another if they share a key. Singular and plural, two spellings of one word, figures and
+ * their words. `plurals`: irregular plurals with their singular.
  * @example new WordForms(new Map([['mice', 'mouse']])).keysOf('mice') //=> ['mice', 'mouse']
  */
 export class WordForms {

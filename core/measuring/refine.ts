@@ -8,26 +8,26 @@ export type Refined =
       readonly ok: true
       readonly corners: Quad
       /** Root mean square distance of the edge from its line. */ readonly offPx: number
-      /** How wide the edge is drawn out by blur. */ readonly blurPx: number
+      /** Width over which blur spreads the edge. */ readonly blurPx: number
     }
   | { readonly ok: false; readonly code: 'blurred' | 'notFlat' | 'noEdge' }
 
 const SAMPLES = 48
 /** Rounded and bent corners are left out of their sides. */
 const FROM = 0.1
-/** Fewer than this share of the samples along a side see an edge: there is none. */
+/** With a smaller share of samples that see an edge, the side has none. */
 const ENOUGH = 0.5
 const LEAST_STEP = 8
 const BLURRED_PX = 9
-/** An edge that bends by more than this share of its side is of no flat thing. */
+/** An edge that bends by more than this share of its side belongs to no flat thing. */
 const BENT = 0.006
-/** As far off its own straight line as an edge may run, as a share of the side. */
+/** Largest deviation of an edge from its straight line, as a share of the side. */
 const UNEVEN = 0.002
-/** A sheet that curls by more than this share of its side is seen by its owner as well. */
+/** A sheet that curls by more than this share of its side is visibly curled. */
 const BENT_REACH = 0.06
 const MOST = 0.8
 
-/** The edge to go by: the steepest, or of those nearly as steep the outermost (a backing has a rim). */
+/** The edge to use: the steepest, or the outermost of those nearly as steep (a backing has a rim). */
 export type WhichEdge = 'steepest' | 'outer'
 const OUTER_SHARE = 0.45
 
@@ -45,7 +45,7 @@ interface Line {
  * `reachPx` is how far off the corners may be.
  */
 export function refineCorners(photo: GreyPicture, corners: Quad, reachPx: number, which: WhichEdge = 'steepest'): Refined {
-  // Once roughly, as the sides may be askew at first and their ends near rounded corners; then strictly.
+  // First roughly, as the sides may be askew and their ends near rounded corners; then strictly.
   const rough = pass(photo, corners, reachPx, which, false)
   return rough.ok ? pass(photo, rough.corners, Math.max(6, reachPx / 2), which, true) : rough
 }
@@ -69,7 +69,7 @@ function pass(photo: GreyPicture, corners: Quad, reachPx: number, which: WhichEd
     blurPx: Math.max(...lines.map(line => line.blurPx)),
   }
 }
-/** A corner that runs off further than this, as a share of the picture, was none. */
+/** A corner that moves further than this, as a share of the picture, was none. */
 const MOST_MOVED = 0.06
 
 function lineAlong(
@@ -89,7 +89,7 @@ function lineAlong(
     if (edge) found.push({ along, ...edge })
   }
   if (found.length < SAMPLES * ENOUGH) return isBent(photo, from, to, Math.max(reachPx, BENT_REACH * length), which) ? 'notFlat' : 'noEdge'
-  // Three rounds: what lies far from the line of all is a stray (a shadow, a grid line, the set itself).
+  // Three rounds: points far from the common line are outliers (a shadow, a grid line, the set itself).
   let kept = found
   let fit = straight(kept)
   for (let round = 0; round < 4; round += 1) {
@@ -113,7 +113,7 @@ function lineAlong(
   }
 }
 
-/** A bow: the middle of the side lies off the line through its ends, all to one side. */
+/** A bow: the middle of the side is off the line through its ends, all to one side. */
 function bowOf(off: readonly number[]): number {
   const [first, middle, last] = [
     off.slice(0, Math.ceil(off.length * 0.2)),
@@ -123,7 +123,7 @@ function bowOf(off: readonly number[]): number {
   return Math.abs((median(middle) ?? 0) - ((median(first) ?? 0) + (median(last) ?? 0)) / 2)
 }
 
-/** No straight edge was found: is there a bent one, further off the line than a corner may be? */
+/** No straight edge was found. Is there a bent one, further off the line than a corner may be? */
 function isBent(photo: GreyPicture, from: Point, to: Point, reachPx: number, which: WhichEdge): boolean {
   const length = Math.hypot(to.x - from.x, to.y - from.y)
   const [ux, uy] = [(to.x - from.x) / length, (to.y - from.y) / length]
@@ -171,7 +171,7 @@ function edgeAcross(
   }
   const blurPx = (high - low + 1) * step
   if (which === 'steepest') return { across: (moment / sum) * step - reach, blurPx }
-  // Beside an opposite edge, as at a thin rim, the tails pull outward: the peak alone, between its neighbours, is nearer.
+  // Beside an opposite edge, as at a thin rim, the tails pull outward: use the peak and its neighbours alone.
   const [before, here, after] = [-1, 0, 1].map(by => sign * (rise[best + by] ?? 0)) as [number, number, number]
   const curve = before - 2 * here + after
   return { across: (best + (curve === 0 ? 0 : (0.5 * (before - after)) / curve)) * step - reach, blurPx }

@@ -2,16 +2,16 @@ import { componentsOf } from './components'
 import type { GreyPicture } from './fingerprint'
 import { shrink } from './grey'
 
-/** So many pixels a millimetre are enough to see a shadow. */
+/** Resolution in pixels a mm that shows a shadow. */
 const LOOKED_AT = 2
-/** Ink narrower than this is filled in; a shadow is broader. */
+/** Narrower ink is filled in; a shadow is broader. */
 const BROAD_MM = 2.5
-/** A shadow's edge is as narrow as this, or it is soft and does no harm. */
+/** A hard shadow edge is at most this wide; a soft one does no harm. */
 const EDGE_MM = 3.5
 /** Least and greatest darkening of paper in shadow. A darker field is ink or a table. */
 const DARKER_BY = 0.1
 const DARKEST = 0.4
-/** A line of the shadow's edge at least so long. */
+/** Least length of a shadow's edge. */
 const LEAST_MM = 15
 
 /**

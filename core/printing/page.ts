@@ -34,7 +34,7 @@ export const HOLES: Readonly<
 }
 
 export type FontName = 'text' | 'bold' | 'title'
-/** Names of inks, so that the one who draws decides the colour; `black` is black everywhere: codes are read by machines. */
+/** Names of inks, whose colours the renderer decides; `black` is always black, as machines read codes. */
 export type Ink = 'night' | 'quiet' | 'line' | 'ridge' | 'black' | `tab${0 | 1 | 2 | 3 | 4 | 5}`
 
 /** `y` of a text is its baseline; `y` of a picture or a link its upper edge. */
@@ -55,7 +55,7 @@ export type PageItem =
       readonly widthPt: number
       readonly heightPt: number
       readonly hash: string
-      /** So much of its ink: a card lies beneath its stamps, and they are to be seen on it. Left out: all. */
+      /** Strength of its ink, 0 to 1: a card lies beneath its stamps, which are to be seen on it. Left out: 1. */
       readonly inkShare?: number
     }
   | { readonly type: 'rule'; readonly x: number; readonly y: number; readonly toX: number; readonly weightPt: number; readonly ink: Ink }
@@ -69,7 +69,7 @@ export type PageItem =
       readonly heightPt: number
       readonly ink: Ink
     }
-  /** Leads to the front of a leaf of the same book. */
+  /** A link to the front of a leaf of the same book. */
   | {
       readonly type: 'link'
       readonly x: number
@@ -83,7 +83,7 @@ export type PageItem =
 export interface Page {
   readonly label: string
   readonly side: 'front' | 'back'
-  /** What a reader's list of bookmarks calls it, under the way it belongs to; empty: nothing begins here. */
+  /** Its name in a reader's list of bookmarks, under its way in; empty: none. */
   readonly bookmark: { readonly way: string; readonly title: string } | null
   readonly items: readonly PageItem[]
 }
@@ -108,8 +108,8 @@ export function clipText(text: string, font: FontName, sizePt: number, widthPt: 
 }
 
 /**
- * The text on as many lines as it needs, at most so many: parted at blanks, a word that is too long and what no line is left for end
- * in an ellipsis. O(words) measurements.
+ * The text on at most so many lines: broken at spaces; a word that is too long, and text that finds no line, end in an ellipsis. O(words)
+ * measurements.
  * @example wrapText('Kelp Study No. 4', 'text', 9, 60, 2, monospaced) //=> ['Kelp Study', 'No. 4']
  */
 export function wrapText(

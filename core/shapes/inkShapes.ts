@@ -9,33 +9,33 @@ export interface ShapeBox {
   readonly right: number
   readonly bottom: number
 }
-/** Ink that lies together: what may be one piece. */
+/** Connected ink, which may be one piece. */
 export interface InkShape {
   readonly box: ShapeBox
-  /** How much of all the ink of the picture it has, 0 to 1. */
+  /** Its share of all ink of the picture, 0 to 1. */
   readonly share: number
-  /** The levels of nearness at which this hangs together and is no part of more; the last level is all of the ink. */
+  /** The levels at which it is a connected part; the last level is all of the ink. */
   readonly levels: readonly number[]
   readonly moments: Moments
 }
 
-/** As large as a kept picture, and a photo that is asked about, are looked at: no side has more pixels. */
+/** Largest side in pixels of kept pictures and asked photos: none is looked at in more detail. */
 export const KNOWN_PX = 460
 export const ASKED_PX = 1000
 
 /**
- * Strokes nearer to each other than this, in shares of the longer side, hang together. How near the strokes of one piece are, and
- * how far its neighbours, differs from set to set: so each way to part the ink is looked at, and all of it together.
+ * Distances, in shares of the longer side, within which strokes are connected. The gaps within a piece and between pieces differ from set
+ * to set, so every level is examined, and all ink together.
  */
 const NEARNESS = [0.008, 0.02, 0.045] as const
 const REACH = 0.06
 const DARKER_BY = 0.12
-/** Smaller is a speck. */
+/** A smaller part is a speck. */
 const LEAST_SIDE = 0.025
 const LEAST_PIXELS = 30
 const MOST_SHAPES = 60
 
-/** The ink of a picture: on the paper, where it shows paper on something darker. O(pixels). */
+/** The ink of a picture: on the paper, if it shows paper on something darker. O(pixels). */
 export function inkOnPaper(picture: GreyPicture): Mask {
   const { widthPx, heightPx } = picture
   const mask = inkOf(picture, Math.max(4, Math.round(REACH * Math.max(widthPx, heightPx))), DARKER_BY)
@@ -47,19 +47,16 @@ export function inkOnPaper(picture: GreyPicture): Mask {
   return mask
 }
 
-/** The paper is looked for in a picture so small. */
+/** Size of the picture in which the paper is searched. */
 const PAPER_PX = 320
-/** Paper and what lies below it differ by more than light and shade: this share of its brightness at most. */
+/** Paper and background differ by more than this share of its brightness, which light and shade do not. */
 const GROUND_DARKER = 0.72
-/** Where more than this is paper, all of it is. */
+/** If a larger share is paper, all of it is. */
 const ALL_PAPER = 0.93
-/** So far within the edge of the paper ink begins, in shares of the longer side of the picture. */
+/** Ink begins at this distance inside the edge of the paper, in shares of the longer side. */
 const WITHIN = 0.012
 
-/**
- * The paper is what lies within the hull of the largest bright part: of a row of pixels those between two places. null: the picture
- * shows nothing but paper.
- */
+/** The paper: the convex hull of the largest bright part, as a range of each row. null: the picture shows nothing but paper. */
 function paperOf(picture: GreyPicture): ((row: number) => readonly [after: number, before: number]) | null {
   const factor = Math.max(1, Math.floor(Math.max(picture.widthPx, picture.heightPx) / PAPER_PX))
   const small = shrink(picture, factor)
@@ -87,7 +84,7 @@ function paperOf(picture: GreyPicture): ((row: number) => readonly [after: numbe
     return { from, inX: -(to.y - from.y) / length, inY: (to.x - from.x) / length }
   })
   const sign = Math.sign(sides.reduce((sum, { from, inX, inY }) => sum + inX * (widthPx / 2 - from.x) + inY * (heightPx / 2 - from.y), 0))
-  // At the edge of the picture the paper goes on.
+  // At the edge of the picture the paper continues.
   const isOpen = ({ x, y }: Point, inX: number, inY: number): boolean =>
     (x <= 1 && Math.abs(inX) > 0.99) ||
     (y <= 1 && Math.abs(inY) > 0.99) ||
@@ -98,7 +95,7 @@ function paperOf(picture: GreyPicture): ((row: number) => readonly [after: numbe
   return row => {
     let [after, before] = [-Infinity, Infinity]
     for (const { from, inX, inY } of closed) {
-      // How far within this side a place of the row lies: steadily more or less from left to right, or the same all along.
+      // Signed distance of a point of the row from this side: linear along the row.
       const [atStart, more] = [sign * (inY * (row / factor - from.y) - inX * from.x) - within, (sign * inX) / factor]
       if (more > 0) after = Math.max(after, -atStart / more)
       else if (more < 0) before = Math.min(before, -atStart / more)
@@ -108,7 +105,7 @@ function paperOf(picture: GreyPicture): ((row: number) => readonly [after: numbe
   }
 }
 
-/** Every part of the ink of a picture that may be a piece, each once, the largest first. O(pixels). */
+/** Every connected part of the ink that may be a piece, each once, the largest first. O(pixels). */
 export function shapesOf(picture: GreyPicture): readonly InkShape[] {
   const mask = inkOnPaper(picture)
   const longer = Math.max(mask.widthPx, mask.heightPx)
@@ -140,7 +137,7 @@ export function shapesOf(picture: GreyPicture): readonly InkShape[] {
     }))
 }
 
-/** What is known of some ink: how many pixels, the sums of their places and of their squares, and their box. */
+/** Sums over some ink: pixel count, coordinates, squared coordinates, and the bounding box. */
 interface Tally {
   count: number
   sumX: number
@@ -167,9 +164,9 @@ function added(tallies: readonly Tally[]): Tally {
   return sum
 }
 
-/** The ink in parts that hang together at the finest level, and how these go together at each level, the last being all of them. */
+/** The parts at the finest level, and how these connect at each wider level; the last level is all of them. */
 interface Strokes {
-  /** Where the ink is, part after part; a part begins where `from` says, and ends where the next begins. */
+  /** The pixels of the ink, part after part; `from` gives the start of each part. */
   readonly pixels: Int32Array
   readonly from: Int32Array
   readonly tallies: readonly Tally[]
@@ -202,7 +199,7 @@ function strokesOf(mask: Mask, reaches: readonly number[]): Strokes | null {
     pixels[next[part] as number] = at
     next[part] = (next[part] as number) + 1
   }
-  // What hangs together at one level does so at every wider one, so that a wider one may be looked at more coarsely.
+  // Parts connected at one level are connected at every wider one, so a wider level can use a coarser mask.
   const groups = reaches.map(reach => {
     const labelAt = reach === reaches[0] ? (at: number) => finest.labels[at] as number : coarseLabels(mask, reach)
     const byLabel = new Map<number, number[]>()
@@ -216,10 +213,10 @@ function strokesOf(mask: Mask, reaches: readonly number[]): Strokes | null {
   return { pixels, from, tallies, groups: [...groups, [tallies.flatMap(({ count }, part) => (count > 0 ? [part] : []))]] }
 }
 
-/** Least reach, in fields of the coarser mask. */
+/** Least reach, in cells of the coarser mask. */
 const FIELDS_A_REACH = 3
 
-/** Of a pixel the number of what it hangs together with, where squares of pixels count as one field. */
+/** The number of the connected part of each pixel, where squares of pixels count as one cell. */
 function coarseLabels({ widthPx, heightPx, ink }: Mask, reach: number): (at: number) => number {
   const side = Math.max(1, Math.floor(reach / FIELDS_A_REACH))
   const [columns, rows] = [Math.ceil(widthPx / side), Math.ceil(heightPx / side)]
@@ -233,7 +230,7 @@ function coarseLabels({ widthPx, heightPx, ink }: Mask, reach: number): (at: num
 /** Disc radius in multiples of the RMS radius of the ink. */
 const DISC = 2.1
 
-/** Ink on the grid: its middle in the middle, as large as the spread of the ink says, a little blurred. Of all fields the sum is 1. */
+/** The ink on the grid: centred, scaled by its spread, slightly blurred, with sum 1. */
 function gridOf(
   { pixels, from }: Strokes,
   parts: readonly number[],
@@ -264,7 +261,7 @@ function gridOf(
   return grid.map(value => value / (sum || 1))
 }
 
-/** Each field the mean of itself and its neighbours, by 1 2 1 both ways. */
+/** Each cell is the mean of itself and its neighbours, weighted 1 2 1 both ways. */
 function softened(grid: Float32Array): Float32Array<ArrayBuffer> {
   const across = new Float32Array(grid.length)
   const both = new Float32Array(grid.length)

@@ -10,12 +10,12 @@ export interface PackedShapes {
   readonly boxes: Float32Array
   readonly moments: Int8Array
 }
-/** A picture with shapes like those asked for. */
+/** A picture with shapes like the asked ones. */
 export interface LikePicture {
   readonly id: string
-  /** Correlation of the ink, weighed by how much of the ink asked for each shape is: 1 for the same. */
+  /** Correlation of the ink, weighted by the share of each asked shape: 1 is the same. */
   readonly nearness: number
-  /** Where in it the shape lies that is like the largest one asked for. */
+  /** The box of its shape that is like the largest asked one. */
   readonly box: ShapeBox
 }
 
@@ -29,11 +29,11 @@ const GREATEST = 127
 /** Magnitudes up to this order are compared first. */
 const ROUGH_ORDER = 12
 const ROUGH_DIMS = KEPT.filter(([n]) => n <= ROUGH_ORDER).length
-/** So many of the nearest are looked at with their phases as well: fewer for a small part of the ink. */
+/** The nearest so many are compared with phases as well: fewer for a small part of the ink. */
 const LOOKED_INTO = 500
 const LOOKED_INTO_SMALL = 200
 const SMALL_SHARE = 0.4
-/** So many shapes of a picture are asked for, the largest. */
+/** Number of shapes of a picture that are asked, the largest first. */
 const MOST_ASKED = 6
 const MOST_LIKE = 10
 
@@ -55,7 +55,7 @@ export function packShapes(shapes: readonly { readonly box: ShapeBox; readonly m
   return { boxes, moments }
 }
 
-/** A shape made ready to be compared. `at` is where its real parts begin. */
+/** A shape prepared for comparing. `at`: the index of its real parts. */
 interface Ready {
   readonly moments: Int8Array
   readonly at: number
@@ -63,7 +63,7 @@ interface Ready {
 }
 interface Known {
   readonly packed: PackedShapes
-  /** Of each shape its magnitudes up to `ROUGH_ORDER`, of length 1. */
+  /** The magnitudes of each shape up to `ROUGH_ORDER`, normalised to length 1. */
   readonly rough: Float32Array
   readonly norms: Float32Array
 }
@@ -123,7 +123,7 @@ function correlationOf(a: Ready, b: Ready): number {
   return best / (a.norm * b.norm)
 }
 
-/** Finds the pictures whose ink is like that of another, however it is turned, as large as it is, mirrored or not. O(shapes) an ask. */
+/** Finds the pictures with ink like that of another, at any turn, at the same relative size, mirrored or not. O(shapes) an ask. */
 export class ShapeIndex {
   private readonly known = new Map<string, Known>()
 
@@ -144,8 +144,8 @@ export class ShapeIndex {
   }
 
   /**
-   * The pictures that are likest, the nearest first, at most `MOST_LIKE`. The ink asked for is parted at each level of nearness, and
-   * the level counts at which a picture has most of it.
+   * The likest pictures first, at most `MOST_LIKE`. The asked ink is parted at each level, and the level at which a picture matches best
+   * counts.
    */
   ask(shapes: readonly InkShape[]): readonly LikePicture[] {
     const asked = shapes.slice(0, MOST_ASKED)
@@ -163,7 +163,7 @@ export class ShapeIndex {
     return [...found.values()].sort((a, b) => b.nearness - a.nearness || (a.id < b.id ? -1 : 1)).slice(0, MOST_LIKE)
   }
 
-  /** Of each picture that comes near, its shape that comes nearest. */
+  /** For each near picture, its nearest shape. */
   private likest(asked: Known, most: number): Likest {
     const rough: { readonly id: string; readonly known: Known; readonly scores: Float32Array }[] = []
     const counts = new Uint32Array(BINS + 1)

@@ -3,7 +3,7 @@
  * magnitudes as they are and only shifts their phases.
  */
 
-/** The highest order that is looked at. */
+/** The highest order in use. */
 export const ORDER = 16
 
 /** The order n and the repetition m of each moment, in the order in which moments are kept: n - m even, 0 <= m <= n. */
@@ -41,13 +41,13 @@ export interface Moments {
  * the four is put together first, in four ways, and each function is taken on a quarter of the disc alone.
  */
 interface Basis {
-  /** Fields of the grid whose middle lies in the quarter of the disc where x and y are above 0. */
+  /** Cells of the grid whose centre is in the quarter of the disc with x and y above 0. */
   readonly fields: Uint16Array
   /** At each of these fields, one after the other, the functions of all moments, conjugate, times (n + 1) / pi and the area of a field. */
   readonly values: Float32Array
 }
 const COUNT = ORDERS.length
-/** Moments whose m is even, then those whose m is odd: as they lie in `values`, their real parts before all imaginary ones. */
+/** Moments with even m, then those with odd m, as in `values`: all real parts before all imaginary ones. */
 const BY_PARITY = [0, 1].flatMap(parity => ORDERS.flatMap(([, m], moment) => (m % 2 === parity ? [moment] : [])))
 const EVEN = ORDERS.filter(([, m]) => m % 2 === 0).length
 

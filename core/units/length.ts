@@ -9,14 +9,14 @@ export const CSS_PX_PER_MM = 96 / MM_PER_INCH
 
 /** Two lengths closer than this are the same length: a hundredth of a millimetre, far below any trimmer. */
 export const EPSILON_MM = 0.01
-/** What sums of kept lengths differ by, added in another order: far below anything measured. */
+/** Rounding error of sums of kept lengths added in another order: far below anything measured. */
 export const SUM_EPSILON_MM = 1e-6
 
 export type LengthUnit = 'in' | 'cm' | 'mm'
 
 export const MM_PER_UNIT: Readonly<Record<LengthUnit, number>> = { in: MM_PER_INCH, cm: 10, mm: 1 }
 
-/** The largest thing anybody files: a two-metre roll. Anything above is a slip of the pen. */
+/** The largest thing that anybody files: a two-metre roll. A larger length is a slip of the pen. */
 export const MAX_SIDE_MM = 2000
 /** The longest lane or board that anybody measures along. */
 export const MAX_LENGTH_MM = 5000

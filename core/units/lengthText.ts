@@ -6,8 +6,8 @@ export type LengthReading =
   | { readonly ok: false; readonly code: 'empty' | 'notALength' | 'unitMissing' | 'zero' | 'tooLarge' }
 
 /**
- * Reads one length: `5 mm`, `1/4 in`, `0,5 cm`. A fraction says inches by itself; without unit or fraction the caller's
- * unit is assumed, or the unit is missing.
+ * Reads one length: `5 mm`, `1/4 in`, `0,5 cm`. A fraction means inches. Without unit or fraction the caller's unit is assumed; without
+ * that, the unit is missing.
  * @example readLength('1/4"') //=> { ok: true, mm: 6.35 }
  */
 export function readLength(text: string, assume: LengthUnit | null = null): LengthReading {

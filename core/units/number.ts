@@ -1,6 +1,6 @@
 import type { LengthUnit } from './length'
 
-/** One number as people write it, with the unit that stood behind it, if any. */
+/** One number as people write it, with its unit if there is one. */
 export interface WrittenNumber {
   readonly value: number
   readonly unit: LengthUnit | null
@@ -82,13 +82,13 @@ export function readNumber(text: string): WrittenNumber | null {
   const unit = unitWord ? UNIT_WORDS.get(unitWord) : null
   if (unit === undefined) return null
   if (decimal !== undefined) {
-    // 1,000 mm is a metre: nobody writes three noughts behind a decimal sign.
+    // 1,000 mm is a metre: nobody writes three zeros behind a decimal sign.
     const plain = unit === 'mm' && THOUSANDS.test(decimal) ? decimal.replace(/[.,]/, '') : decimal.replace(',', '.')
     return { value: Number(plain), unit, isFraction: false }
   }
   const numerator = Number(top ?? bareTop)
   const denominator = Number(bottom ?? bareBottom)
-  // A fraction above one has lost a space: 21/2 is 2 1/2 to whoever wrote it, and is asked, never taken for 10 1/2.
+  // A fraction above one lacks a space: 21/2 means 2 1/2 to its writer. It is asked, never read as 10 1/2.
   if (denominator === 0 || denominator > 64 || numerator >= denominator) return null
   return { value: Number(whole ?? 0) + numerator / denominator, unit, isFraction: true }
 }

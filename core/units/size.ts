@@ -8,7 +8,7 @@ export type SizeReading =
   | { readonly ok: true; readonly size: Size; readonly unit: LengthUnit; readonly unitFrom: UnitSource }
   | { readonly ok: false; readonly code: 'empty' | 'notASize' | 'oneNumber' | 'zero' | 'tooSmall' | 'tooLarge' | 'unitsMixed' }
   | { readonly ok: false; readonly code: 'unitMissing'; readonly numbers: readonly [number, number] }
-  /** One size, given twice, and the two are further apart than rounding explains: the owner chooses. */
+  /** One size given twice, with a difference that rounding does not explain: the owner chooses. */
   | { readonly ok: false; readonly code: 'twoSizes'; readonly sizes: readonly [Size, Size]; readonly apartMm: number }
 
 /** Sheets and envelopes called by name, in mm: ISO 216 for A and B, ISO 269 for C and DL; ANSI/ASME Y14.1 Letter is 8 1/2 x 11 in. */
@@ -37,12 +37,12 @@ export const NAMED_SIZES: ReadonlyMap<string, { readonly size: Size; readonly un
 /** A longer text is never a size. */
 const LONGEST_SIZE = 120
 
-/** What stands around the name of a sheet: `DIN A5`, `A5 size`. */
+/** Words around the name of a sheet: `DIN A5`, `A5 size`. */
 const AROUND_NAME = /^(?:din|iso|size|format)\s+|\s+(?:size|format|sheet|envelope)$/g
 const SQUARE = /^(.+?)\s*(?:square|sq\.?|quadratisch)$/
-/** A letter that says which side it is: `4"w x 6"h`. */
+/** A letter that names the side: `4"w x 6"h`. */
 const SIDE_NAME = /^(.*[\d"]|.*(?:in|cm|mm)\.?)\s*(?:w|h|b|l|wide|high|tall|deep|width|height)\.?$/
-/** No piece for paper is smaller: `1,2 mm` is 1,200 mm with a slip, or something else. Asked. */
+/** Nothing for paper is smaller: `1,2 mm` is 1,200 mm with a slip, or something else. It is asked. */
 const MIN_SIDE_MM = 1.5
 
 const SEPARATOR = /\s*(?:×|\*|(?<![a-z])by(?![a-z])|x)\s*/
@@ -84,9 +84,9 @@ function readOnce(plain: string, assume: LengthUnit | null): SizeReading {
   return { ok: true, size, unit, unitFrom: written ? 'written' : unsaid }
 }
 
-/** What may stand between a size and the same size in another unit: `13.5 x 18.5 cm (5 3/4 x 7 1/4 in)`, `4x6 in - 10x15cm`. */
+/** Text between a size and the same size in another unit: `13.5 x 18.5 cm (5 3/4 x 7 1/4 in)`, `4x6 in - 10x15cm`. */
 const BETWEEN = /\s*[(=;]\s*|\s+(?:or|\/|-)\s+|,\s+/g
-/** Rounding to the nearest 1/16 in, and to the nearest millimetre, is no disagreement. */
+/** Rounding to 1/16 in and to 1 mm is no disagreement. */
 const SAME_WITHIN_MM = MM_PER_INCH / 16 + 0.5
 /** Trade sizes in whole centimetres, rounded from inches: 10 x 15 cm is sold as 4 x 6 in. */
 const SAME_IN_WHOLE_CM = 5

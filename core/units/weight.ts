@@ -1,8 +1,8 @@
-/** The heaviest that anybody weighs here, in grams. */
+/** The heaviest weight that anybody types here, in grams. */
 const MAX_WEIGHT_G = 50_000
 
 /**
- * A weight in grams as people write it; null where nothing is written, `unread` where it cannot be read.
+ * A weight in grams as people write it; null: nothing is written; `unread`: it cannot be read.
  * @example readGrams('12,5 g') //=> 12.5
  */
 export function readGrams(text: string): number | null | 'unread' {

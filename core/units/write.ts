@@ -1,15 +1,15 @@
 import { MM_PER_UNIT, type LengthUnit, type Size, STORED_MM } from './length'
 
-/** How a reader wants lengths: inches to the ticks of a trimmer, or decimals. */
+/** How lengths are written: inches to the ticks of a trimmer, or decimals. */
 export interface LengthStyle {
   readonly unit: LengthUnit
   /** Smallest tick of the trimmer, for inches: 8, 16 or 32. */
   readonly ticks: number
-  /** 3/8 (true) or, for those who count ticks, 6/16 (false). */
+  /** 3/8 (true), or 6/16 for those who count ticks (false). */
   readonly reduced: boolean
 }
 
-/** A length taken apart for setting: `whole` and, in inches, a fraction of at most one tick. */
+/** A length split for setting a trimmer: `whole` and, in inches, a fraction of at most one. */
 export interface WrittenLength {
   readonly whole: string
   readonly numerator: number
@@ -19,7 +19,7 @@ export interface WrittenLength {
 
 /** To the nearest tick; down for what must go in; up for what must hold. */
 export type Rounding = 'nearest' | 'down' | 'up'
-/** A length this close to a tick lies on it: it was rounded when it was kept, which is no reason to go on to the next. */
+/** A length this close to a tick is on it: the difference is from keeping it. */
 const ON_THE_TICK_MM = STORED_MM
 
 const ROUND: Readonly<Record<Rounding, (value: number, slack: number) => number>> = {
@@ -27,7 +27,7 @@ const ROUND: Readonly<Record<Rounding, (value: number, slack: number) => number>
   down: (value, slack) => Math.floor(value + slack),
   up: (value, slack) => Math.ceil(value - slack),
 }
-/** How many steps of `stepMm` a length is. */
+/** Number of steps of `stepMm` in a length. */
 const steps = (mm: number, stepMm: number, rounding: Rounding): number => ROUND[rounding](mm / stepMm, ON_THE_TICK_MM / stepMm)
 
 function greatestCommonDivisor(a: number, b: number): number {

@@ -2,15 +2,15 @@ import type { FrontLeaf } from './front'
 import { type Leaf, saysTheSame } from './leaves'
 import type { PrintedLeaf } from './refill'
 
-/** What of a book is to be printed, and why. */
+/** The leaves of a book to print, with the reasons. */
 export interface BookChanges {
-  /** Leaves whose print is missing or no longer true, in their order. */
+  /** Leaves without a print, or with one that is out of date, in their order. */
   readonly toPrint: readonly (Leaf | FrontLeaf)[]
-  /** Labels of printed leaves that are to be taken out, those that are replaced among them. */
+  /** Labels of printed leaves to take out, including those that are replaced. */
   readonly takeOut: readonly string[]
   readonly why: Reasons
 }
-/** Sets by what has become of them since they were printed; each is counted once. */
+/** Sets by what happened to them since they were printed; each is counted once. */
 export interface Reasons {
   readonly arrived: number
   readonly gone: number
@@ -19,7 +19,7 @@ export interface Reasons {
   readonly otherwise: number
 }
 
-/** Where in what an entry says its name stands, and its address. */
+/** Indexes of the figure, the name and the address among the texts of an entry. */
 const [FIGURE, NAME, ADDRESS] = [0, 2, 4]
 const GAP = 'gap'
 
@@ -48,7 +48,7 @@ function saidOf(leaves: readonly Leafed[]): ReadonlyMap<string, Said> {
   return said
 }
 
-/** How leaves differ from what was printed. Of a label that says the same nothing is to be done. O(lines). */
+/** Compares leaves with what was printed. A label whose leaf is unchanged needs nothing. O(lines). */
 export function changesOf(leaves: readonly (Leaf | FrontLeaf)[], printed: readonly PrintedLeaf[]): BookChanges {
   const byLabel = new Map(printed.map(leaf => [leaf.label, leaf]))
   const toPrint = leaves.filter(leaf => {
@@ -74,16 +74,16 @@ function reasonsOf(before: ReadonlyMap<string, Said>, now: ReadonlyMap<string, S
   return why
 }
 
-/** What is to be struck out on a printed leaf, and what is to be written in, for who prints nothing. */
+/** What to strike out on a printed leaf and what to write in, for a person who prints nothing. */
 export interface HandChange {
   readonly label: string
-  /** There is no such leaf yet: it is written on a sheet of its own. */
+  /** There is no such leaf yet: use a sheet of its own. */
   readonly isNew: boolean
   readonly strike: readonly (readonly string[])[]
   readonly write: readonly { readonly heading: string; readonly says: readonly string[] }[]
 }
 
-/** `leaves` laid by hand: what is new stands where its order has it, however full the leaf is. O(lines). */
+/** The changes of leaves that are laid by hand: new lines go where they sort, however full the leaf is. O(lines). */
 export function handChanges(leaves: readonly Leaf[], printed: readonly PrintedLeaf[]): readonly HandChange[] {
   const byLabel = new Map(printed.map(leaf => [leaf.label, leaf]))
   const changes = leaves.map((leaf): HandChange => {

@@ -1,6 +1,6 @@
 import type { IndexBook } from '#core/catalog'
 
-/** What of a book decides how its leaves look: two books with the same print the same. */
+/** The choices of a book that decide how its leaves look: books with the same key look alike. */
 export function choicesKey({
   ways,
   code,

@@ -7,7 +7,7 @@ import { type FrontLeaf, FRONT_HEIGHTS, frontSpots, titleOf } from './front'
 import type { Leaf } from './leaves'
 import type { BookEntry } from './wanted'
 
-/** The words that stand around the entries. */
+/** The words around the entries. */
 export interface BookWords {
   readonly roomName: string
   readonly printedOn: string
@@ -19,7 +19,7 @@ export interface BookWords {
   readonly leaf: (label: string) => string
   readonly back: (label: string) => string
 }
-/** Everything a side is drawn with. */
+/** Everything that drawing a side needs. */
 export interface DrawingContext {
   readonly book: IndexBook
   readonly words: BookWords
@@ -46,8 +46,8 @@ function text(x: number, y: number, sizePt: number, font: FontName, ink: Ink, co
 }
 
 /**
- * The sides of a leaf as they are printed: one, or two where something stands on the back; more where so much was written in by hand
- * that it holds more than it has room for. No line is ever left out. O(lines).
+ * The printed sides of a leaf: one, or two if the back is used; more if lines written in by hand do not fit. No line is ever left out.
+ * O(lines).
  */
 export function drawLeaf(leaf: Leaf | FrontLeaf, context: DrawingContext): readonly Page[] {
   const shape = leafShape(context.book)
@@ -136,7 +136,7 @@ function drawSpot(
   return [...headItems, ...drawEntry(entry, x, y + headHeight, width, context), under]
 }
 
-/** The names to look under as well, on one line, each a link to the leaf on which it begins. */
+/** The "see also" names on one line, each a link to the leaf where it begins. */
 function seeAlso(
   names: readonly string[],
   way: BookWay,
@@ -200,7 +200,7 @@ function drawEntry(entry: BookEntry, x: number, y: number, width: number, contex
   return items
 }
 
-/** Where each heading begins. O(lines). */
+/** The leaf on which each heading begins. O(lines). */
 export function leafFinder(leaves: readonly Leaf[]): DrawingContext['leafOf'] {
   const begins = new Map<string, string>()
   for (const { way, label, lines } of leaves)
@@ -211,7 +211,7 @@ export function leafFinder(leaves: readonly Leaf[]): DrawingContext['leafOf'] {
   return (way, title) => begins.get(`${way} ${title}`) ?? null
 }
 
-/** A phrase with the word it stands under in bold. What is too long loses its end, or, where the word would go, its beginning. */
+/** A phrase with its key word in bold. A long phrase loses its end, or its beginning if the key word would go. */
 function drawPhrase(
   [before, word, behind]: NonNullable<BookEntry['phrase']>,
   x: number,

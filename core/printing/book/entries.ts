@@ -3,7 +3,7 @@ import { PT_PER_MM } from '#core/units'
 import { PAPERS } from '../page'
 import type { BookEntry, BookSource } from './wanted'
 
-/** What decides how an entry looks. */
+/** The choices that decide how an entry looks. */
 export type EntryChoices = Pick<
   IndexBook,
   'code' | 'hasName' | 'hasBrand' | 'hasSize' | 'hasKind' | 'picture' | 'paper' | 'columns' | 'bindingMm'
@@ -11,10 +11,10 @@ export type EntryChoices = Pick<
 
 export const MARGIN = 36
 export const COLUMN_GAP = 18
-/** The longest side of a small picture, and the part of true size that all have at a common scale. */
+/** Longest side of a small picture; and the scale of pictures at a common scale. */
 const SMALL = 38
 const SCALE = 1 / 4
-/** The share of a column's width that a picture may take. */
+/** Largest share of a column's width for a picture. */
 const WIDEST = 0.55
 
 export function columnWidth({ paper, columns, bindingMm }: Pick<IndexBook, 'paper' | 'columns' | 'bindingMm'>): number {
@@ -22,7 +22,7 @@ export function columnWidth({ paper, columns, bindingMm }: Pick<IndexBook, 'pape
   return (width - (columns - 1) * COLUMN_GAP) / columns
 }
 
-/** The picture as a book shows it. One at true size that is too large for its column is a small one instead. */
+/** The picture as the book shows it. A life-size picture that is too large for its column becomes a small one. */
 function pictureOf({ picture, size }: BookSource, choices: EntryChoices): BookEntry['picture'] {
   if (!picture || choices.picture === 'none') return null
   const { hash, ratio } = picture
@@ -35,7 +35,7 @@ function pictureOf({ picture, size }: BookSource, choices: EntryChoices): BookEn
   return sized.widthPt <= mostWide && sized.heightPt <= mostHigh ? { hash, ...sized, isSized: true } : asSmall
 }
 
-/** The entry of a set, as the choices of a book have it. */
+/** The entry of a set, by the choices of a book. */
 export function entryOf(source: BookSource, choices: EntryChoices, key = source.id): BookEntry {
   const { hasBrand, hasKind, hasName, hasSize, code } = choices
   const detail = [hasBrand && source.brand?.name, hasSize && source.size?.text, hasKind && source.kind?.name].filter(Boolean).join(', ')

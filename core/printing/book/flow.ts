@@ -7,7 +7,7 @@ export interface LeafLine {
   readonly heading: BookHeading
   readonly entry: BookEntry
 }
-/** What a leaf has room for, in points. */
+/** The room of a leaf, in points. */
 export interface LeafShape {
   readonly columnWidth: number
   readonly columnHeight: number
@@ -16,14 +16,14 @@ export interface LeafShape {
   readonly sides: 1 | 2
   readonly entryHeight: (entry: BookEntry) => number
 }
-/** Where a heading or an entry begins: its column, counted over both sides, and how far from the upper end of that. */
+/** Where a heading or an entry begins: its column, counted over both sides, and its distance from the top. */
 export interface Spot {
   readonly column: number
   readonly top: number
   readonly line: LeafLine
-  /** The heading stands above the entry; null: the entry goes on under the one before. */
+  /** The heading above the entry; null: the entry continues the heading before. */
   readonly head: 'first' | 'again' | null
-  /** How far the entry is below its heading. */
+  /** Distance of the entry below its heading. */
   readonly headHeight: number
 }
 
@@ -77,7 +77,7 @@ export function flow(lines: readonly LeafLine[], shape: LeafShape, share = 1): r
   return spots
 }
 
-/** How much of a leaf a line takes behind another, as a share of it. */
+/** The share of a leaf that a line takes behind another line. */
 export function shareOf({ heading, entry }: LeafLine, before: LeafLine | undefined, shape: LeafShape): number {
   const head = heading.key === before?.heading.key ? 0 : headingHeight(heading) + HEADING.above
   return (shape.entryHeight(entry) + head) / (shape.columnHeight * shape.columns * shape.sides)

@@ -3,11 +3,11 @@ import { romanOf } from '#core/grammar'
 import type { LeafShape } from './flow'
 import type { Leaf, LeafContent } from './leaves'
 
-/** One line of the leaves in front. */
+/** One line of the front leaves. */
 export interface FrontLine {
   readonly as: 'title' | 'way' | 'line'
   readonly text: string
-  /** What stands at its end: the leaf it leads to; or at its beginning: a mark or a code. */
+  /** At its end the leaf that it leads to; at its beginning a mark or a code. */
   readonly toLabel: string
   readonly mark: string
 }
@@ -24,7 +24,7 @@ export interface FrontWords {
   readonly codes: string
   readonly ways: Readonly<Record<BookWay, string>>
 }
-/** A mark or a code, and what it means. */
+/** A mark or a code, and its meaning. */
 export interface Meaning {
   readonly mark: string
   readonly text: string
@@ -32,7 +32,7 @@ export interface Meaning {
 
 export const FRONT_HEIGHTS = { title: 30, way: 22, line: 14 } as const
 
-/** What stands in front of a book: where each heading begins, what the marks mean, and how codes are read. O(headings). */
+/** The front of a book: where each heading begins, the meaning of the marks, and how to read codes. O(headings). */
 export function frontLeaves(
   leaves: readonly Leaf[],
   { legend, codes }: { readonly legend: readonly Meaning[]; readonly codes: readonly Meaning[] },
@@ -63,7 +63,7 @@ export function frontLeaves(
   }))
 }
 const line = (as: FrontLine['as'], text: string): FrontLine => ({ as, text, toLabel: '', mark: '' })
-/** What a group of headings is called: its letter, or its only heading. */
+/** The title of a group of headings: their letter, or the only heading. */
 export const titleOf = ({ group, lines }: Pick<Leaf, 'group' | 'lines'>): string =>
   group.startsWith('- ') ? group.slice(2) : (lines[0]?.heading.title ?? '')
 
@@ -77,7 +77,7 @@ function parted(lines: readonly FrontLine[], shape: LeafShape): readonly (readon
   return leaves
 }
 
-/** Where each line stands on its leaf. */
+/** The position of each line on its leaf. */
 export function frontSpots(
   lines: readonly FrontLine[],
   shape: LeafShape,

@@ -11,7 +11,7 @@ const PASSED_OVER = new Set(
 export interface InContext {
   readonly word: string
   readonly before: string
-  /** The word as it is written there. */
+  /** The word as written in the phrase. */
   readonly written: string
   readonly behind: string
 }

@@ -1,6 +1,6 @@
 import { longestIncreasing } from '#core/refiling'
 
-/** A label as it counts: 12 is (12, 0), 12a (12, 1), 12aa (12, 27). */
+/** A label as two numbers that sort: 12 is (12, 0), 12a (12, 1), 12aa (12, 27). */
 interface Place {
   readonly root: number
   readonly behind: number
@@ -30,7 +30,7 @@ const value = ({ root, behind }: Place): number => root * MOST_BEHIND * LETTERS 
 export const compareLabels = (a: string, b: string): number => value(placeOf(a)) - value(placeOf(b))
 
 const written = ({ root, behind }: Place): string => `${root}${lettersOf(behind)}`
-/** Behind a leaf, or in front of the first. */
+/** Behind a leaf; null: in front of the first. */
 const nextBehind = (last: Place | null): Place => (last ? { root: last.root, behind: last.behind + 1 } : { root: 0, behind: 1 })
 
 /**
@@ -54,7 +54,7 @@ export function labelsFor(had: readonly (string | null)[]): readonly string[] {
 }
 
 /**
- * The same for who prints nothing: every leaf keeps its label, what is new takes the next free one behind the leaf in front of it.
+ * As above for a person who prints nothing: every leaf keeps its label, and a new leaf takes the next free one behind the leaf before it.
  * @example labelsByHand(['1', null, '1a']) //=> ['1', '1b', '1a']
  */
 export function labelsByHand(had: readonly (string | null)[]): readonly string[] {

@@ -12,11 +12,11 @@ export interface Leaf {
   readonly way: BookWay
   readonly group: string
   readonly lines: readonly LeafLine[]
-  /** Its first heading began on a leaf before. */
+  /** Its first heading began on an earlier leaf. */
   readonly isContinued: boolean
   readonly content: LeafContent
 }
-/** What a leaf says of its headings and lines: two that say the same are the same on paper. */
+/** The content of a leaf: leaves with equal content look the same on paper. */
 export type LeafContent = Pick<BookLeaf, 'heads' | 'lines'>
 type Unlabelled = Omit<Leaf, 'label' | 'isContinued' | 'content'> & { readonly had: string | null }
 
@@ -36,12 +36,12 @@ export const saysTheSame = (a: LeafContent, b: LeafContent): boolean =>
 
 interface Group {
   readonly key: string
-  /** Its place among the others. */
+  /** Its rank among the others. */
   readonly title: string
   readonly lines: readonly LeafLine[]
 }
 
-/** Which headings stand together. One that was printed stays where it was, unless its owner says otherwise. */
+/** Which headings share leaves. A printed heading stays in its group, unless the owner decides otherwise. */
 function groupsOf({ way, headings }: WantedWay, printed: readonly PrintedLeaf[], ownLeafFrom: number): readonly Group[] {
   const before = new Map(printed.flatMap(leaf => leaf.heads.map(({ key }) => [key, leaf.group] as const)))
   const [own, letter] = [(heading: BookHeading) => `= ${heading.key}`.slice(0, 400), (heading: BookHeading) => `- ${letterOf(heading)}`]
@@ -49,7 +49,7 @@ function groupsOf({ way, headings }: WantedWay, printed: readonly PrintedLeaf[],
     if (heading.leaf === 'own') return own(heading)
     if (heading.leaf === 'letter') return letter(heading)
     const had = before.get(heading.key)
-    // A heading that was renamed is under another letter now.
+    // A renamed heading may now be under another letter.
     if (had === own(heading) || had === letter(heading)) return had
     return heading.entries.length >= ownLeafFrom ? own(heading) : letter(heading)
   }
@@ -58,7 +58,7 @@ function groupsOf({ way, headings }: WantedWay, printed: readonly PrintedLeaf[],
     title: key.startsWith('-') ? key.slice(2) : (all[0]?.title ?? ''),
     lines: all.flatMap(heading => heading.entries.map(entry => ({ heading, entry }))),
   }))
-  // Numbers and places come as they are; names in the order of the letters, a letter before its names, what has none at the end.
+  // Numbers and places in their own order; names by letter, the heading of a letter before its names; the unnamed last.
   if (way === 'number' || way === 'place') return groups
   const isNamed = (each: Group): boolean => each.key !== '= none'
   return [...groups.filter(isNamed).sort((a, b) => compareTitles(a.title, b.title)), ...groups.filter(each => !isNamed(each))]
@@ -69,7 +69,7 @@ function refilled(lines: readonly LeafLine[], old: readonly PrintedLeaf[], choic
   return choices.isByHand ? byHand(lines, old) : fewestPrints(lines, old, choices)
 }
 
-/** Lines on new leaves, each with a share left free. */
+/** Lines on new leaves, each leaf with a share left free. */
 function fresh(lines: readonly LeafLine[], { shape, freeShare }: LeafChoices): readonly (readonly LeafLine[])[] {
   const leaves: (readonly LeafLine[])[] = []
   for (let at = 0; at < lines.length;) {
@@ -81,8 +81,8 @@ function fresh(lines: readonly LeafLine[], { shape, freeShare }: LeafChoices): r
 }
 
 /**
- * The leaves of a book as it would be printed now, in their order. What was printed stays on its leaf and keeps its label as far as
- * the order of the book allows: with nothing printed it is a fresh layout. O(lines log lines).
+ * The leaves of a book in their order. Printed lines stay on their leaf, and leaves keep their label, as far as the order of the book
+ * allows; with nothing printed it is a fresh layout. O(lines log lines).
  */
 export function layLeaves(ways: readonly WantedWay[], printed: readonly PrintedLeaf[], choices: LeafChoices): readonly Leaf[] {
   const all: Unlabelled[] = ways.flatMap(wanted => {

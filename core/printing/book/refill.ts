@@ -3,7 +3,7 @@ import { longestIncreasing } from '#core/refiling'
 import { flow, type LeafLine, type LeafShape, shareOf } from './flow'
 import { saysOf } from './wanted'
 
-/** What is remembered of a printed leaf. */
+/** The kept facts of a printed leaf. */
 export type PrintedLeaf = Pick<BookLeaf, 'id' | 'label' | 'way' | 'group' | 'heads' | 'lines'>
 
 export interface LeafChoices extends Pick<IndexBook, 'ownLeafFrom' | 'freeShare'> {
@@ -12,7 +12,7 @@ export interface LeafChoices extends Pick<IndexBook, 'ownLeafFrom' | 'freeShare'
   readonly isByHand: boolean
 }
 
-/** Lines on one leaf, and the printed leaf they take the place of. */
+/** Lines of one leaf, and the printed leaf that they replace. */
 export interface Filled {
   readonly from: PrintedLeaf | null
   readonly lines: readonly LeafLine[]
@@ -21,10 +21,7 @@ export interface Filled {
 const keyOf = (head: string, key: string): string => `${head}\n${key}`
 const saidAs = (head: string, title: string, key: string, says: readonly string[]): string => [head, title, key, ...says].join('\n')
 
-/**
- * What to print counts before all else; then leaves that mix the lines of several, then how many leaves there are, then how full they
- * are beyond what is to be left free.
- */
+/** Costs in order of weight: leaves to print, leaves that mix lines of several, number of leaves, and fullness beyond the free share. */
 const COSTS = { print: 1e6, crossing: 2e4, leaf: 1e4, overfull: 1000, fullness: 10 } as const
 
 /**
@@ -38,7 +35,7 @@ export function fewestPrints(lines: readonly LeafLine[], old: readonly PrintedLe
   const leafOf = new Map(old.flatMap((leaf, at) => leaf.lines.map(({ head, key }) => [keyOf(head, key), at] as const)))
   const wasOn = lines.map(({ heading, entry }) => leafOf.get(keyOf(heading.key, entry.key)) ?? null)
   const firsts = new Map(said.map((all, at) => [all[0], at]))
-  /** Of the lines from here on: the least it costs, how many stand on the first leaf, and whether that is as it was printed. */
+  /** For the lines from here on: the least cost, the number of lines on the first leaf, and whether that leaf is as printed. */
   const best: { cost: number; count: number; isSame: boolean }[] = Array.from({ length: lines.length + 1 }, () => ({
     cost: Infinity,
     count: 0,
@@ -63,7 +60,7 @@ export function fewestPrints(lines: readonly LeafLine[], old: readonly PrintedLe
     if (leaf !== null) claimed.add(leaf)
     leaves.push({ at, count, leaf })
   }
-  // What is printed anew takes the place of the leaf that most of its lines come from.
+  // A leaf that is printed replaces the old leaf that most of its lines come from.
   return leaves.map(({ at, count, leaf }) => {
     const claim = leaf ?? mostOf(wasOn.slice(at, at + count), claimed)
     if (claim !== null) claimed.add(claim)
@@ -76,14 +73,14 @@ const leafSays = ({ heads, lines }: PrintedLeaf): readonly string[] => {
   return lines.map(({ head, key, says }) => saidAs(head, titles.get(head) ?? '', key, says))
 }
 
-/** What a leaf costs that begins with a line, by how many it holds. New lines alone leave their share free. */
+/** Cost of a leaf that begins at a line, by its number of lines. Leaves of new lines alone leave their share free. */
 function leafCosts(
   lines: readonly LeafLine[],
   wasOn: readonly (number | null)[],
   from: number,
   { shape, freeShare }: LeafChoices,
 ): readonly number[] {
-  // No leaf holds more: lines are taken from the list as they come.
+  // No leaf holds more: take lines from the list as they come.
   const most = flow(lines.slice(from, from + MOST_ON_A_LEAF), shape).length
   const costs: number[] = []
   let [fullness, crossings, last, isNew]: [number, number, number | null, boolean] = [0, 0, null, true]
@@ -111,8 +108,8 @@ function mostOf(leaves: readonly (number | null)[], claimed: ReadonlySet<number>
 }
 
 /**
- * The lines of a group written in by hand: each stays on its leaf as far as the order allows, what is new goes onto the leaf of the
- * line before it, however full that is.
+ * The lines of a group written in by hand: each stays on its leaf as far as the order allows; a new line goes onto the leaf of the line
+ * before it, however full that is.
  */
 export function byHand(lines: readonly LeafLine[], old: readonly PrintedLeaf[]): readonly Filled[] {
   const leafOf = new Map(old.flatMap((leaf, at) => leaf.lines.map(({ head, key }) => [keyOf(head, key), at] as const)))

@@ -1,10 +1,10 @@
 import type { BookWay } from '#core/catalog'
 import { pageLetter } from '#core/classing'
 
-/** A set ready for the index: all that any way in, and any choice of what an entry shows, can ask of it. */
+/** A set ready for the index, with everything that a way in or an entry may use. */
 export interface BookSource {
   readonly id: string
-  /** Its number as it counts, its numbering, and how both are written. */
+  /** Its number as it counts, its series, and both as written. */
   readonly accession: number
   readonly numbering: string
   readonly figure: string
@@ -14,15 +14,15 @@ export interface BookSource {
   readonly category: NamedHeading | null
   readonly kind: NamedHeading | null
   readonly themes: readonly ThemeHeading[]
-  /** Phrases and things that stand on it. */
+  /** Phrases and things on the set. */
   readonly words: readonly string[]
   readonly size: { readonly text: string; readonly widthMm: number; readonly heightMm: number } | null
-  /** What its maker calls it by; empty: nobody noted it. */
+  /** Its number by its maker; empty: not noted. */
   readonly makersNumber: string
   readonly address: string
-  /** Container by container in walking order; null: no place yet. */
+  /** Rank of its place, container by container in walking order; null: no place yet. */
   readonly place: { readonly id: string; readonly heading: string; readonly rank: number; readonly position: number } | null
-  /** Picture and its width over height, where there is one. */
+  /** Picture, with width over height. */
   readonly picture: { readonly hash: string; readonly ratio: number } | null
 }
 export interface NamedHeading {
@@ -34,7 +34,7 @@ interface ThemeHeading extends NamedHeading {
   readonly seeAlso: readonly string[]
 }
 
-/** `isSized`: as large as the size of its set has it; else as large as all small pictures are. */
+/** `isSized`: drawn at the size of its set; else as large as all small pictures. */
 interface PrintedPicture {
   readonly hash: string
   readonly widthPt: number
@@ -42,25 +42,25 @@ interface PrintedPicture {
   readonly isSized: boolean
 }
 
-/** One set, or one phrase of it, as it stands under a heading. */
+/** One set, or one of its phrases, under a heading. */
 export interface BookEntry {
-  /** Told apart from all others of its heading by this. */
+  /** Unique within its heading. */
   readonly key: string
-  /** The set it sends to; null: a gap in a series. */
+  /** The set that it refers to; null: a gap in a series. */
   readonly holdingId: string | null
   readonly figure: string
   readonly suffix: string
   readonly name: string
-  /** Brand, size and kind, as far as they are shown. */
+  /** Brand, size and kind, if they are shown. */
   readonly detail: string
-  /** Where it is, where that is shown beside the number. */
+  /** The address, if it is shown beside the number. */
   readonly address: string
   readonly picture: PrintedPicture | null
-  /** Of a phrase: what is before and behind the word it stands under, and that word. */
+  /** For a phrase: the text before and behind its key word, and the key word. */
   readonly phrase: readonly [before: string, word: string, behind: string] | null
 }
 
-/** Whether a heading has leaves of its own, shares one under its letter, or as many sets as it has decide. */
+/** Whether a heading has leaves of its own, shares one under its letter, or is decided by its number of sets. */
 type LeafWish = 'own' | 'letter' | 'byCount'
 
 export interface BookHeading {
@@ -70,13 +70,13 @@ export interface BookHeading {
   readonly leaf: LeafWish
   readonly entries: readonly BookEntry[]
 }
-/** One way in: its headings in order. None is without entries. */
+/** One way in: its headings in order, none of them empty. */
 export interface WantedWay {
   readonly way: BookWay
   readonly headings: readonly BookHeading[]
 }
 
-/** What an entry says, in the order in which it is told apart: two entries that say the same are printed the same. */
+/** The text of an entry, piece by piece: entries with equal text are printed the same. */
 export const saysOf = ({ figure, suffix, name, detail, address, picture, phrase }: BookEntry): readonly string[] => [
   figure,
   suffix,

@@ -5,7 +5,7 @@ import { entryOf, type EntryChoices } from './entries'
 import { inContext } from './inContext'
 import type { BookEntry, BookHeading, BookSource, NamedHeading, WantedWay } from './wanted'
 
-/** What the headings are called that no record has a name for. */
+/** Titles of headings that have no record. */
 export interface WayWords {
   readonly noTheme: string
   readonly noCategory: string
@@ -13,20 +13,20 @@ export interface WayWords {
   readonly noBrand: string
   readonly noPlace: string
   readonly numbers: (first: number, last: number, numbering: string) => string
-  /** A number of a series that nobody has. */
+  /** A number of a series that is missing. */
   readonly gap: (number: number) => string
 }
 
 type Builder = (sources: readonly BookSource[], choices: EntryChoices, words: WayWords) => readonly BookHeading[]
 
-/** So many numbers stand under one heading. */
+/** Numbers under one heading. */
 const HUNDRED = 100
 const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' })
 export const compareTitles = (a: string, b: string): number => collator.compare(a, b) || Number(a > b) - Number(a < b)
 const byNumber = (a: BookSource, b: BookSource): number =>
   compareTitles(a.numbering, b.numbering) || a.accession - b.accession || (a.id < b.id ? -1 : 1)
 
-/** Every set under each heading it belongs to, those without one at the end. */
+/** Every set under each of its headings; sets without one at the end. */
 function underNames(
   headingsOf: (source: BookSource) => readonly NamedHeading[],
   without: (words: WayWords) => string,
@@ -56,7 +56,7 @@ function underNames(
   }
 }
 
-/** The box or plate of a maker in the maker's own order, as far as it is known. */
+/** The number of a maker's own box or plate, as far as it is known. */
 const byMakersNumber = (a: BookSource, b: BookSource): number =>
   (a.makersNumber === '' ? 1 : 0) - (b.makersNumber === '' ? 1 : 0) || compareTitles(a.makersNumber, b.makersNumber) || byNumber(a, b)
 
@@ -85,7 +85,7 @@ const places: Builder = (sources, choices, words) => {
   return [...headings, { key: 'none', title: words.noPlace, seeAlso: [], leaf: 'own', entries }]
 }
 
-/** Numbered series, each number in its place, and a line for each number that is lacking. */
+/** Numbered series: each number in order, with a line for each missing number. */
 const series: Builder = (sources, choices, words) => {
   const holdings = sources.map(({ id, name, brand }) => ({ id, name, brandId: brand?.id ?? null }))
   const byId = new Map(sources.map(source => [source.id, source]))
@@ -119,7 +119,7 @@ const gapOf = (number: number, words: WayWords): BookEntry => ({
   phrase: null,
 })
 
-/** Every phrase and thing that stands on a set, under each of its words. */
+/** Every phrase and thing on a set, under each of its words. */
 const words: Builder = (sources, choices) => {
   const lines = [...sources].sort(byNumber).flatMap(source =>
     [...new Set(source.words)].flatMap(phrase =>
@@ -169,7 +169,7 @@ const BUILDERS: Readonly<Record<BookWay, Builder>> = {
   place: places,
 }
 
-/** The ways in, each with its headings and their entries in order. O(entries log entries). */
+/** The ways in, each with its headings and entries in order. O(entries log entries). */
 export function wantedWays(
   names: readonly BookWay[],
   sources: readonly BookSource[],

@@ -7,8 +7,8 @@ import type { BookSource } from './wanted'
 import { wantedWays, type WayWords } from './ways'
 
 /**
- * How many leaves would have been printed if the book had been printed at each of some moments, the first time whole: those of the
- * first time do not count. `states`: the sets at each moment, the earliest first. O(states x lines).
+ * Number of leaves printed if the book is printed at each of several moments; the first, whole printing does not count. `states`: the sets
+ * at each moment, earliest first. O(states x lines).
  */
 export function leavesPrinted(book: IndexBook, states: readonly (readonly BookSource[])[], words: WayWords): number {
   const choices = { shape: leafShape(book), freeShare: book.freeShare, ownLeafFrom: book.ownLeafFrom, isByHand: false }

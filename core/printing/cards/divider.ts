@@ -3,23 +3,23 @@ import { shortenText } from '../labels/shorten'
 import type { Ink, Measure, PageItem } from '../page'
 import type { CutPiece } from './impose'
 
-/** A divider as it stands in its row. */
+/** A divider in its row. */
 export interface DividerSource {
-  /** As `Label.of`: `divider:` and the tab; of one that is only planned, what it stands for. */
+  /** As `Label.of`: `divider:` and the tab; a planned one is named by what it stands for. */
   readonly of: string
-  /** What it was known as while it was planned. */
+  /** Its id while it was planned. */
   readonly before?: string
   readonly title: string
-  /** One of six; it tells where the tab stands as well. */
+  /** One of six; it also decides the position of the tab. */
   readonly colour: number
 }
 export interface DividerShape {
-  /** The blank it is cut from, its tab included. */
+  /** The blank that it is cut from, tab included. */
   readonly widthMm: number
   readonly heightMm: number
-  /** What stands up above the holders, to be read. */
+  /** Height of the part above the holders. */
   readonly tabMm: number
-  /** Places across at which tabs stand in turn. */
+  /** Tab positions across the lane. */
   readonly positions: number
 }
 
@@ -44,7 +44,7 @@ function face({ title, colour }: DividerSource, leftMm: number, widthMm: number,
   ]
 }
 
-/** The label of a tab alone, for a divider that is there already. */
+/** The label of a tab alone, for an existing divider. */
 export function dividerTab(source: DividerSource, shape: DividerShape, measure: Measure): CutPiece {
   const widthMm = shape.widthMm / shape.positions
   return {
@@ -58,7 +58,7 @@ export function dividerTab(source: DividerSource, shape: DividerShape, measure: 
   }
 }
 
-/** A whole divider: its tab at its place across, and lines where the rest of that height is cut away. */
+/** A whole divider: its tab at its position, with cut lines for the rest of that height. */
 export function dividerFull(source: DividerSource, shape: DividerShape, measure: Measure): CutPiece {
   const { widthMm, heightMm, tabMm, positions } = shape
   const [tabWide, position] = [widthMm / positions, source.colour % positions]

@@ -1,19 +1,19 @@
 import { PT_PER_MM } from '#core/units'
 import type { Page, PageItem } from '../page'
 
-/** Something that is cut out of a printed sheet: a card, a divider, the label of a tab. */
+/** A piece to cut out of a printed sheet: a card, a divider, the label of a tab. */
 export interface CutPiece {
   /** As `Label.of`. */
   readonly of: string
-  /** What it was known as before it stood in the room. */
+  /** Its id before it was in the room. */
   readonly before?: string
   readonly widthMm: number
   readonly heightMm: number
-  /** From its upper left corner. */
+  /** From the upper left corner of the piece. */
   readonly items: readonly PageItem[]
-  /** What it is called where somebody is asked about it. */
+  /** Its name in the question whether it came out well. */
   readonly name: string
-  /** What it says, so that it is known when it says something else. */
+  /** Its text, to notice when it changes. */
   readonly says: readonly string[]
 }
 export interface SheetMm {
@@ -22,13 +22,13 @@ export interface SheetMm {
 }
 export interface Imposed {
   readonly pages: readonly Page[]
-  /** As the sheet lies: across where it holds more that way. */
+  /** The sheet as it lies: landscape if it holds more pieces so. */
   readonly sheet: SheetMm
-  /** Pieces that no sheet of this size holds. */
+  /** Pieces larger than the sheet. */
   readonly tooLarge: readonly string[]
 }
 
-/** What a printer leaves blank at the edges, at most: common practice. Room for the marks between two pieces, and the marks. */
+/** Largest blank edge that printers leave: common practice. Room for marks between two pieces; length of the marks. */
 const MARGIN_MM = 3
 const GAP_MM = 5
 const MARK = { fromMm: 0.5, lengthMm: 1.8, weightPt: 0.3 }
@@ -78,7 +78,7 @@ function placed({ items, widthMm, heightMm }: CutPiece, leftMm: number, topMm: n
 }
 const movedEnd = (item: PageItem, left: number): { readonly toX?: number } => (item.type === 'rule' ? { toX: item.toX + left } : {})
 
-/** Two short lines at each corner, outside of the piece. */
+/** Two short lines at each corner, outside the piece. */
 function marks(leftMm: number, topMm: number, widthMm: number, heightMm: number): readonly PageItem[] {
   const line = (xMm: number, yMm: number, isAcross: boolean): PageItem => ({
     type: 'area',

@@ -4,7 +4,7 @@ import { clipText, type Measure, type PageItem } from '../page'
 import type { LabelledSet } from '../labels/things'
 import type { CutPiece } from './impose'
 
-/** An impression at the size it has. */
+/** An impression in its true size. */
 interface ImprintPicture {
   readonly hash: string
   readonly widthMm: number
@@ -14,7 +14,7 @@ interface ImprintPicture {
 export interface CardSet extends LabelledSet {
   readonly picture: ImprintPicture | null
 }
-/** One holder and the card that lies in it. */
+/** One holder and the card in it. */
 export interface CardSource {
   /** As `Label.of`: `card:` and the holder. */
   readonly of: string
@@ -24,22 +24,22 @@ export interface CardSource {
   readonly address: string
 }
 export interface ImprintCard extends CutPiece {
-  /** Sets whose impression is larger than what is left of the card: they are named, and no picture is made smaller in silence. */
+  /** Sets whose impression is larger than the rest of the card: they are named, and no picture is made smaller in silence. */
   readonly withoutPicture: readonly string[]
 }
 
-/** So much ink that one sees what it is, and a stamp that lies on it: common practice. */
+/** Strength of the ink: the set is recognised, and a stamp on top of it is seen. Common practice. */
 const INK_SHARE = 0.35
 const [PAD_MM, LINE_MM, GAP_MM] = [2, 5.5, 2]
 const [NUMBER_PT, NAME_PT] = [12, 9]
-/** Letters stand so far above the foot of their line. */
+/** Height of the letters above the foot of their line. */
 const BASE_MM = 1.5
-/** A card is so much smaller than its pocket that it slides (common practice: 1/8 in); what a sheet is larger by is blank and cut away. */
+/** A card is smaller than its pocket by so much, to slide in (common practice: 1/8 in). The rest of the sheet is cut away. */
 const SLIDES_MM = 3.2
 
 /**
- * The card that lies beneath the stamps of a holder: number, name and address, a line a set, and under them the impressions at true
- * size, readable and grey. Impressions are set side by side as far as they go; one that finds no room is told. O(sets).
+ * The card beneath the stamps of a holder: number, name and address, a line a set, and under them the impressions at true size in grey.
+ * Impressions go side by side as far as there is room; those that find none are named. O(sets).
  */
 export function imprintCard({ of, widthMm, heightMm, sets, address }: CardSource, measure: Measure): ImprintCard {
   const [left, right] = [PAD_MM * PT_PER_MM, (widthMm - PAD_MM) * PT_PER_MM]

@@ -4,28 +4,28 @@ import { clipText, type Measure, type PageItem, wrapText } from '../page'
 import type { LabelledSet } from '../labels/things'
 import type { CutPiece } from './impose'
 
-/** A set as one carries it to the shelf on a slip of paper. */
+/** A set on a slip of paper, to carry to the shelf. */
 export interface SlipSource extends LabelledSet {
   readonly address: string
-  /** The way there and its neighbours, as a sentence. */
+  /** The way to it and its neighbours, as a sentence. */
   readonly place: string
   /** `ratio`: width over height. */
   readonly picture: { readonly hash: string; readonly ratio: number } | null
 }
 export interface SlipWords {
-  /** In front of the line that is written on when the slip stands in for its set. */
+  /** Text before the line to write on, if the slip stands in for its set. */
   readonly takenOut: string
 }
 
-/** Two of them are across on A4 (ISO 216) and on Letter, four down, with room for the marks to cut at. */
+/** Two across on A4 (ISO 216) and on Letter, four down, with room for cut marks. */
 const [WIDTH_MM, HEIGHT_MM, PAD_MM] = [98, 64, 4]
 const PICTURE_MM = 30
 const [NUMBER_PT, ADDRESS_PT, NAME_PT, TEXT_PT] = [24, 15, 11, 9]
 const PLACE_LINES = 5
 
 /**
- * A slip: number, address, name and brand in letters that are read at arm's length, the impression small, where the set is as a
- * sentence, and a line to write on, for a slip that stands where a set was taken out. O(words).
+ * A slip: number, address, name and brand large enough for arm's length, a small impression, the place as a sentence, and a line to write
+ * on if the slip stands in for its set. O(words).
  */
 export function slipCard(source: SlipSource, words: SlipWords, measure: Measure): CutPiece {
   const { address, brand, id, name, picture, place } = source

@@ -7,14 +7,14 @@ import { type ShortenedHow, shortenText } from './shorten'
 import { type LabelRow, type LabelRun, TEMPLATES } from './templates'
 import type { LabelThing, LabelWords } from './things'
 
-/** What there is to print on. */
+/** The space of one label. */
 export interface LabelSpace {
-  /** As high as can be printed, and the whole height, blank edges included. */
+  /** Printable height, and the whole height with its blank edges. */
   readonly printableMm: number
   readonly wholeMm: number
-  /** As long as a label may be. */
+  /** Longest label. */
   readonly longestMm: number
-  /** A label of a sheet is as long as it is; one on tape as long as what it says. */
+  /** A label of a sheet has a fixed length; one on tape is as long as its text. */
   readonly isFixed: boolean
 }
 export interface ShortenedPart {
@@ -25,19 +25,19 @@ export interface ShortenedPart {
 export interface LaidLabel {
   readonly of: string
   readonly template: LabelTemplateId
-  /** What it says, line by line. */
+  /** Its text, line by line. */
   readonly says: readonly string[]
   readonly lengthMm: number
-  /** From the upper left corner of what can be printed. */
+  /** From the upper left corner of the printable area. */
   readonly items: readonly PageItem[]
   readonly shortened: readonly ShortenedPart[]
-  /** `noRoom`: it says nothing; `tiny`: its letters are too small to read; `noCode`: the code would not be read, and is left out. */
+  /** `noRoom`: it has no text; `tiny`: the letters are too small to read; `noCode`: the code would be unreadable, and is left out. */
   readonly troubles: readonly ('noRoom' | 'tiny' | 'noCode')[]
 }
 
-/** Smaller letters are not read at arm's length: common practice. */
+/** Smaller letters cannot be read at arm's length: common practice. */
 const LEAST_PT = 5
-/** Between the pieces of a line, of its size; letters take so much of the height of a line, and stand so far below its middle. */
+/** Gap between the pieces of a line, as a share of its size; height of letters in a line; their distance below its middle. */
 const GAP_EM = 0.45
 const FILL = 0.94
 const LINE_EM = 1.15
@@ -52,7 +52,7 @@ interface Line {
   readonly hasRoom: boolean
 }
 
-/** Sizes a row and shortens what does not fit: first what is a brand, then names. */
+/** Sizes a row, and shortens what does not fit: brands first, then names. */
 function setRow({ share, maxPt, runs }: LabelRow, heightPt: number, widthPt: number, suffix: string, measure: Measure): Line {
   const sizePt = Math.min(maxPt, share * heightPt * FILL)
   const gap = GAP_EM * sizePt
@@ -76,11 +76,11 @@ function setRow({ share, maxPt, runs }: LabelRow, heightPt: number, widthPt: num
     })
   const set = runs.map((run, at) => ({ run, text: texts[at] ?? '', sizePt: sizeOf(run), widthPt: widthOf(texts[at] ?? '', run) }))
   const width = taken()
-  // A hair of rounding is no lack of room.
+  // Tolerance for rounding.
   return { runs: set, sizePt, heightPt: sizePt * LINE_EM, widthPt: width, shortened, hasRoom: hasRoom && width <= widthPt + 0.01 }
 }
 
-/** A name over two lines, parted where the longer one is shortest; null: it is one word, or there is none in a line of its own. */
+/** A name over two lines, split where the longer one is shortest; null: it is one word, or has no line of its own. */
 function wrapped(rows: readonly LabelRow[], measure: Measure): readonly LabelRow[] | null {
   const at = rows.findIndex(({ runs: [only, ...rest] }) => only?.rule === 'name' && rest.length === 0)
   const [row, run] = [rows[at], rows[at]?.runs[0]]
@@ -113,10 +113,10 @@ function setRows(
     }
   return set(ways.at(-1) ?? [])
 }
-/** The row that bears the number where two things would be alike: that of the name, or the last. */
+/** The row that bears the number if two labels would be alike: that of the name, or the last. */
 const nameRow = (rows: readonly LabelRow[]): number => rows.findLastIndex(({ runs }) => runs.some(({ rule }) => rule === 'name'))
 
-/** A code and the room it takes; null where there is none, or none that a phone would read. */
+/** A code and its room; null: there is none, or it would be unreadable for a phone. */
 function codeFor(thing: LabelThing, space: LabelSpace) {
   const [set] = thing.sets
   if (thing.kind !== 'set' || !set) return null
@@ -124,7 +124,7 @@ function codeFor(thing: LabelThing, space: LabelSpace) {
   return { modules, place: placeCode(modules.length, space.printableMm, space.wholeMm) }
 }
 
-/** One label. `suffix`: what tells it from another that would be alike, behind the name. */
+/** One label. `suffix`: text behind the name that distinguishes it from an equal one. */
 function composeOne(
   thing: LabelThing,
   space: LabelSpace,
@@ -173,7 +173,7 @@ function composeOne(
   }
 }
 
-/** Dark modules, those side by side as one area; the quiet zone is what is left blank around them. */
+/** Dark modules, adjacent ones as one area; the quiet zone is the blank around them. */
 function drawCode(modules: readonly (readonly boolean[])[], modulePt: number, heightPt: number): PageItem[] {
   const top = (heightPt - modules.length * modulePt) / 2
   const left = QUIET_MODULES * modulePt
@@ -214,7 +214,7 @@ export function composeLabels(
     if (!TEMPLATES[thing.template].isUnique) {
       const [set] = thing.sets
       const alike = (): string => label.says.join(' ').toLocaleLowerCase('en')
-      // A name may end as the number of another: then the number stands in brackets.
+      // A name may end like the number of another set: then the number is in brackets.
       for (const mark of set ? [codeText(set), `(${codeText(set)})`, `[${codeText(set)}]`] : [])
         if (taken.has(alike())) label = composeOne(thing, space, hasCode, mark, words, measure)
       taken.add(alike())

@@ -2,7 +2,7 @@ import type { BookPaper, LabelSheet } from '#core/catalog'
 import { EPSILON_MM, MM_PER_INCH, PT_PER_MM } from '#core/units'
 import { PAPERS } from '../page'
 
-/** The measures of a label sheet, without its name and how far it is used. */
+/** The measures of a label sheet, without its name and its first free label. */
 export type LabelGrid = Omit<LabelSheet, 'id' | 'name' | 'nextFree'>
 const IN = MM_PER_INCH
 
@@ -31,10 +31,10 @@ function grid(
   return { paper, columns, rows, widthMm, heightMm, leftMm, topMm, acrossMm, downMm }
 }
 
-/** What is wrong with a grid: `overMm` is by how much. */
+/** The fault of a grid; `overMm`: by how much. */
 export type GridFault = { readonly code: 'overlapsAcross' | 'overlapsDown' | 'leavesAcross' | 'leavesDown'; readonly overMm: number }
 
-/** The first fault of a grid: labels that lie over each other, or beyond the sheet; null: none. */
+/** The first fault of a grid: labels overlap, or lie beyond the sheet; null: none. */
 export function gridFault({ paper, columns, rows, widthMm, heightMm, leftMm, topMm, acrossMm, downMm }: LabelGrid): GridFault | null {
   const faults: readonly GridFault[] = [
     { code: 'overlapsAcross', overMm: columns > 1 ? widthMm - acrossMm : 0 },
@@ -46,7 +46,7 @@ export function gridFault({ paper, columns, rows, widthMm, heightMm, leftMm, top
 }
 
 /**
- * The sheet with its first free label behind `used` more labels; on the next sheet of its kind where it is full.
+ * The sheet with `used` more labels used up; a full sheet goes on with the next one of its kind.
  * @example usedUp({ ...START_SHEETS[0], nextFree: 20 }, 3).nextFree //=> 2
  */
 export const usedUp = <S extends LabelGrid & Pick<LabelSheet, 'nextFree'>>(sheet: S, used: number): S => ({
@@ -54,7 +54,7 @@ export const usedUp = <S extends LabelGrid & Pick<LabelSheet, 'nextFree'>>(sheet
   nextFree: (sheet.nextFree + used) % (sheet.columns * sheet.rows),
 })
 
-/** Where a label of a sheet lies, from the upper left corner of the paper. */
+/** Position of a label from the upper left corner of the paper. */
 export interface LabelSpot {
   readonly sheet: number
   readonly at: number
@@ -63,7 +63,7 @@ export interface LabelSpot {
 }
 
 /**
- * Where so many labels come to lie, row by row from the first free one of a begun sheet. O(count).
+ * Positions of so many labels, row by row from the first free one. O(count).
  * @example spotsOn({ ...START_SHEETS[0], nextFree: 20 }, 2).map(({ sheet, at }) => [sheet, at]) //=> [[0, 20], [1, 0]]
  */
 export function spotsOn(sheet: LabelGrid & Pick<LabelSheet, 'nextFree'>, count: number): readonly LabelSpot[] {

@@ -5,26 +5,26 @@ export const QUIET_MODULES = 4
 /** A phone at reading distance tells modules of about a third of a millimetre: 13 mil, common practice. */
 const LEAST_MODULE_MM = 0.33
 
-/** Larger ones take room from the words and are read no better: common practice. */
+/** Larger modules take room from the words and are read no better: common practice. */
 const MOST_MODULE_MM = 0.6
 
-/** The square code of a text as rows of dark and light modules, its quiet zone left out. */
+/** The code of a text as rows of dark and light modules, without its quiet zone. */
 export const codeModules = (text: string): readonly (readonly boolean[])[] =>
   encodeQR(text, 'raw', { border: 1, ecc: 'medium' })
     .slice(1, -1)
     .map(line => line.slice(1, -1))
 
-/** How a code stands on a label. */
+/** The position of a code on a label. */
 export interface CodePlace {
   readonly moduleMm: number
-  /** So much room it takes along the label, its quiet zone behind it included. */
+  /** Its length along the label, with the quiet zone behind it. */
   readonly widthMm: number
-  /** A phone will hardly read it: it is left out. */
+  /** A phone would hardly read it: it is left out. */
   readonly isTooSmall: boolean
 }
 
 /**
- * The code for a label, as large as is of use: it may take all of the printable height, and its quiet zone the blank edges as well.
+ * The largest useful code for a label: it may take the whole printable height, and its quiet zone the blank edges.
  * @example placeCode(21, 10, 12).moduleMm.toFixed(3) //=> '0.414'
  * @example placeCode(21, 8.4, 24).moduleMm.toFixed(1) //=> '0.4'
  * @example placeCode(21, 36, 38).widthMm.toFixed(1) //=> '17.4'

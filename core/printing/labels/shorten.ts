@@ -4,20 +4,20 @@ import { SHORT_WORDS } from '#core/grammar'
 export type ShortenedHow = 'abbreviation' | 'shortForms' | 'letters'
 export interface Shortened {
   readonly text: string
-  /** null: it stands whole. */
+  /** null: it fits whole. */
   readonly how: ShortenedHow | null
 }
 
-/** Those of the craft, then small words. Common practice. */
+/** Short forms of the craft, then small words. Common practice. */
 const SHORT_FORMS = [...SHORT_WORDS, { long: 'with', written: 'w/' }, { long: 'and', written: '&' }]
 const EVERY = SHORT_FORMS.flatMap(({ long, written }) =>
   written === null ? [] : [{ find: new RegExp(`(?<![\\p{L}\\p{N}])${long}(?![\\p{L}\\p{N}])`, 'giu'), short: written }],
 )
 const VOWEL = /[aeiouyàáâäåãèéêëìíîïòóôöõøùúûüýæœ]/iu
-/** A word is never made shorter than so many letters before the last words are left out. */
+/** Words keep so many letters at least before last words are left out. */
 const LEAST_LETTERS = 3
 
-/** The case of the first letter stays. */
+/** The case of the first letter is kept. */
 const asWritten = (found: string, short: string): string =>
   /^\p{Lu}/u.test(found) ? short.charAt(0).toUpperCase() + short.slice(1) : short
 

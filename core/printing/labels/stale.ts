@@ -4,20 +4,20 @@ import type { LaidLabel } from './compose'
 import { TEMPLATES } from './templates'
 import type { LabelThing } from './things'
 
-/** Why a label is to be made: there is none that is known of; it says something else by now; it is of another form. */
+/** Why a label is to be made: none is known; its text has changed; it has another form. */
 export type LabelReason = 'none' | 'differs' | 'otherForm'
 export interface LabelWish {
   readonly thing: LabelThing
   readonly label: LaidLabel
-  /** null: what is on it is true. */
+  /** null: the label is true. */
   readonly reason: LabelReason | null
-  /** What is on it now. */
+  /** The text on it now. */
   readonly was: readonly string[]
 }
 
 /**
- * Every thing with the label that it should carry, and why that is to be made. `written`: the number that stands on a set whose label
- * was written by hand; it is as good as a number ticket. O(things).
+ * Every thing with the label that it should carry, and why to make it. `written`: the number on a set whose label was written by hand,
+ * which is as good as a number ticket. O(things).
  */
 export function wishesOf(
   things: readonly LabelThing[],
@@ -39,6 +39,6 @@ export function wishesOf(
   })
 }
 
-/** The number that stands on the set once it carries this label; empty: its label bears none. */
+/** The number on the set once it carries this label; empty: the label bears none. */
 export const writtenBy = ({ kind, template, sets }: LabelThing): readonly { readonly holdingId: string; readonly text: string }[] =>
   kind === 'set' && TEMPLATES[template].isUnique ? sets.map(set => ({ holdingId: set.id, text: codeText(set) })) : []

@@ -1,15 +1,15 @@
 /** How a machine feeds its tape, in millimetres. */
 export interface TapeFeed {
-  /** Blank in front of each label and behind it. */
+  /** Blank before and behind each label. */
   readonly beforeMm: number
   readonly afterMm: number
-  /** Blank behind each label that is printed by itself. */
+  /** Blank behind a label that is printed alone. */
   readonly singlyAfterMm: number
-  /** From where it prints to where it cuts. */
+  /** Distance from print head to cutter. */
   readonly toCutterMm: number
 }
 export interface TapeLengths {
-  /** What the labels themselves take. */
+  /** Length of the labels themselves. */
   readonly printedMm: number
   readonly singlyMm: number
   readonly chainedMm: number

@@ -3,29 +3,29 @@ import { codeText } from '#core/numbering'
 import type { FontName } from '../page'
 import type { LabelledSet, LabelThing, LabelWords } from './things'
 
-/** A piece of one line: `keep` is never shortened. */
+/** A piece of a line. `keep`: never shortened. */
 export interface LabelRun {
   readonly text: string
   readonly font: FontName
-  /** Of the size of its row. */
+  /** As a share of the size of its row. */
   readonly scale: number
   readonly rule: 'keep' | 'brand' | 'name'
-  /** The short form that the owner gave it. */
+  /** The owner's short form. */
   readonly short: string | null
 }
 export interface LabelRow {
-  /** Of the height there is. */
+  /** As a share of the height. */
   readonly share: number
-  /** Never larger than this, in points. */
+  /** Largest size in points. */
   readonly maxPt: number
   readonly runs: readonly LabelRun[]
 }
 /**
- * What a label says, in one or several ways: the first that fits unshortened is taken, else the last. A template is a value; all that
- * makes and draws labels reads these and nothing else.
+ * The text of a label in one or several layouts: the first that fits unshortened is used, else the last. A template is a value: everything
+ * that makes and draws labels reads these.
  */
 export interface LabelTemplate {
-  /** No two things can be alike on it: it bears the number, or is an address. */
+  /** No two labels can be alike: it bears the number, or is an address. */
   readonly isUnique: boolean
   readonly isCentred: boolean
   readonly ways: (thing: LabelThing, words: LabelWords) => readonly (readonly LabelRow[])[]
@@ -48,7 +48,7 @@ const brandOf = ({ brand }: LabelledSet, isCapital = false): LabelRun => {
   return run(cased(brand?.name ?? ''), 'text', 'brand', 1, brand?.abbreviation ? cased(brand.abbreviation) : null)
 }
 const numberRuns = ({ figure, suffix }: LabelledSet): LabelRun[] => [run(figure, 'title'), run(suffix, 'bold', 'keep', 0.75)]
-/** Rows that say something: what has no brand has no line for it. */
+/** Rows with text: a set without a brand has no line for it. */
 const filled = (...rows: readonly LabelRow[]): readonly (readonly LabelRow[])[] => [rows.filter(({ runs }) => runs.length > 0)]
 const ofSet =
   (...ways: readonly ((set: LabelledSet) => readonly LabelRow[])[]): LabelTemplate['ways'] =>
@@ -80,7 +80,7 @@ export const TEMPLATES: Readonly<Record<LabelTemplateId, LabelTemplate>> = {
     ),
   },
   ticket: { isUnique: true, isCentred: true, ways: ofSet(set => [row(1, 30, ...numberRuns(set))]) },
-  // Read along the back of a case: the number first, as one looks for it.
+  // Read along the spine of a case: the number first, as one looks for it.
   spine: {
     isUnique: true,
     isCentred: false,
@@ -121,13 +121,13 @@ export const TEMPLATES: Readonly<Record<LabelTemplateId, LabelTemplate>> = {
   tab: { isUnique: true, isCentred: true, ways: ofPlace(({ title }) => [row(1, 14, run(title, 'bold', 'name'))]) },
 }
 
-/** Why a set has this label: its corner says so, what it sits in asks for it, it is a block, or it is the way of the room. */
+/** Why a set has this label: by its corner, by its holder, because it is a block, or by the room. */
 export type TemplateReason = 'corner' | 'case' | 'block' | 'room'
-/** A mounted stamp stands by itself, as a block of wood: thicker than any pocket takes. Common practice. */
+/** A mounted stamp stands alone as a block of wood, thicker than any pocket takes. Common practice. */
 const BLOCK_FROM_MM = 10
 
 /**
- * Which label a set gets, and why. O(1).
+ * The label template of a set, and why. O(1).
  * @example templateFor({ corner: null, sitsIn: 'case', thicknessMm: 4, room: 'name' }) //=> { template: 'spine', because: 'case' }
  */
 export function templateFor(set: {

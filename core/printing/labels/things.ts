@@ -3,41 +3,38 @@ import type { Labelled, LabelTemplateId } from '#core/catalog'
 /** A set as a label names it. */
 export interface LabelledSet {
   readonly id: string
-  /** The number and what stands behind it. */
+  /** The number and its suffix. */
   readonly figure: string
   readonly suffix: string
   readonly name: string
   readonly brand: { readonly name: string; readonly abbreviation: string | null } | null
 }
 
-/** One thing that carries a label: a set, a pocket that several share, a cell, a container or a divider tab. */
+/** A thing that carries a label: a set, a pocket that several share, a cell, a container or a divider tab. */
 export interface LabelThing {
   /** As `Label.of`. */
   readonly of: string
   readonly kind: Labelled
   readonly template: LabelTemplateId
-  /** The set, or the sets that share it; none for a place. */
+  /** The set, or the sets that share it; empty for a place. */
   readonly sets: readonly LabelledSet[]
-  /** Of a place: its address or name, and what it is called besides. */
+  /** For a place: its address or name, and its other name. */
   readonly title: string
   readonly detail: string
-  /** Where it goes, in the order in which one walks: the container, and how far in it. Infinity: nowhere yet. */
+  /** Its position in walking order: the container, and how far in it. Infinity: no place yet. */
   readonly rank: number
   readonly position: number
 }
 
-/** Words that a label itself needs. */
+/** Words that the labels themselves need. */
 export interface LabelWords {
   readonly sets: (count: number) => string
 }
 
-/**
- * Filing order of the places they go to, so that a strip is stuck along the row; what has no place yet comes last, by number.
- * O(n log n).
- */
+/** In the order of their places, so that a strip is stuck along the row; things without a place last, by number. O(n log n). */
 export function inFilingOrder(things: readonly LabelThing[]): readonly LabelThing[] {
   const numberOf = ({ sets }: LabelThing): number => Number(sets[0]?.figure.replace(/\D/g, '') ?? 0)
-  // Nowhere is as far as nowhere: infinities have no difference.
+  // Two things without a place: the difference of infinities is NaN.
   const by = (a: number, b: number): number => {
     if (a === b) return 0
     return a < b ? -1 : 1

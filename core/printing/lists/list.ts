@@ -1,12 +1,12 @@
 import { PT_PER_MM } from '#core/units'
 import { clipText, type Measure, type Page, type PageItem, type PageSize } from '../page'
 
-/** One line of a short list: what stands in front (a number, a mark), what it is, and what is said at the end of the line. */
+/** One line of a short list: its beginning (a number, a mark), its text, and its end. */
 export interface ListLine {
   readonly code: string
   readonly text: string
   readonly detail: string
-  /** A line that says what the next ones belong to. */
+  /** A heading of the lines below it. */
   readonly isHeading?: boolean
 }
 export interface ShortList {
@@ -27,7 +27,7 @@ const [TEXT_PT, TICK_PT] = [10.5, 9]
 const CODE_PT = 62
 const GAP_PT = 10
 
-/** A short list on as many sheets as it takes: its title on each, lines with a box to tick where that is wanted. O(lines). */
+/** A short list on as many sheets as it needs, the title on each. O(lines). */
 export function layList({ title, lead, lines, hasTicks }: ShortList, size: PageSize, words: ListWords, measure: Measure): readonly Page[] {
   const bottom = size.heightPt - MARGIN - FOOT_PT
   const pages: { readonly items: PageItem[]; y: number }[] = []
