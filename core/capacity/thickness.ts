@@ -82,10 +82,9 @@ function fitLengths(measured: readonly MeasuredLength[], kindOf: (id: string) =>
 }
 
 /**
- * Thickness by kind and holder, learnt from filled lengths: non-negative least squares over what stood in the measured
- * lanes, with the usual thickness of each kind as what is believed before (so that a mixture measured once moves every
- * part of it a little, and what was never measured stays as usual). Uncertainty from the inverse of the normal matrix, and
- * from how the measures disagree.
+ * Thickness by kind and holder, learnt from filled lengths: non-negative least squares over the contents of the measured lanes, with the
+ * usual thickness of each kind as prior. So a mixture measured once moves each of its parts a little, and an unmeasured kind keeps its
+ * usual thickness. The uncertainty is from the inverse of the normal matrix, scaled by the residuals.
  */
 export function learnThickness(measured: readonly MeasuredLength[], kindOf: (id: string) => Kind | undefined): ThicknessTable {
   if (measured.length === 0) return new Map()

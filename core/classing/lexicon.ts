@@ -121,9 +121,9 @@ function reversed(
 }
 
 /**
- * WordNet 3.1 in the compact form that `scripts/lexicon.mjs` writes: words of one meaning and the meanings one step up.
- * The text stays text: where each word stands in it is found by a hash of its letters, and what a line says is read when it is
- * asked for. Reading takes O(file), about a tenth of a second; asking is a few look-ups.
+ * WordNet 3.1 in the compact form that `scripts/lexicon.mjs` writes: words of one meaning, and the meanings one step up. The file stays
+ * one string: a hash index finds where each word is, and a line is parsed when it is asked for. O(file) to read, about a tenth of a
+ * second; a few look-ups to ask.
  * @example new Lexicon(text).related('teapot').wider //=> ['pot']
  */
 export class Lexicon {

@@ -19,9 +19,9 @@ interface Label {
 const BECAUSE_WORDS = 3
 
 /**
- * Multinomial naive Bayes with add-one smoothing: Manning, Raghavan and Schuetze 2008, sec. 13.2. Learns and unlearns
- * one example at a time, O(words); ranks in O(labels * words). Words that no example holds are left out of the ranking,
- * as they say nothing. An example may weigh less than one: a prior that fades as real examples come in.
+ * Multinomial naive Bayes with add-one smoothing: Manning, Raghavan and Schuetze 2008, sec. 13.2. Learns and unlearns one example at a
+ * time, O(words); ranks in O(labels * words). Unknown words are ignored. An example may weigh less than one: a prior that fades as real
+ * examples come in.
  * @example (bayes => (bayes.learn('Harbour', ['anchor', 'rope']), bayes.rank(['anchor'])[0]?.label))(new NaiveBayes())
  * //=> 'Harbour'
  */

@@ -52,9 +52,9 @@ function wordsOf(name: string): readonly string[] {
 const LEAST_WITHIN = 2
 
 /**
- * Which dies go with which stamps, the surest first; who goes with somebody already is left out. Each pair comes once, and of two
- * that could be meant both are told. `alike`: dies and stamps whose pictures show the same. O(sets), and O(sets of a brand squared)
- * for names within names.
+ * Pairs of dies and stamps that go together, the surest first; sets that have a partner are left out. Each pair is listed once; if a set
+ * has two possible partners, both pairs are listed. `alike`: dies and stamps whose pictures show the same. O(sets), and O(sets of a brand
+ * squared) for names within names.
  * @example proposePartners([stamp('Harbour Lights'), die('Harbour Lights Dies')], []).length //=> 1
  */
 export function proposePartners(

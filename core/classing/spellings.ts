@@ -120,9 +120,9 @@ function oneEdit(one: string, two: string, long: typeof LONG_WORD): boolean {
 const KNOWN_COUNT = RIGHT_TO_A_SLIP
 
 /**
- * Groups spellings that are one maker. A spelling joins the name it is most surely like; groups do not chain (a like b, b like
- * c never joins c to a). What may as well be two makers stays apart, and says which group it may belong to. Names already known
- * (`known`, preferred spelling and variants) lead. O(k * g) for k spellings and g groups.
+ * Groups the spellings of one maker. A spelling joins the name it is most surely like; groups do not chain (a like b, b like c never joins
+ * c to a). A spelling that may be another maker stays apart, with the group that it may belong to. Known names (`known`: preferred
+ * spelling and variants) lead. O(k * g) for k spellings and g groups.
  */
 export function groupSpellings(
   counts: ReadonlyMap<string, number>,

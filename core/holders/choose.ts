@@ -25,10 +25,9 @@ const FAR_TOO_LARGE = 1.5
 const areaOf = (type: HolderType): number => (type.inner ? type.inner.widthMm * type.inner.heightMm : Infinity)
 
 /**
- * What a set could sit in, best first: what its container takes before what it does not, then by the owner's ranking of
- * the ways (boxes after, for what is as thin as a sheet; what is far too large after what fits closely), then the smallest,
- * so that no pocket is larger than it need be. Retired types come last. O(types), and one budget of tries for laying out
- * pieces, whatever the number of types.
+ * Holder types for a set, best first: those that its container takes; then by the owner's ranking of the ways to fit (boxes last for thin
+ * things, far too large pockets after close ones); then the smallest. Retired types come last. O(types), with one budget of tries for all
+ * layouts of pieces.
  */
 export function adviseHolder(
   contents: Contents,

@@ -7,16 +7,16 @@ const FLAT_TYPES: readonly HolderType['type'][] = ['pocket', 'sleeve', 'celledPa
 type OpenType = Pick<HolderType, 'type' | 'inner' | 'maxThicknessMm' | 'closure'>
 
 /**
- * The room a holder has for something so thick. A flat holder is two films joined at the edges: laid round a thing of
- * width w and thickness t they must reach over w + t, so a flat width W takes w up to W - t. At the height only the
- * bottom is joined, so half of t is lost there; a closed flap takes the other half.
+ * The opening of a holder for contents of this thickness. A flat holder is two films joined at the edges: around a thing of
+ * width w and thickness t each film must span w + t, so that a flat width W takes w up to W - t. In height only the bottom
+ * is joined, so half of t is lost; a closed flap takes the other half.
  *
  * ```
  *   flat:  |-------- W --------|       filled:   /------ w ------\
  *                                               |                 | t      w + t <= W
  *                                                \---------------/
  * ```
- * A stiff holder keeps its opening. What has no closure has nothing to close: its limit of closing says nothing then.
+ * A stiff holder keeps its opening. Without a closure, the limit for closing does not apply.
  * null: it takes nothing that thick, or its size is not known.
  * @example openingFor({ ...pocket, inner: { widthMm: 127, heightMm: 177.8 } }, 4, false) //=> { widthMm: 123, heightMm: 175.8 }
  */

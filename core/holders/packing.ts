@@ -22,10 +22,10 @@ export interface Tries {
 export const TRIES_A_QUESTION = 400_000
 
 /**
- * Lays rectangles into one, none over another, quarter turns allowed. Every packing can be pushed down and to the left,
- * and built up piece by piece so that each new one lies at a corner of the outline of those before it (Martello, Pisinger
- * and Vigo 2000): all orders are tried at all corners, so the answer is exact as long as the tries last, which is so for
- * up to about seven pieces; for more, large pieces first finds most. Pieces of one size are not tried twice in one place.
+ * Lays rectangles into one without overlap, quarter turns allowed. Every packing can be pushed down and to the left, and so be built piece
+ * by piece, each new piece at a corner of the outline of those before it (Martello, Pisinger and Vigo 2000). All orders are tried at all
+ * corners: exact while the tries last, for up to about seven pieces; for more, trying large pieces first finds most packings. Pieces of
+ * one size are not tried twice in one place.
  */
 export function packPieces(pieces: readonly Size[], into: Size, tries: Tries = { left: TRIES_A_QUESTION }): Packing {
   const area = pieces.reduce((sum, piece) => sum + piece.widthMm * piece.heightMm, 0)

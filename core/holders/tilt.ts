@@ -1,10 +1,10 @@
 import type { Size } from '#core/units'
 
 /**
- * The angle, in degrees from 0 to 90, at which a rectangle lies inside another with the most room to spare; null when it
- * fits at no angle. A p x q rectangle turned by a takes p cos a + q sin a across and p sin a + q cos a up: with
- * r = sqrt(p^2 + q^2) and f = atan2(q, p) these are r cos(a - f) and r sin(a + f), so that the angles that fit are an
- * interval. Carver 1957 (Amer. Math. Monthly 64, 114-116) gives the same as one inequality; Wetzel 2000.
+ * The angle, from 0 to 90 degrees, at which a rectangle lies inside another with the most slack; null: it fits at no angle. A p x q
+ * rectangle turned by a takes p cos a + q sin a across and p sin a + q cos a up: with r = sqrt(p^2 + q^2) and f = atan2(q, p) these are r
+ * cos(a - f) and r sin(a + f), so that the angles that fit are an interval. Carver 1957 (Amer. Math. Monthly 64, 114-116) gives the same
+ * as one inequality; Wetzel 2000.
  * @example tiltThatFits({ widthMm: 150, heightMm: 10 }, { widthMm: 130.2, heightMm: 130.2 }) //=> 45
  */
 export function tiltThatFits({ widthMm: p, heightMm: q }: Size, { widthMm: a, heightMm: b }: Size): number | null {

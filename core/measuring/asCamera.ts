@@ -12,10 +12,10 @@ export interface CameraFit {
 }
 
 /**
- * How four corners in a photo agree with a rectangle of that width and height, seen by a camera that looks through the
- * middle of the photo. A camera sees the two directions of a plane at right angles and equally long (the two constraints of
- * Zhang 2000, IEEE PAMI 22(11), 1330-1334). So a sheet that is slanted until its longer side looks the shorter one is told
- * from one that is turned. The focal length that agrees best is taken.
+ * How well four corners in a photo agree with a rectangle of this width and height, seen by a camera that looks through the middle of the
+ * photo. For a camera, the two directions of the plane are at right angles and equally long (the two constraints of Zhang 2000, IEEE PAMI
+ * 22(11), 1330-1334). This distinguishes a sheet that is slanted until its longer side looks shorter from one that is turned. The focal
+ * length with the best agreement is used.
  */
 export function cameraFit(
   corners: Quad,

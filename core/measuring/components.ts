@@ -15,8 +15,8 @@ export interface Labelled {
 }
 
 /**
- * Connected components, corners count as touching: two passes with union and find, and of the neighbours that are known already only
- * those are looked at that may not touch each other (Wu, Otoo and Suzuki 2009, Pattern Anal. Appl. 12, 117-135). O(pixels).
+ * Connected components with 8-connectivity: two passes with union-find, where only those known neighbours are examined that may not touch
+ * each other (Wu, Otoo and Suzuki 2009, Pattern Anal. Appl. 12, 117-135). O(pixels).
  */
 export function componentsOf({ widthPx, heightPx, ink }: Mask): Labelled {
   const labels = new Int32Array(widthPx * heightPx)

@@ -135,8 +135,8 @@ function isOfRim({ xMm, yMm, widthMm, heightMm }: MeasuredPiece, whole: SetBox):
 const RIM_BREADTH_MM = 2.5
 
 /**
- * The bright backing beside the card: the largest bright quadrilateral that is not the card, its sides refined. Its edge
- * must look the same all round: where one side is darker outside than another, a shadow or the mat ends there, not the set.
+ * The bright backing beside the card: the largest bright quadrilateral other than the card, with refined sides. Its edge must look the
+ * same all round: if one side is darker outside than another, a shadow or the mat ends there, not the set.
  */
 function backingBox(view: View, { plane, isInPhoto }: BesideCard): SetBox | FindFault {
   const { picture, pxPerMm } = view

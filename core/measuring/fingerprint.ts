@@ -13,9 +13,8 @@ export const INK_MAP_SIDE = 40
 const INK_FROM = 10
 
 /**
- * Shrinks a picture to its ink: what is darker than the paper, field by field, the darkest field 255. The paper is the
- * brightness that nine tenths of the picture stay below, so that a darker or brighter photo gives the same map.
- * O(pixels).
+ * Shrinks a picture to its ink: how much darker than the paper each field is, the darkest field 255. The paper is the brightness of the
+ * 90th percentile, so that a darker or brighter photo gives the same map. O(pixels).
  */
 export function inkMapOf({ widthPx, heightPx, pixels }: GreyPicture): InkMap {
   const paper = paperOf(pixels)

@@ -42,9 +42,9 @@ const CORNER_PX = 0.35
 const LARGEST_REFERENCE = 0.985
 
 /**
- * Measures the set in a photo, given corners that are nearly right: they are refined, the plane is rectified to true
- * scale, and the set with its pieces is found by its ink. Where the reference cannot be trusted, that is said and
- * nothing is measured. O(pixels).
+ * Measures the set in a photo from approximate corners of the reference: these are refined, the plane is rectified to true scale, and the
+ * set and its pieces are found by their ink. If the reference cannot be trusted, the reason is returned and nothing is measured.
+ * O(pixels).
  */
 export function measureSet(photo: GreyPicture, corners: Quad, reference: Reference): Measurement {
   const fault = cornersFault(corners, photo.widthPx, photo.heightPx)
@@ -124,8 +124,8 @@ function lookedAt(photo: GreyPicture, toPhoto: Matrix3, { isSheet }: Reference, 
 }
 
 /**
- * How far off the longer side may be when each coordinate of each corner of the reference is as far off as that: the parts
- * added in quadrature, twice over (JCGM 100:2008, 5.1.2 and 6.2.1). A set far from a small card is off by more than the card.
+ * Error of the longer side if each coordinate of each corner of the reference has this error: contributions added in quadrature, times two
+ * (JCGM 100:2008, 5.1.2 and 6.2.1). A set far from a small card has a larger error than the card.
  */
 function offBy(plane: Quad, corners: Quad, offPx: number, box: SetBox): number {
   const seen = box.corners.map(corner => mapPoint(perspective(plane, corners) as Matrix3, corner)) as unknown as Quad

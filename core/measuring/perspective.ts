@@ -9,9 +9,8 @@ export type Quad = readonly [Point, Point, Point, Point]
 export type Matrix3 = readonly [number, number, number, number, number, number, number, number, number]
 
 /**
- * The projective mapping that takes each corner of `from` to the same corner of `to`: the direct linear transform,
- * Hartley and Zisserman, Multiple View Geometry (2nd ed.), ch. 4, exact for four points. null where three corners lie
- * on one line, so that no mapping is determined.
+ * The homography that maps each corner of `from` to the same corner of `to`: the direct linear transform, Hartley and Zisserman, Multiple
+ * View Geometry (2nd ed.), ch. 4, exact for four points. null: three corners are on one line, so that no mapping is determined.
  */
 export function perspective(from: Quad, to: Quad): Matrix3 | null {
   // Two rows a corner: h0 x + h1 y + h2 - h6 x X - h7 y X = X, and the same with h3 h4 h5 and Y; h8 = 1.

@@ -29,9 +29,8 @@ const MOST_SHOWN = 5
 type Views = readonly Float32Array[]
 
 /**
- * Finds pictures that show the same thing: turned by quarters, cut up to 8 % closer at any side, brighter or darker.
- * Every picture is kept as its whole and fifteen closer views of 8 x 8 fields; those that come near are compared again
- * with 20 x 20. O(n) for n pictures.
+ * Finds pictures of the same thing: turned by quarters, cropped by up to 8 % at any side, brighter or darker. Every picture is kept as a
+ * whole and fifteen closer views of 8 x 8 fields; near ones are compared again with 20 x 20. O(n) for n pictures.
  */
 export class PictureLikeness {
   private readonly known = new Map<string, { readonly map: InkMap; readonly rough: Views }>()

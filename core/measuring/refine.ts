@@ -40,9 +40,8 @@ interface Line {
 }
 
 /**
- * Moves corners that are nearly right to where they are: along each side the edge is looked for across it, between the
- * pixels, a straight line is laid through what was found, strays left out, and the corners are where the lines meet.
- * `reachPx` is how far off the corners may be.
+ * Refines approximate corners: along each side the edge is located across it to sub-pixel precision, a straight line is fitted without
+ * outliers, and the corners are where the lines meet. `reachPx` is the largest error of the approximate corners.
  */
 export function refineCorners(photo: GreyPicture, corners: Quad, reachPx: number, which: WhichEdge = 'steepest'): Refined {
   // First roughly, as the sides may be askew and their ends near rounded corners; then strictly.
@@ -135,8 +134,8 @@ function isBent(photo: GreyPicture, from: Point, to: Point, reachPx: number, whi
 }
 
 /**
- * Where brightness changes most steeply across a side, or the outermost place where it changes nearly so much, as at a rim:
- * the centre of the change, between the pixels. The corners go round clockwise, so that the normal points inward.
+ * The steepest change of brightness across a side, or the outermost one that is nearly as steep, as at a rim: its centre, to sub-pixel
+ * precision. The corners are in clockwise order, so that the normal points inward.
  */
 function edgeAcross(
   photo: GreyPicture,

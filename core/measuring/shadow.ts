@@ -15,8 +15,8 @@ const DARKEST = 0.4
 const LEAST_MM = 15
 
 /**
- * Whether a broad dark part with a hard edge runs out of the picture: a shadow, whose edge would be taken for one of the
- * set. Ink is filled in first (a morphological closing: Serra 1982), which leaves what is broad as dark as it is. O(pixels).
+ * Whether a broad dark part with a hard edge extends beyond the picture: a shadow, whose edge would be taken for one of the set. A
+ * morphological closing (Serra 1982) fills in ink first and keeps broad dark parts. O(pixels).
  */
 export function hasHardShadow(picture: GreyPicture, pxPerMm: number): boolean {
   const factor = Math.max(1, Math.round(pxPerMm / LOOKED_AT))

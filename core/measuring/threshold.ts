@@ -31,9 +31,8 @@ export function otsu({ pixels }: GreyPicture): number {
 }
 
 /**
- * Ink is what is darker by a share than the mean around it: Bradley and Roth 2007, J. Graphics Tools 12(2), 13-21, with
- * an integral image, so that uneven light and shadow do not matter. `reachPx` is half the side of the square around
- * each pixel. O(pixels), whatever the reach.
+ * Marks as ink what is darker than the local mean by a share: Bradley and Roth 2007, J. Graphics Tools 12(2), 13-21, with an integral
+ * image, so that uneven light does not matter. `reachPx` is half the side of the square around each pixel. O(pixels), whatever the reach.
  */
 export function inkOf({ widthPx, heightPx, pixels }: GreyPicture, reachPx: number, darkerBy: number): Mask {
   const sums = new Float64Array((widthPx + 1) * (heightPx + 1))

@@ -25,11 +25,10 @@ export function registerId(seriesId: string, number: number): string {
 }
 
 /**
- * Gives every request a number of its own. A written number is adopted when nobody ever had it, or when it was given
- * to the same thing and that giving was undone (`isLiving` false). All others get the next free numbers after the run,
- * in the order of asking; what was adopted far above the run does not move it. No number is given twice, whatever was
- * undone in between. `endsAt` is the highest number of the run. null: the numbers have run out. O(n) for n requests;
- * `lineOf` looks a number up in the register.
+ * Gives every request a number of its own. A written number is adopted if nobody ever had it, or if it was given to the same thing and
+ * that was undone (`isLiving` false). The others get the next free numbers of the run, in order; a number adopted far above the run does
+ * not extend it. No number is given twice, whatever was undone. `endsAt`: the last number of the run; `lineOf` looks a number up in the
+ * register. null: the numbers have run out. O(n) for n requests.
  */
 export function giveNumbers(
   requests: readonly NumberRequest[],

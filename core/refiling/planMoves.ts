@@ -35,12 +35,11 @@ export interface MoveLimits {
 }
 
 /**
- * From the room as it is to the aim by lifting the fewest holders: in each lane the longest run that is in the aim's
- * order stays; what stands together and shall stand together is carried together, an armful at a time. The order of the
- * steps is feasible: nothing is set down where there is no room, and what must wait lies on the table. The plan depends
- * on the room and the aim alone, so that it can be worked out anew after every step. Where the table is too small, the
- * table that is asked for is one with which the plan goes through. O(n log n) and the sum over lanes of what leaves and
- * enters them; a dozen times that where the table is too small.
+ * From the room to the aim by lifting the fewest holders: in each lane the longest run that is in the order of the aim stays; holders that
+ * are together now and in the aim are carried together, an armful at a time. The order of the steps is feasible: nothing is set down
+ * without room, and what has to wait lies on the table. The plan depends on room and aim alone, so that it can be made anew after every
+ * step. If the table is too small, `needMm` is a size with which the plan works. O(n log n) plus, for each lane, what leaves and enters
+ * it; a dozen times that if the table is too small.
  */
 export function planMoves(
   shelves: readonly Shelf[],

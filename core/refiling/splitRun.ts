@@ -30,9 +30,9 @@ export type SplitPlan =
   | { readonly ok: false; readonly code: 'itemTooLong'; readonly index: number; readonly needMm: number; readonly haveMm: number }
 
 /**
- * Where to cut a run over containers in sequence, exactly: dynamic programming over how many items the first bins hold
- * (linear partition: Skiena, The Algorithm Design Manual, with capacities and a price for each cut). Every bin keeps to its
- * capacity; the sum of prices is the least there is. O(items x bins x items in a bin); memory 4 bytes an item and bin.
+ * Where to cut a run over containers in sequence, exactly: dynamic programming over the number of items in the first bins (linear
+ * partition: Skiena, The Algorithm Design Manual, with capacities and a price for each cut). Every bin keeps to its capacity, and the sum
+ * of prices is the least. O(items x bins x items in a bin); memory 4 bytes an item and bin.
  */
 export function splitRun(items: readonly SplitItem[], bins: readonly SplitBin[], aims: SplitAims): SplitPlan {
   const n = items.length
@@ -119,8 +119,8 @@ function earliestStarts(sums: Float64Array, bins: readonly SplitBin[]): readonly
 }
 
 /**
- * The least share to which the fullest bin must be filled, whatever the cuts: so even it can be. The greedy filling at
- * that share is exact, as the bins come in a fixed sequence. O((items + bins) x 60).
+ * The least share to which the fullest bin must be filled, whatever the cuts. Greedy filling at a given share is exact, as the bins come
+ * in a fixed sequence; the share is found by bisection. O((items + bins) x 60).
  * @example leastLargestShare([100, 200, 300, 400, 500, 600, 700, 800, 900], [1, 1, 1]) //=> 1700
  */
 export function leastLargestShare(lengthsMm: readonly number[], capacitiesMm: readonly number[]): number {

@@ -35,9 +35,9 @@ export function sharesOf(waiting: readonly Holding[], facts: RoomFacts): readonl
 }
 
 /**
- * Places for the first sets of a zone that nothing stands in yet: the run is split over its rows as a re-filing would split it,
- * with room kept for new sets where that goes, and never beyond their length. What does not go in is left over, the last of
- * the run. null: something stands there already, or it has no rows, and sets go in one by one.
+ * Places for the first sets of a zone whose rows are empty: the run is split over the rows as a re-filing would split it, with room kept
+ * for new sets if possible, and never beyond their length. The last sets of the run are left over if there is no room. null: the rows are
+ * in use, or there are none, so sets go in one by one.
  */
 export function spreadOverEmpty({ zone, ordered }: ZoneShare, facts: SpreadFacts): readonly Placing[] | null {
   const rows = containersInOrder(facts, zone.id).filter(row => row.container.cells === null)

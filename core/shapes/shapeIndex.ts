@@ -2,9 +2,8 @@ import type { InkShape, ShapeBox } from './inkShapes'
 import { type Moments, ORDERS } from './zernike'
 
 /**
- * The shapes of one picture, packed: boxes as left, top, right, bottom in shares of its longer side, and of each shape the real parts,
- * then the imaginary parts of its moments, scaled so that the greatest is 127. The first moment, which only says how much ink
- * there is, is left out.
+ * The shapes of one picture, packed: boxes as left, top, right, bottom in shares of its longer side; for each shape the real parts of its
+ * moments, then the imaginary parts, scaled so that the largest is 127. The first moment, which is only the amount of ink, is left out.
  */
 export interface PackedShapes {
   readonly boxes: Float32Array
@@ -96,8 +95,8 @@ function turnAt(at: number): number {
 }
 
 /**
- * The correlation of two shapes at the turn where it is greatest, as printed or mirrored (the stamp itself): with their phases, which
- * tell more than magnitudes alone (Revaud, Lavoue and Baskurt 2009, IEEE Trans. PAMI 31(4), 627-636). O(moments + angles x orders).
+ * The correlation of two shapes at the turn where it is largest, as printed or mirrored (the stamp itself). Phases are used, which say
+ * more than magnitudes alone (Revaud, Lavoue and Baskurt 2009, IEEE Trans. PAMI 31(4), 627-636). O(moments + angles x orders).
  */
 function correlationOf(a: Ready, b: Ready): number {
   let best = 0

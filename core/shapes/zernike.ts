@@ -37,8 +37,8 @@ export interface Moments {
 }
 
 /**
- * A field of the disc and its three mirror images have the same values but for their signs, which go by whether m is even: the ink of
- * the four is put together first, in four ways, and each function is taken on a quarter of the disc alone.
+ * A cell of the disc and its three mirror images have equal function values up to their signs, which depend on whether m is even. So the
+ * ink of the four is combined first, in four ways, and each function is evaluated on a quarter of the disc.
  */
 interface Basis {
   /** Cells of the grid whose centre is in the quarter of the disc with x and y above 0. */

@@ -48,9 +48,9 @@ const MIN_SIDE_MM = 1.5
 const SEPARATOR = /\s*(?:×|\*|(?<![a-z])by(?![a-z])|x)\s*/
 
 /**
- * Reads a width and a height as people write them: `5 3/4 x 7 1/4`, `5.75x7.25in`, `14,6 x 18,4 cm`, `8 by 4"`, `A5`.
- * A fraction says inches by itself. With neither unit nor fraction the size is `unitMissing`, unless the caller
- * names the unit to assume; the answer then says `assumed`, so that the screen can show it.
+ * Reads a width and a height as people write them: `5 3/4 x 7 1/4`, `5.75x7.25in`, `14,6 x 18,4 cm`, `8 by 4"`, `A5`. A fraction means
+ * inches. Without unit and fraction the size is `unitMissing`, unless the caller gives the unit to assume; the answer then says `assumed`,
+ * so that the screen can show it.
  * @example readSize('14,6 x 18,4 cm') //=> { ok: true, size: { widthMm: 146, heightMm: 184 }, unit: 'cm', unitFrom: 'written' }
  */
 export function readSize(text: string, assume: LengthUnit | null = null): SizeReading {

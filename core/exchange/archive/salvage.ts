@@ -6,9 +6,9 @@ import { withPictures } from './references'
 export type OnScreen = Omit<CatalogueData, 'register' | 'drafts' | 'uses' | 'bookLeaves' | 'labels'>
 
 /**
- * A whole catalogue out of what a screen still shows after the storage of the browser was cleared. The register is written
- * anew from the numbers of the sets; of each series the last number that was given stays given (`nextNumbers`), so that no
- * number of a set that is gone is given again. Pictures are gone with the storage, and are named no more. O(sets).
+ * A whole catalogue from what a screen still shows after the storage of the browser was cleared. The register is rebuilt from the numbers
+ * of the sets; the last number given of each series stays given (`nextNumbers`), so that no number is given again. Pictures are lost with
+ * the storage, and no record names one. O(sets).
  */
 export function salvage(screen: OnScreen, nextNumbers: ReadonlyMap<string, number>, at: string, newId: () => string): CatalogueData {
   const line = (seriesId: string, number: number, holdingId: string, givenTo: string): RegisterLine => ({

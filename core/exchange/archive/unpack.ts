@@ -54,10 +54,9 @@ const CHECKED_AT_ONCE = 64
 const refuse = (code: Extract<ArchiveReading, { ok: false }>['code'], where = ''): ArchiveReading => ({ ok: false, code, where })
 
 /**
- * Reads an archive, and refuses it whole unless everything about it is right: bounds and names before unpacking, then
- * every listed file present and every present file listed, every checksum, every record against its schema, every
- * reference to another record. A picture that is named and not there is left out and told. Pictures that no record names
- * are left out. Nothing is written anywhere.
+ * Reads an archive, and refuses it whole unless everything is right: bounds and names before unpacking, then exactly the listed files,
+ * every checksum, every record against its schema, every reference. A missing picture is left out and reported; a picture that no record
+ * names is left out. Nothing is written anywhere.
  */
 export async function unpackArchive(
   zip: Uint8Array,

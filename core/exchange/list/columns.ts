@@ -18,9 +18,8 @@ const BY_CONTENT = 0.6
 const CELLS_TO_DENY = 3
 
 /**
- * What each column most likely is, by its heading and by what its cells look like. Each field goes to one column, the
- * likeliest by both; another that claims it says so. What is left over goes to the notes, so that nothing is lost.
- * O(columns * fields * sample).
+ * The likeliest field of each column, by its heading and by its cells. A field goes to one column, the likeliest; another column that
+ * claims it says so. A column without a field goes to the notes, so that nothing is lost. O(columns * fields * sample).
  */
 export function guessColumns(table: ListTable): readonly ColumnGuess[] {
   const scores = table.headings

@@ -42,8 +42,8 @@ export function dateOrderOf(texts: Iterable<string>): {
 }
 
 /**
- * Reads a date to as much as it says: a day, a month (`Dec 2011` is 2011-12) or a year. Years of two digits are the
- * latest such year not after `thisYear`, if the caller allows it (`shortYears`).
+ * Reads a date as precisely as it is written: a day, a month (`Dec 2011` is 2011-12) or a year. If `shortYears` is set, a year of two
+ * digits is the latest such year not after `thisYear`.
  * @example readDate('2/15/14', { order: 'monthFirst', shortYears: true, thisYear: 2026 })
  * //=> { ok: true, date: '2014-02-15', hadShortYear: true }
  */

@@ -80,8 +80,8 @@ const PHRASES = Object.fromEntries(
 ) as unknown as Readonly<Record<ListField, readonly string[]>>
 
 /**
- * How surely a heading names a field: `EXACT` where it is the words and nothing else, more than 1 where it holds them, the more
- * the larger their part, 0 where it does not. No cells outweigh an exact heading.
+ * How surely a heading names a field: `EXACT` if it is just these words, more than 1 if it contains them (more for a larger part), else 0.
+ * Cells never outweigh an exact heading.
  * @example headingScore('size', 'Größe') //=> 3
  */
 export function headingScore(field: ListField, heading: string): number {

@@ -9,9 +9,9 @@ export type EvenLines =
   | { readonly ok: false; readonly code: 'cellTooLong' | 'tooManyColumns' | 'tooManyRows'; readonly line: number }
 
 /**
- * Ends every line of a delimited text with LF, whatever ended it (LF, CRLF or CR, mixed in one file): what stands inside
- * quotes stays as it is. By RFC 4180 a quote opens only at the start of a cell. O(text); gives up at the first cell that is
- * too long, the first row of too many cells, and the first row too many.
+ * Ends every line of a delimited text with LF (instead of LF, CRLF or CR, mixed or not); text inside quotes is kept. By RFC 4180 a quote
+ * opens only at the start of a cell. Stops at the first cell that is too long, the first row with too many cells, and the first row too
+ * many. O(text).
  * @example evenLines('a,b\r\n1,"x\r\ny"\n', ',') //=> { ok: true, text: 'a,b\n1,"x\r\ny"\n' }
  */
 export function evenLines(text: string, delimiter: string): EvenLines {

@@ -52,10 +52,9 @@ export const hasSoftSign = (text: string): boolean => SOFT.test(text) && !isNotS
 const plain = (text: string): string => text.trim().replace(/\s+/g, ' ').toLowerCase()
 
 /**
- * How the themes of a column are told apart. Semicolons, commas, bars and lines divide always. A stroke, a plus or an `&`
- * divides where the parts stand alone elsewhere in the column: `birthday & baby` is two where both are themes, `food & drink`
- * is one. With nothing to tell by, a stroke and a plus divide and an `&` does not; `A/C` and `n/a` stay whole.
- * O(all cells) to make, O(cell) to read.
+ * Splits the themes of a column. Semicolons, commas, bars and line breaks always split. A slash, a plus or an `&` splits if the parts
+ * occur alone elsewhere in the column: `birthday & baby` is two if both are themes, `food & drink` is one. Without such evidence a slash
+ * and a plus split and an `&` does not; `A/C` and `n/a` stay whole. O(all cells) to build, O(cell) to read.
  * @example themesOf(['food & drink / travel', 'travel'])('food & drink / travel') //=> ['food & drink', 'travel']
  */
 export function themesOf(cells: Iterable<string>, signs: ThemeSigns = 'tell'): (text: string) => readonly string[] {

@@ -76,9 +76,9 @@ export function recommendedChoices(columns: readonly ListField[], facts: FileFac
 }
 
 /**
- * Reads every row under the choices made. Nothing of a row is lost: a cell that could not be read stays as a
- * question with its text, and what has no field goes to the notes under its heading.
- * `row` counts data rows from 1. `tell` hears of each row before it is read. O(rows * columns).
+ * Reads every row under these choices. Nothing of a row is lost: a cell that cannot be read stays as a question with its text, and a
+ * column without a field goes to the notes under its heading. `row` counts data rows from 1. `tell` is called before each row. O(rows *
+ * columns).
  */
 export function planRows(
   table: ListTable,

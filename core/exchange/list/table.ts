@@ -54,9 +54,9 @@ const MOST_ABOVE = 12
 const HEADINGS_TO_KNOW = 2
 
 /**
- * Reads a delimited list by RFC 4180 (quotes, doubled quotes, line breaks inside quotes), with comma, semicolon or tab,
- * LF, CRLF or CR, mixed or not; cells pasted from a spreadsheet are one with tabs. A first line `sep=;` says its delimiter.
- * Blank lines at the end are not rows; blank lines between are, so that every line stays accounted for.
+ * Reads a delimited list by RFC 4180 (quotes, doubled quotes, line breaks inside quotes), with comma, semicolon or tab, and LF, CRLF or
+ * CR, mixed or not; cells pasted from a spreadsheet are such a list with tabs. A first line `sep=;` gives the delimiter. Blank lines at
+ * the end are no rows; blank lines between rows are, so that every line is accounted for.
  */
 export function readTable(bytes: Uint8Array): TableReading {
   const decoded = decodeList(bytes)

@@ -15,9 +15,9 @@ const OLE = [0xd0, 0xcf, 0x11, 0xe0] as const
 const begins = (bytes: Uint8Array, magic: readonly number[]): boolean => magic.every((byte, at) => bytes[at] === byte)
 
 /**
- * Reads a list from whatever it is kept in: delimited text, or a workbook (.xlsx, .ods, .xls), told apart by their first bytes.
- * Of a workbook the sheet `sheetName` is read, or the first that holds a list. Macros and formulas are never run: a formula's
- * stored value is read. The code that reads workbooks is loaded only for one.
+ * Reads a list from delimited text or from a workbook (.xlsx, .ods, .xls), by its first bytes. Of a workbook, the sheet `sheetName` is
+ * read, or the first that holds a list. Macros and formulas are never run: the stored value of a formula is read. The code for workbooks
+ * is loaded only when it is needed.
  */
 export async function readListFile(bytes: Uint8Array, sheetName: string | null = null): Promise<TableReading> {
   const isZip = begins(bytes, ZIP)

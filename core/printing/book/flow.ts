@@ -48,9 +48,9 @@ export function leafShape(book: EntryChoices & Pick<IndexBook, 'sides' | 'column
 const headingHeight = ({ seeAlso }: BookHeading): number => HEADING.title + (seeAlso.length > 0 ? HEADING.seeAlso : 0)
 
 /**
- * Lines down one column and on in the next, as many as the leaf has room for: where they are fewer than were given, it is full. A
- * heading never stands alone at the foot of a column, and stands again where its entries run on. `share`: how much of the leaf may
- * be taken; the first line always is. O(lines).
+ * Lays lines down one column and on in the next, as many as the leaf has room for; fewer than given means that the leaf is full. A heading
+ * never stands alone at the foot of a column, and is repeated where its entries continue. `share`: how much of the leaf may be filled; the
+ * first line is always taken. O(lines).
  */
 export function flow(lines: readonly LeafLine[], shape: LeafShape, share = 1): readonly Spot[] {
   const spots: Spot[] = []

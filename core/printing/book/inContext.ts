@@ -17,8 +17,8 @@ export interface InContext {
 }
 
 /**
- * A phrase under each of its words, with what is before and behind: keyword in context (Luhn 1960, Keyword-in-context index for
- * technical literature). A word that is there twice counts once. O(letters).
+ * A phrase under each of its words, with the text before and behind: keyword in context (Luhn 1960, Keyword-in-context index for technical
+ * literature). A repeated word counts once. O(letters).
  * @example inContext('Steady as she goes').map(each => each.word) //=> ['steady', 'goes']
  */
 export function inContext(phrase: string): readonly InContext[] {

@@ -34,9 +34,9 @@ const written = ({ root, behind }: Place): string => `${root}${lettersOf(behind)
 const nextBehind = (last: Place | null): Place => (last ? { root: last.root, behind: last.behind + 1 } : { root: 0, behind: 1 })
 
 /**
- * Labels for leaves in their order, each that has one as near to it as can be: what is new between 12 and 13 is 12a, in front of the
- * first 0a, and behind the last the numbers go on. Where leaves have changed places, as many as can keep theirs. What is new between
- * 12 and 12a is 12a, and what was 12a is 12b. O(n log n).
+ * Labels for leaves in their order, existing labels kept as far as possible: a new leaf between 12 and 13 is 12a, one in front of the
+ * first 0a, and behind the last the numbers go on. If leaves have changed places, as many as possible keep their label. A new leaf between
+ * 12 and 12a is 12a, and the old 12a becomes 12b. O(n log n).
  * @example labelsFor(['1', null, '2', null]) //=> ['1', '1a', '2', '3']
  */
 export function labelsFor(had: readonly (string | null)[]): readonly string[] {

@@ -25,9 +25,9 @@ const saidAs = (head: string, title: string, key: string, says: readonly string[
 const COSTS = { print: 1e6, crossing: 2e4, leaf: 1e4, overfull: 1000, fullness: 10 } as const
 
 /**
- * The lines of a group on leaves, so that as few as can be have to be printed: a leaf that says what was printed costs nothing, any
- * other one print. Among the layouts that print as few, the one that keeps most lines on their leaf, has the fewest leaves, and leaves
- * most room. Exact, by dynamic programming from the last line to the first. O(lines x lines a leaf).
+ * Distributes the lines of a group over leaves so that the fewest have to be printed: a leaf equal to its print costs nothing, any other
+ * one print. Among such layouts, the one that keeps most lines on their leaf, then has the fewest leaves, then the most free room. Exact,
+ * by dynamic programming from the last line to the first. O(lines x lines a leaf).
  */
 export function fewestPrints(lines: readonly LeafLine[], old: readonly PrintedLeaf[], choices: LeafChoices): readonly Filled[] {
   const said = old.map(leafSays)

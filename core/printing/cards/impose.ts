@@ -35,9 +35,8 @@ const MARK = { fromMm: 0.5, lengthMm: 1.8, weightPt: 0.3 }
 const SLACK_MM = 0.01
 
 /**
- * Pieces on sheets with marks to cut at, in their order: row by row, so that the stack that is cut is in order. A piece that is turned
- * could not be read with the others, and none is turned; the sheets lie across where more pieces find room or fewer sheets are needed
- * that way. O(pieces).
+ * Lays pieces on sheets with cut marks, row by row in their order, so that the stack that is cut is in order. No piece is turned, as it
+ * could not be read with the others; sheets are landscape if they then hold more pieces, or fewer are needed. O(pieces).
  */
 export function imposePieces(pieces: readonly CutPiece[], sheet: SheetMm): Imposed {
   const upright = impose(pieces, sheet)

@@ -198,9 +198,9 @@ function drawCode(modules: readonly (readonly boolean[])[], modulePt: number, he
 }
 
 /**
- * Labels for all these things, each as it would be for any subset: the same thing always says the same, and no two sets say the same.
- * Where two would be alike, the later one by number bears its number behind the name. `things`: all of the room, so that what is
- * printed today is not like what was printed last year. O(things x measurements).
+ * Labels of these things, independent of which others are printed with them: a thing always gets the same label, and no two sets get equal
+ * ones. If two would be equal, the later one by number bears its number behind the name. `things`: all of the room, so that a label of
+ * today differs from those of last year. O(things x measurements).
  */
 export function composeLabels(
   things: readonly LabelThing[],

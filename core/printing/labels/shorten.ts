@@ -22,9 +22,9 @@ const asWritten = (found: string, short: string): string =>
   /^\p{Lu}/u.test(found) ? short.charAt(0).toUpperCase() + short.slice(1) : short
 
 /**
- * A text as it fits: whole; the short form that its owner gave it; known short forms, one after the other; then letters, a vowel out
- * of the longest word at a time, then its last letter; last words are left out at the very end. The same text always becomes the same.
- * null: not even one letter fits. O(letters^2) measurements at worst.
+ * Shortens a text until it fits: whole; the owner's short form; known short forms, one after the other; then letters, a vowel of the
+ * longest word at a time, then its last letter; at the very end the last words are left out. Deterministic. null: not even one letter
+ * fits. O(letters^2) measurements at worst.
  * @example shortenText('Birthday and Anniversary', text => text.length <= 20, null)?.text //=> 'Birthday and Anniv.'
  * @example shortenText('Birthday and Anniversary', text => text.length <= 9, null)?.text //=> 'Bdy & Ann'
  */

@@ -16,8 +16,8 @@ export interface TapeLengths {
 }
 
 /**
- * How much tape labels take, printed one by one or as one chain. One by one, the tape between print head and cutter is lost with every
- * label; chained, once, when the last one is fed out. O(labels).
+ * Length of tape for labels printed one by one, or as one chain. One by one, the tape between print head and cutter is lost with every
+ * label; in a chain, once, when the last label is fed out. O(labels).
  * @example tapeLengths([30, 20], { beforeMm: 2, afterMm: 2, singlyAfterMm: 24, toCutterMm: 24 }).singlyMm //=> 150
  * @example tapeLengths([30, 20], { beforeMm: 2, afterMm: 2, singlyAfterMm: 24, toCutterMm: 24 }).chainedMm //=> 82
  */
