@@ -7,6 +7,8 @@
 export const LIMITS = {
   name: 300,
   text: 20_000,
+  /** A field whose text is read, and not kept as it is typed. */
+  typed: 4000,
   /** The highest number that a series gives. */
   number: 9_999_999,
   themes: 40,

@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import { Id, Moment, PictureHash } from './basics'
 import { LIMITS } from './choices'
-import { TYPED_DETAILS } from './details'
+import { detailLength, eachDetail } from './details'
 
-const Written = z.string().max(4000)
+const Written = z.string().max(LIMITS.typed)
 
 /** What stands in the fields of a strip, as it was typed: nothing of it has been read yet. */
 export const DraftTexts = z.object({
@@ -19,7 +19,7 @@ export const DraftTexts = z.object({
   searchWords: z.array(Written).max(LIMITS.words),
   /** A number or code that stands on the thing already. */
   written: Written,
-  ...TYPED_DETAILS,
+  ...eachDetail(name => z.string().max(detailLength(name))),
 })
 export type DraftTexts = z.infer<typeof DraftTexts>
 

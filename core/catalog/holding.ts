@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { Id, LengthMm, Moment, Name, PictureHash, PlaceMm, SizeMm, Text } from './basics'
 import { CODE_READINGS, HOLDER_TYPES, LIMITS } from './choices'
-import { DETAIL_SCHEMAS } from './details'
+import { DETAIL_SCHEMAS } from './detailSchemas'
 
 const HOLDING_STATES = ['draft', 'toClass', 'toPocket', 'toLabel', 'toFile', 'filed', 'out', 'lent', 'gone'] as const
 

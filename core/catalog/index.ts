@@ -13,7 +13,7 @@ export {
   plainFieldsOf,
   type PlainFields,
 } from './blank'
-export { BLANK_DETAILS, type Detail, DETAIL_NAMES, DETAIL_SIGNS, type Details, eachDetail } from './details'
+export { BLANK_DETAILS, type Detail, DETAIL_NAMES, detailLength, type Details, eachDetail } from './details'
 export { Draft, DraftTexts } from './draft'
 export { Holding, Loan, OpenQuestion, Piece, QUESTION_CODES, Relation } from './holding'
 export {

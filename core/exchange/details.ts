@@ -3,7 +3,7 @@ import {
   type DateOrder,
   type Detail,
   DETAIL_NAMES,
-  DETAIL_SIGNS,
+  detailLength,
   type Details,
   eachDetail,
   KEPT_PACKAGINGS,
@@ -73,7 +73,7 @@ export function readDetails(
   for (const name of DETAIL_NAMES) {
     const text = textOf(name)
     if (text.trim() === '') continue
-    if (text.length > DETAIL_SIGNS[name]) {
+    if (text.length > detailLength(name)) {
       unread(name, null)
       continue
     }

@@ -3,7 +3,8 @@ import type { CatalogueData } from '#core/catalog'
 import {
   type ArchiveReading,
   findDangling,
-  type ListLine,
+  lineOf,
+  type ListedSet,
   packArchive,
   picturesOf,
   unpackArchive,
@@ -90,8 +91,8 @@ const api = {
     return { ok: true, holdings: data.holdings.length, missing: withoutPicture.length }
   },
 
-  saveList(lines: readonly ListLine[]): string {
-    return writeList(lines)
+  saveList(sets: readonly ListedSet[]): string {
+    return writeList(sets.map(lineOf))
   },
 }
 

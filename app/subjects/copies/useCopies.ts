@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { newId } from '~/db/newId'
 import { settingsOfLocale } from '#core/catalog'
-import { lineOf, type ListLine, type OnScreen, salvage } from '#core/exchange'
+import { type ListedSet, type OnScreen, salvage } from '#core/exchange'
 import { dayOf } from '#core/units'
 import { type LastCopy, SCREEN_TABLES, watch } from '~/db'
 import { act, lastCopyNow } from '~/data/act'
@@ -113,25 +113,25 @@ export const useCopies = defineStore('copies', () => {
 
   async function saveList(): Promise<void> {
     await uses.ready()
-    const csv = await work(worker => worker.run(api => api.saveList(listLines())))
+    const csv = await work(worker => worker.run(api => api.saveList(listedSets())))
     // A byte-order mark, so that spreadsheets read the letters right.
     offerFile(new Blob(['\ufeff', csv], { type: 'text/csv' }), copyWords.listName(catalogue.settings.roomName, dayOf(new Date())))
   }
 
-  function listLines(): readonly ListLine[] {
+  /** All sets by number, each with what its records and its place are called. */
+  function listedSets(): readonly ListedSet[] {
     const named = (table: 'brands' | 'kinds' | 'categories' | 'themes', id: string | null): string => describe.lookUp(table, id)?.name ?? ''
     const holdings = [...(catalogue.tables?.holdings.values() ?? [])].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1))
-    return holdings.map(holding =>
-      lineOf(holding, {
-        code: describe.code(holding),
-        brand: named('brands', holding.brandId),
-        kind: named('kinds', holding.kindId),
-        category: named('categories', holding.categoryId),
-        themes: holding.themeIds.map(id => named('themes', id)).filter(Boolean),
-        address: describe.addressOf(holding),
-        used: uses.tallies.get(holding.id),
-      }),
-    )
+    return holdings.map(holding => ({
+      holding,
+      code: describe.code(holding),
+      brand: named('brands', holding.brandId),
+      kind: named('kinds', holding.kindId),
+      category: named('categories', holding.categoryId),
+      themes: holding.themeIds.map(id => named('themes', id)).filter(Boolean),
+      address: describe.addressOf(holding),
+      used: uses.tallies.get(holding.id),
+    }))
   }
 
   return {

@@ -3,8 +3,9 @@ import { type UseTally, wasUsed } from '#core/fetching'
 import { writeDetails } from '../details'
 import type { ListLine } from './writeList'
 
-/** What a set refers to, as a list says it. */
-export interface Said {
+/** A set with the names of what it refers to. */
+export interface ListedSet {
+  readonly holding: Holding
   readonly code: string
   readonly brand: string
   readonly kind: string
@@ -17,7 +18,7 @@ export interface Said {
 }
 
 /** A set as a line of the list. Sizes in millimetres, as they are kept. */
-export function lineOf(holding: Holding, { address, used, ...said }: Said): ListLine {
+export function lineOf({ holding, address, used, ...said }: ListedSet): ListLine {
   return {
     ...said,
     number: holding.number,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { DETAIL_SIGNS, type Detail } from '#core/catalog'
+import { type Detail, detailLength } from '#core/catalog'
 import KField from '~/kit/KField.vue'
 import { detailWords } from '~/subjects/set/detailWords'
 import { takeInWords } from '~/subjects/pile/takeInWords'
@@ -13,8 +13,8 @@ const { label, as } = detailWords[detail]
 
 <template>
   <KField :label="label" :for="id" :problem="problem">
-    <input v-if="as === 'line'" :id="id" v-model="model" class="field figures" :maxlength="DETAIL_SIGNS[detail]" autocomplete="off" />
-    <textarea v-else-if="as === 'lines'" :id="id" v-model="model" class="field" dir="auto" rows="2" :maxlength="DETAIL_SIGNS[detail]" />
+    <input v-if="as === 'line'" :id="id" v-model="model" class="field figures" :maxlength="detailLength(detail)" autocomplete="off" />
+    <textarea v-else-if="as === 'lines'" :id="id" v-model="model" class="field" dir="auto" rows="2" :maxlength="detailLength(detail)" />
     <select v-else :id="id" v-model="model" class="field">
       <option value="">{{ takeInWords.none }}</option>
       <option v-for="(text, choice) in as.choices" :key="choice" :value="choice">{{ text }}</option>
