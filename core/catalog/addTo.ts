@@ -1,5 +1,5 @@
 /**
- * Adds values to the list of a key, which is made where there is none. The list is changed: no list is copied for each value.
+ * Adds values to the list of a key, which is made if it is missing. Mutates the list, so that no list is copied for each value.
  * @example addTo(new Map([['a', [1]]]), 'a', 2).get('a') //=> [1, 2]
  */
 export function addTo<K, V>(lists: Map<K, V[]>, key: K, ...values: readonly V[]): Map<K, V[]> {

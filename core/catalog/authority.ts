@@ -14,7 +14,7 @@ export const Brand = z.object({
 })
 export type Brand = z.infer<typeof Brand>
 
-/** What sort of thing it is in the hand. `suffix` may follow the number on labels and say where to look. */
+/** The sort of thing. `suffix` may follow the number on labels and say where to look. */
 export const Kind = z.object({
   id: Id,
   name: Name,
@@ -33,17 +33,17 @@ export const Kind = z.object({
 })
 export type Kind = z.infer<typeof Kind>
 
-/** What sort of design it is: one a set. `rank` is the owner's own order. */
+/** The sort of design: one a set. `rank` is the owner's order. */
 export const Category = z.object({ id: Id, name: Name, rank: z.number(), seeAlsoIds: z.array(Id) })
 export type Category = z.infer<typeof Category>
 
-/** What it is about or for: many a set, the first one files it. `rank` is the owner's own order. */
+/** What it is about or for: many a set; the set is filed by the first one. `rank` is the owner's order. */
 export const Theme = z.object({
   id: Id,
   name: Name,
   rank: z.number(),
   seeAlsoIds: z.array(Id),
-  /** With few sets, it stands in the index under its first letter, together with others. */
+  /** With few sets, it shares a page of the index with other themes of its letter. */
   sharesPage: z.boolean(),
 })
 export type Theme = z.infer<typeof Theme>

@@ -12,7 +12,7 @@ export const Name = z.string().trim().min(1).max(LIMITS.name)
 /** Free text. Bounded so that a damaged file cannot fill the browser. */
 export const Text = z.string().max(LIMITS.text)
 export const LengthMm = z.number().positive().max(MAX_LENGTH_MM)
-/** Can something be set down behind it? */
+/** Whether a key can be generated behind this one. */
 function isOrderKey(key: string): boolean {
   try {
     return generateKeyBetween(key, null) > key

@@ -36,7 +36,7 @@ export function blankHolding(identity: Pick<Holding, 'id' | 'number' | 'seriesId
   }
 }
 
-/** What a set sits in, at a place: of the kind and type that were decided for it; in a cell it is that cell. */
+/** The holder of a set at a place: of the type decided for the set; in a cell it is that cell. */
 export function newHolder(
   id: string,
   holding: Pick<Holding, 'id' | 'sitsIn' | 'holderTypeId'>,
@@ -53,7 +53,7 @@ export function newHolder(
   }
 }
 
-/** What of a set is taken as it is typed: no name that stands for a record of its own, no number, no place. One list of them. */
+/** Facts of a set that are stored as typed, unlike names that stand for records, its number and its place. The one list of them. */
 const PLAIN_FIELDS = [
   'name',
   'size',
@@ -65,13 +65,13 @@ const PLAIN_FIELDS = [
 ] as const satisfies readonly (keyof Holding)[]
 export type PlainFields = Pick<Holding, (typeof PLAIN_FIELDS)[number]>
 
-/** Those plain fields that `from` has. @example plainFieldsOf({ notes: 'from the quay', number: 4 }) //=> { notes: 'from the quay' } */
+/** The plain fields that `from` has. @example plainFieldsOf({ notes: 'from the quay', number: 4 }) //=> { notes: 'from the quay' } */
 export function plainFieldsOf<T extends Partial<PlainFields>>(from: T): Pick<T, keyof T & keyof PlainFields> {
   const fields = PLAIN_FIELDS.flatMap(field => (field in from ? [[field, from[field]]] : []))
   return Object.fromEntries(fields) as Pick<T, keyof T & keyof PlainFields>
 }
 
-/** A book as most people want one: numbers, by theme and by number, a small picture of each. */
+/** A book as most people want one: by theme and by number, with a small picture of each set. */
 export function blankBook(identity: Pick<IndexBook, 'id' | 'name' | 'createdAt'>): IndexBook {
   return {
     ...identity,
@@ -95,7 +95,7 @@ export function blankBook(identity: Pick<IndexBook, 'id' | 'name' | 'createdAt'>
   }
 }
 
-/** A new strip. What carries over from the one before is put on top by the caller. */
+/** A new strip. The caller adds what carries over from the one before. */
 export function blankDraft(identity: Pick<Draft, 'id' | 'rank' | 'createdAt'>): Draft {
   return {
     ...identity,
@@ -127,7 +127,7 @@ export function emptyCatalogue(): CatalogueData {
 }
 
 /**
- * Whether a text shows nothing: spaces alone, or letters without a shape, as those of no width.
+ * Whether a text shows nothing: only spaces or invisible characters.
  * @example isBlank('\u200b ') //=> true
  */
 export const isBlank = (text: string): boolean => !/[^\p{White_Space}\p{Default_Ignorable_Code_Point}\p{Cc}\u2800]/u.test(text)

@@ -10,7 +10,7 @@ export const Piece = z.object({
   id: Id,
   words: z.array(Name),
   size: SizeMm.nullable(),
-  /** Where it begins on the picture of the set, from the upper left corner of the set; null: not known. */
+  /** Its upper left corner on the picture of the set; null: not known. */
   at: PlaceMm.nullable(),
   pictureHash: PictureHash.nullable(),
   isMissing: z.boolean(),
@@ -18,11 +18,11 @@ export const Piece = z.object({
 })
 export type Piece = z.infer<typeof Piece>
 
-/** A number or code that stands on the thing or in an older list, and still finds it. */
+/** Another number or code of the set, on the thing or in an older list, that also finds it. */
 const Alias = z.object({
   text: Name,
   from: z.enum(['writtenOnIt', 'list', 'maker', 'formerAddress']),
-  /** Where the text can be read two ways: which the owner says it is. */
+  /** For a text with two readings, the owner's choice. */
   reading: z.enum(CODE_READINGS).nullable(),
 })
 type Alias = z.infer<typeof Alias>
@@ -42,7 +42,7 @@ export const QUESTION_CODES = [
   'numberFar',
   'tooLong',
 ] as const
-/** Something an import could not settle. It stays on the set, with the text as it was written, until answered. */
+/** A cell that an import could not read. It stays on the set, with its text, until it is answered. */
 export const OpenQuestion = z.object({ code: z.enum(QUESTION_CODES), text: Text })
 export type OpenQuestion = z.infer<typeof OpenQuestion>
 
@@ -61,7 +61,7 @@ export const Holding = z.object({
   thicknessMm: LengthMm.nullable(),
   /** Phrases and things that stand on the set. */
   words: z.array(Name).max(LIMITS.words),
-  /** Suggested words that the owner accepted; kept apart from what really stands on it. */
+  /** Suggested words that the owner accepted; kept apart from words that are on the set. */
   searchWords: z.array(Name).max(LIMITS.words),
   ...DETAIL_SCHEMAS,
   /** null: not known. */
@@ -70,17 +70,17 @@ export const Holding = z.object({
   pieces: z.array(Piece).max(400),
   aliases: z.array(Alias).max(40),
   questions: z.array(OpenQuestion).max(40),
-  /** Where an older list says it is, as written there, until somebody has looked. */
+  /** The place that an older list states, until somebody has looked. */
   placeText: z.string().max(500),
-  /** What it sits in, once somebody has decided; its holder is of this type when it is placed. */
+  /** The kind of holder decided for the set; its holder gets it when the set is placed. */
   sitsIn: z.enum(HOLDER_TYPES).nullable(),
-  /** What the label on the thing says, once it carries one; null: not known. */
+  /** The text of its label, once it carries one; null: not known. */
   labelText: z.string().max(60).nullable(),
   /** Cut in two, each half in a holder of its own: it has two addresses. */
   isCutInTwo: z.boolean(),
   /** It has gone sticky, and harms what lies beside it. */
   isSticky: z.boolean(),
-  /** The type of holder it was given; its holder is of that type once it is placed. */
+  /** The holder type decided for the set; its holder gets it when the set is placed. */
   holderTypeId: Id.nullable(),
   /** A photo of the back of its packaging. */
   packagingPictureHash: PictureHash.nullable(),
@@ -107,7 +107,7 @@ export const Loan = z.object({
   to: Name,
   outAt: Moment,
   backAt: Moment.nullable(),
-  /** It was fetched to be used: once it is back, it was used. What moves to a basket for the season was not. */
+  /** It was fetched to be used, so once it is back it counts as used. Sets moved to a basket for the season do not. */
   isForUse: z.boolean(),
 })
 export type Loan = z.infer<typeof Loan>

@@ -6,31 +6,31 @@ const MarginMm = z.number().min(0).max(LABEL_LIMITS.marginMm)
 const OffsetMm = z.number().min(-LABEL_LIMITS.offsetMm).max(LABEL_LIMITS.offsetMm)
 const PitchMm = z.number().positive().max(LABEL_LIMITS.pitchMm)
 
-/** How labels are made where a corner of the room has no way of its own, and the tape that is in the machine. */
+/** How labels are made where a zone has no template of its own, and the tape in the machine. */
 export const LabelHabits = z.object({
   template: z.enum(SET_LABELS),
   /** A square code of the number stands in front. */
   hasCode: z.boolean(),
   tapeWidthMm: z.literal([...TAPE_WIDTHS_MM]),
-  /** What the machine leaves blank along each long edge of the tape. */
+  /** Blank that the machine leaves along each long edge of the tape. */
   edgeMm: z.number().min(0).max(LABEL_LIMITS.edgeMm),
-  /** Blank in front of each label and behind it. */
+  /** Blank before and behind each label. */
   beforeMm: MarginMm,
   afterMm: MarginMm,
   /** Blank tape behind a label that is printed alone. Most machines leave the same length in front and behind. */
   singlyAfterMm: MarginMm,
-  /** From where the machine prints to where it cuts: so much is lost with every cut, or once where labels are chained. */
+  /** Distance from print head to cutter: lost with every cut, or once for a chain. */
   toCutterMm: MarginMm,
-  /** A label on tape is never longer than this, its margins left out. */
+  /** Longest label on tape, without its margins. */
   longestMm: z.number().min(10).max(LABEL_LIMITS.longestMm),
   isChained: z.boolean(),
 })
 export type LabelHabits = z.infer<typeof LabelHabits>
 
-/** What the label on a thing says, or the card beneath it, since it was made. What it belongs to may be gone. */
+/** The text of a thing's label or card since it was made. The thing may be gone. */
 export const Label = z.object({
   id: Id,
-  /** What kind of thing carries it, and which: `set:01J...`, `cell:01J...:2:3`. */
+  /** The kind of thing and its id: `set:01J...`, `cell:01J...:2:3`. */
   of: z.string().regex(/^((set|shared|container|tab|card|divider):[0-9A-HJKMNP-TV-Z]{26}|cell:[0-9A-HJKMNP-TV-Z]{26}:\d{1,3}:\d{1,3})$/),
   template: z.enum(PRINTED_FORMS),
   /** Line by line, as it was shortened. */
@@ -39,7 +39,7 @@ export const Label = z.object({
 })
 export type Label = z.infer<typeof Label>
 
-/** A kind of label sheet by its measures, and where the sheet that was begun goes on. */
+/** A label sheet by its measures, and where the begun sheet goes on. */
 export const LabelSheet = z.object({
   id: Id,
   name: Name,
@@ -54,7 +54,7 @@ export const LabelSheet = z.object({
   /** From one label to the next. */
   acrossMm: PitchMm,
   downMm: PitchMm,
-  /** The first free label of the sheet that was begun, row by row from nought. */
+  /** Index of the first free label of the begun sheet, row by row. */
   nextFree: z
     .number()
     .int()
@@ -63,6 +63,6 @@ export const LabelSheet = z.object({
 })
 export type LabelSheet = z.infer<typeof LabelSheet>
 
-/** A printer, and how far it prints beside where it should. */
+/** A printer, with the offset of its print. */
 export const Printer = z.object({ id: Id, name: Name, rightMm: OffsetMm, downMm: OffsetMm })
 export type Printer = z.infer<typeof Printer>

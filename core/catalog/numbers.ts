@@ -14,7 +14,7 @@ import {
 } from './choices'
 import { LabelHabits } from './labels'
 
-/** How the numbers of a series are written. Changing it changes the writing, never which set a number means. */
+/** How the numbers of a series are written. A change alters the writing, never the set that a number means. */
 export const Series = z.object({
   id: Id,
   name: Name,
@@ -22,9 +22,9 @@ export const Series = z.object({
   padding: z.number().int().min(0).max(8),
   suffixBy: z.enum(['none', 'kind']),
   isRunning: z.boolean(),
-  /** What a number counts. Of `all` but the first, each brand, container or page size has a series of its own below it. */
+  /** What a number counts. Except for `all`, each brand, container or page size has a series of its own below this one. */
   countsBy: z.enum(NUMBER_SCHOOLS),
-  /** The series it is one of, and for what: the key of a brand, a container or a maker's letters. */
+  /** The series above it, and the key of its brand, container or maker's letters within that. */
   partOf: z.object({ seriesId: Id, key: z.string().max(80) }).nullable(),
 })
 export type Series = z.infer<typeof Series>
@@ -53,21 +53,21 @@ export const RoomSettings = z.object({
   paper: z.enum(['A4', 'Letter']),
   currency: CurrencyCode,
   isDemo: z.boolean(),
-  /** How a dated list of this room is read where its dates do not tell; null: nobody said. */
+  /** How dates of a list are read if they do not show their order; null: not known. */
   dateOrder: z.enum(DATE_ORDERS).nullable(),
   /** How shelves are counted where the screen names one. The record counts from the top. */
   shelvesFrom: z.enum(SHELVES_FROM),
-  /** Screen pixels a millimetre takes, once the owner has laid a bank card on the screen. */
+  /** Screen pixels a mm, once the owner has laid a bank card on the screen. */
   pxPerMm: z.number().min(1).max(40).nullable(),
-  /** How many sets the owner has or expects: what the method of taking in was chosen by. */
+  /** Number of sets that the owner has or expects: the way of taking in was chosen by it. */
   collection: z.enum(COLLECTIONS).nullable(),
   /** The stages of taking in that the owner works by, besides capture and file. */
   stages: z.array(z.enum(OPTIONAL_STAGES)),
-  /** Where sets stand until there is time: "for now". */
+  /** The container where sets wait until there is time: "for now". */
   forNowContainerId: Id.nullable(),
-  /** Photos byte for byte as they came; otherwise scaled down to what the screen and paper can show. */
+  /** true: photos are kept byte for byte; else scaled down to what screen and paper can show. */
   keepsOriginals: z.boolean(),
-  /** How addresses are written, by type of container, where the owner has a way of their own. */
+  /** The owner's patterns of addresses, by type of container. */
   addressPatterns: z.partialRecord(z.enum(CONTAINER_TYPES), z.string().trim().min(1).max(60)),
   /** What lifting a container takes, as the owner does it: hands in front of the ankles, lifts a minute, turn of the body. */
   lifting: z.object({
@@ -78,10 +78,10 @@ export const RoomSettings = z.object({
     carryToMm: z.number().min(0).max(1750),
     grip: z.enum(GRIPS),
   }),
-  /** Ways of fitting in the owner's own order, and those the owner would never do: they are never proposed. */
+  /** The owner's order of the ways to fit, and the ways that are never proposed. */
   fitOrder: z.array(z.enum(FIT_WAYS)),
   fitNever: z.array(z.enum(FIT_WAYS)),
-  /** What is printed or stuck on a set for each way in which it goes with another; empty: nothing. */
+  /** The mark on a set for each way of going together; empty: none. */
   marks: z.record(z.enum(WAYS), z.string().trim().max(4)),
   labels: LabelHabits,
 })

@@ -13,14 +13,14 @@ import {
   SET_LABELS,
 } from './choices'
 
-/** Furniture. Shelves (or drawers, or tiers) count from the top, as one reads. */
+/** Furniture. Shelves (or drawers, or tiers) count from the top. */
 export const Fixture = z.object({
   id: Id,
   name: Name,
   type: z.enum(FIXTURE_TYPES),
   shelves: z.number().int().min(1).max(LIMITS.shelves),
   rank: z.number(),
-  /** How high each shelf board lies above the floor, from the top; null: as is usual for furniture of this type. */
+  /** Heights of the shelf boards above the floor, from the top; null: usual for this type of furniture. */
   shelfHeightsMm: z.array(z.number().min(0).max(4000)).max(LIMITS.shelves).nullable(),
   widthMm: LengthMm.nullable(),
   /** Daylight falls on it. */
@@ -28,15 +28,15 @@ export const Fixture = z.object({
 })
 export type Fixture = z.infer<typeof Fixture>
 
-/** Pages of equal cells, as in a binder: a place there is page and cell, not a position in a row. */
+/** Pages of equal cells, as in a binder: a place is page and cell, not a position in a row. */
 export const CellGrid = z.object({
   rows: z.number().int().min(1).max(LIMITS.cellsASide),
   columns: z.number().int().min(1).max(LIMITS.cellsASide),
   pages: z.number().int().min(1).max(LIMITS.pages),
   isTwoSided: z.boolean(),
-  /** Inner size of a cell; null: never measured, anything is taken to fit. */
+  /** Inner size of a cell; null: not measured, so everything is taken to fit. */
   cellSize: SizeMm.nullable(),
-  /** When a cell that was freed is used again: after the pages are full, before anything else, or never. */
+  /** When a freed cell is used again: when the pages are full, first of all, or never. */
   reuse: z.enum(CELL_REUSES),
 })
 export type CellGrid = z.infer<typeof CellGrid>
@@ -56,12 +56,12 @@ export const Container = z.object({
   cells: CellGrid.nullable(),
   zoneId: Id,
   emptyWeightG: z.number().min(0).max(50_000).nullable(),
-  /** A patch of table that things lie on while they are re-filed: a place with an address, where nothing is filed. */
+  /** A patch of table for holders during a re-filing: it has an address, but nothing is filed there. */
   isTable: z.boolean(),
 })
 export type Container = z.infer<typeof Container>
 
-/** A divider with its tab. It stands in the row among the holders; what follows it, up to the next, is its section. */
+/** A divider with its tab. It is an entry of the row; the holders behind it, up to the next divider, are its section. */
 export const Section = z.object({
   id: Id,
   containerId: Id,
@@ -69,7 +69,7 @@ export const Section = z.object({
   order: OrderKey,
   title: Name,
   colour: z.number().int().min(0).max(5),
-  /** What it stands for in the filing rule, so that a new set knows on which side of the tab it goes. */
+  /** What it stands for in the filing rule: new sets of it go behind the tab. */
   standsFor: z.object({ by: z.enum(['brand', 'theme', 'category', 'kind']), id: Id }).nullable(),
 })
 export type Section = z.infer<typeof Section>
@@ -94,12 +94,12 @@ export const Zone = z.object({
   filingRule: FilingRule,
   /** Empty: takes every kind. */
   takesKindIds: z.array(Id),
-  /** Of each container, this share is kept free for growth. */
+  /** Share of each container that is kept free for growth. */
   growthReserve: z.number().min(0).max(0.9),
   capHoldings: z.number().int().positive().nullable(),
-  /** What labels of its sets say; null: as in the rest of the room. */
+  /** Template for labels of its sets; null: that of the room. */
   labelTemplate: z.enum(SET_LABELS).nullable(),
-  /** What goes into a holder besides the set, by the habit of the zone. */
+  /** What goes into a holder with the set, by the habit of the zone. */
   habits: z.object({ insert: z.boolean(), magnet: z.boolean(), packaging: z.enum(PACKAGINGS), dies: z.enum(DIE_PLACES) }),
 })
 export type Zone = z.infer<typeof Zone>
@@ -112,10 +112,10 @@ export const HolderType = z.object({
   name: Name,
   type: z.enum(HOLDER_TYPES),
   rank: z.number(),
-  /** Laid flat and empty, between the seams. Of a celled page, one cell. null: it takes any size. */
+  /** Flat and empty, between the seams. Of a celled page, one cell. null: it takes any size. */
   inner: SizeMm.nullable(),
   closure: z.enum(CLOSURES),
-  /** As thick as its contents may be for it to close, or at all where it is stiff; null: no limit known. */
+  /** Largest thickness at which it closes, or that a stiff one takes; null: no known limit. */
   maxThicknessMm: LengthMm.nullable(),
   /** One layer of its film. */
   filmMm: ThinMm,
@@ -123,7 +123,7 @@ export const HolderType = z.object({
   /** Snaps and stiff backs. */
   extraBulkMm: ThinMm,
   weightG: z.number().min(0).max(20_000).nullable(),
-  /** What it stands in; empty: anything. */
+  /** The types of container it goes into; empty: any. */
   standsIn: z.array(z.enum(CONTAINER_TYPES)),
   cells: z
     .object({
@@ -151,7 +151,7 @@ export const Cell = z.object({
 })
 export type Cell = z.infer<typeof Cell>
 
-/** What one or more sets sit in, and where that stands: in a row (`order`) or in a cell of a page (`cell`). */
+/** A holder of one or more sets, and its place: in a row (`order`) or in a cell (`cell`). */
 export const Holder = z.object({
   id: Id,
   holderTypeId: Id.nullable(),
@@ -161,20 +161,17 @@ export const Holder = z.object({
   order: OrderKey,
   cell: Cell.nullable(),
   /**
-   * Nobody has looked where in its container it stands: the page is known, or nothing. It has no cell then, and its order is the
-   * one in which the list or the owner named it. null: its place is known.
+   * Its position is unknown: only its page may be known. Then it has no cell, and its order is the one in which the list or the owner
+   * named it. null: its position is known.
    */
   somewhere: z.object({ page: z.number().int().min(1).max(LIMITS.pages).nullable() }).nullable(),
-  /** Why it stands outside of the filing rule ("kept on the desk, used daily"); null: it does not. */
+  /** Why it is pinned outside of the filing rule ("kept on the desk, used daily"); null: it is not pinned. */
   apartBecause: z.string().trim().min(1).max(200).nullable(),
   holdingIds: z.array(Id).min(1).max(2000),
 })
 export type Holder = z.infer<typeof Holder>
 
-/**
- * The filled length of a lane as somebody measured it, and what stood there at that time, by kind and holder: what the
- * thickness of a filled holder is learnt from.
- */
+/** A measured length of a lane, and its contents at that time by kind and holder: the thickness of a filled holder is learnt from these. */
 export const MeasuredLength = z.object({
   id: Id,
   containerId: Id,
@@ -188,7 +185,7 @@ export const MeasuredLength = z.object({
 })
 export type MeasuredLength = z.infer<typeof MeasuredLength>
 
-/** Which holders shall stand in a lane, front to back, and the divider in front of the first of each group. */
+/** The holders that a lane shall hold, front to back, with a divider in front of each group. */
 export const LaneTarget = z.object({
   containerId: Id,
   lane: z.number().int().min(1).max(LIMITS.lanes),
@@ -197,7 +194,7 @@ export const LaneTarget = z.object({
 })
 export type LaneTarget = z.infer<typeof LaneTarget>
 
-/** A re-filing under way: the aim, and how far it has come. The steps that are left follow from the aim and the room as it stands. */
+/** A re-filing under way: its aim, and what was done. The remaining steps follow from the aim and the room. */
 export const Refiling = z.object({
   id: Id,
   name: Name,
@@ -208,13 +205,13 @@ export const Refiling = z.object({
   ruleBefore: FilingRule,
   rule: FilingRule,
   lanes: z.array(LaneTarget).max(2000),
-  /** Free table beside the shelves, and the container that stands for it while things lie there. */
+  /** Free length of table beside the shelves, and the container for what lies there. */
   tableMm: LengthMm,
   tableContainerId: Id,
   armfulMm: LengthMm,
   stepsDone: z.number().int().nonnegative(),
   liftsDone: z.number().int().nonnegative(),
-  /** Minutes worked on it, by the moments at which steps were ticked. */
+  /** Minutes worked on it, by the times at which steps were ticked. */
   minutesWorked: z.number().nonnegative(),
   lastStepAt: Moment.nullable(),
 })

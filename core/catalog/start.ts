@@ -6,7 +6,7 @@ import type { Fixture, Zone } from './room'
 import { START_HOLDER_TYPES } from './startHolders'
 import type { CatalogueData } from './tables'
 
-// Thickness and weight of one filled holder in a lane, common practice; the room learns the thickness better from measured lengths.
+// Thickness and weight of one filled holder, common practice; the room learns thickness from measured lengths.
 const START_KINDS: readonly Omit<Kind, 'id' | 'rank'>[] = [
   {
     name: 'Clear',
@@ -121,7 +121,7 @@ const START_KINDS: readonly Omit<Kind, 'id' | 'rank'>[] = [
 ]
 /** An insert card in every pocket, nothing else: the commonest habit. */
 export const START_HABITS: Zone['habits'] = { insert: true, magnet: false, packaging: 'none', dies: 'apart' }
-/** Furniture nobody has measured yet. */
+/** Unmeasured furniture. */
 export const PLAIN_FIXTURE: Pick<Fixture, 'shelfHeightsMm' | 'widthMm' | 'isSunlit'> = {
   shelfHeightsMm: null,
   widthMm: null,
@@ -139,8 +139,8 @@ const START_CATEGORIES: readonly string[] = [
 ]
 
 /**
- * Two lines on 12 mm tape, as one chain. A machine cuts about an inch behind where it prints, and leaves as much behind a label that
- * is printed by itself: common practice.
+ * Two lines on 12 mm tape, as one chain. A machine cuts about an inch behind its print head, and leaves as much behind a label that is
+ * printed alone: common practice.
  */
 export const START_LABELS: RoomSettings['labels'] = {
   template: 'brandAboveName',
@@ -185,8 +185,8 @@ export function startSeries(id: string): Series {
 }
 
 /**
- * What "start empty" gives: the kinds and categories that nearly everybody needs, one zone, one shelf and one bin,
- * so that the very first set has a place to go.
+ * The contents of "start empty": kinds and categories that nearly everybody needs, one zone, one shelf and one bin, so that the first set
+ * has a place to go.
  */
 export function startCatalogue(newId: () => string): CatalogueData {
   const data = emptyCatalogue()
@@ -241,7 +241,7 @@ export function newTheme(id: string, name: string, existing: readonly Theme[]): 
 export function newCategory(id: string, name: string, existing: readonly Category[]): Category {
   return { id, name, rank: nextRank(existing), seeAlsoIds: [] }
 }
-/** A kind that the owner adds: a stamp of common thickness, not to be cut, until it is said otherwise. */
+/** A new kind: a stamp of common thickness that must not be cut, until the owner says otherwise. */
 export function newKind(id: string, name: string, existing: readonly Kind[]): Kind {
   return {
     id,

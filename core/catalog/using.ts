@@ -3,15 +3,15 @@ import { Id, Moment, PartialDate } from './basics'
 import { LIMITS, USE_SOURCES } from './choices'
 
 /**
- * A day on which a set was used; or what an older list, or somebody, says of its use as a whole. How often and when last are
- * counted from these, and kept nowhere beside them.
+ * A day on which a set was used; or its use as a whole, as an older list or a person states it. How often and when last are counted from
+ * these, and stored nowhere else.
  */
 export const Use = z.object({
   id: Id,
   holdingId: Id,
-  /** null: nobody knows when. */
+  /** null: unknown. */
   on: PartialDate.nullable(),
-  /** How often; 0: not once until it was said; null: used, and nobody knows how often. */
+  /** How often; 0: not used until this was noted; null: used an unknown number of times. */
   times: z.number().int().nonnegative().nullable(),
   from: z.enum(USE_SOURCES),
 })
@@ -20,9 +20,9 @@ export type Use = z.infer<typeof Use>
 /** One set on a pull list. */
 export const PullLine = z.object({
   holdingId: Id,
-  /** The set it goes along with; null: it was asked for itself. */
+  /** The set that it goes along with; null: it was asked for itself. */
   alongWithId: Id.nullable(),
-  /** What it was taken out of: its holders, two where it was cut in two; itself where it stands in none. */
+  /** Ids it was taken out of: its holders (two if it was cut in two), or itself if it was in none. */
   takenFromIds: z.array(Id).max(2),
 })
 export type PullLine = z.infer<typeof PullLine>

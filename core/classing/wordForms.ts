@@ -68,13 +68,13 @@ const LARGEST_FIGURE = 100
 export class WordForms {
   constructor(private readonly plurals: ReadonlyMap<string, string> = new Map()) {}
 
-  /** Reads the list that `scripts/lexicon.mjs` writes: a line a plural, behind it its singular. */
+  /** Reads the list that `scripts/lexicon.mjs` writes: a plural and its singular on each line. */
   static read(text: string): WordForms {
     const lines = text.split('\n').filter(line => line !== '' && !line.startsWith('#'))
     return new WordForms(new Map(lines.map(line => line.split(' ') as [string, string])))
   }
 
-  /** The keys of a word in plain letters, itself among them, or of nothing but figures. O(length). */
+  /** The keys of a word in plain letters or figures, itself included. O(length). */
   keysOf(word: string): readonly string[] {
     if (/^\d/.test(word)) {
       const bare = plainFigure(word)

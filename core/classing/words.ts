@@ -1,11 +1,10 @@
 import { plainLetters } from './normalise'
 
-/** What English runs on behind an apostrophe. In front of any other it is an article of its own: `l'étoile`. */
+/** What follows an apostrophe in English. Before any other letter the apostrophe ends an article: `l'étoile`. */
 const ENGLISH_ENDS = /(\p{L})['\u2019\u2018\u02BC](?=(?:s|t|re|ve|ll|d|m)(?!\p{L}))/gu
 
 /**
- * The words of a text as they are spelt, in small letters: `Mother’s` is one word, `&` is "and", all else that is neither letter
- * nor figure parts words.
+ * The words of a text in lower case: `Mother’s` is one word, `&` is "and", and anything else that is no letter or figure separates words.
  * @example spelledWords('Mother’s & Pop-up') //=> ['mothers', 'and', 'pop', 'up']
  */
 export function spelledWords(text: string): string[] {
@@ -17,12 +16,12 @@ export function spelledWords(text: string): string[] {
     .filter(word => /[\p{L}\p{N}]/u.test(word))
 }
 
-/** The same in plain letters: what the index holds and what is asked. @example tokensOf('Möwe') //=> ['mowe'] */
+/** The words in plain letters, for the index and for asks. @example tokensOf('Möwe') //=> ['mowe'] */
 export const tokensOf = (text: string): string[] => spelledWords(text).map(plainLetters)
 
 /**
- * The other plain spelling of a word, where it has one: letters with two dots or a ring as those write them who have no key for
- * them. `word` as `spelledWords` gives it.
+ * The other plain spelling of a word, if it has one: umlauts and rings as people without such keys write them. `word` as `spelledWords`
+ * gives it.
  * @example spelledWords('Möwe').map(inTwoLetters) //=> ['moewe']
  */
 export function inTwoLetters(word: string): string | null {

@@ -1,10 +1,10 @@
 /** Numbers as words, by their value. */
 export const NUMBER_WORDS = 'zero one two three four five six seven eight nine ten eleven twelve'.split(' ')
 
-/** A figure without zeros in front of it. @example plainFigure('0352') //=> '352' */
+/** A figure without leading zeros. @example plainFigure('0352') //=> '352' */
 export const plainFigure = (text: string): string => text.replace(/^0+(?=\d)/, '')
 
-/** The figure that a name ends in, as it is written; '': it ends in none. @example figureBehind('Bin 07') //=> '07' */
+/** The figure at the end of a name, as written; '': none. @example figureBehind('Bin 07') //=> '07' */
 export const figureBehind = (name: string): string => /\d*$/.exec(name)?.[0] ?? ''
 
 const ROMAN = [
@@ -14,7 +14,7 @@ const ROMAN = [
   [4, 'iv'],
   [1, 'i'],
 ] as const
-/** A Roman number, in small letters. @example romanOf(14) //=> 'xiv' */
+/** A Roman number in lower case. @example romanOf(14) //=> 'xiv' */
 export function romanOf(count: number): string {
   let left = count
   let text = ''

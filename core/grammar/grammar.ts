@@ -16,14 +16,14 @@ const allOf = new Intl.ListFormat('en-GB', { type: 'conjunction' })
 /** @example listOf(['Bin 1', 'Bin 2', 'Binder A']) //=> 'Bin 1, Bin 2 and Binder A' */
 export const listOf = (names: readonly string[]): string => allOf.format(names)
 
-/** As much of a text as goes on a line. @example short('Kelp Study', 4) //=> 'Kelp ...' */
+/** A text cut to the length of a line. @example short('Kelp Study', 4) //=> 'Kelp ...' */
 export const short = (text: string, most = 80): string => (text.length > most ? `${text.slice(0, most)} ...` : text)
 
 const dayFormat = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'long', year: 'numeric' })
 const monthFormat = new Intl.DateTimeFormat('en', { month: 'long', year: 'numeric' })
 const timeFormat = new Intl.DateTimeFormat('en', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
 
-/** A day, a month or a year, as much as is known; of a moment the day by this machine's clock. */
+/** A day, month or year, as precisely as it is known; for a moment, the day by this machine's clock. */
 export function partialDay(date: string): string {
   if (date.length === 4) return date
   if (date.length === 7) return monthFormat.format(new Date(`${date}-15T12:00:00`))

@@ -1,14 +1,14 @@
 /** A word of the craft and its short forms. */
 export interface ShortWord {
   readonly long: string
-  /** As it is written where there is little room; null: it is not shortened on paper. */
+  /** The written short form; null: it is not shortened on paper. */
   readonly written: string | null
-  /** As it stands in lists and is asked for. */
+  /** Short forms in lists and asks. */
   readonly said: readonly string[]
 }
 const of = (long: string, written: string | null, ...said: readonly string[]): ShortWord => ({ long, written, said })
 
-/** Common practice. Those that are written stand in the order in which a text is shortened: what gains most comes first. */
+/** Common practice. Written ones are in the order in which a text is shortened: the largest gain first. */
 export const SHORT_WORDS: readonly ShortWord[] = [
   of('congratulations', 'congrats', 'congrats'),
   of('anniversary', 'anniv.', 'anniv'),

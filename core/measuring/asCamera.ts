@@ -1,13 +1,13 @@
 import { least } from 'd3-array'
 import { type Matrix3, perspective, type Point, type Quad } from './perspective'
 
-/** Focal lengths that a camera may have, as shares of the longer side of its picture: from very wide to a long one (common practice). */
+/** Focal lengths of cameras, as shares of the longer side of the picture: from very wide to long (common practice). */
 const FOCALS = [0.55, 0.7, 0.9, 1.15, 1.5, 2, 2.7, 3.6] as const
 
 export interface CameraFit {
-  /** 0 where the corners are those of the rectangle, 0.1 where its sides are about a tenth off. */
+  /** 0 if the corners are those of the rectangle, 0.1 if its sides are about a tenth off. */
   readonly misfit: number
-  /** How far the camera leans away from straight above. */
+  /** Angle between the camera's axis and the vertical. */
   readonly tiltDeg: number
 }
 

@@ -1,6 +1,6 @@
 import type { Mask } from './threshold'
 
-/** Ink that hangs together: its box in pixels, edges included, and how many pixels it has. */
+/** Connected ink: its box in pixels, edges included, and its number of pixels. */
 interface Component {
   readonly left: number
   readonly top: number
@@ -26,7 +26,7 @@ export function componentsOf({ widthPx, heightPx, ink }: Mask): Labelled {
     while (parents[at] !== at) at = parents[at] = parents[parents[at] as number] as number
     return at
   }
-  /** The lower of the two, which the other is of from then on. */
+  /** Merges two components: the lower number stands for both. */
   const joined = (one: number, other: number): number => {
     const [a, b] = [root(one), root(other)]
     const low = Math.min(a, b)

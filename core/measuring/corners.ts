@@ -7,25 +7,25 @@ import type { Point, Quad } from './perspective'
 import { refineCorners } from './refine'
 import { otsu } from './threshold'
 
-/** How large the picture is for looking for sheets and cards in it. */
+/** Size of the picture in which sheets and cards are searched. */
 const LOOKED_AT_PX = 480
 const LEAST_SHARE = 0.004
-/** A quadrilateral is filled by what it is drawn round to this share. */
+/** Least share of a quadrilateral that its component fills. */
 const FILLED = 0.9
 const PROPOSED = 4
 
-/** Levels of brightness tried, as shares of the one that divides dark from bright best: light is uneven, shadows fall. */
+/** Brightness levels tried, as shares of Otsu's threshold: light is uneven and there are shadows. */
 const LEVELS = [0.62, 0.7, 0.78, 0.86, 0.94, 1, 1.06, 1.14, 1.22, 1.32] as const
 
-/** A quadrilateral that was found, its sides refined where they could be. */
+/** A quadrilateral, its sides refined if possible. */
 export interface FoundQuad {
   readonly quad: Quad
   readonly isRefined: boolean
 }
 
 /**
- * Bright quadrilaterals on a darker ground, each once, by their score, the lowest first. What touches the edge of the
- * picture is cut off and is left out. O(pixels).
+ * Bright quadrilaterals on a darker ground without duplicates, the lowest score first. Those that touch the edge of the picture are cut
+ * off and left out. O(pixels).
  */
 export function brightQuads(
   photo: GreyPicture,
@@ -46,12 +46,12 @@ export function brightQuads(
       const quad = largestQuad(rim.points)
       if (!quad || rim.filled / areaOf(quad) < FILLED) return
       const touched = [box.left === 0, box.top === 0, box.right === widthPx - 1, box.bottom === heightPx - 1].filter(Boolean).length
-      // What touches three edges is the ground.
+      // A component that touches three edges is the ground.
       if (touched > 0) isCutOff ||= touched < 3
       else found.push({ quad: upperLeftFirst(quad), score: scoreOf(small, quad) })
     })
   }
-  // A part of a thing that a shadow cuts off speaks less than the whole of it.
+  // A part that a shadow cuts off scores worse than the whole.
   const whole = found.map(each => ({
     quad: each.quad,
     score:
@@ -66,7 +66,7 @@ export function brightQuads(
     .map(({ quad, score }) => {
       const rough = scaled(quad, factor)
       const refined = refineCorners(photo, rough, Math.max(8, REACH * factor))
-      // What has no clear straight edge is less likely a sheet or a card, and is less sure where it ends.
+      // Without a clear straight edge it is less likely a sheet or a card, and its corners are less certain.
       return refined.ok
         ? { quad: refined.corners, isRefined: true, score: score + RAGGED * refined.offPx }
         : { quad: rough, isRefined: false, score: score + NO_EDGE }
@@ -77,14 +77,14 @@ export function brightQuads(
 const PART = 1.5
 const RAGGED = 0.15
 const NO_EDGE = 0.6
-/** Rounded corners pull the rough corners inward: in pixels of the small picture. */
+/** Rounded corners pull the approximate corners inward: in pixels of the small picture. */
 const REACH = 5
-/** Very likely one thing: the middle of the smaller lies in the larger, which is not many times as large. */
+/** Probably the same thing: the centre of the smaller is in the larger, which is not many times as large. */
 function overlaps(larger: Quad, smaller: Quad): boolean {
   const ratio = areaOf(larger) / areaOf(smaller)
   return ratio >= 1 && ratio < 3 && isInside(larger, middleOf(smaller))
 }
-/** Whether a point lies in a quadrilateral that goes round clockwise. */
+/** Whether a point is inside a clockwise quadrilateral. */
 export function isInside(quad: Quad, point: Point): boolean {
   return quad.every((corner, at) => {
     const next = quad[(at + 1) % 4] as Point
@@ -95,14 +95,14 @@ export const middleOf = (quad: Quad): Point => ({
   x: quad.reduce((sum, each) => sum + each.x, 0) / 4,
   y: quad.reduce((sum, each) => sum + each.y, 0) / 4,
 })
-/** The same thing at two levels: every corner within a few pixels of the small picture. */
+/** The same thing at two levels: all corners within a few pixels of the small picture. */
 function isSame(a: Quad, b: Quad): boolean {
   return a.every((corner, at) => side(corner, b[at] as Point) < 5)
 }
 
 /**
- * Proposes the corners of the reference: of the bright quadrilaterals those of the asked proportions and with the
- * emptiest middle first; what has no clear edge comes after what has. Empty when there is none.
+ * Proposed corners of the reference: bright quadrilaterals of the right proportions with the emptiest middle first; those without a clear
+ * edge last. Empty: there are none.
  */
 export function proposeCorners(
   photo: GreyPicture,
@@ -112,7 +112,7 @@ export function proposeCorners(
   return { quads: quads.map(each => each.quad), isCutOff }
 }
 
-/** The outermost pixels of a component, row by row, and how many lie between the first and last of each: holes count. */
+/** The first and last pixel of each row of a component, and the number of pixels between them, holes included. */
 function rimOf(
   labels: Int32Array,
   widthPx: number,
@@ -133,7 +133,7 @@ function rimOf(
 }
 const side = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y)
 
-/** Proportions that are off, and ink in the middle, speak against a card; a sheet has the set on it, and is large. */
+/** Wrong proportions, and ink in the middle, make a card less likely; a sheet is large and has the set on it. */
 function score(
   picture: GreyPicture,
   quad: Quad,
@@ -150,7 +150,7 @@ function score(
       ]
       return brightnessAt(picture, x, y)
     })
-  // How much brightness bends from one step to the next: light and shadow change slowly, ink does not.
+  // Second difference of brightness: light and shadow change slowly, ink does not.
   const rows = STEPS.map(row)
   let [bent, sum, count] = [0, 0, 0]
   for (const [at, values] of rows.entries()) {
@@ -170,7 +170,7 @@ function score(
 
 const STEPS = Array.from({ length: 29 }, (_, at) => 0.08 + at * 0.03)
 
-/** Clockwise as seen, beginning with the corner nearest to the upper left. */
+/** In clockwise order, beginning with the corner nearest to the upper left. */
 function upperLeftFirst(quad: Quad): Quad {
   const middle = middleOf(quad)
   const round = [...quad].sort((p, q) => Math.atan2(p.y - middle.y, p.x - middle.x) - Math.atan2(q.y - middle.y, q.x - middle.x))

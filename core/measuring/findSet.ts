@@ -9,14 +9,14 @@ import type { Point, Quad } from './perspective'
 import { refineCorners } from './refine'
 import { inkOf, type Mask } from './threshold'
 
-/** A piece of the set: its box in millimetres from the set's upper left corner. */
+/** A piece of the set: its box in mm from the set's upper left corner. */
 export interface MeasuredPiece {
   readonly xMm: number
   readonly yMm: number
   readonly widthMm: number
   readonly heightMm: number
 }
-/** A part of the plane at true scale: its upper left corner in millimetres of the plane. */
+/** A part of the plane at true scale: its upper left corner in mm of the plane. */
 export interface View {
   readonly picture: GreyPicture
   readonly x: number
@@ -26,7 +26,7 @@ export interface View {
 
 const DARKER_BY = 0.1
 const REACH_MM = 9
-/** Strokes of one piece lie nearer to each other than this; pieces of a set lie further apart (common practice). */
+/** Strokes of one piece are nearer to each other than this; pieces of a set are further apart (common practice). */
 const ONE_PIECE_MM = 4.5
 const LEAST_PIECE_MM = 2.5
 const LEAST_INK_MM2 = 1.2
@@ -34,14 +34,14 @@ const LEAST_INK_MM2 = 1.2
 export const inkOfView = ({ picture, pxPerMm }: Pick<View, 'picture' | 'pxPerMm'>): Mask =>
   inkOf(picture, Math.round(REACH_MM * pxPerMm), DARKER_BY)
 
-/** The set as a whole; with an edge: the rim of a backing, not only the outermost ink of loose pieces. */
+/** The set as a whole. `hasEdge`: measured to the rim of a backing, not only to the outermost ink. */
 export interface SetBox extends TurnedBox {
   readonly hasEdge: boolean
 }
 
-/** Why no set was measured: nothing there, more than one thing, a shadow, at the edge of sheet or photo, or no clear edge. */
+/** Why no set was measured: none is there, several are, a shadow, the edge of sheet or photo, or no clear edge. */
 export type FindFault = 'noSet' | 'twoSets' | 'hardShadow' | 'atEdge' | 'noSetEdge'
-/** The card beside the set: where it lies in the plane, and what of the plane the photo shows. */
+/** The card beside the set: its place in the plane, and the part of the plane in the photo. */
 export interface BesideCard {
   readonly plane: Quad
   isInPhoto(point: Point): boolean
@@ -50,7 +50,7 @@ export type Found =
   | { readonly ok: true; readonly box: SetBox; readonly pieces: readonly MeasuredPiece[] }
   | { readonly ok: false; readonly code: FindFault }
 
-/** The set on a sheet: round all of its ink, where nothing of it lies at the edge, and no second thing beside it. */
+/** The set on a sheet: the box of all ink, if no ink is at the edge and there is no second thing. */
 function boxOfInk(view: View, ink: Mask): SetBox | FindFault {
   if (hasHardShadow(view.picture, view.pxPerMm)) return 'hardShadow'
   const boxes = inkBoxes(ink, view.pxPerMm)
@@ -62,11 +62,11 @@ function boxOfInk(view: View, ink: Mask): SetBox | FindFault {
   const box = outerBox(view, boxOf(boxes, view))
   if (!box) return 'noSet'
   const rim = boxes.flatMap(each => each.rim).map(({ x, y }): Point => ({ x: view.x + x / view.pxPerMm, y: view.y + y / view.pxPerMm }))
-  // The rim of a backing goes all round, or some of it was not seen.
+  // The rim of a backing goes all round; else a part of it was not seen.
   const pale = sides(box.corners).filter(side => isPale(view, rim, side))
   return !box.hasEdge && pale.length > 0 && pale.length < 4 ? 'noSetEdge' : box
 }
-/** Whether all that reaches a side is pale, as the rim of a backing is. */
+/** Whether everything that reaches a side is pale, as the rim of a backing is. */
 function isPale(view: View, rim: readonly Point[], { from, inward }: Side): boolean {
   const reach = Math.round(STROKE_MM * view.pxPerMm)
   return rim
@@ -86,7 +86,7 @@ const boxOf = (boxes: readonly InkBox[], view: View): TurnedBox | null =>
   smallestBox(boxes.flatMap(each => each.rim).map(({ x, y }) => ({ x: view.x + x / view.pxPerMm, y: view.y + y / view.pxPerMm })))
 const isWithin = (box: InkBox, other: InkBox): boolean =>
   box.left >= other.left && box.top >= other.top && box.right <= other.right && box.bottom <= other.bottom
-/** The rim of a backing: a thin line that goes straight round something large. */
+/** The rim of a backing: a thin straight line all round something large. */
 function isRim(box: InkBox, view: View): boolean {
   const round = boxOf([box], view)
   if (!round || Math.min(round.width, round.height) < LEAST_BACKING_MM) return false
@@ -95,10 +95,7 @@ function isRim(box: InkBox, view: View): boolean {
 const LEAST_BACKING_MM = 25
 const RIM_INK = 0.4
 
-/**
- * The set in a view of true scale, and its pieces, upper ones first. `card`: the set lies beside a card; null: on a sheet.
- * O(pixels).
- */
+/** The set and its pieces in a view of true scale, upper pieces first. `card`: the set lies beside a card; null: on a sheet. O(pixels). */
 export function findSet(view: View, card: BesideCard | null): Found {
   const { pxPerMm } = view
   const toMm = ({ x, y }: Point): Point => ({ x: view.x + x / pxPerMm, y: view.y + y / pxPerMm })
@@ -126,7 +123,7 @@ export function findSet(view: View, card: BesideCard | null): Found {
     : { ok: true, box: whole, pieces: pieces.sort((a, b) => a.yMm - b.yMm || a.xMm - b.xMm) }
 }
 
-/** What is left of the rim of the backing: a thin line along its edge. */
+/** The rest of the rim of the backing: a thin line along its edge. */
 function isOfRim({ xMm, yMm, widthMm, heightMm }: MeasuredPiece, whole: SetBox): boolean {
   const isAt = (from: number, size: number, all: number): boolean =>
     size < RIM_BREADTH_MM && (from < RIM_BREADTH_MM || from + size > all - RIM_BREADTH_MM)
@@ -160,7 +157,7 @@ function backingBox(view: View, { plane, isInPhoto }: BesideCard): SetBox | Find
     areaOf(quad) > SECOND * areaOf(found.quad) && !isInside(found.quad, middleOf(quad)) && !isInside(quad, middleOf(found.quad))
   return others.some(isSecond) ? 'twoSets' : found.box
 }
-/** The box of a bright thing, where its edge is one and the same all round; or what speaks against it. */
+/** The box of a bright thing if its edge is the same all round, or the reason against it. */
 function edgeOf(view: View, quad: Quad, isInPhoto: BesideCard['isInPhoto']): SetBox | FindFault {
   const { pxPerMm } = view
   const box = outerBox(view, smallestBox(quad.map(({ x, y }) => ({ x: view.x + x / pxPerMm, y: view.y + y / pxPerMm }))))
@@ -172,16 +169,16 @@ function edgeOf(view: View, quad: Quad, isInPhoto: BesideCard['isInPhoto']): Set
   if (Math.max(...steps) - Math.min(...steps) > UNLIKE_STEPS) return 'hardShadow'
   return hasHardShadow(insideOf(view, box), pxPerMm) ? 'hardShadow' : box
 }
-/** A second thing as large as this share of the set is a set as well. */
+/** A second thing of at least this share of the set is a set as well. */
 const SECOND = 0.25
-/** Outside as bright as inside: there is no edge. */
+/** Outside as bright as inside: no edge. */
 const NO_STEP = 0.97
-/** A shadow's edge and the edge of the set differ by more than this in how dark it is outside. */
+/** The brightness outside a shadow's edge differs by more than this from that outside the set. */
 const UNLIKE_STEPS = 0.2
-/** So far beyond an edge, and within it, brightness is compared. */
+/** Distance outside and inside an edge at which brightness is compared. */
 const BESIDE_MM = 1.8
 
-/** The sides of a quadrilateral that goes round clockwise: middle, ends, and the direction inward. */
+/** The sides of a clockwise quadrilateral: middle, ends, and the inward normal. */
 interface Side {
   readonly from: Point
   readonly to: Point
@@ -200,7 +197,7 @@ function sides(quad: Quad): readonly Side[] {
     }
   })
 }
-/** How bright it is just outside a side, as a share of how bright just inside. */
+/** Brightness just outside a side over brightness just inside. */
 function stepAt(view: View, from: Point, to: Point, inward: Point): number {
   const at = (share: number, byMm: number): number => {
     const [x, y] = [from.x + (to.x - from.x) * share + inward.x * byMm, from.y + (to.y - from.y) * share + inward.y * byMm]
@@ -209,10 +206,10 @@ function stepAt(view: View, from: Point, to: Point, inward: Point): number {
   return median(ALONG.map(share => at(share, -BESIDE_MM) / Math.max(1, at(share, BESIDE_MM)))) ?? 1
 }
 const ALONG = Array.from({ length: 15 }, (_, at) => 0.08 + at * 0.06)
-/** The upright part of a view inside of a box. */
+/** The part of an upright view inside a box. */
 function insideOf({ picture, x, y, pxPerMm }: View, { corners }: TurnedBox): GreyPicture {
   const [xs, ys] = [corners.map(each => each.x).sort((a, b) => a - b), corners.map(each => each.y).sort((a, b) => a - b)]
-  // Turned a little: between the inner two of four corners lies nothing of outside.
+  // Slightly turned: between the inner two of four corners there is nothing of the outside.
   const [left, top] = [Math.ceil(((xs[1] ?? 0) + BESIDE_MM - x) * pxPerMm), Math.ceil(((ys[1] ?? 0) + BESIDE_MM - y) * pxPerMm)]
   const [widthPx, heightPx] = [
     Math.max(2, Math.floor(((xs[2] ?? 0) - BESIDE_MM - x) * pxPerMm) - left),
@@ -224,7 +221,7 @@ function insideOf({ picture, x, y, pxPerMm }: View, { corners }: TurnedBox): Gre
   return { widthPx, heightPx, pixels }
 }
 
-/** The box moved to where the outermost edge is, where there is one all round; a set of loose pieces keeps its box of ink. */
+/** The box extended to the outermost edge, if there is one all round; a set of loose pieces keeps the box of its ink. */
 function outerBox(view: View, box: TurnedBox | null): SetBox | null {
   if (!box) return null
   const { picture, pxPerMm } = view
@@ -235,10 +232,10 @@ function outerBox(view: View, box: TurnedBox | null): SetBox | null {
 }
 const RIM_REACH_MM = 2.5
 
-/** So many of the largest bright things are looked into. */
+/** Number of the largest bright things that are examined. */
 const LOOKED_INTO = 6
 
-/** Ink outside of the backing, and its very rim, are of the mat. */
+/** Ink outside of the backing, and at its very rim, belongs to the mat. */
 const RIM_MM = 1.2
 export function keepInside({ widthPx, heightPx, ink }: Mask, view: View, box: TurnedBox): void {
   const angle = (-box.angleDeg * Math.PI) / 180
@@ -262,7 +259,7 @@ interface InkBox {
   pixels: number
   rim: Point[]
 }
-/** Strokes near each other are one piece; specks are none. Of each its ink: box, amount, and its outermost pixels row by row. */
+/** Groups near strokes into pieces, without specks. For each: box, amount of ink, and outermost pixels row by row. */
 function inkBoxes(mask: Mask, pxPerMm: number): InkBox[] {
   const { widthPx, heightPx, ink } = mask
   const { labels, components } = componentsOf(grown(mask, Math.max(1, Math.round((ONE_PIECE_MM * pxPerMm) / 2))))

@@ -5,11 +5,11 @@ export interface GreyPicture {
   readonly pixels: Uint8Array
 }
 
-/** A picture's fingerprint: how much ink lies in each of 40 x 40 fields of it, row by row, 0 none to 255 most. */
+/** A picture's fingerprint: the ink in each of 40 x 40 fields, row by row, 0 none to 255 most. */
 export type InkMap = Uint8Array
 
 export const INK_MAP_SIDE = 40
-/** So much darker than the paper: less is grain and shadow. */
+/** A smaller difference to the paper is grain or shadow. */
 const INK_FROM = 10
 
 /**
@@ -49,7 +49,7 @@ function paperOf(pixels: Uint8Array): number {
   })
 }
 
-/** The map of the same picture turned to the right by a quarter. */
+/** The map of the same picture turned clockwise by 90 degrees. */
 export function turnMap(map: InkMap): InkMap {
   const side = INK_MAP_SIDE
   return Uint8Array.from(map, (_, at) => map[(side - 1 - (at % side)) * side + Math.floor(at / side)] ?? 0)

@@ -1,7 +1,7 @@
 import type { GreyPicture } from './fingerprint'
 import { type Matrix3, mapPoint } from './perspective'
 
-/** Brightness between the pixels; beyond the edge, of the nearest one. */
+/** Brightness by bilinear interpolation; beyond the edge, that of the nearest pixel. */
 export function brightnessAt({ widthPx, heightPx, pixels }: GreyPicture, x: number, y: number): number {
   const cx = Math.min(Math.max(x, 0), widthPx - 1)
   const cy = Math.min(Math.max(y, 0), heightPx - 1)
@@ -16,10 +16,7 @@ export function brightnessAt({ widthPx, heightPx, pixels }: GreyPicture, x: numb
   )
 }
 
-/**
- * A rectangle of a plane, in millimetres, as a picture of so many pixels a millimetre; `toPhoto` takes a point of the plane
- * to the photo.
- */
+/** A rectangle of a plane, in mm, as a picture of so many pixels a mm; `toPhoto` maps a point of the plane to the photo. */
 export function rectify(
   photo: GreyPicture,
   toPhoto: Matrix3,
@@ -37,7 +34,7 @@ export function rectify(
   return { widthPx, heightPx, pixels }
 }
 
-/** Smaller by a whole factor: the mean of each square of pixels. */
+/** Smaller by an integer factor: the mean of each square of pixels. */
 export function shrink({ widthPx, heightPx, pixels }: GreyPicture, factor: number): GreyPicture {
   const [width, height] = [Math.floor(widthPx / factor), Math.floor(heightPx / factor)]
   const small = new Uint8Array(width * height)

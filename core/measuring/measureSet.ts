@@ -7,7 +7,7 @@ import { cornersFault, type CornersFault, inverse, mapPoint, type Matrix3, persp
 import { refineCorners } from './refine'
 import type { Mask } from './threshold'
 
-/** What of known size lies in the photo. The set lies on a sheet, or beside a card. */
+/** The thing of known size in the photo. The set lies on a sheet, or beside a card. */
 export interface Reference {
   readonly widthMm: number
   readonly heightMm: number
@@ -18,7 +18,7 @@ export interface Measured {
   readonly corners: Quad
   readonly widthMm: number
   readonly heightMm: number
-  /** The size is as likely as not nearer than half of this, and in 95 of 100 within it. */
+  /** Error of the size: about 95 % interval (coverage factor 2). */
   readonly plusMinusMm: number
   readonly pieces: readonly MeasuredPiece[]
   /** Black and white at true size, upright: 1 is ink. */
@@ -29,15 +29,15 @@ export type MeasureFault = CornersFault | 'blurred' | 'notFlat' | 'noEdge' | 're
 export type Measurement = Measured | { readonly ok: false; readonly code: MeasureFault }
 
 const PX_PER_MM = 6
-/** Larger planes are measured coarser, so that memory stays bounded. */
+/** Larger planes are measured at a lower resolution, so that memory stays bounded. */
 const MOST_PIXELS = 7_000_000
-/** As far beyond a card a set is looked for. */
+/** Distance beyond a card within which a set is searched. */
 const AROUND_CARD_MM = 450
-/** Edge of the sheet, and rounded corners, are not looked at. */
+/** Edge of the sheet, and rounded corners, are left out. */
 const INSIDE_MM = 2
-/** The edge of a clear backing shows as a line about so wide: which side of it is the edge, no photo says. */
+/** The edge of a clear backing shows as a line of this width: which side of it is the edge, no photo shows. */
 const FILM_EDGE_MM = 0.5
-/** So sure is a corner at best, in pixels. */
+/** Smallest error of a corner, in pixels. */
 const CORNER_PX = 0.35
 const LARGEST_REFERENCE = 0.985
 
@@ -75,13 +75,13 @@ export function measureSet(photo: GreyPicture, corners: Quad, reference: Referen
   }
 }
 
-/** As far as the corners may be off the proportions of the reference; a photo that was cropped is off by more where it is slanted. */
+/** Largest deviation of the corners from the proportions of the reference; a cropped photo of a slanted sheet deviates more. */
 const MISFIT = 0.04
 const MISFIT_A_DEGREE = 0.0011
-/** Nearer together than this, two ways to turn the reference are not told apart. */
+/** A smaller difference does not distinguish two orientations of the reference. */
 const TOLD_APART = 0.02
 
-/** The reference in its plane, turned as the corners lie; or why no rectangle of its proportions lies there. */
+/** The reference in its plane, oriented like the corners; or why it is no rectangle of these proportions. */
 function planeOf(corners: Quad, { widthMm, heightMm }: Reference, photo: GreyPicture): Quad | 'otherShape' | 'tooSlanted' {
   const ways = [
     { widthMm, heightMm },
@@ -93,7 +93,7 @@ function planeOf(corners: Quad, { widthMm, heightMm }: Reference, photo: GreyPic
   return rectangle(best.widthMm, best.heightMm)
 }
 
-/** Whether a point of the plane is in the photo, and a little inside of its edge. */
+/** Whether a point of the plane is in the photo, a little inside of its edge. */
 function isInPhoto(photo: GreyPicture, toPhoto: Matrix3): (point: Point) => boolean {
   return point => {
     const { x, y } = mapPoint(toPhoto, point)
@@ -101,7 +101,7 @@ function isInPhoto(photo: GreyPicture, toPhoto: Matrix3): (point: Point) => bool
   }
 }
 
-/** The part of the plane where the set may lie: on the sheet, or in the photo around the card. */
+/** The part of the plane that may hold the set: the sheet, or the photo around the card. */
 function lookedAt(photo: GreyPicture, toPhoto: Matrix3, { isSheet }: Reference, plane: Quad): View {
   const [w, h] = [plane[2].x, plane[2].y]
   let [x0, y0, x1, y1] = [INSIDE_MM, INSIDE_MM, w - INSIDE_MM, h - INSIDE_MM]

@@ -1,7 +1,7 @@
 import { polygonArea, polygonHull } from 'd3-polygon'
 import type { Point, Quad } from './perspective'
 
-/** The convex hull, in order round. O(n log n). */
+/** The convex hull, in order. O(n log n). */
 export function hullOf(points: readonly Point[]): readonly Point[] {
   return (
     polygonHull(points.map(pairOf))
@@ -38,7 +38,7 @@ export function smallestBox(points: readonly Point[]): TurnedBox | null {
   }
   if (!best) return null
   const { from, to } = best
-  // The side that lies nearest to level comes first, so that an upright thing is upright.
+  // The side nearest to horizontal comes first, so that an upright thing is upright.
   const quarters = Math.round(-best.angle / (Math.PI / 2))
   const corners = [
     { x: from.x, y: from.y },
@@ -61,7 +61,7 @@ function turn({ x, y }: Point, angle: number): Point {
   return { x: x * Math.cos(angle) - y * Math.sin(angle), y: x * Math.sin(angle) + y * Math.cos(angle) }
 }
 
-/** The four corners of the hull that span the largest quadrilateral, in order round. O(n^3) in a thinned hull. */
+/** The four corners of the hull that span the largest quadrilateral, in order. O(n^3) in a thinned hull. */
 export function largestQuad(points: readonly Point[]): Quad | null {
   const hull = thinned(hullOf(points))
   const n = hull.length

@@ -3,7 +3,7 @@ export interface Point {
   readonly x: number
   readonly y: number
 }
-/** Four corners in the order in which one goes round: upper left, upper right, lower right, lower left. */
+/** Four corners in clockwise order: upper left, upper right, lower right, lower left. */
 export type Quad = readonly [Point, Point, Point, Point]
 /** Row by row; takes [x, y, 1] to [x', y', w']. */
 export type Matrix3 = readonly [number, number, number, number, number, number, number, number, number]
@@ -52,7 +52,7 @@ export function mapPoint(m: Matrix3, { x, y }: Point): Point {
   return { x: (m[0] * x + m[1] * y + m[2]) / w, y: (m[3] * x + m[4] * y + m[5]) / w }
 }
 
-/** The mapping the other way, up to scale, which mapping does not see. */
+/** The inverse mapping, up to scale, which has no effect on mapping. */
 export function inverse([a, b, c, d, e, f, g, h, i]: Matrix3): Matrix3 {
   return [
     e * i - f * h,
@@ -68,10 +68,10 @@ export function inverse([a, b, c, d, e, f, g, h, i]: Matrix3): Matrix3 {
 }
 
 export type CornersFault = 'crossed' | 'onOneLine' | 'outside' | 'tooSmall'
-/** A side shorter than this cannot be measured. */
+/** A shorter side cannot be measured. */
 const LEAST_SIDE_PX = 24
 
-/** What is wrong with four corners, before anything is measured from them; null: nothing. */
+/** The fault of four corners, before anything is measured from them; null: none. */
 export function cornersFault(corners: Quad, widthPx: number, heightPx: number): CornersFault | null {
   if (corners.some(({ x, y }) => x < -0.5 || y < -0.5 || x > widthPx + 0.5 || y > heightPx + 0.5)) return 'outside'
   const sides = corners.map((corner, at) => between(corner, corners[(at + 1) % 4] as Point))
@@ -80,7 +80,7 @@ export function cornersFault(corners: Quad, widthPx: number, heightPx: number): 
     const next = sides[(at + 1) % 4] as Point
     return (side.x * next.y - side.y * next.x) / (Math.hypot(side.x, side.y) * Math.hypot(next.x, next.y))
   })
-  // The sine of each turn: near zero the corner is none; of unlike signs the sides cross.
+  // The sine of each turn: near zero there is no corner; of different signs, the sides cross.
   if (turns.some(turn => turn > 0) && turns.some(turn => turn < 0))
     return turns.filter(turn => turn > 0).length === 2 ? 'crossed' : 'onOneLine'
   return turns.some(turn => Math.abs(turn) < 0.08) ? 'onOneLine' : null

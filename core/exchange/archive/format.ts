@@ -1,12 +1,12 @@
 import { z } from 'zod'
 import { LATEST_VERSION, TABLE_NAMES } from '#core/catalog'
 
-/** The first line of every archive: what it is, which version, and the proof of every file in it. */
+/** The head of every archive: format, version, and a checksum of every file in it. */
 export const ARCHIVE_FORMAT = 'yondercrest-archive'
 export const ARCHIVE_VERSION = LATEST_VERSION
 
 export const MANIFEST_NAME = 'manifest.json'
-/** Names an archive may hold, and no others: nothing that could climb out of a folder. */
+/** The only names allowed in an archive: no name can leave its folder. */
 export const FILE_NAME = /^(catalogue\/[A-Za-z]{2,20}\.json|pictures\/[0-9a-f]{64}\.(png|jpg|webp|gif|avif)|thumbs\/[0-9a-f]{64}\.jpg)$/
 
 export const Manifest = z.object({
@@ -26,8 +26,8 @@ export const Manifest = z.object({
 export type Manifest = z.infer<typeof Manifest>
 
 /**
- * Bounds checked before anything is unpacked. A picture is compressed already: one that grows while it is unpacked is no
- * picture of a copy. The largest catalogue tried, 20,000 sets, is 20 MB of tables.
+ * Bounds that are checked before anything is unpacked. Pictures are compressed already, so a picture that grows is none. The largest
+ * catalogue tried, 20,000 sets, has 20 MB of tables.
  */
 export const ARCHIVE_LIMITS = {
   files: 60_000,
@@ -36,7 +36,7 @@ export const ARCHIVE_LIMITS = {
   pictureBytes: 60 * 1024 ** 2,
   thumbBytes: 1024 ** 2,
   pictureGrowth: 1.5,
-  /** Growth that is allowed to any small file, in bytes. */
+  /** Growth in bytes that is allowed for any small file. */
   slackBytes: 64 * 1024,
 } as const
 
@@ -58,7 +58,7 @@ export interface PictureFile {
   readonly type: string
   readonly bytes: Uint8Array
 }
-/** A small JPEG of the picture with that hash; made again when missing. */
+/** A small JPEG of the picture with that hash; made again if it is missing. */
 export interface ThumbFile {
   readonly hash: string
   readonly bytes: Uint8Array

@@ -3,7 +3,7 @@ import { registerId } from '#core/numbering'
 
 type Reference = readonly [from: string, table: keyof CatalogueData, id: string | null]
 
-/** Every reference of every record, one after the other. */
+/** Every reference of every record. */
 function* referencesOf(data: CatalogueData): Generator<Reference> {
   for (const brand of data.brands) yield [`brands ${brand.name}`, 'brands', brand.successorId]
   for (const table of ['categories', 'themes'] as const) {
@@ -54,7 +54,7 @@ function* referencesOf(data: CatalogueData): Generator<Reference> {
   for (const loan of data.loans) yield [`loans ${loan.id}`, 'holdings', loan.holdingId]
 }
 
-/** The first thing wrong with the references of a catalogue, in words that name it; null when all hold. O(records). */
+/** The first broken reference of a catalogue, in words; null: all hold. O(records). */
 export function findDangling(data: CatalogueData, pictureHashes: ReadonlySet<string>): string | null {
   const ids = new Map(Object.entries(data).map(([table, records]) => [table, new Set(records.map(record => record.id))]))
   for (const [table, records] of Object.entries(data)) {
@@ -71,10 +71,7 @@ export function findDangling(data: CatalogueData, pictureHashes: ReadonlySet<str
   return null
 }
 
-/**
- * What would let a catalogue be read back and then not be worked with, in words; null: nothing. A set may stand in two
- * holders where it was cut in two, and in no more.
- */
+/** The first state that a screen cannot work with, in words; null: none. A set is in one holder, or in two if it was cut in two. */
 function findIncoherence(data: CatalogueData): string | null {
   if (data.settings.length !== 1) return 'settings: there are none'
   if (!data.series.some(series => series.isRunning)) return 'series: none is running'
@@ -101,11 +98,11 @@ function findIncoherence(data: CatalogueData): string | null {
   return null
 }
 
-/** What names pictures: a set with its pieces, or a strip of the pile. */
+/** A record that names pictures: a set with its pieces, or a strip of the pile. */
 export type Pictured = Pick<Holding, 'pictureHash' | 'packagingPictureHash'> & { readonly pieces?: Holding['pieces'] }
 
 /**
- * The record with only those of its pictures that `has` knows. The same object where none is missing.
+ * The record with only those pictures that `has` knows. Returns the same object if none is missing.
  * @example withPictures({ pictureHash: 'a', packagingPictureHash: null }, () => false).pictureHash //=> null
  */
 export function withPictures<T extends Pictured>(record: T, has: (hash: string) => boolean): T {
@@ -118,11 +115,11 @@ export function withPictures<T extends Pictured>(record: T, has: (hash: string) 
     ...(record.pieces ? { pieces: record.pieces.map(piece => ({ ...piece, pictureHash: kept(piece.pictureHash) })) } : {}),
   }
 }
-/** The pictures that one set or strip names. */
+/** The pictures of one set or strip. */
 export const hashesOf = ({ pictureHash, packagingPictureHash, pieces = [] }: Pictured): readonly string[] =>
   [pictureHash, packagingPictureHash, ...pieces.map(piece => piece.pictureHash)].flatMap(hash => hash ?? [])
 
-/** The catalogue with only those pictures that `has` knows, and of each missing one the record that names it, in words. */
+/** The catalogue with only those pictures that `has` knows; for each missing picture, the record that names it, in words. */
 export function withoutMissing(
   data: CatalogueData,
   has: (hash: string) => boolean,
@@ -139,7 +136,7 @@ export function withoutMissing(
   }
 }
 
-/** Every picture that a record names, with the record in words. One picture may be named often. */
+/** Every named picture, with its record in words. A picture may be named often. */
 export function picturesOf(data: Pick<CatalogueData, 'holdings' | 'drafts'>): readonly { readonly from: string; readonly hash: string }[] {
   return [
     ...data.holdings.flatMap(holding => hashesOf(holding).map(hash => ({ from: `holdings ${holding.number} ${holding.name}`, hash }))),

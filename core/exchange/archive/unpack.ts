@@ -28,7 +28,7 @@ interface UnpackedArchive {
   readonly data: CatalogueData
   readonly pictures: readonly PictureFile[]
   readonly thumbs: readonly ThumbFile[]
-  /** Records that named a picture which the archive does not hold, in words. They are read without it. */
+  /** Records that name a picture which the archive lacks, in words. They are read without it. */
   readonly withoutPicture: readonly string[]
 }
 
@@ -91,7 +91,7 @@ export async function unpackArchive(
   const dangling = findDangling(data, hashes)
   if (dangling) return refuse('danglingReference', dangling)
   onProgress(manifest.files.length, manifest.files.length)
-  // What no record names would only take room.
+  // A picture that no record names only takes room.
   const named = new Set(picturesOf(data).map(each => each.hash))
   const thumbs = filesIn(opened, 'thumbs').map(({ hash, bytes }): ThumbFile => ({ hash, bytes }))
   const isNamed = ({ hash }: { hash: string }): boolean => named.has(hash)
@@ -102,8 +102,7 @@ export async function unpackArchive(
 }
 
 /**
- * Some files at once, so that memory stays bounded: a digest works on a copy of what it is given. The first problem in the
- * order of the list.
+ * Checks several files at once, so that memory stays bounded: a digest works on a copy. Returns the first fault in the order of the list.
  */
 async function checkFiles(
   files: Manifest['files'],
@@ -130,7 +129,7 @@ async function checkFile(file: Manifest['files'][number], bytes: Uint8Array | un
   return bytes.length !== file.bytes || (await sha256(bytes)) !== file.sha256 ? refuse('damaged', file.name) : null
 }
 
-/** Whether a picture of a zip would be more than one ever is, by what the zip says of it. */
+/** Whether a picture is larger than any can be, by its entry in the zip. */
 function isTooMuch({ name, size, originalSize }: { name: string; size: number; originalSize: number }): boolean {
   const { pictureBytes, pictureGrowth, slackBytes, thumbBytes } = ARCHIVE_LIMITS
   if (name.endsWith('.json')) return false
@@ -145,7 +144,7 @@ function openZip(zip: Uint8Array): Map<string, Uint8Array> | ArchiveReading {
     const unzipped = unzipSync(zip, {
       filter: file => {
         files += 1
-        // Files of a zip may lie over each other: together they would be more than the zip is.
+        // Overlapping files of a zip would add up to more than the zip.
         packed += file.size
         total += file.originalSize
         if (file.name.endsWith('.json')) json += file.originalSize
@@ -199,7 +198,7 @@ function readTables(files: ReadonlyMap<string, Uint8Array>, version: number): Ca
       data[to]?.push(record)
     const upgraded = [
       ...records.map((record: unknown) => (isObject(record) ? upgradeRecord(table, record, version) : record)),
-      // What older records gave to a table that their version did not have.
+      // Records that older tables give to a table which their version did not have.
       ...(data[table] ?? []),
     ]
     const parsed = TABLES[table].array().safeParse(upgraded)
