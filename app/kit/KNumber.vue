@@ -3,15 +3,15 @@ import { shallowRef, watch } from 'vue'
 import KField from './KField.vue'
 
 /**
- * A number with its label. In a form it is read at each key. As a setting (`settled`) it is read once the field is left, and
- * brought to its step and into its limits; text that is no number leaves the setting as it was.
+ * A number with its label. In a form it is read at each key; an empty field gives '', which no form takes for a number. As a setting
+ * (`settled`) it is read once the field is left, and brought into its limits; a field that is no number shows what was set before.
  */
 const model = defineModel<number>({ required: true })
 const {
   min = -Infinity,
   max = Infinity,
-  step = 1,
   settled = false,
+  whole = false,
 } = defineProps<{
   id: string
   label: string
@@ -22,6 +22,8 @@ const {
   problem?: string
   unit?: string
   settled?: boolean
+  /** Only whole numbers are set. */
+  whole?: boolean
 }>()
 const shown = shallowRef<number | ''>(model.value)
 watch(model, now => (shown.value = now))
@@ -30,9 +32,11 @@ function read(): void {
 }
 function settle(): void {
   if (!settled) return
-  const steps = shown.value === '' ? NaN : Math.round(shown.value / step)
-  if (Number.isFinite(steps)) model.value = Math.min(max, Math.max(min, Number((steps * step).toFixed(6))))
-  shown.value = model.value
+  const typed = whole ? Math.round(Number(shown.value)) : shown.value
+  // What is set comes back through the model only once it is kept: the field shows it at once.
+  const value = typeof typed === 'number' && shown.value !== '' ? Math.min(max, Math.max(min, typed)) : model.value
+  model.value = value
+  shown.value = value
 }
 </script>
 

@@ -87,6 +87,19 @@ test('what harms is pointed out: a sticky set beside others, and a bin too heavy
   await page.locator('#lift-reach').blur()
   const limit = (text: string): number => Number(/of ([\d.]+) kg/.exec(text)?.[1])
   await expect.poll(async () => limit(await bin.innerText())).toBeLessThan(limit(before))
+  // Beyond its limit a setting is set to the limit; emptied, it is what it was; between whole numbers, what was typed.
+  for (const [typed, kept] of [
+    ['400', '63'],
+    ['', '63'],
+    ['41.5', '41.5'],
+  ] as const) {
+    await page.locator('#lift-reach').fill(typed)
+    await page.locator('#lift-reach').blur()
+    await expect(page.locator('#lift-reach')).toHaveValue(kept)
+    await expect
+      .poll(async () => (await databaseOf(page, ['settings'])).settings?.[0])
+      .toMatchObject({ lifting: { reachMm: Number(kept) * 10 } })
+  }
 })
 
 test('a re-filing left off half-way: what was carried stays at its new address, the old rule holds again, the table is a table', async ({

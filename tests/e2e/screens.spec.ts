@@ -35,6 +35,18 @@ test('strict headers on every answer', async ({ request }) => {
   }
 })
 
+test('the code of the first screen holds no validator: what shows records needs no schema', async ({ request }) => {
+  const shell = await (await request.get('/')).text()
+  const files = new Set([...shell.matchAll(/<script[^>]* src="\/_nuxt\/([\w-]+\.js)"/g)].map(found => found[1] ?? ''))
+  expect(files.size).toBeGreaterThan(0)
+  // A set that grows is walked to its end: each file adds those that it cannot run without.
+  for (const file of files) {
+    const code = await (await request.get(`/_nuxt/${file}`)).text()
+    for (const [, needed = ''] of code.matchAll(/(?:from|import)"\.\/([\w-]+\.js)"/g)) files.add(needed)
+    expect(code.includes('ZodError'), file).toBe(false)
+  }
+})
+
 test('keys can be turned off; a screen is printed whole and without bars; colours of the system keep bars and pins', async ({
   demo: page,
 }) => {

@@ -99,6 +99,7 @@ function rename(event: Event): void {
         id="book-own"
         v-model="own.ownLeafFrom"
         settled
+        whole
         :label="indexWords.own"
         :hint="indexWords.ownHint"
         :unit="indexWords.ownUnit"

@@ -101,6 +101,7 @@ const textOf = (event: Event): string => (event.target as HTMLInputElement).valu
         <KNumber
           id="zone-growth"
           settled
+          whole
           :model-value="Math.round(opened.growthReserve * 100)"
           :label="zoneWords.growth"
           :min="0"
