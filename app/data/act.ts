@@ -20,5 +20,5 @@ export const draftsNow = () => readDrafts(database())
 export const lastCopyNow = () => readLastCopy(database())
 export const loanPlacesNow = () => readLoanPlaces(database())
 
-export const undoStep = (onProgress: SwingProgress) => undo(database(), onProgress)
-export const redoStep = (onProgress: SwingProgress) => redo(database(), onProgress)
+export const undoStep = (onProgress: SwingProgress, meant: number) => undo(database(), onProgress, meant)
+export const redoStep = (onProgress: SwingProgress, meant: number) => redo(database(), onProgress, meant)

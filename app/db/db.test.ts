@@ -303,6 +303,24 @@ describe('journal', () => {
     expect(await db.records('brands').count()).toBeLessThan(3500)
   })
 
+  test('undone is the step that was meant: another that came since is handed back, and one that is gone is left', async () => {
+    const db = await room()
+    await commands.takeIn(db, facts('Kelp Study'), at(null))
+    const shown = (await db.journal.toArray()).at(-1)?.seq ?? 0
+    await commands.takeIn(db, facts('Limpets'), at(null))
+    const quiet = (): void => undefined
+    const names = async (): Promise<string[]> => (await db.records('holdings').toArray()).map(({ name }) => name).sort()
+    await expect(undo(db, quiet, shown)).rejects.toMatchObject({ step: { command: 'takeIn', seq: shown + 1 } })
+    expect(await names()).toEqual(['Kelp Study', 'Limpets'])
+    expect(await undo(db, quiet, shown + 1)).toMatchObject({ seq: shown + 1 })
+    expect(await undo(db, quiet, shown + 1)).toBeNull()
+    expect(await redo(db, quiet, shown)).toBeNull()
+    expect(await names()).toEqual(['Kelp Study'])
+    expect(await undo(db, quiet, shown)).toMatchObject({ seq: shown })
+    await expect(redo(db, quiet, shown + 1)).rejects.toMatchObject({ step: { seq: shown } })
+    expect(await names()).toEqual([])
+  })
+
   test('a watcher that hears of two steps at once reads what both have touched', async () => {
     const db = await room()
     const { journal } = await readSnapshot(db)

@@ -1,7 +1,8 @@
 import { liveQuery } from 'dexie'
 import { type RecordOf, TABLE_NAMES, type TableName } from '#core/catalog'
 import type { YondercrestDb } from './database'
-import { LARGE_TABLES, type LargeTable, readKeptRoom } from './keptRoom'
+import { tryKept, QUICKER } from './kept'
+import { type KeptRoom, LARGE_TABLES, type LargeTable, readKeptRoom } from './keptRoom'
 import type { JournalEntry } from './journal'
 import { type Touched, whatChanged } from './whatChanged'
 
@@ -30,6 +31,9 @@ const TOLD_AT = 2
 /** All that the screen keeps, after exactly the steps of its journal. */
 export async function readSnapshot(db: YondercrestDb): Promise<Snapshot> {
   const kept = await readKeptRoom(db)
+  return (kept && (await tryKept(db, QUICKER, () => readAfter(db, kept)))) ?? readAfter(db, null)
+}
+function readAfter(db: YondercrestDb, kept: KeptRoom | null): Promise<Snapshot> {
   return db.transaction('r', [...SCREEN_TABLES.map(name => db.table(name)), db.journal, db.journalParts], async () => {
     const journal = await db.journal.toArray()
     const touched = kept ? await whatChanged(db, kept.seen, journal) : 'all'

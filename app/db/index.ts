@@ -20,14 +20,15 @@ export {
 } from './follow'
 export { statesAt } from './history'
 export { historyOfSet, type SetHistory, type SetThen } from './setHistory'
+export { dropKept, tryKept } from './kept'
 export { keepRoom } from './keptRoom'
 export { type LastCopy, readDrafts, readLastCopy, readLoanPlaces } from './reads'
-export { type SeenStep, type Touched, whatChanged } from './whatChanged'
+export { areSeen, type SeenStep, type Touched, whatChanged } from './whatChanged'
 export type { Stood } from './commands/room/asTheyStand'
 export type { FromListOutcome, NotBuilt } from './commands/room/fromList'
 export { STEP_WORDS } from './commands/steps'
 export type { JournalEntry } from './journal'
-export { redo, type SwingProgress, undo } from './undo'
+export { AnotherStep, redo, type SwingProgress, undo } from './undo'
 export { nextNumbers } from './commands/holding/numbers'
 /** Every command, in a part of its own: a screen is up before anybody changes something. */
 export const loadCommands = () => import('./commands')

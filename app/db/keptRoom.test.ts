@@ -84,4 +84,19 @@ describe('a room kept for the next opening', () => {
     await db.device.put({ ...steps, value: steps.value.replace(/"version":\d+/, '"version":1') })
     expect(await readKeptRoom(db)).toBeNull()
   })
+
+  const SPOILT = ['', '{', 'null', '[]', '{"version":0}', '{"holdings":null,"holders":[]}', '{"holdings":[null],"holders":[null]}'] as const
+  test.each(SPOILT)('spoilt to %j, it is let go, and the room opens from its tables', async text => {
+    for (const id of ['keptRoom', 'keptSteps'] as const) {
+      const db = await room()
+      const luck = luckOf(7)
+      for (let at = 0; at < 4; at += 1) await ACTIONS.takeIn?.(db, luck)
+      await keepRoom(db, SOON)
+      await db.device.update(id, { value: text })
+      expect(await asRead(db)).toEqual(await asWritten(db))
+      await ACTIONS.takeIn?.(db, luck)
+      expect(await keepRoom(db, SOON)).toBe(true)
+      expect(await asRead(db)).toEqual(await asWritten(db))
+    }
+  })
 })

@@ -1,5 +1,6 @@
 import type { Draft } from '#core/catalog'
 import type { YondercrestDb } from './database'
+import { tryKept } from './kept'
 
 /** The strips of the pile, in order. */
 export async function readDrafts(db: YondercrestDb): Promise<readonly Draft[]> {
@@ -12,9 +13,11 @@ export interface LastCopy {
   readonly seq: number
   readonly swings: number
 }
-export async function readLastCopy(db: YondercrestDb): Promise<LastCopy | null> {
-  const fact = await db.device.get('lastCopy')
-  return fact ? (JSON.parse(fact.value) as LastCopy) : null
+export function readLastCopy(db: YondercrestDb): Promise<LastCopy | null> {
+  return tryKept(db, ['lastCopy'], async () => {
+    const fact = await db.device.get('lastCopy')
+    return fact ? (JSON.parse(fact.value) as LastCopy) : null
+  })
 }
 
 /** Where sets were ever taken to, in order. O(loans): asked by a page that offers these names. */

@@ -35,20 +35,37 @@ async function swing(db: YondercrestDb, entry: JournalEntry, onProgress: SwingPr
   await db.journal.put({ ...entry, state: entry.state === 'done' ? 'undone' : 'done', swings: entry.swings + 1 })
 }
 
-/** Undoes the latest step that is done; the answer is that step, or null when there is none. */
-export async function undo(db: YondercrestDb, onProgress: SwingProgress = () => undefined): Promise<JournalEntry | null> {
+/** The step that would be swung over is not the one that was meant, but one that was done since. Nothing was changed. */
+export class AnotherStep extends Error {
+  constructor(readonly step: JournalEntry) {
+    super(`another step: ${step.command}`)
+  }
+}
+
+async function swingNext(
+  db: YondercrestDb,
+  state: JournalEntry['state'],
+  onProgress: SwingProgress,
+  meant: number | undefined,
+): Promise<JournalEntry | null> {
   return db.transaction('rw', [...TABLE_NAMES.map(name => db.table(name)), db.journal, db.journalParts], async () => {
-    const entry = await db.journal.where('state').equals('done').last()
-    if (entry) await swing(db, entry, onProgress)
-    return entry ?? null
+    const steps = db.journal.where('state').equals(state)
+    const entry = await (state === 'done' ? steps.last() : steps.first())
+    if (!entry || (meant !== undefined && (await db.journal.get(meant))?.state !== state)) return null
+    if (meant !== undefined && meant !== entry.seq) throw new AnotherStep(entry)
+    await swing(db, entry, onProgress)
+    return entry
   })
 }
 
-/** Does the earliest undone step again; the answer is that step, or null when there is none. */
-export async function redo(db: YondercrestDb, onProgress: SwingProgress = () => undefined): Promise<JournalEntry | null> {
-  return db.transaction('rw', [...TABLE_NAMES.map(name => db.table(name)), db.journal, db.journalParts], async () => {
-    const entry = await db.journal.where('state').equals('undone').first()
-    if (entry) await swing(db, entry, onProgress)
-    return entry ?? null
-  })
-}
+/**
+ * Undoes the latest step that is done; the answer is that step, or null when there is none. `meant` is the number of the step that the
+ * screen showed as the latest: null where it is undone or forgotten, `AnotherStep` is thrown where a later one was done. Without it,
+ * whichever is the latest is undone.
+ */
+export const undo = (db: YondercrestDb, onProgress: SwingProgress = () => undefined, meant?: number): Promise<JournalEntry | null> =>
+  swingNext(db, 'done', onProgress, meant)
+
+/** Does the earliest undone step again, under the same condition. */
+export const redo = (db: YondercrestDb, onProgress: SwingProgress = () => undefined, meant?: number): Promise<JournalEntry | null> =>
+  swingNext(db, 'undone', onProgress, meant)

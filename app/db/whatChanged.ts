@@ -11,6 +11,9 @@ const READ_ANEW_FROM = 4000
 /** As much of a step as tells whether it was seen. */
 export type SeenStep = Pick<JournalEntry, 'seq' | 'state' | 'swings'>
 
+/** Whether steps that were kept as a text are steps. */
+export const areSeen = (steps: readonly SeenStep[]): boolean => Array.isArray(steps) && steps.every(step => Number.isInteger(step.seq))
+
 /** What the steps of `journal` touched that were not in `known`, or swung since; null where there is none. */
 export async function whatChanged(
   db: YondercrestDb,

@@ -9,6 +9,9 @@ export const stepWords = {
   undone: (step: JournalEntry) => `Undone: ${lower(what(step))}.`,
   redone: (step: JournalEntry) => `Done again: ${lower(what(step))}.`,
   undoneMany: (count: number) => `${counted(count, 'step')} undone.`,
+  another: (step: JournalEntry) =>
+    `Meanwhile something else was done: ${lower(what(step))}. Nothing was undone or done again; look, and press once more.`,
+  gone: (step: JournalEntry) => `That is no longer possible: ${lower(what(step))}. Another tab was quicker, or that step was forgotten.`,
   undoing: 'Undoing a large step',
   doingAgain: 'Doing a large step again',
   stopped: 'Stopped. Everything is as it was.',

@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import type { JournalEntry } from '~/db'
+import { AnotherStep, type JournalEntry, type SwingProgress } from '~/db'
 import { redoStep, undoStep } from '~/data/act'
 import { WorkStopped } from '~/data/worker'
 import { stepWords } from './steps'
@@ -16,42 +16,48 @@ export function useSteps() {
   const done = computed(() => catalogue.steps.filter(step => step.state === 'done').toReversed())
   const undone = computed(() => catalogue.steps.filter(step => step.state === 'undone'))
 
-  /** Long steps say how far they are, and can be stopped: then nothing of them is undone. */
-  async function swing(of: typeof undoStep): Promise<JournalEntry | null> {
+  /**
+   * Swings a step over that the screen shows. Long ones say how far they are, and can be stopped: then nothing of them is undone. Where
+   * another step was done since, in another tab say, it is left alone, and that is said.
+   */
+  async function swing(of: typeof undoStep, shown: JournalEntry): Promise<JournalEntry | null> {
     let isStopped = false
     const stop = (): void => void (isStopped = true)
+    const onProgress: SwingProgress = (at, total) => {
+      if (isStopped) throw new WorkStopped('cancelled')
+      notices.progress =
+        total > LONG_FROM ? { text: of === undoStep ? stepWords.undoing : stepWords.doingAgain, done: at, total, stop } : null
+    }
     try {
-      return await of((at, total) => {
-        if (isStopped) throw new WorkStopped('cancelled')
-        notices.progress =
-          total > LONG_FROM ? { text: of === undoStep ? stepWords.undoing : stepWords.doingAgain, done: at, total, stop } : null
-      })
+      const step = await of(onProgress, shown.seq)
+      if (!step) notices.tell(stepWords.gone(shown), 'care')
+      return step
     } catch (reason) {
-      if (!isStopped) throw reason
+      if (isStopped) notices.tell(stepWords.stopped)
+      else if (reason instanceof AnotherStep) notices.tell(stepWords.another(reason.step), 'care')
+      else throw reason
       return null
     } finally {
       notices.progress = null
-      if (isStopped) notices.tell(stepWords.stopped)
     }
   }
   async function undo(): Promise<void> {
-    const step = await swing(undoStep)
+    const [shown] = done.value
+    if (!shown) return notices.tell(stepWords.nothingToUndo)
+    const step = await swing(undoStep, shown)
     if (step) notices.tell(stepWords.undone(step))
-    else if (done.value.length === 0) notices.tell(stepWords.nothingToUndo)
   }
   async function redo(): Promise<void> {
-    const step = await swing(redoStep)
+    const [shown] = undone.value
+    if (!shown) return notices.tell(stepWords.nothingToRedo)
+    const step = await swing(redoStep, shown)
     if (step) notices.tell(stepWords.redone(step))
-    else if (undone.value.length === 0) notices.tell(stepWords.nothingToRedo)
   }
-  /** Undoes everything back to and with a step. */
+  /** Undoes everything back to and with a step. What could not be undone has been told, and ends it. */
   async function undoTo(seq: number): Promise<void> {
-    let count = 0
-    for (let step = await swing(undoStep); step; step = await swing(undoStep)) {
-      count += 1
-      if (step.seq <= seq) break
-    }
-    if (count > 0) notices.tell(stepWords.undoneMany(count))
+    const wanted = done.value.filter(step => step.seq >= seq)
+    for (const step of wanted) if (!(await swing(undoStep, step))) return
+    notices.tell(stepWords.undoneMany(wanted.length))
   }
   return { done, undone, undo, redo, undoTo }
 }

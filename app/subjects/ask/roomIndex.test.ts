@@ -126,4 +126,25 @@ describe('the index of a room', () => {
     await index.catchUp()
     expect(linkedIn(index)).toEqual([])
   })
+
+  test('what is kept and spoilt is let go: the same is found as before, and the index is kept again', async () => {
+    const db = await room()
+    const luck = luckOf(11)
+    for (let at = 0; at < 5; at += 1) await ACTIONS.takeIn?.(db, luck)
+    const before = answers(await openingOf(db))
+    await (await openingOf(db)).keep()
+    const text = (await db.device.get('askIndex'))?.value ?? ''
+    const kept = JSON.parse(text) as Record<string, unknown>
+    const spoilt = [text.slice(0, text.length / 2), '', 'null', JSON.stringify({ ...kept, seen: [null] })]
+    for (const field of Object.keys(kept).filter(each => each !== 'format'))
+      for (const value of [null, {}, []]) spoilt.push(JSON.stringify({ ...kept, [field]: value }))
+    for (const value of spoilt) {
+      await db.device.put({ id: 'askIndex', value })
+      const index = await openingOf(db)
+      expect([value.slice(0, 80), ...answers(index)]).toEqual([value.slice(0, 80), ...before])
+      // Steps of which none is known only mean that all is read anew.
+      expect(await index.keep()).toBe(true)
+      expect(await isAsKept(await openingOf(db))).toBe(true)
+    }
+  })
 })

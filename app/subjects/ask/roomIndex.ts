@@ -1,7 +1,7 @@
 import type { Holding, RecordOf } from '#core/catalog'
 import { type Lexicon, WordForms } from '#core/classing'
 import { type Answer, AskIndex, documentOf, type LinkedHit, Links, type OwnLink, type WrittenIndex } from '#core/finding'
-import { type SeenStep, whatChanged, type YondercrestDb } from '~/db'
+import { areSeen, type SeenStep, tryKept, whatChanged, type YondercrestDb } from '~/db'
 
 /** The tables of the names that sets refer to. */
 const NAMES = ['brands', 'themes', 'categories', 'kinds', 'series'] as const
@@ -27,9 +27,12 @@ interface Read {
   readonly journal: readonly SeenStep[]
   readonly ids: readonly string[] | null
   readonly holdings: readonly (Holding | undefined)[]
+  /** How many sets there are. */
+  readonly sets: number
 }
 
 const ADD_AT_ONCE = 1000
+const KEPT = ['askIndex'] as const
 /** A room of fewer sets is read as quickly as a kept index; so many sets behind, a kept one still opens quicker than anew. */
 const KEPT_FROM = { sets: 2000, changes: 500 } as const
 
@@ -115,40 +118,51 @@ export class RoomIndex {
     return true
   }
 
-  private async readKept(): Promise<Kept | null> {
-    const fact = await this.db.device.get('askIndex')
-    const kept = fact ? (JSON.parse(fact.value) as Kept) : null
-    return kept?.format === this.format ? kept : null
+  /** The index as it was kept; null: none is, or not one that this code can read. */
+  private readKept(forms: Promise<WordForms>): Promise<Made | null> {
+    return tryKept(this.db, KEPT, async () => {
+      const fact = await this.db.device.get('askIndex')
+      const kept = fact ? (JSON.parse(fact.value) as Kept) : null
+      if (kept?.format !== this.format || !areSeen(kept.seen)) return null
+      return { index: AskIndex.read(kept.index, await forms), names: namesOf(kept.names), seen: kept.seen }
+    })
   }
 
   private async readOn(): Promise<void> {
-    const { db } = this
-    const [forms, kept] = await Promise.all([this.forms(), this.made ? null : this.readKept()])
-    this.known = forms
-    const before = this.made ?? (kept && { index: AskIndex.read(kept.index, forms), names: namesOf(kept.names), seen: kept.seen })
+    const forms = this.forms()
+    const before = this.made ?? (await this.readKept(forms))
+    this.known = await forms
+    // What stands against the tables, or takes them in no more, is given up: all is read anew.
+    if (!before || !(await tryKept(this.db, KEPT, () => this.readAfter(before)))) await this.readAfter(null)
+  }
+  private async readAfter(before: Made | null): Promise<true> {
+    const { db, known: forms } = this
     const tables = [...[...NAMES, 'links', 'holdings'].map(name => db.table(name)), db.journal, db.journalParts]
     // One transaction: the sets are those after exactly these steps.
-    const { names, links, journal, ids, holdings }: Read = await db.transaction('r', tables, async () => {
+    const { names, links, journal, ids, holdings, sets }: Read = await db.transaction('r', tables, async () => {
       const journal = await db.journal.toArray()
       const touched = before ? await whatChanged(db, before.seen, journal) : 'all'
       const isNamed = touched === 'all' || NAMES.some(name => touched?.has(name))
       const names = before && !isNamed ? before.names : await this.readNames()
       const links = await db.records('links').toArray()
+      const sets = await db.records('holdings').count()
       // A name that was there before is in many sets, those of the step or not. One that is new is in those of the step alone.
       if (!before || touched === 'all' || haveChanged(before.names, names))
-        return { names, links, journal, ids: null, holdings: await db.records('holdings').toArray() }
+        return { names, links, journal, sets, ids: null, holdings: await db.records('holdings').toArray() }
       const ids = [...(touched?.get('holdings') ?? [])]
-      return { names, links, journal, ids, holdings: ids.length > 0 ? await db.records('holdings').bulkGet(ids) : [] }
+      return { names, links, journal, sets, ids, holdings: ids.length > 0 ? await db.records('holdings').bulkGet(ids) : [] }
     })
     const found = holdings.filter(holding => holding !== undefined)
     const index = before && ids ? before.index : new AskIndex(forms)
     this.teach(index)
     index.remove((ids ?? []).filter((_, at) => !holdings[at]))
     for (let at = 0; at < found.length; at += ADD_AT_ONCE) put(index, found.slice(at, at + ADD_AT_ONCE), names)
+    if (index.size !== sets) throw new RangeError(`${index.size} of ${sets} sets`)
     this.links = links
     this.linked = null
     this.unkept += ids ? ids.length : this.from.changes
     this.made = { index, names, seen: journal.map(({ seq, state, swings }) => ({ seq, state, swings })) }
+    return true
   }
 
   private async readNames(): Promise<Names> {

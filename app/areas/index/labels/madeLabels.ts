@@ -1,7 +1,7 @@
 import type { LabelHabits, LabelSheet } from '#core/catalog'
 import { usedUp, writtenBy } from '#core/printing'
 import type { Stage } from '#core/pile'
-import { loadCommands, type YondercrestDb } from '~/db'
+import { loadCommands, tryKept, type YondercrestDb } from '~/db'
 import type { LabelsMade } from '~/db/commands'
 import { type Waiting, waitingFor } from '~/subjects/press/waiting'
 import type { LaidThing } from './labelPages'
@@ -68,8 +68,11 @@ export function labelsMadeIn(db: YondercrestDb) {
 
   /** The machine as it was left. */
   async function readMachine({ tapeWidthMm }: LabelHabits): Promise<MachineState> {
-    const fact = await db.device.get('labelMachine')
-    return fact ? (JSON.parse(fact.value) as MachineState) : newReel(tapeWidthMm)
+    const kept = await tryKept(db, ['labelMachine'], async () => {
+      const fact = await db.device.get('labelMachine')
+      return fact ? (JSON.parse(fact.value) as MachineState) : null
+    })
+    return kept ?? newReel(tapeWidthMm)
   }
   async function keepMachine(machine: MachineState): Promise<void> {
     await db.device.put({ id: 'labelMachine', value: JSON.stringify(machine) })
