@@ -7,6 +7,7 @@ import RidgeBand from '~/shell/RidgeBand.vue'
 import ScanHost from '~/shell/ScanHost.vue'
 import WelcomeBench from '~/shell/WelcomeBench.vue'
 import { useFind } from '~/subjects/ask/useFind'
+import { useAside } from '~/subjects/copies/useAside'
 import { useCopies } from '~/subjects/copies/useCopies'
 import { useKeys } from '~/shell/useKeys'
 import { useScrollBack } from '~/shell/useScrollBack'
@@ -18,11 +19,14 @@ import { useRoute } from 'vue-router'
 import { computed, defineAsyncComponent } from 'vue'
 
 /** Loaded once the screen is up: a dialog that is there before it opens gives the focus back when it closes. */
+const RescueButton = defineAsyncComponent(() => import('~/subjects/copies/RescueButton.vue'))
+const AsideLine = defineAsyncComponent(() => import('~/shell/AsideLine.vue'))
 const KeysDialog = defineAsyncComponent(() => import('~/shell/KeysDialog.vue'))
 
 useLamp()
 useScrollBack()
 const { state, trouble, progress } = useOpening()
+const aside = useAside()
 const keys = useKeys()
 const copies = useCopies()
 const find = useFind()
@@ -41,12 +45,14 @@ const isOpenToAll = computed(() => route.path === '/copies')
         class="@container-size min-h-0 flex-1 scroll-pt-4 scroll-pb-28 overflow-y-auto border border-b-0 border-line bg-sheet"
         tabindex="-1"
       >
+        <AsideLine v-if="aside.fresh.length > 0 || aside.lacksSettings" />
         <div v-if="trouble" class="mx-auto max-w-2xl p-6" role="alert" data-trouble>
           <h1 class="text-[1.6rem]">{{ shellWords.troubles[trouble].what }}</h1>
           <p class="mt-2">{{ shellWords.troubles[trouble].then }}</p>
           <button v-if="trouble === 'cleared'" type="button" class="button-main mt-4" @click="copies.saveScreen()">
             {{ shellWords.saveScreen }}
           </button>
+          <RescueButton v-else-if="trouble !== 'blocked'" class="mt-4" />
         </div>
         <div v-else-if="state === 'opening'" class="grid h-full place-items-center p-6 text-quiet" role="status">
           {{ progress ? `${welcomeWords.loadingDemo}: ${progress.done} / ${progress.total}` : kitWords.loading }}

@@ -100,6 +100,15 @@ export function makeLetterRoom(): LetterRoom {
   const used = new Map(drawn.map(each => [each.holding.id, each.used]))
   const waiting = bringToLife(data, new Map(drawn.map(each => [each.holding.id, each.pieces])), used, newId)
   data.links.push(...LINKS.map(link => ({ id: newId(), ...link })))
+  // A link that lost its first word, as after a fault of the disk: it waits for whoever knows the word.
+  const spoilt = { id: newId(), word: '', goesWith: 'driftwood', isRuledOut: false }
+  data.setAside.push({
+    id: newId(),
+    from: 'links',
+    text: JSON.stringify(spoilt),
+    fault: 'links: word is empty',
+    at: '2026-10-31T15:00:00.000Z',
+  })
   seeAlso(data, 'Letters home', 'Post and parcels')
   data.uses.push(...logOf(data.holdings, used, newId))
   pull(data, newId)

@@ -67,7 +67,9 @@ describe('the catalogue in memory', () => {
     const told: string[] = []
     let mostHalves = 0
     catalogue.onChange((ids, tables) => told.push(ids === 'all' ? 'all' : [...tables].join()))
-    const steps = fc.array(fc.constantFrom(...Object.keys(ACTIONS), 'cutInTwo', 'placeAll', 'move', 'empty'), {
+    // What is set aside is no step: who sifts has the room read anew.
+    const names = Object.keys(ACTIONS).filter(name => name !== 'sift')
+    const steps = fc.array(fc.constantFrom(...names, 'cutInTwo', 'placeAll', 'move', 'empty'), {
       minLength: 15,
       maxLength: 30,
       size: 'max',

@@ -1,6 +1,6 @@
 import { group } from 'd3-array'
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowRef, watch as watchValue } from 'vue'
 import { type RecordOf, type RoomSettings, START_SETTINGS, TABLE_NAMES, type TableName } from '#core/catalog'
 import { learnThickness, roomIn, type ThicknessTable } from '#core/capacity'
 import type { Authority, RoomFacts } from '#core/filing'
@@ -31,6 +31,9 @@ function mapsOf(records: ScreenRecords): Tables {
 
 /** All that the screen keeps, and the steps it was read after. */
 export const readRoom = (): Promise<Snapshot> => readSnapshot(database())
+
+/** So long it may take to follow a step of 20,000 sets, and more. */
+const FOLLOWED_MS = 30_000
 
 /** Called after every change that came from the database: which holdings, and which tables. */
 type Listener = (holdingIds: readonly string[] | 'all', tables: readonly TableName[]) => void
@@ -157,6 +160,29 @@ export const useCatalogue = defineStore('catalogue', () => {
     ),
   }))
   const containers = computed(() => containersInOrder(facts.value, null))
+  /** Waits until the screen has followed all that was done by now; after a while it goes on without, as the screen may be unable to. */
+  async function caughtUp(): Promise<void> {
+    const journal = await database().journal.toArray()
+    function isThere(): boolean {
+      const known = new Map(steps.value.map(({ seq, swings }) => [seq, swings]))
+      return journal.every(({ seq, swings }) => (known.get(seq) ?? -1) >= swings)
+    }
+    await new Promise<void>(resolve => {
+      const late = setTimeout(resolve, FOLLOWED_MS)
+      const look = (): void => {
+        if (!isThere()) return
+        clearTimeout(late)
+        unwatch()
+        resolve()
+      }
+      const unwatch = watchValue(steps, look, { flush: 'sync' })
+      look()
+    })
+  }
+  /** All is read anew, as after something that no step tells of. */
+  async function readAnew(): Promise<void> {
+    await follow('all', steps.value)
+  }
   const isEmpty = computed(() => (tables.value?.settings.size ?? 0) === 0)
   const placeless = computed(() => [...(tables.value?.holdings.values() ?? [])].filter(holding => !room.value.placements.has(holding.id)))
   /** Of these a list says something of where they are. */
@@ -192,6 +218,8 @@ export const useCatalogue = defineStore('catalogue', () => {
     stampOf,
     asked,
     open,
+    caughtUp,
+    readAnew,
     onChange: (listener: Listener): void => void listeners.add(listener),
   }
 })

@@ -91,12 +91,16 @@ export type DatabaseTrouble =
   | 'blocked'
   /** A newer version of the application is at work in it: this tab has let go, and writes no more. */
   | 'newer'
-  /** The browser allows no storage, or it cannot be opened. */
+  /** The browser allows no storage. */
   | 'refused'
+  /** It is there and cannot be read, although what is spoilt was looked for. */
+  | 'spoilt'
+  /** There is no room left to open it, or to begin one. */
+  | 'full'
   /** What the browser kept for this page was cleared while it was open: only what is on the screen is left. */
   | 'cleared'
 
-const NAME = 'yondercrest'
+export const DATABASE_NAME = 'yondercrest'
 const listeners = new Set<(trouble: DatabaseTrouble | null) => void>()
 const tell = (trouble: DatabaseTrouble | null): void => listeners.forEach(each => each(trouble))
 
@@ -114,7 +118,8 @@ function watched(db: YondercrestDb): YondercrestDb {
     tell(newVersion === null ? 'cleared' : 'newer')
   })
   db.on('ready', () => {
-    const isNewer = db.backendDB().version > LATEST_VERSION * 10
+    // A version of the tables counts ten. In between are those that Dexie gives to a database in which it had to make a table anew.
+    const isNewer = Math.floor(db.backendDB().version / 10) > LATEST_VERSION
     if (isNewer) db.close()
     tell(isNewer ? 'newer' : null)
     // The browser closed it, nobody here. It must not be made anew, empty, behind what the screen still shows.
@@ -133,11 +138,11 @@ let shared: YondercrestDb | null = null
  * it again, which must never happen beside a tab that is just making it.
  */
 export async function databaseExists(): Promise<boolean> {
-  return (await indexedDB.databases()).some(each => each.name === NAME)
+  return (await indexedDB.databases()).some(each => each.name === DATABASE_NAME)
 }
 
 /** The database of this browser, opened once a page or worker. */
 export function database(): YondercrestDb {
-  shared ??= watched(new YondercrestDb(NAME))
+  shared ??= watched(new YondercrestDb(DATABASE_NAME))
   return shared
 }

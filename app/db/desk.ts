@@ -1,5 +1,4 @@
-import type { RecordOf, TableName } from '#core/catalog'
-import { hashesOf, type Pictured, withPictures } from '#core/exchange'
+import { hashesOf, type Pictured, type RecordOf, type TableName, withPictures } from '#core/catalog'
 import type { YondercrestDb } from './database'
 import { type AnyRecord, type Change, changeBetween } from './journal'
 

@@ -6,7 +6,8 @@ import fc from 'fast-check'
 import { ulid } from 'ulid'
 import { type CatalogueData, TABLE_NAMES, TABLES } from '#core/catalog'
 import { allIn } from '#core/room'
-import { findDangling, packArchive, unpackArchive } from '#core/exchange'
+import { packArchive, unpackArchive } from '#core/exchange'
+import { findingsIn } from '#core/soundness'
 import { luckOf, roomFrom, tablesOf } from '../../tests/support/cases'
 import { ACTIONS } from '../../tests/support/everyCommand'
 import { plainly } from '~/kit/plainly'
@@ -27,6 +28,7 @@ const sha256 = (bytes: Uint8Array): Promise<string> => Promise.resolve(createHas
  */
 const HOW = { numRuns: 18, seed: 20_261_125, endOnFailure: true } as const
 
+const GIVEN = { at: '2026-12-01T00:00:00.000Z', newId: ulid }
 /** Each table as its schema last took it: most commands change a few tables only. */
 const lawful = new Map<string, string>()
 
@@ -41,45 +43,17 @@ async function whatIsWrong(db: YondercrestDb, tabs: 1 | 2 = 1): Promise<string |
     if (!isDeepStrictEqual(plainly(read.data), JSON.parse(text))) return `${table}: more or less than its schema says`
     lawful.set(table, text)
   }
-  const dangling = findDangling(data, new Set())
-  if (dangling) return dangling
+  const [found] = findingsIn(data, { ...GIVEN, pictures: new Set() })
+  if (found) return JSON.stringify(found)
   const { rows } = roomFrom(data)
   const seen = [...rows.values()].flatMap(row => allIn(row).map(each => each.holder.id))
-  for (const { cell, somewhere, containerId } of data.holders)
-    if (!somewhere && (cell === null) !== (rows.get(containerId)?.container.cells === null)) return 'a holder is in no cell of its pages'
   if (seen.length !== data.holders.length || new Set(seen).size !== seen.length) return 'a holder stands nowhere, or twice'
   // Two tabs may set down in one gap at one moment; the two then stand there one behind the other, by their ids.
   // What nobody has looked at has a place in no row.
   const places = data.holders.flatMap(({ id, containerId, lane, order, cell, somewhere }) =>
-    somewhere
-      ? []
-      : [cell ? `${containerId} ${cell.page} ${cell.cell} ${cell.side}` : `${containerId} ${lane} ${order}${tabs === 2 ? id : ''}`],
+    somewhere || cell ? [] : [`${containerId} ${lane} ${order}${tabs === 2 ? id : ''}`],
   )
-  if (new Set(places).size !== places.length) return 'two holders in one place'
-  for (const { id, isCutInTwo, number } of data.holdings) {
-    const count = data.holders.filter(holder => holder.holdingIds.includes(id)).length
-    if (count > (isCutInTwo ? 2 : 1)) return `set ${number} is in ${count} holders`
-    if (!data.register.some(line => line.number === number)) return `set ${number} is not in the register`
-  }
-  for (const { id, state, number } of data.holdings) {
-    const open = data.loans.filter(loan => loan.holdingId === id && loan.backAt === null).length
-    if (open !== (state === 'out' || state === 'lent' ? 1 : 0)) return `set ${number} is ${state}, with ${open} open loans`
-  }
-  for (const { lines } of data.pullLists)
-    if (new Set(lines.map(line => line.holdingId)).size !== lines.length) return 'a set is twice on a pull list'
-  const codes = data.containers.map(container => container.code.toLowerCase())
-  if (new Set(codes).size !== codes.length) return 'two containers with one code'
-  const open = data.refilings.filter(each => each.state === 'open')
-  if (open.length > 1) return 'two re-filings at once'
-  const tables = data.containers.filter(container => container.isTable).map(container => container.id)
-  if (
-    !isDeepStrictEqual(
-      tables,
-      open.map(each => each.tableContainerId),
-    )
-  )
-    return 'a table of no re-filing'
-  return data.series.filter(each => each.isRunning).length === 1 ? null : 'not one running series'
+  return new Set(places).size === places.length ? null : 'two holders in one place'
 }
 /** The first record that differs between two catalogues, or null: a whole diff of two rooms is nothing to read. */
 function difference(one: Lasting, other: Lasting): string | null {
@@ -94,9 +68,9 @@ function difference(one: Lasting, other: Lasting): string | null {
   }
   return null
 }
-type Lasting = Omit<CatalogueData, 'register' | 'series' | 'settings'>
-/** What undo gives back: all but the register, what numbers are given from, and habits, which are no steps. */
-const withoutLasting = ({ register: _register, series: _series, settings: _settings, ...rest }: CatalogueData): Lasting => rest
+type Lasting = Omit<CatalogueData, 'register' | 'series' | 'settings' | 'setAside'>
+/** What undo gives back: all but the register, what numbers are given from, habits, and what was set aside, which are no steps. */
+const withoutLasting = ({ register: _r, series: _s, settings: _h, setAside: _a, ...rest }: CatalogueData): Lasting => rest
 
 /** What asks for something that is seldom there is drawn more often. */
 const RARE = [
@@ -120,6 +94,7 @@ const RARE = [
     'empty',
   ],
   ...['labelSheet', 'labelSheet', 'labelSheet', 'printer', 'printer', 'printer'],
+  ...['sift', 'sift', 'putBackAside', 'letAsideGo'],
   ...['leaveOut', 'leaveOut', 'fetchAgain', 'forgetLink', 'leaveRefiling', 'tab', 'strips', 'writtenCode'],
 ] as const
 
@@ -144,8 +119,9 @@ describe('every command, in any order', () => {
         const archive = await unpackArchive(
           await packArchive(await commands.readCatalogue(db), [], [], '2026-11-01T00:00:00.000Z', sha256),
           sha256,
+          GIVEN,
         )
-        expect(archive).toMatchObject({ ok: true })
+        expect(archive).toMatchObject({ ok: true, archive: { mended: [], left: [] } })
         while (await redo(db));
         const after = await commands.readCatalogue(db)
         for (const { state, stepsDone } of after.refilings) refilings.add(stepsDone > 0 ? state : 'begun')
@@ -159,13 +135,16 @@ describe('every command, in any order', () => {
     )
     expect(names.filter(name => !done.has(name))).toEqual([])
     // Each command really did something, somewhere on the way.
-    expect(Object.keys(STEPS).filter(command => !steps.has(command))).toEqual([])
+    // No command leaves a room in which there is something to mend.
+    expect(Object.keys(STEPS).filter(command => !steps.has(command))).toEqual(['mendRoom'])
     expect(refilings).toContain('done')
   }, 120_000)
 
   test('from two tabs at once, neither knowing what the other does: it holds together all the same (property)', async () => {
     await fc.assert(
-      fc.asyncProperty(someSteps, fc.integer({ min: 1, max: 2147483646 }), async (steps, seed) => {
+      fc.asyncProperty(someSteps, fc.integer({ min: 1, max: 2147483646 }), async (drawn, seed) => {
+        // A record that is spoilt on purpose would be met by the other tab before it is set aside.
+        const steps = drawn.filter(name => name !== 'sift')
         const here = await emptyRoom()
         const there = new YondercrestDb(here.name)
         const luck = luckOf(seed)

@@ -4,7 +4,7 @@ import type { DeviceFact, YondercrestDb } from './database'
 export const QUICKER = ['askIndex', 'keptRoom', 'keptSteps'] as const satisfies readonly DeviceFact['id'][]
 
 /** Lets go of what is kept beside the tables. Where even that fails, the next reading tries again. */
-export const dropKept = (db: YondercrestDb, ids: readonly DeviceFact['id'][] = QUICKER): Promise<void> =>
+const dropKept = (db: YondercrestDb, ids: readonly DeviceFact['id'][] = QUICKER): Promise<void> =>
   db.device.bulkDelete([...ids]).catch(() => undefined)
 
 /**

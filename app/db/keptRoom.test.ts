@@ -4,7 +4,7 @@ import fc from 'fast-check'
 import { all, luckOf } from '../../tests/support/cases'
 import { emptyRooms } from '../../tests/support/emptyRooms'
 import { ACTIONS } from '../../tests/support/everyCommand'
-import { keepRoom, readSnapshot, SCREEN_TABLES, undo, type YondercrestDb } from '~/db'
+import { isOnScreen, keepRoom, readSnapshot, SCREEN_TABLES, type ScreenTable, undo, type YondercrestDb } from '~/db'
 import * as commands from '~/db/commands'
 import { readKeptRoom } from './keptRoom'
 
@@ -17,7 +17,8 @@ async function asRead(db: YondercrestDb): Promise<string[]> {
   return SCREEN_TABLES.flatMap(name => records[name].map(record => `${name} ${JSON.stringify(record)}`)).sort()
 }
 async function asWritten(db: YondercrestDb): Promise<string[]> {
-  const lists = await Promise.all(SCREEN_TABLES.map(async name => (await all(db, name)).map(record => `${name} ${JSON.stringify(record)}`)))
+  const read = async (name: ScreenTable) => (await all(db, name)).filter(isOnScreen).map(record => `${name} ${JSON.stringify(record)}`)
+  const lists = await Promise.all(SCREEN_TABLES.map(read))
   return lists.flat().sort()
 }
 

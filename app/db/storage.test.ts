@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { ulid } from 'ulid'
 import { blankDraft } from '#core/catalog'
-import { findDangling } from '#core/exchange'
+import { findingsIn } from '#core/soundness'
 import { factsOf } from '../../tests/support/facts'
 import { troubleOf, wasCleared } from '~/data/storageTrouble'
 import { undo, redo, YondercrestDb } from './index'
@@ -63,7 +63,7 @@ describe('room in the browser', () => {
     const strip = { ...blankDraft({ id: ulid(), rank: 1, createdAt: '2026-12-01T00:00:00.000Z' }), packagingPictureHash: hashOf('a') }
     await commands.keepDraft(db, strip)
     const { data, step } = await commands.readWithStep(db)
-    expect(findDangling(data, new Set([hashOf('b')]))).toBeNull()
+    expect(findingsIn(data, { pictures: new Set([hashOf('b')]), at: data.holdings[0]?.createdAt ?? '', newId: ulid })).toEqual([])
     expect(step).toEqual({ seq: (await db.journal.toCollection().last())?.seq, swings: 0 })
   })
   test('steps forgotten: everything is as it was, nothing can be undone, and the next number is the next', async () => {

@@ -2,14 +2,17 @@
 import { DoorOpen, FileSpreadsheet, PackageOpen, Sparkles } from 'lucide-vue-next'
 import { shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
+import KDialog from '~/kit/KDialog.vue'
 import KField from '~/kit/KField.vue'
+import { stepWords } from './steps'
+import { useSteps } from './useSteps'
 import { welcomeWords } from './words'
 import { useMovingIn } from '~/subjects/pile/useMovingIn'
 import { copyWords } from '~/subjects/copies/words'
 import { useCopies } from '~/subjects/copies/useCopies'
 import { useNotices } from '~/kit/useNotices'
 
-const copies = useCopies()
+const [copies, steps] = [useCopies(), useSteps()]
 const notices = useNotices()
 const router = useRouter()
 const roomName = shallowRef('')
@@ -26,12 +29,28 @@ async function bringList(): Promise<void> {
   void router.push('/take-in/list')
 }
 async function demo(): Promise<void> {
-  if (!(await copies.loadDemo())) notices.tell(copyWords.demoMissing, 'care')
+  const outcome = await copies.loadDemo()
+  if (outcome !== 'loaded') notices.tell(outcome === 'full' ? copyWords.demoFull : copyWords.demoMissing, 'care')
+}
+/** What was undone down to an empty room is one's own, until something new takes its place. */
+const waiting = shallowRef<(() => Promise<void>) | null>(null)
+function begin(work: () => Promise<void>): void {
+  if (steps.undone.value.length > 0) waiting.value = work
+  else void work()
+}
+async function letGo(): Promise<void> {
+  const work = waiting.value
+  waiting.value = null
+  await work?.()
+}
+async function bringBack(): Promise<void> {
+  waiting.value = null
+  await steps.redoAll()
 }
 const ways = [
-  { icon: FileSpreadsheet, title: welcomeWords.bringList, hint: welcomeWords.bringListHint, act: bringList },
-  { icon: DoorOpen, title: welcomeWords.startEmpty, hint: welcomeWords.startEmptyHint, act: empty },
-  { icon: Sparkles, title: welcomeWords.demo, hint: welcomeWords.demoHint, act: demo },
+  { icon: FileSpreadsheet, title: welcomeWords.bringList, hint: welcomeWords.bringListHint, act: () => begin(bringList) },
+  { icon: DoorOpen, title: welcomeWords.startEmpty, hint: welcomeWords.startEmptyHint, act: () => begin(empty) },
+  { icon: Sparkles, title: welcomeWords.demo, hint: welcomeWords.demoHint, act: () => begin(demo) },
   { icon: PackageOpen, title: welcomeWords.restore, hint: welcomeWords.restoreHint, act: () => router.push('/copies') },
 ] as const
 </script>
@@ -40,6 +59,10 @@ const ways = [
   <div class="mx-auto max-w-3xl p-6 sm:p-12">
     <h1 class="text-[2rem]">{{ welcomeWords.title }}</h1>
     <p class="mt-1 text-quiet">{{ welcomeWords.lead }}</p>
+    <p v-if="steps.undone.value[0]" class="mt-4 border-l-4 border-ochre bg-wash px-4 py-2" data-undone>
+      {{ welcomeWords.undone(steps.undone.value.length, stepWords.what(steps.undone.value[0])) }}
+      <button type="button" class="min-h-11 underline" @click="bringBack">{{ welcomeWords.bringBack }}</button>
+    </p>
     <p v-if="copies.progress" class="mt-6 figures" role="status">
       {{ welcomeWords.loadingDemo }}: {{ copies.progress.done }} / {{ copies.progress.total }}
     </p>
@@ -67,5 +90,14 @@ const ways = [
     >
       <input id="new-room" v-model="roomName" class="field" maxlength="300" autocomplete="off" :placeholder="welcomeWords.roomExample" />
     </KField>
+    <KDialog :open="waiting !== null" :title="welcomeWords.beginTitle" @close="waiting = null">
+      <p v-if="steps.undone.value[0]" class="mt-2">
+        {{ welcomeWords.undone(steps.undone.value.length, stepWords.what(steps.undone.value[0])) }}
+      </p>
+      <template #actions>
+        <button type="button" class="button" @click="letGo">{{ welcomeWords.begin }}</button>
+        <button type="button" class="button-main" @click="bringBack">{{ welcomeWords.bringBack }}</button>
+      </template>
+    </KDialog>
   </div>
 </template>

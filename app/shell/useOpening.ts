@@ -1,6 +1,8 @@
 import { computed, shallowRef, watch } from 'vue'
 import { databaseExists, type DatabaseTrouble, loadToChange, onTrouble, type Snapshot } from '~/db'
 import { readRoom, useCatalogue } from '~/data/useCatalogue'
+import { troubleOf } from '~/data/storageTrouble'
+import { useAside } from '~/subjects/copies/useAside'
 import { useCopies } from '~/subjects/copies/useCopies'
 import { readIndex, useFind } from '~/subjects/ask/useFind'
 import { useInstalled } from './useInstalled'
@@ -28,19 +30,49 @@ export function beginReading(): Promise<Snapshot | null> {
  * the welcome bench with its four ways to begin.
  */
 export async function openRoom(reading: Promise<Snapshot | null>): Promise<void> {
-  await openRead(reading).catch(() => (trouble.value ??= 'refused'))
+  await openRead(reading).catch((reason: unknown) => {
+    const why = troubleOf(reason)
+    trouble.value ??= why === 'other' ? 'spoilt' : why
+  })
+}
+
+/** What fails on a record that is spoilt is done again once that record is set aside; before that, what else has read it reads anew. */
+async function orSifted<R>(work: () => Promise<R>, before: () => Promise<void> = () => Promise.resolve()): Promise<R> {
+  try {
+    return await work()
+  } catch (reason) {
+    if (troubleOf(reason) !== 'other' || trouble.value !== null) throw reason
+    const isRight = await useAside()
+      .sift()
+      .catch(() => false)
+    if (!isRight) throw reason
+    await before()
+    return work()
+  }
 }
 
 async function openRead(reading: Promise<Snapshot | null>): Promise<void> {
-  const [catalogue, copies, find, installed] = [useCatalogue(), useCopies(), useFind(), useInstalled()]
-  const snapshot = await reading
-  // One that did hold a room, and is empty by now, has steps that can be done again: the demo room would take their place.
-  const isFirst = snapshot === null
+  const [catalogue, find, installed] = [useCatalogue(), useFind(), useInstalled()]
   const isEmpty = (): boolean => catalogue.isEmpty
-  if (isFirst) watch(isEmpty, () => void find.catchUp(), { once: true })
-  else void find.catchUp()
-  await Promise.all([catalogue.open(snapshot), isFirst && copies.loadDemo(copies.isDemoStart())])
-  if (!isFirst && isEmpty() && catalogue.steps.length === 0) await copies.loadDemo(copies.isDemoStart())
+  let early: Promise<Snapshot | null> | null = reading
+  // One that did hold a room, and is empty by now, has steps that can be done again: the demo room would take their place.
+  const isFirst = await orSifted(async () => {
+    const first = early
+    early = null
+    const snapshot = await (first ?? readRoom())
+    if (!snapshot) return true
+    if (snapshot.records.settings.length === 0 && snapshot.records.holdings.length > 0) throw new Error('no settings')
+    await catalogue.open(snapshot)
+    return false
+  })
+  const catchUp = (): Promise<void> => orSifted(find.catchUp, catalogue.readAnew)
+  if (isFirst) {
+    watch(isEmpty, () => void catchUp(), { once: true })
+    await Promise.all([catalogue.open(), beginWithDemo()])
+  } else {
+    void catchUp()
+    if (isEmpty() && catalogue.steps.length === 0) await beginWithDemo()
+  }
   isRead.value = true
   // What checks every write is fetched once the first answer is there: nothing on the first screen waits for it.
   watch(
@@ -53,6 +85,13 @@ async function openRead(reading: Promise<Snapshot | null>): Promise<void> {
     },
     { immediate: true },
   )
+}
+
+/** Where the demo room does not fit, that is said: an empty bench would say nothing. */
+async function beginWithDemo(): Promise<void> {
+  const copies = useCopies()
+  const outcome = await copies.loadDemo(copies.isDemoStart())
+  if (outcome === 'full') trouble.value = 'full'
 }
 
 /** What the bench shows: the room being opened, the welcome, or the work. */

@@ -9,16 +9,22 @@ import { useNotices } from '~/kit/useNotices'
 /** Steps of more parts than this show how far they are. */
 const LONG_FROM = 2
 
+/** Steps that are being swung over, of whichever part of the screen. */
+const underWay = new Set<number>()
+let queue: Promise<unknown> = Promise.resolve()
+
 /** Undo and redo, many steps, also after a reload: the journal is in the database. */
 export function useSteps() {
   const catalogue = useCatalogue()
   const notices = useNotices()
-  const done = computed(() => catalogue.steps.filter(step => step.state === 'done').toReversed())
-  const undone = computed(() => catalogue.steps.filter(step => step.state === 'undone'))
+  // Asked anew by what goes on once the part of the screen that began it is gone.
+  const doneNow = (): readonly JournalEntry[] => catalogue.steps.filter(step => step.state === 'done').toReversed()
+  const undoneNow = (): readonly JournalEntry[] => catalogue.steps.filter(step => step.state === 'undone')
+  const [done, undone] = [computed(doneNow), computed(undoneNow)]
 
   /**
    * Swings a step over that the screen shows. Long ones say how far they are, and can be stopped: then nothing of them is undone. Where
-   * another step was done since, in another tab say, it is left alone, and that is said.
+   * another step was done since, in another tab say, it is left alone, and that is said. The answer comes once the screen has followed.
    */
   async function swing(of: typeof undoStep, shown: JournalEntry): Promise<JournalEntry | null> {
     let isStopped = false
@@ -30,7 +36,8 @@ export function useSteps() {
     }
     try {
       const step = await of(onProgress, shown.seq)
-      if (!step) notices.tell(stepWords.gone(shown), 'care')
+      if (step) await catalogue.caughtUp()
+      else notices.tell(stepWords.gone(shown), 'care')
       return step
     } catch (reason) {
       if (isStopped) notices.tell(stepWords.stopped)
@@ -41,23 +48,39 @@ export function useSteps() {
       notices.progress = null
     }
   }
-  async function undo(): Promise<void> {
-    const [shown] = done.value
-    if (!shown) return notices.tell(stepWords.nothingToUndo)
-    const step = await swing(undoStep, shown)
-    if (step) notices.tell(stepWords.undone(step))
+  /** One after the other. A press that comes while the screen still follows the one before means the step behind that one. */
+  async function swingNext(of: typeof undoStep, shown: readonly JournalEntry[]): Promise<JournalEntry | null | undefined> {
+    const meant = shown.find(step => !underWay.has(step.seq))
+    if (!meant) return undefined
+    underWay.add(meant.seq)
+    const swung = queue.then(() => swing(of, meant))
+    queue = swung.then(
+      () => void underWay.delete(meant.seq),
+      () => void underWay.delete(meant.seq),
+    )
+    return swung
   }
-  async function redo(): Promise<void> {
-    const [shown] = undone.value
-    if (!shown) return notices.tell(stepWords.nothingToRedo)
-    const step = await swing(redoStep, shown)
+  async function undo(): Promise<void> {
+    const step = await swingNext(undoStep, doneNow())
+    if (step) notices.tell(stepWords.undone(step))
+    else if (step === undefined) notices.tell(stepWords.nothingToUndo)
+  }
+  /** True where the step was done again. */
+  async function redo(): Promise<boolean> {
+    const step = await swingNext(redoStep, undoneNow())
     if (step) notices.tell(stepWords.redone(step))
+    else if (step === undefined) notices.tell(stepWords.nothingToRedo)
+    return Boolean(step)
+  }
+  /** Does all again that was undone. */
+  async function redoAll(): Promise<void> {
+    while (undoneNow().length > 0 && (await redo())) continue
   }
   /** Undoes everything back to and with a step. What could not be undone has been told, and ends it. */
   async function undoTo(seq: number): Promise<void> {
-    const wanted = done.value.filter(step => step.seq >= seq)
-    for (const step of wanted) if (!(await swing(undoStep, step))) return
+    const wanted = doneNow().filter(step => step.seq >= seq)
+    for (const step of wanted) if (!(await swingNext(undoStep, [step]))) return
     notices.tell(stepWords.undoneMany(wanted.length))
   }
-  return { done, undone, undo, redo, undoTo }
+  return { done, undone, undo, redo, redoAll, undoTo }
 }

@@ -43,8 +43,20 @@ export const shellWords = {
     refused: {
       what: 'This browser keeps nothing for this page',
       then:
-        'The room lives in the storage of the browser, and it was refused or cannot be opened. Allow this page to store data, leave ' +
+        'The room lives in the storage of the browser, and the browser allows this page none. Allow it to store data, leave ' +
         'private browsing, or use another browser. Nothing was changed.',
+    },
+    spoilt: {
+      what: 'The room cannot be read',
+      then:
+        'It is there, and something in it is damaged. Reload this page: often that is enough. If it is not, save a rescue copy of all ' +
+        'that can be read, and open that copy in another browser, or here after clearing the data of this page. Nothing was changed.',
+    },
+    full: {
+      what: 'The disk is full',
+      then:
+        'This browser has no space left to open the room. Make some on this machine, and reload this page. What was kept before is safe. ' +
+        'A rescue copy can be saved to another disk.',
     },
   } satisfies Record<DatabaseTrouble, { readonly what: string; readonly then: string }>,
   saveScreen: 'Save what is on the screen',
@@ -105,4 +117,9 @@ export const welcomeWords = {
   restore: 'Open a saved copy',
   restoreHint: 'An archive that you saved here or on another machine.',
   loadingDemo: 'Setting up the demo room',
+  undone: (count: number, last: string) =>
+    `What was here was undone (${counted(count, 'step')}, the first: ${last}). It can still come back; beginning anew removes it for good.`,
+  bringBack: 'Bring it back',
+  beginTitle: 'What was undone goes for good',
+  begin: 'Begin without it',
 } as const

@@ -19,6 +19,9 @@ export const LIMITS = {
   cellsASide: 12,
   pages: 500,
   pullLines: 400,
+  /** A record that is set aside, as text: the largest, an aim of a re-filing, has its half. */
+  setAside: 4_000_000,
+  fault: 400,
 } as const
 /** Who says that a set was used: its being fetched and returned, somebody by hand, or an older list as a whole. */
 export const USE_SOURCES = ['fetched', 'noted', 'said'] as const

@@ -81,6 +81,7 @@ export {
   Section,
   Zone,
 } from './room'
+export { hashesOf, type Pictured, picturesOf, withoutMissing, withPictures } from './pictures'
 export { START_HOLDER_TYPES } from './startHolders'
 export { START_THEMES, THEME_SCHOOLS, type ThemeSchool } from './startThemes'
 export {
@@ -98,6 +99,7 @@ export {
 export { LATEST_VERSION, type Old, recordsGiven, type Version, upgradeRecord, VERSIONS, versionThatBrought } from './versions'
 export { Label, LabelHabits, LabelSheet, Printer } from './labels'
 export { BookLeaf, IndexBook } from './paper'
+export { SetAside } from './setAside'
 export { PullLine, PullList, Use } from './using'
 export { TABLE_NAMES, type TableName } from './tableNames'
 export { type CatalogueData, type RecordOf, TABLES } from './tables'

@@ -30,5 +30,6 @@ export const TABLE_NAMES = [
   'labels',
   'labelSheets',
   'printers',
+  'setAside',
 ] as const
 export type TableName = (typeof TABLE_NAMES)[number]

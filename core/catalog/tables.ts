@@ -6,6 +6,7 @@ import { Label, LabelSheet, Printer } from './labels'
 import { RegisterLine, RoomSettings, Series } from './numbers'
 import { Container, Fixture, Holder, HolderType, MeasuredLength, Refiling, Section, Zone } from './room'
 import { BookLeaf, IndexBook } from './paper'
+import { SetAside } from './setAside'
 import { PullList, Use } from './using'
 import type { TableName } from './tableNames'
 
@@ -41,6 +42,7 @@ export const TABLES = {
   labels: Label,
   labelSheets: LabelSheet,
   printers: Printer,
+  setAside: SetAside,
 } as const satisfies Record<TableName, z.ZodType>
 
 export type RecordOf<T extends TableName> = z.infer<(typeof TABLES)[T]>

@@ -29,6 +29,14 @@ export function nextFreeCell(row: ContainerRow): Cell | null {
 }
 
 /**
+ * Whether there is such a cell on these pages.
+ * @example hasCell({ rows: 2, columns: 2, pages: 3, isTwoSided: false }, { page: 3, cell: 5, side: 'front' }) //=> false
+ */
+export function hasCell(grid: Pick<CellGrid, 'rows' | 'columns' | 'pages' | 'isTwoSided'>, { page, cell, side }: Cell): boolean {
+  return page <= grid.pages && cell <= grid.rows * grid.columns && (side === 'front' || grid.isTwoSided)
+}
+
+/**
  * Whether a cell takes a size, in either orientation. Unmeasured cells and sets are taken to fit.
  * @example cellTakes({ cellSize: { widthMm: 60, heightMm: 80 } }, { widthMm: 75, heightMm: 50 }) //=> true
  */

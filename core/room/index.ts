@@ -28,7 +28,7 @@ export {
   type Standing,
 } from './arrange'
 export { CONTAINER_SHAPES, type ContainerShape, copyNames, namesAlong, shelfNumber, planEmptying } from './building'
-export { cellTakes, nextFreeCell } from './cells'
+export { cellTakes, hasCell, nextFreeCell } from './cells'
 export { besideFirstHalf } from './halves'
 export { entryId, type MovePlan, type MoveTarget, planMove } from './move'
 export { neighboursOf } from './neighbours'

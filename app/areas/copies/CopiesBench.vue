@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { Archive, FileSpreadsheet } from 'lucide-vue-next'
+import { Archive, FileSpreadsheet, ListChecks } from 'lucide-vue-next'
 import { shallowRef } from 'vue'
+import { NuxtLink } from '#components'
+import type { Reading } from '#core/exchange'
 import KPageHead from '~/kit/KPageHead.vue'
 import KDialog from '~/kit/KDialog.vue'
 import KFile from '~/kit/KFile.vue'
@@ -8,6 +10,8 @@ import KProgress from '~/kit/KProgress.vue'
 import StorageRoom from './StorageRoom.vue'
 import RoomSettingsForm from './RoomSettingsForm.vue'
 import { troubleOf } from '~/data/storageTrouble'
+import RescueButton from '~/subjects/copies/RescueButton.vue'
+import { soundnessWords } from '~/subjects/copies/soundnessWords'
 import { copyWords } from '~/subjects/copies/words'
 import { kitWords } from '~/kit/words'
 import { keepingWords } from '~/data/words'
@@ -21,11 +25,17 @@ const catalogue = useCatalogue()
 const copies = useCopies()
 const notices = useNotices()
 const refusal = shallowRef('')
+/** A copy that is not whole: what of it can be read may be wanted. */
+const broken = shallowRef<File | null>(null)
+/** What reading a copy has found in it, said for as long as one stays. */
+const notWhole = shallowRef('')
 /** What waits until the person's own catalogue is safe. */
 const waiting = shallowRef<(() => Promise<void>) | null>(null)
 
 async function guarded(work: () => Promise<void>): Promise<void> {
   refusal.value = ''
+  notWhole.value = ''
+  broken.value = null
   try {
     await work()
   } catch (reason) {
@@ -34,16 +44,24 @@ async function guarded(work: () => Promise<void>): Promise<void> {
   }
 }
 async function saveNow(): Promise<void> {
-  const { bytes, missing, fault } = await copies.saveCopy()
-  const said = fault ? copyWords.faulty(fault) : copyWords.saved(copyWords.megabytes(bytes.byteLength), missing)
-  notices.tell(said, fault || missing > 0 ? 'care' : 'done')
+  const { bytes, missing, findings } = await copies.saveCopy()
+  const said = findings > 0 ? soundnessWords.findingsSaved(findings) : copyWords.saved(copyWords.megabytes(bytes.byteLength), missing)
+  notices.tell(said, findings + missing > 0 ? 'care' : 'done')
 }
 const save = (): Promise<void> => guarded(saveNow)
-const restore = (file: File): Promise<void> =>
+/** What is refused for a fault in it may be read as far as it goes; what is no copy at all holds nothing to read. */
+const READABLE: readonly string[] = ['damaged', 'badRecord', 'fileMissing', 'fileUnlisted']
+const restore = (file: File, wanted: Reading = 'whole'): Promise<void> =>
   guarded(async () => {
-    const outcome = await copies.restore(await file.arrayBuffer())
-    if (outcome.ok) notices.tell(copyWords.restored(outcome.holdings, outcome.missing), outcome.missing > 0 ? 'care' : 'done')
-    else refusal.value = copyWords.refused(copyWords.refusal[outcome.code], outcome.where)
+    const outcome = await copies.restore(await file.arrayBuffer(), wanted)
+    if (!outcome.ok) {
+      refusal.value = copyWords.refused(copyWords.refusal[outcome.code], outcome.where)
+      broken.value = wanted === 'whole' && READABLE.includes(outcome.code) ? file : null
+      return
+    }
+    const { mended, left, aside, leftOut } = outcome
+    notWhole.value = copyWords.notWhole(mended.length, left.length, aside, leftOut)
+    notices.tell(copyWords.restored(outcome.holdings, outcome.missing), outcome.missing > 0 || notWhole.value ? 'care' : 'done')
   })
 const empty = (): Promise<void> =>
   guarded(async () => {
@@ -52,8 +70,9 @@ const empty = (): Promise<void> =>
   })
 const demo = (): Promise<void> =>
   guarded(async () => {
-    const isLoaded = await copies.loadDemo()
-    notices.tell(isLoaded ? copyWords.demoLoaded : copyWords.demoMissing, isLoaded ? 'done' : 'care')
+    const outcome = await copies.loadDemo()
+    const said = { loaded: copyWords.demoLoaded, missing: copyWords.demoMissing, full: copyWords.demoFull }
+    notices.tell(said[outcome], outcome === 'loaded' ? 'done' : 'care')
   })
 /** Beginning anew never costs a catalogue that no copy holds. */
 function begin(work: () => Promise<void>): void {
@@ -87,7 +106,17 @@ async function saveThenGoOn(): Promise<void> {
       :total="copies.progress.total"
       @cancel="copies.cancel"
     />
-    <p v-if="refusal" class="mt-4 border-l-4 border-berry bg-wash p-3" role="alert" data-refusal>{{ refusal }}</p>
+    <div v-if="refusal" class="mt-4 border-l-4 border-berry bg-wash p-3" role="alert" data-refusal>
+      <p>{{ refusal }}</p>
+      <template v-if="broken">
+        <p class="mt-1">{{ copyWords.readAnywayHint }}</p>
+        <button type="button" class="button mt-2" @click="restore(broken, 'asFarAsItGoes')">{{ copyWords.readAnyway }}</button>
+      </template>
+    </div>
+    <p v-if="notWhole" class="mt-4 border-l-4 border-ochre bg-wash p-3" role="status" data-not-whole>
+      {{ notWhole }}
+      <NuxtLink to="/copies/check" class="underline">{{ soundnessWords.open }}</NuxtLink>
+    </p>
     <div class="mt-3 grid gap-x-10 gap-y-6 md:grid-cols-2">
       <section v-if="!catalogue.isEmpty">
         <h2 class="text-[1.15rem]">{{ copyWords.saveTitle }}</h2>
@@ -100,7 +129,7 @@ async function saveThenGoOn(): Promise<void> {
       <section>
         <h2 class="text-[1.15rem]">{{ copyWords.restoreTitle }}</h2>
         <p class="hint mb-3">{{ copyWords.restoreHint }}</p>
-        <KFile :label="copyWords.restore" accept=".zip,application/zip" @file="restore" />
+        <KFile :label="copyWords.restore" accept=".zip,application/zip" @file="file => restore(file)" />
       </section>
       <section v-if="!catalogue.isEmpty">
         <h2 class="text-[1.15rem]">{{ copyWords.listTitle }}</h2>
@@ -126,6 +155,19 @@ async function saveThenGoOn(): Promise<void> {
             <span class="hint">{{ copyWords.demoHint }}</span>
           </div>
         </div>
+      </section>
+      <section v-if="!catalogue.isEmpty">
+        <h2 class="text-[1.15rem]">{{ soundnessWords.section }}</h2>
+        <p class="hint mb-3">{{ soundnessWords.sectionHint }}</p>
+        <NuxtLink to="/copies/check" class="button">
+          <ListChecks :size="18" aria-hidden="true" />
+          {{ soundnessWords.open }}
+        </NuxtLink>
+      </section>
+      <section>
+        <h2 class="text-[1.15rem]">{{ copyWords.rescueTitle }}</h2>
+        <p class="hint mb-3">{{ copyWords.rescueHint }}</p>
+        <RescueButton />
       </section>
       <StorageRoom v-if="!catalogue.isEmpty" class="md:col-span-2" />
       <RoomSettingsForm v-if="!catalogue.isEmpty" class="md:col-span-2" />

@@ -1,21 +1,16 @@
 import { expose } from 'comlink'
-import type { CatalogueData } from '#core/catalog'
-import {
-  type ArchiveReading,
-  findDangling,
-  lineOf,
-  type ListedSet,
-  packArchive,
-  picturesOf,
-  unpackArchive,
-  withoutMissing,
-  writeList,
-} from '#core/exchange'
+import { type CatalogueData, picturesOf, TABLE_NAMES, withoutMissing } from '#core/catalog'
+import { type ArchiveReading, lineOf, type ListedSet, packArchive, type Reading, unpackArchive, writeList } from '#core/exchange'
+import { type Finding, findingsIn, type Given } from '#core/soundness'
 import { makeThumb, sha256 } from '~/data/pictures'
 import { headerSize } from '~/data/pictureSize'
 import type { Progress } from '~/data/worker'
 import { database, type LastCopy, type PictureRecord, type ThumbRecord } from '~/db'
+import { firstFault } from '~/db/checked'
 import * as commands from '~/db/commands'
+import type { Sifted } from '~/db/commands'
+import { newId } from '~/db/newId'
+import { readAsFound } from '~/db/rescue'
 
 type Tell = (progress: Progress) => void
 export type RestoreOutcome =
@@ -24,6 +19,11 @@ export type RestoreOutcome =
       readonly holdings: number
       /** Pictures that were named and not in the copy. */
       readonly missing: number
+      /** What did not hold together and was mended, what could not be, records that were set aside, and files that were left out. */
+      readonly mended: readonly Finding[]
+      readonly left: readonly Finding[]
+      readonly aside: number
+      readonly leftOut: readonly string[]
     }
   | Extract<ArchiveReading, { ok: false }>
 /** A copy as it was packed. */
@@ -33,15 +33,37 @@ export interface PackedCopy {
   readonly step: Pick<LastCopy, 'seq' | 'swings'>
   /** Pictures that are named and that this browser no longer has. */
   readonly missing: number
-  /** Why it would not be read back, in words that name the record; null: it would be. */
-  readonly fault: string | null
+  /** What was set aside for it; null: nothing had to be. */
+  readonly sifted: Sifted | null
+  /** So much in it is not as it should be. */
+  readonly findings: number
+}
+/** What a look through the whole room has found. */
+export interface Checked {
+  readonly sifted: Sifted
+  readonly findings: readonly Finding[]
+  /** So many records were looked at. */
+  readonly records: number
+}
+const givenNow = (): Omit<Given, 'pictures'> => ({ at: new Date().toISOString(), newId })
+/** Whether a record can stand in a copy at all. */
+function isWritable(record: unknown): boolean {
+  try {
+    return JSON.stringify(record) !== undefined
+  } catch {
+    return false
+  }
 }
 
 const api = {
   /** The whole catalogue with its pictures as an archive. */
   async saveArchive(tell: Tell): Promise<PackedCopy> {
     const db = database()
-    const { data: all, step } = await commands.readWithStep(db)
+    const first = await commands.readWithStep(db)
+    // A copy with a record that no table takes would not open: it goes along as one that is set aside.
+    const isSpoilt = TABLE_NAMES.some(table => firstFault(table, first.data[table]) !== null)
+    const sifted = isSpoilt ? await commands.siftRecords(db) : null
+    const { data: all, step } = sifted ? await commands.readWithStep(db) : first
     const wanted = new Set(picturesOf(all).map(each => each.hash))
     const pictures = (await db.pictures.bulkGet([...wanted])).filter(picture => picture !== undefined)
     const thumbs = (await db.thumbs.bulkGet([...wanted])).filter(thumb => thumb !== undefined)
@@ -55,7 +77,13 @@ const api = {
       sha256,
       (done, total) => tell({ stage: 'packing', done, total }),
     )
-    return { bytes: zip.buffer as ArrayBuffer, step, missing: missing.length, fault: findDangling(data, hashes) }
+    return {
+      bytes: zip.buffer as ArrayBuffer,
+      step,
+      missing: missing.length,
+      sifted,
+      findings: findingsIn(data, { ...givenNow(), pictures: hashes }).length,
+    }
   },
 
   /** A catalogue that is no longer in the database, as an archive without pictures. */
@@ -64,15 +92,38 @@ const api = {
     return zip.buffer as ArrayBuffer
   },
 
+  /**
+   * Everything that is found in the database of this browser, unchecked and whatever state it is in, as an archive from which as much is
+   * read back as goes; null: there is none. Needs nothing of what opens the room.
+   */
+  async saveRescue(tell: Tell): Promise<{ readonly bytes: ArrayBuffer; readonly records: number; readonly unread: number } | null> {
+    const found = await readAsFound()
+    if (!found) return null
+    const tables = Object.entries(found.tables).map(([table, records]) => [table, records.filter(isWritable)] as const)
+    const records = tables.reduce((sum, [, list]) => sum + list.length, 0)
+    const zip = await packArchive(
+      Object.fromEntries(tables) as unknown as CatalogueData,
+      found.pictures.map(each => ({ ...each, bytes: new Uint8Array(each.bytes) })),
+      [],
+      new Date().toISOString(),
+      sha256,
+      (done, total) => tell({ stage: 'packing', done, total }),
+      found,
+    )
+    const all = Object.values(found.tables).reduce((sum, list) => sum + list.length, 0)
+    return { bytes: zip.buffer as ArrayBuffer, records, unread: found.unread + all - records }
+  },
+
   /** Reads an archive back in the place of the present catalogue, or refuses it whole and changes nothing. */
-  async restoreArchive(bytes: ArrayBuffer, command: 'restoreArchive' | 'loadDemo', tell: Tell): Promise<RestoreOutcome> {
+  async restoreArchive(bytes: ArrayBuffer, command: 'restoreArchive' | 'loadDemo', wanted: Reading, tell: Tell): Promise<RestoreOutcome> {
     // Opened while the archive is checked; whatever is wrong with it shows when it is written to.
     database()
       .open()
       .catch(() => undefined)
-    const reading = await unpackArchive(new Uint8Array(bytes), sha256, (done, total) => tell({ stage: 'checking', done, total }))
+    const onProgress = (done: number, total: number): void => tell({ stage: 'checking', done, total })
+    const reading = await unpackArchive(new Uint8Array(bytes), sha256, givenNow(), onProgress, wanted)
     if (!reading.ok) return reading
-    const { data, pictures, thumbs, withoutPicture } = reading.archive
+    const { data, pictures, thumbs, withoutPicture, mended, left, leftOut } = reading.archive
     const records: PictureRecord[] = []
     for (const picture of pictures) {
       const buffer = picture.bytes.slice().buffer
@@ -88,7 +139,16 @@ const api = {
     }
     tell({ stage: 'writing', done: 0, total: data.holdings.length })
     await commands.replaceCatalogue(database(), command, data, records, thumbRecords)
-    return { ok: true, holdings: data.holdings.length, missing: withoutPicture.length }
+    return { ok: true, holdings: data.holdings.length, missing: withoutPicture.length, mended, left, leftOut, aside: data.setAside.length }
+  },
+
+  /** Looks through the whole room: what is spoilt is set aside, and what does not hold together is found. */
+  async check(tell: Tell): Promise<Checked> {
+    const db = database()
+    const sifted = await commands.siftRecords(db, (done, total) => tell({ stage: 'checking', done, total }))
+    const data = await commands.readCatalogue(db)
+    const findings = await commands.findingsInRoom(db, data)
+    return { sifted, findings, records: TABLE_NAMES.reduce((sum, table) => sum + data[table].length, 0) }
   },
 
   saveList(sets: readonly ListedSet[]): string {

@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { newId } from '~/db/newId'
 import { settingsOfLocale } from '#core/catalog'
-import { type ListedSet, type OnScreen, salvage } from '#core/exchange'
+import { type ListedSet, type OnScreen, type Reading, salvage } from '#core/exchange'
 import { dayOf } from '#core/units'
 import { type LastCopy, SCREEN_TABLES, watch } from '~/db'
 import { act, lastCopyNow } from '~/data/act'
@@ -11,16 +11,22 @@ import { copyWords } from './words'
 import { useDescribe } from '~/data/useDescribe'
 import { useUses } from '~/data/useUses'
 import { useCatalogue } from '~/data/useCatalogue'
+import { troubleOf } from '~/data/storageTrouble'
 import { type Progress, type WorkerHandle, workerHandle, withProgress, WorkStopped } from '~/data/worker'
 import { offerFile } from '~/kit/offerFile'
 import { plainly } from '~/kit/plainly'
-import type { CopiesApi, PackedCopy, RestoreOutcome } from './copies.worker'
+import type { Checked, CopiesApi, PackedCopy, RestoreOutcome } from './copies.worker'
+import { useAside } from './useAside'
+
+/** Whether the demo room is in: it may not have been wanted, or could not be fetched; or it did not fit. */
+type DemoOutcome = 'loaded' | 'missing' | 'full'
 
 /** Copies of the catalogue: saving, reading back, beginning anew. */
 export const useCopies = defineStore('copies', () => {
   const catalogue = useCatalogue()
   const describe = useDescribe()
   const uses = useUses()
+  const aside = useAside()
   const progress = shallowRef<Progress | null>(null)
   const lastCopy = shallowRef<LastCopy | null>(null)
   let current: WorkerHandle<CopiesApi> | null = null
@@ -64,8 +70,24 @@ export const useCopies = defineStore('copies', () => {
   async function saveCopy(): Promise<PackedCopy> {
     const copy = await work((worker, tell) => worker.run(api => api.saveArchive(tell)))
     offerFile(new Blob([copy.bytes], { type: 'application/zip' }), copyWords.fileName(catalogue.settings.roomName, dayOf(new Date())))
-    if (copy.fault === null) await act.noteCopySaved({ at: new Date().toISOString(), ...copy.step })
+    await aside.take(copy.sifted)
+    // Only the note of it: the file is saved, also where the browser has no room for a note.
+    await act.noteCopySaved({ at: new Date().toISOString(), ...copy.step }).catch(() => undefined)
     return copy
+  }
+
+  /** Saves all that is found in the database, whatever state it is in. null: there is none. */
+  async function saveRescue(): Promise<{ readonly records: number; readonly unread: number } | null> {
+    const found = await work((worker, tell) => worker.run(api => api.saveRescue(tell)))
+    if (found) offerFile(new Blob([found.bytes], { type: 'application/zip' }), copyWords.rescueName(dayOf(new Date())))
+    return found
+  }
+
+  /** Looks through the whole room. */
+  async function check(): Promise<Checked> {
+    const checked = await work((worker, tell) => worker.run(api => api.check(tell)))
+    await aside.take(checked.sifted)
+    return checked
   }
 
   /** Saves what the screen still has, after the storage of the browser was cleared. */
@@ -79,8 +101,13 @@ export const useCopies = defineStore('copies', () => {
     offerFile(new Blob([bytes], { type: 'application/zip' }), copyWords.fileName(catalogue.settings.roomName, dayOf(new Date())))
   }
 
-  function restore(bytes: ArrayBuffer): Promise<RestoreOutcome> {
-    return work((worker, tell) => worker.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'restoreArchive', tell)))
+  /** The screen has followed once this is answered: what is saved or listed then is of the catalogue that was read. */
+  async function restore(bytes: ArrayBuffer, wanted: Reading = 'whole'): Promise<RestoreOutcome> {
+    const outcome = await work((worker, tell) =>
+      worker.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'restoreArchive', wanted, tell)),
+    )
+    if (outcome.ok) await catalogue.caughtUp()
+    return outcome
   }
 
   async function isDemoStart(): Promise<boolean> {
@@ -92,24 +119,29 @@ export const useCopies = defineStore('copies', () => {
     }
   }
   /** Puts the demo room in, if that is what is wanted: the worker starts up while the answer, and the archive, are on their way. */
-  async function loadDemo(isWanted: Promise<boolean> = Promise.resolve(true)): Promise<boolean> {
+  async function loadDemo(isWanted: Promise<boolean> = Promise.resolve(true)): Promise<DemoOutcome> {
     try {
       const archive = isWanted
         .then(is => (is ? fetch('/api/demo-room') : null))
         .then(response => (response?.ok ? response.arrayBuffer() : null))
       const outcome = await work(async (worker, tell) => {
         const bytes = await archive
-        return bytes ? worker.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'loadDemo', tell)) : null
+        return bytes ? worker.run(api => api.restoreArchive(transfer(bytes, [bytes]), 'loadDemo', 'whole', tell)) : null
       })
-      return outcome?.ok ?? false
+      if (!outcome?.ok) return 'missing'
+      await catalogue.caughtUp()
+      return 'loaded'
     } catch (problem) {
       if (problem instanceof WorkStopped && problem.code === 'cancelled') throw problem
-      return false
+      return troubleOf(problem) === 'full' ? 'full' : 'missing'
     }
   }
   /** What an empty room begins with where this browser's owner lives. */
   const locale = settingsOfLocale(navigator.language)
-  const startEmpty = (roomName?: string): Promise<void> => act.startEmpty({ ...locale, ...(roomName ? { roomName } : {}) })
+  async function startEmpty(roomName?: string): Promise<void> {
+    await act.startEmpty({ ...locale, ...(roomName ? { roomName } : {}) })
+    await catalogue.caughtUp()
+  }
 
   async function saveList(): Promise<void> {
     await uses.ready()
@@ -141,7 +173,9 @@ export const useCopies = defineStore('copies', () => {
     unsaved,
     cancel,
     saveCopy,
+    saveRescue,
     saveScreen,
+    check,
     restore,
     isDemoStart,
     loadDemo,

@@ -11,8 +11,18 @@ export const copyWords = {
     missing === 0
       ? `The copy is saved (${size}). It holds the whole catalogue.`
       : `The copy is saved (${size}). It holds all but ${counted(missing, 'photo')} that this browser no longer has.`,
-  faulty: (where: string) =>
-    `The file is saved, but it would not open again (${where}). Keep an older copy as well, and undo the latest steps if you can.`,
+  rescueTitle: 'A rescue copy',
+  rescueHint:
+    'Everything as it lies in the storage, unchecked: for when the room does not open, or a copy cannot be saved. Opened here, as much ' +
+    'of it is read as goes, and you are told what was left out.',
+  rescue: 'Save a rescue copy',
+  rescueName: (day: string) => `Rescue ${day}.yondercrest.zip`,
+  rescued: (records: number, unread: number) =>
+    unread === 0
+      ? `The rescue copy is saved, with ${counted(records, 'record')}.`
+      : `The rescue copy is saved, with ${counted(records, 'record')}. ${countedThat(unread, 'record', 'was', 'were')} beyond reading.`,
+  nothingToRescue: 'This browser holds no room, so there is nothing to save.',
+  notRescued: 'The browser does not let its storage be read, so nothing could be saved. Reload this page, and try it once more.',
   fileName: (room: string, day: string) => `${room} ${day}.yondercrest.zip`,
   listTitle: 'The list as a table',
   listHint: 'A CSV file that any spreadsheet opens: one line a set.',
@@ -41,10 +51,20 @@ export const copyWords = {
     damaged: 'This copy is damaged',
     newer: 'This copy was made by a newer version than this one. Please update first.',
     badRecord: 'This copy holds something that no catalogue has',
-    danglingReference: 'This copy does not hold together',
     fileMissing: 'A part of this copy is missing',
     fileUnlisted: 'This copy holds a file that it does not list',
   },
+  readAnyway: 'Read as much as goes',
+  readAnywayHint: 'What cannot be read is set aside or left out, and you are told what. What is here now comes back with Undo.',
+  notWhole: (mended: number, left: number, aside: number, leftOut: readonly string[]) =>
+    [
+      mended > 0 ? `${countedThat(mended, 'thing', 'was', 'were')} not right and ${mended === 1 ? 'was' : 'were'} mended.` : '',
+      left > 0 ? `${countedThat(left, 'thing', 'is', 'are')} not right, and only you can say what would be.` : '',
+      aside > 0 ? `${countedThat(aside, 'record', 'is', 'are')} set aside.` : '',
+      leftOut.length > 0 ? `Left out: ${leftOut.slice(0, 5).join(', ')}${leftOut.length > 5 ? ' ...' : ''}.` : '',
+    ]
+      .filter(Boolean)
+      .join(' '),
   refused: (sentence: string, where: string) =>
     `${sentence}${where ? ` (${where})` : ''}. It was refused whole; nothing was changed.`.replace('..', '.'),
   dateOrder: 'Dates such as 3/4/2019',
@@ -83,6 +103,7 @@ export const copyWords = {
   roomName: 'Name of the room',
   units: 'Sizes in',
   unit: { in: 'inches', cm: 'centimetres' },
+  demoFull: 'There is no room for the demo room: the storage of this browser is full. Nothing was changed.',
   demoMissing: 'The demo room could not be fetched. Is the application still running? Nothing was changed.',
   ticks: 'Ticks of your trimmer',
   tick: (ticks: number) => `1/${ticks} in`,

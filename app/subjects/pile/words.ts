@@ -67,6 +67,7 @@ export const pileWords = {
   makeRoom: 'Make room',
   notKept: {
     full: 'The storage of this browser is full: what you type is not kept. Stay on this page, and make room under Copies.',
+    refused: 'This browser keeps nothing for this page: what you type is gone once you leave it.',
     other: 'What you type could not be kept. Stay on this page, and try it once more.',
   },
   drop: (name: string) => `Take ${name || 'this one'} off the pile`,

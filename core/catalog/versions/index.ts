@@ -3,6 +3,7 @@ import type { Old, Version } from './version'
 import { VERSION_1 } from './version1'
 import { VERSION_10 } from './version10'
 import { VERSION_11 } from './version11'
+import { VERSION_12 } from './version12'
 import { VERSION_2 } from './version2'
 import { VERSION_3 } from './version3'
 import { VERSION_4 } from './version4'
@@ -27,8 +28,9 @@ export const VERSIONS = [
   VERSION_9,
   VERSION_10,
   VERSION_11,
+  VERSION_12,
 ] as const
-export const LATEST_VERSION = VERSION_11.number
+export const LATEST_VERSION = VERSION_12.number
 
 /**
  * A record as version `from` left it, as the latest version has it. Nothing is checked here.

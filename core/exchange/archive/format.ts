@@ -14,6 +14,8 @@ export const Manifest = z.object({
   version: z.number().int().positive(),
   madeAt: z.iso.datetime(),
   roomName: z.string().max(300),
+  /** The tables as they were found, unchecked: read as far as it goes. */
+  isRescue: z.boolean().optional(),
   counts: z.partialRecord(z.enum(TABLE_NAMES), z.number().int().nonnegative()),
   files: z.array(
     z.object({

@@ -1,12 +1,12 @@
 import { zipSync, type Zippable } from 'fflate'
-import { type CatalogueData, TABLE_NAMES } from '#core/catalog'
+import { type CatalogueData, LIMITS, TABLE_NAMES } from '#core/catalog'
 import { ARCHIVE_FORMAT, ARCHIVE_VERSION, type Manifest, MANIFEST_NAME, PICTURE_TYPES, type PictureFile, type ThumbFile } from './format'
 
 export type Sha256 = (bytes: Uint8Array) => Promise<string>
 
 /**
  * A whole catalogue with its pictures as one zip. JSON is deflated; pictures are stored, as they are compressed
- * already and must come back byte for byte. See docs/formats.md.
+ * already and must come back byte for byte. `rescue`: the tables are as they were found in a database of that version. See docs/formats.md.
  */
 export async function packArchive(
   data: CatalogueData,
@@ -15,6 +15,7 @@ export async function packArchive(
   madeAt: string,
   sha256: Sha256,
   onProgress: (done: number, total: number) => void = () => undefined,
+  rescue: { readonly version: number } | null = null,
 ): Promise<Uint8Array> {
   const encoder = new TextEncoder()
   const contents: [name: string, bytes: Uint8Array][] = [
@@ -29,9 +30,10 @@ export async function packArchive(
   }
   const manifest: Manifest = {
     format: ARCHIVE_FORMAT,
-    version: ARCHIVE_VERSION,
+    version: rescue?.version ?? ARCHIVE_VERSION,
     madeAt,
-    roomName: data.settings[0]?.roomName ?? '',
+    roomName: String(data.settings[0]?.roomName ?? '').slice(0, LIMITS.name),
+    ...(rescue ? { isRescue: true } : {}),
     counts: Object.fromEntries(TABLE_NAMES.map(table => [table, data[table].length])) as Manifest['counts'],
     files,
   }

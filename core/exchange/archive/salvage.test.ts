@@ -21,7 +21,7 @@ test('what a screen still shows can be read back as a copy, and no number that w
       }))
       const next = Math.max(0, ...given) + later + 1
       const data = salvage({ ...screen, holdings }, new Map([[seriesId, next]]), AT, ulid)
-      const reading = await unpackArchive(await packArchive(data, [], [], AT, sha256), sha256)
+      const reading = await unpackArchive(await packArchive(data, [], [], AT, sha256), sha256, { at: AT, newId: ulid })
       if (!reading.ok) throw new Error(`${reading.code} ${reading.where}`)
       expect(reading.archive.data.holdings.map(each => each.number)).toEqual(given)
       expect(Math.max(0, ...reading.archive.data.register.map(each => each.number)) + 1).toBe(next)

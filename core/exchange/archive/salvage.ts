@@ -1,6 +1,5 @@
-import type { CatalogueData, RegisterLine } from '#core/catalog'
+import { type CatalogueData, type RegisterLine, withPictures } from '#core/catalog'
 import { registerId } from '#core/numbering'
-import { withPictures } from './references'
 
 /** What a screen holds of a catalogue: all but the register, what is still being typed, the log of use, and what was printed. */
 export type OnScreen = Omit<CatalogueData, 'register' | 'drafts' | 'uses' | 'bookLeaves' | 'labels'>

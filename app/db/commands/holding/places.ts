@@ -1,10 +1,11 @@
 import type { Holder } from '#core/catalog'
+import { hasCell } from '#core/room'
 import type { YondercrestDb } from '../../database'
 
 type Place = Pick<Holder, 'containerId' | 'cell'>
 
 /**
- * Tells of places whether they are there still, and their cells free but for the holder itself. Places come from what a
+ * Tells of places whether they are there (still), and their cells free but for the holder itself. Places come from what a
  * screen knew: another tab may have taken the container out, or filled the cell.
  */
 export async function freePlaces(db: YondercrestDb, places: readonly Place[]): Promise<(place: Place, holderId: string | null) => boolean> {
@@ -20,6 +21,7 @@ export async function freePlaces(db: YondercrestDb, places: readonly Place[]): P
   return (place, holderId) => {
     const container = containers.get(place.containerId)
     if (!container || (container.cells === null) !== (place.cell === null)) return false
+    if (place.cell && container.cells && !hasCell(container.cells, place.cell)) return false
     return place.cell === null || (taken.get(keyOf(place)) ?? holderId) === holderId
   }
 }

@@ -3,6 +3,7 @@ import type { CatalogueData } from '#core/catalog'
 import { all, BRANDS, NAMES, type Cases, type Luck } from '../../../../tests/support/cases'
 import type { YondercrestDb } from '~/db'
 import * as commands from '~/db/commands'
+import { newId } from '~/db/newId'
 
 export const wholeCases: Cases = {
   async habits(db, luck) {
@@ -40,6 +41,17 @@ export const wholeCases: Cases = {
   },
   async loadDemo(db, luck) {
     await commands.replaceCatalogue(db, 'loadDemo', await noted(db, luck), [], [])
+  },
+  /** A spoilt theme that nothing names is found and set aside. */
+  async sift(db) {
+    await db.table('themes').put({ id: newId(), name: null, rank: 0, seeAlsoIds: null, sharesPage: false })
+    await commands.siftRecords(db)
+  },
+  async putBackAside(db, luck) {
+    await commands.putBackAside(db, luck.pick(await all(db, 'setAside'))?.id ?? '', { name: luck.pick(NAMES) ?? '' })
+  },
+  async letAsideGo(db, luck) {
+    await commands.letAsideGo(db, luck.pick(await all(db, 'setAside'))?.id ?? '')
   },
 }
 /** The catalogue as it is, but for a note: what changes nothing is no step. */

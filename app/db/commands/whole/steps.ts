@@ -7,4 +7,7 @@ export const wholeSteps = {
   restoreArchive: step => `Opened a copy with ${counted(step.subject.count ?? 0, 'set')}`,
   loadDemo: () => 'Loaded the demo room',
   startEmpty: () => 'Started empty',
+  mendRoom: step => `Mended ${counted(step.subject.count ?? 0, 'thing')} in the room`,
+  putBackAside: () => 'Put back what was set aside',
+  letAsideGo: () => 'Let go of what was set aside',
 } as const satisfies StepWords

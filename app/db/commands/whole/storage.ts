@@ -1,4 +1,4 @@
-import { picturesOf } from '#core/exchange'
+import { picturesOf } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import { readCatalogue } from './whole'
 
