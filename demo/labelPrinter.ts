@@ -38,6 +38,8 @@ export type LabelJobFault =
   | { readonly code: 'tooHigh'; readonly order: number }
   | { readonly code: 'outOfOrder'; readonly order: number }
   | { readonly code: 'otherLength'; readonly order: number }
+  /** What is said to be inside cannot have been printed. */
+  | { readonly code: 'notHeld' }
 export interface Strip {
   readonly widthPx: number
   readonly heightPx: number
@@ -59,13 +61,17 @@ export type LabelOutcome =
       readonly strip: Strip | null
     }
 
-function faultOf({ tapeWidthMm, loadedWidthMm, labels }: LabelJob): LabelJobFault | null {
+const isWhole = ({ columns, rows, bytes }: DotLabel): boolean => bytes.length === columns * Math.ceil(rows / 8)
+
+function faultOf({ tapeWidthMm, loadedWidthMm, held, labels }: LabelJob): LabelJobFault | null {
   if (tapeWidthMm !== loadedWidthMm) return { code: 'otherTape', haveMm: loadedWidthMm }
   const highest = Math.floor(tapeWidthMm * DOTS_PER_MM)
-  for (const [at, { order, rows, columns, lengthMm, bytes }] of labels.entries()) {
+  if (held.some(label => label.rows > highest || !isWhole(label))) return { code: 'notHeld' }
+  for (const [at, label] of labels.entries()) {
+    const { order, rows, columns, lengthMm } = label
     if (order !== at + 1) return { code: 'outOfOrder', order }
     if (rows > highest) return { code: 'tooHigh', order }
-    const isAsLong = Math.abs(columns - lengthMm * DOTS_PER_MM) <= SLACK_DOTS && bytes.length === columns * Math.ceil(rows / 8)
+    const isAsLong = Math.abs(columns - lengthMm * DOTS_PER_MM) <= SLACK_DOTS && isWhole(label)
     if (!isAsLong) return { code: 'otherLength', order }
   }
   return null

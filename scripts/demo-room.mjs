@@ -15,10 +15,11 @@ await build({
   alias: { '~': './app' },
   logLevel: 'warning',
 })
-// The stand-in camera, whole in one file: the server runs it in a thread of its own.
+// The stand-ins, each whole in one file: the server runs them in threads of their own.
 await build({
-  entryPoints: ['demo/cameraWorker.ts'],
-  outfile: '.demo/camera.mjs',
+  entryPoints: { camera: 'demo/cameraWorker.ts', labelPrinter: 'demo/labelPrinterWorker.ts' },
+  outdir: '.demo',
+  outExtension: { '.js': '.mjs' },
   bundle: true,
   platform: 'node',
   format: 'esm',

@@ -1,12 +1,7 @@
-import { rmSync } from 'node:fs'
-import { mkdtemp, writeFile } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { createError, defineEventHandler, getQuery, setHeader } from 'h3'
-import { useRuntimeConfig, useStorage } from 'nitropack/runtime'
-import { Piscina } from 'piscina'
 import { z } from 'zod'
 import { CAMERA_TROUBLES, type Shot } from '#demo/camera'
+import { StandIn } from '../utils/thread'
 
 /** What may be asked of the stand-in camera. Bounded: a photo of 12 megapixels takes some seconds. */
 const Query = z.object({
@@ -20,46 +15,12 @@ const Query = z.object({
   /** A card with a piece of a set of the demo room stamped on it. */
   stamped: z.literal('true').optional(),
 })
-/** Photos that may wait for the one that is being taken. */
-const MAX_WAITING = 8
 
-let camera: Promise<Piscina<Shot, Uint8Array | null>> | null = null
+const camera = new StandIn<Shot, Uint8Array | null>('camera', { code: 'camera.mjs', data: 'camera.zip' })
 
-/** One photo at a time, in a thread beside the server. Opened once, however many ask; a camera that cannot be opened is tried again. */
-function openCamera(): Promise<Piscina<Shot, Uint8Array | null>> {
-  camera ??= newCamera().catch((reason: unknown) => {
-    camera = null
-    throw reason
-  })
-  return camera
-}
-async function newCamera(): Promise<Piscina<Shot, Uint8Array | null>> {
-  const assets = useStorage('assets:demo')
-  const code = await assets.getItemRaw<Uint8Array>('camera.mjs')
-  const sets = await assets.getItemRaw<Uint8Array>('camera.zip')
-  if (!code || !sets) throw createError({ statusCode: 404, statusMessage: 'The stand-in camera has no sets: the demo was not built' })
-  // A thread begins with a file.
-  const folder = await mkdtemp(join(tmpdir(), 'letter-room-camera-'))
-  process.once('exit', () => rmSync(folder, { recursive: true, force: true }))
-  const filename = join(folder, 'camera.mjs')
-  await writeFile(filename, code)
-  return new Piscina({
-    filename,
-    workerData: new Uint8Array(sets),
-    minThreads: 0,
-    maxThreads: 1,
-    idleTimeout: 60_000,
-    maxQueue: MAX_WAITING,
-  })
-}
-
-/**
- * The stand-in camera: a photo of one of its sets on a mat, with a reference of known size, as a grey PNG. Only where the
- * demo is offered: it is there to try the whole way with no device. Who leaves is not waited for; where too many ask at
- * once, they are told to ask again.
- */
+/** The stand-in camera: a photo of one of its sets on a mat, with a reference of known size, as a grey PNG. */
 export default defineEventHandler(async event => {
-  if (String(useRuntimeConfig(event).demo) !== 'true') throw createError({ statusCode: 404, statusMessage: 'Only with the demo' })
+  camera.expectOffered(event)
   const query = Query.safeParse(getQuery(event))
   if (!query.success) throw createError({ statusCode: 400, statusMessage: 'The camera does not understand that' })
   const { megapixels, tilt, stamped, ...asked } = query.data
@@ -73,19 +34,8 @@ export default defineEventHandler(async event => {
     heightPx: Math.round(widthPx * 0.75),
     maxTiltDeg: tilt,
   }
-  const gone = new AbortController()
-  event.node.res.once('close', () => gone.abort())
-  const open = await openCamera()
-  if (open.queueSize >= MAX_WAITING) {
-    setHeader(event, 'retry-after', 10)
-    throw createError({ statusCode: 503, statusMessage: 'The camera is busy: ask again in a moment' })
-  }
-  const photo = await open.run(shot, { signal: gone.signal }).catch((reason: unknown) => {
-    if (!gone.signal.aborted) throw reason
-    return null
-  })
-  if (gone.signal.aborted) return null
-  if (!photo) throw createError({ statusCode: 404, statusMessage: 'The camera has no sets' })
+  const photo = await camera.run(event, shot)
+  if (!photo) return null
   setHeader(event, 'content-type', 'image/png')
   setHeader(event, 'cache-control', 'no-store')
   return Buffer.from(photo)

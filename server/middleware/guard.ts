@@ -1,4 +1,4 @@
-import { createError, defineEventHandler, getRequestURL, setHeader } from 'h3'
+import { createError, defineEventHandler, getRequestHeader, getRequestURL, type H3Event, setHeader } from 'h3'
 
 /** The routes there are, and how each is asked; one takes a job and keeps nothing of it, none is told anything else. */
 const READ: readonly string[] = ['GET', 'HEAD']
@@ -22,6 +22,14 @@ function isOwnHost(host: string): boolean {
   )
 }
 
+/** Whether a page of another site sends this: a form needs no leave to. Who is no browser says nothing of where it comes from. */
+function isOfAnotherSite(event: H3Event): boolean {
+  const site = getRequestHeader(event, 'sec-fetch-site')
+  if (site !== undefined && site !== 'same-origin' && site !== 'none') return true
+  const origin = getRequestHeader(event, 'origin')
+  return origin !== undefined && origin !== getRequestURL(event).origin
+}
+
 /** Refuses what is not asked as it should be, before any route is. */
 export default defineEventHandler(event => {
   if (!isOwnHost(event.node.req.headers.host ?? ''))
@@ -30,7 +38,10 @@ export default defineEventHandler(event => {
   if (!pathname.startsWith('/api/') && pathname !== '/api') return
   const methods = Object.hasOwn(ROUTES, pathname) ? ROUTES[pathname] : undefined
   if (!methods) throw createError({ statusCode: 404, statusMessage: 'There is nothing here' })
-  if (methods.includes(event.method)) return
+  if (methods.includes(event.method)) {
+    if (methods !== READ && isOfAnotherSite(event)) throw createError({ statusCode: 403, statusMessage: 'Only from a page of this server' })
+    return
+  }
   setHeader(event, 'allow', methods.join(', '))
   throw createError({ statusCode: 405, statusMessage: methods === READ ? 'This can only be read' : 'This takes a job' })
 })

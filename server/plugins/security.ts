@@ -1,4 +1,6 @@
 import { createHash } from 'node:crypto'
+import type { Server } from 'node:http'
+import type { Socket } from 'node:net'
 import { getResponseHeader, setResponseHeaders } from 'h3'
 import { defineNitroPlugin } from 'nitropack/runtime'
 
@@ -40,9 +42,19 @@ const FIXED = {
   'permissions-policy': 'geolocation=(), microphone=(), camera=(self)',
 } as const
 
+/** For the head of what is asked, and for all of it. */
+const TIMES_MS = { headersTimeout: 10_000, requestTimeout: 20_000 } as const
+
 export default defineNitroPlugin(nitro => {
-  nitro.hooks.hook('request', event => setResponseHeaders(event, { ...FIXED, 'content-security-policy': policy('') }))
+  nitro.hooks.hook('request', event => {
+    setResponseHeaders(event, { ...FIXED, 'content-security-policy': policy('') })
+    const { server } = event.node.req.socket as Socket & { server?: Server }
+    // Who is slow to ask, or never ends, holds a connection no longer than this.
+    if (server) Object.assign(server, TIMES_MS)
+  })
   nitro.hooks.hook('render:response', (response, { event }) => {
+    // Nobody need know what made the page.
+    delete response.headers?.['x-powered-by']
     const isPage = String(getResponseHeader(event, 'content-type') ?? response.headers?.['content-type'] ?? '').includes('html')
     if (isPage && typeof response.body === 'string') setResponseHeaders(event, { 'content-security-policy': policy(response.body) })
   })

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process'
 import { mkdtemp, readdir, rm } from 'node:fs/promises'
+import { connect, type Socket } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from '@playwright/test'
@@ -121,6 +122,65 @@ test('the practice machine takes a job and nothing else: bounded, checked, and k
   expect((await post('x'.repeat(5_000_000))).status()).toBe(413)
   for (const method of ['GET', 'PUT', 'DELETE'])
     expect([method, (await request.fetch('/api/label-printer', { method })).status()]).toEqual([method, 405])
+  // What is inside is checked like what is sent: 40 labels of 4000 x 400 dots in a few kilobytes are none.
+  const held = Array.from({ length: 40 }, () => ({ columns: 4000, rows: 400, bytes: 'AAAA' }))
+  expect([held.length, (await post({ ...job, held })).status()]).toEqual([40, 400])
+  expect(await (await post({ ...job, held: held.slice(0, 2) })).json()).toMatchObject({ ok: false, fault: { code: 'notHeld' } })
+})
+
+test('many label jobs at once: the server goes on answering, and takes none for who has left', async ({ request, baseURL }) => {
+  const labels = Array.from({ length: 280 }, (_, at) => ({
+    columns: 200,
+    rows: 80,
+    bytes: Buffer.alloc(2000, at).toString('base64'),
+    order: at + 1,
+    lengthMm: (200 / 180) * 25.4,
+  }))
+  const mm = { beforeMm: 0, afterMm: 0, singlyAfterMm: 0, toCutterMm: 0, blankMm: 0, leftMm: 8000 }
+  const body = JSON.stringify({ ...mm, tapeWidthMm: 24, loadedWidthMm: 24, isChained: true, isFed: true, held: [], labels })
+  const left = new AbortController()
+  const send = () =>
+    fetch(`${baseURL}/api/label-printer`, { method: 'POST', body, headers: { 'content-type': 'application/json' }, signal: left.signal })
+      .then(async each => [each.status, (await each.text()).length] as const)
+      .catch(() => [0, 0] as const)
+  const jobs = Array.from({ length: 100 }, send)
+  const first = await Promise.race([...jobs.map(each => each.then(([status]) => status)), request.get('/api/start').then(() => 'start')])
+  expect([503, 'start']).toContain(first)
+  const some = await Promise.all(jobs)
+  expect(some.filter(([status]) => status === 503).length).toBeGreaterThan(50)
+  expect(some.filter(([status, length]) => status === 200 && length > 10_000).length).toBeGreaterThan(3)
+  const others = Array.from({ length: 30 }, send)
+  left.abort()
+  await Promise.all(others)
+  await expect(async () => expect((await request.post('/api/label-printer', { data: 'x' })).status()).toBe(400)).toPass({ intervals: [50] })
+})
+
+test('who begins to send and stops takes no more than there is, and gives it back by leaving', async ({ request, baseURL }) => {
+  const { hostname, port } = new URL(baseURL ?? '')
+  const half = (): Promise<Socket> =>
+    new Promise((resolve, reject) => {
+      const socket = connect(Number(port), hostname, () => {
+        socket.write(`POST /api/label-printer HTTP/1.1\r\nHost: ${hostname}:${port}\r\nContent-Length: 4000000\r\n\r\n`)
+        socket.write('x'.repeat(1000), () => resolve(socket))
+      })
+      socket.once('error', reject)
+    })
+  const sockets = await Promise.all(Array.from({ length: 40 }, half))
+  // There is room for four of them.
+  await expect(async () => expect((await request.post('/api/label-printer', { data: 'x'.repeat(2_000_000) })).status()).toBe(503)).toPass()
+  expect((await request.get('/api/start')).status()).toBe(200)
+  for (const socket of sockets) socket.destroy()
+  await expect(async () => expect((await request.post('/api/label-printer', { data: 'x'.repeat(2_000_000) })).status()).toBe(400)).toPass()
+})
+
+test('a form of another site is refused, and nothing says what made the page', async ({ request, baseURL }) => {
+  const from = async (headers: Record<string, string>) => (await request.post('/api/label-printer', { data: 'x', headers })).status()
+  expect(await from({ origin: 'http://evil.example' })).toBe(403)
+  expect(await from({ origin: 'null' })).toBe(403)
+  expect(await from({ 'sec-fetch-site': 'cross-site' })).toBe(403)
+  expect(await from({ origin: new URL(baseURL ?? '').origin })).toBe(400)
+  for (const path of ['/', '/storeroom', '/api/start', '/nowhere'])
+    expect([path, (await request.get(path)).headers()['x-powered-by']]).toEqual([path, undefined])
 })
 
 test('another name for this machine is refused: no page of elsewhere can ask through it', async ({ request }) => {

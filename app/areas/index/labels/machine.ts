@@ -35,7 +35,7 @@ export type MachineOutcome =
     }
   /** `otherTape`: that tape is not in the machine; `broken`: it does not understand the job; `away`: there is no machine, or no network. */
   | { readonly ok: false; readonly code: MachineFault }
-type MachineFault = 'otherTape' | 'broken' | 'away' | 'gone'
+type MachineFault = 'otherTape' | 'broken' | 'busy' | 'away' | 'gone'
 
 interface Said {
   readonly ok: boolean
@@ -133,7 +133,7 @@ async function runJob(
     body: JSON.stringify(job),
   }).catch(() => null)
   if (!response || response.status === 404) return { ok: false, code: 'away' }
-  if (!response.ok) return { ok: false, code: 'broken' }
+  if (!response.ok) return { ok: false, code: response.status === 503 ? 'busy' : 'broken' }
   const said = (await response.json()) as Said
   if (!said.ok) return { ok: false, code: said.fault?.code === 'otherTape' ? 'otherTape' : 'broken' }
   const next = { ...machine, leftMm: said.leftMm, blankMm: said.blankMm, held: all.slice(said.out, said.out + said.held) }

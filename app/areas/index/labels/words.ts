@@ -126,6 +126,7 @@ export const labelWords = {
   faults: {
     otherTape: (mm: number) => `There is tape of ${mm} mm in the machine. Put in a new reel, or choose that width.`,
     broken: 'The machine did not understand the job. Nothing was printed.',
+    busy: 'The machine is busy. Nothing was printed: send them again in a moment.',
     away: 'There is no machine to be reached. Make a PDF, or save the list for your own machine.',
     gone: 'Nothing was printed.',
   },
