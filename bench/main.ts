@@ -12,6 +12,7 @@ import { packLarge, packRoom } from './collection'
 import { listMemory } from './listMemory'
 import { accuracy, photoTimes, troubles } from './measuring'
 import { fetching } from './fetching'
+import { flood } from './flood'
 import { finding } from './finding'
 import { brandJoins } from './movingIn'
 import { booksLaid, booksPrinted } from './books'
@@ -313,6 +314,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   journal,
   fetching: () => Promise.resolve(fetching()),
   shapes: () => byPicture(),
+  flood: () => flood(process.argv[1] ?? '', BASE),
   asking: async browser => {
     await largeRoom(browser, 5_000, 60)
     await largeRoom(browser, 20_000, 60)
