@@ -18,14 +18,15 @@ export interface Desk {
   register(lines: readonly RecordOf<'register'>[]): Promise<void>
 }
 
-type FaultFinder = typeof import('./checked').firstFault
+type Taker = typeof import('./checked').taken
 /**
- * The last line of defence: a record that its schema would refuse could never be read back from a copy. Fields and imports
- * keep within the limits before; what gets past them ends the transaction, and nothing of it is kept.
+ * The records as they are written. The last line of defence: one that its schema would refuse could never be read back from a copy.
+ * Fields and imports keep within the limits before; what gets past them ends the transaction, and nothing of it is kept.
  */
-export function expectFaultless(firstFault: FaultFinder, table: TableName, records: readonly unknown[]): void {
-  const fault = firstFault(table, records)
-  if (fault) throw new Error(`refused: ${fault}`)
+export function expectTaken<T extends TableName>(taken: Taker, table: T, records: readonly RecordOf<T>[]): readonly RecordOf<T>[] {
+  const read = taken(table, records)
+  if (read.fault !== null) throw new Error(`refused: ${read.fault}`)
+  return read.records
 }
 
 /** From so many pictures on, all keys are read at once. */
@@ -67,7 +68,7 @@ export class JournaledDesk implements Desk {
 
   constructor(
     readonly db: YondercrestDb,
-    private readonly firstFault: FaultFinder,
+    private readonly taken: Taker,
   ) {}
 
   /** What the step did, record by record, and the tables that it touched. What is as it was before is no change. O(records). */
@@ -108,26 +109,25 @@ export class JournaledDesk implements Desk {
   }
 
   async putForGood(series: RecordOf<'series'>): Promise<void> {
-    expectFaultless(this.firstFault, 'series', [series])
+    const written = expectTaken(this.taken, 'series', [series])
     // No field of it is undone, and every screen hears of it.
     this.lasting.push({ table: 'series', id: series.id, was: {}, is: {} })
-    await this.db.records('series').put(series)
+    await this.db.records('series').bulkPut([...written])
   }
 
   async register(lines: readonly RecordOf<'register'>[]): Promise<void> {
     if (lines.length === 0) return
-    expectFaultless(this.firstFault, 'register', lines)
-    await this.db.records('register').bulkPut([...lines])
+    await this.db.records('register').bulkPut([...expectTaken(this.taken, 'register', lines)])
     this.touched.add('register')
   }
 
   /** The records as they are written. Waits for the database alone: Dexie ends a transaction in which anything else is waited for. */
-  private written(
-    table: TableName,
-    records: readonly AnyRecord[],
+  private written<T extends TableName>(
+    table: T,
+    given: readonly RecordOf<T>[],
     before: readonly (AnyRecord | undefined)[],
   ): readonly AnyRecord[] | Promise<readonly AnyRecord[]> {
-    expectFaultless(this.firstFault, table, records)
+    const records: readonly AnyRecord[] = expectTaken(this.taken, table, given)
     if (table !== 'holdings' && table !== 'drafts') return records
     const pictured = records as readonly (AnyRecord & Pictured)[]
     const fresh = freshPictures(pictured, before as readonly ((AnyRecord & Pictured) | undefined)[])

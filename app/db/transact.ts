@@ -16,12 +16,12 @@ export async function transact<R>(
   work: (desk: Desk) => Promise<R>,
 ): Promise<R> {
   // Loaded before the transaction begins: it would not wait for it.
-  const { firstFault } = await import('./checked')
+  const { taken } = await import('./checked')
   return db.transaction(
     'rw',
     db.tables.filter(table => !NOT_JOURNALED.includes(table.name)),
     async () => {
-      const desk = new JournaledDesk(db, firstFault)
+      const desk = new JournaledDesk(db, taken)
       const result = await work(desk)
       const { changes, tables } = desk.whatWasDone()
       if (tables.length === 0) return result

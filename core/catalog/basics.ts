@@ -1,5 +1,6 @@
 import { generateKeyBetween } from 'fractional-indexing'
 import { z } from 'zod'
+import { cleanLine, cleanText } from '#core/grammar'
 import { MAX_LENGTH_MM } from '#core/units'
 import { KIND_FAMILIES, LIMITS } from './choices'
 
@@ -8,9 +9,10 @@ export const Id = z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}$/)
 /** A day, or only a month or a year where no more is known: 2011-12-24, 2011-12, 2011. */
 export const PartialDate = z.string().regex(/^\d{4}(-(0[1-9]|1[0-2])(-(0[1-9]|[12]\d|3[01]))?)?$/)
 export const Moment = z.iso.datetime()
-export const Name = z.string().trim().min(1).max(LIMITS.name)
+/** One line; what nobody could see or keep in a file is left out of it. */
+export const Name = z.string().overwrite(cleanLine).min(1).max(LIMITS.name)
 /** Free text. Bounded so that a damaged file cannot fill the browser. */
-export const Text = z.string().max(LIMITS.text)
+export const Text = z.string().overwrite(cleanText).max(LIMITS.text)
 export const LengthMm = z.number().positive().max(MAX_LENGTH_MM)
 /** Whether a key can be generated behind this one. */
 function isOrderKey(key: string): boolean {

@@ -23,7 +23,7 @@ export { doubtAbout, faultOf, type RelationDoubt, type RelationFault } from './r
 export { groupSpellings, type JoinDoubt, type JoinReason, likeness, type SpellingGroup } from './spellings'
 export { type ClassFacts, type ClassField, SUGGESTED_FIELDS, SuggestIndex, type Suggestion } from './suggest'
 export { bestMatches } from './matches'
-export { isNotSaid } from './notSaid'
+export { isErrorValue, isNotSaid } from './notSaid'
 export { WordForms } from './wordForms'
 export { inTwoLetters, spelledWords, tokensOf } from './words'
 export { brandIn } from './brandIn'

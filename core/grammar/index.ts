@@ -1,3 +1,4 @@
+export { cleanLine, cleanText } from './clean'
 export { counted, countedThat, figure, listOf, moment, money, ordinal, partialDay, short } from './grammar'
 export { figureBehind, NUMBER_WORDS, plainFigure, romanOf } from './figures'
 export { isSameName } from './names'

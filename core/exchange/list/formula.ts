@@ -1,5 +1,5 @@
-/** Characters that make a spreadsheet run a cell as a formula (OWASP, CSV injection). */
-const TRIGGER = /^'*[=+\-@\t\r]/
+/** Characters that make a spreadsheet run a cell as a formula (OWASP, CSV injection), and their wide forms, which some read as the same. */
+const TRIGGER = /^'*[=+\-@\t\r\n\uff1d\uff0b\uff0d\uff20]/
 
 /**
  * Puts an apostrophe in front of a cell that a spreadsheet would run. Cells that begin with apostrophes and then a

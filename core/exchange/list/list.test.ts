@@ -2,11 +2,13 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { ulid } from 'ulid'
-import { type DateOrder, eachDetail } from '#core/catalog'
+import Papa from 'papaparse'
+import { type DateOrder, eachDetail, TABLES } from '#core/catalog'
 import {
   chosenBrands,
   gatherFacts,
   guessColumns,
+  LIST_FIELDS,
   makeRecords,
   planRows,
   readTable,
@@ -303,6 +305,45 @@ describe('line ends', () => {
     const rows = `Name,Brand\n${'Kelp,Greywether\n'.repeat(200_001)}`
     expect(readTable(new TextEncoder().encode(rows))).toMatchObject({ ok: false, code: 'tooManyRows', line: 200_001 })
     const wide = `Name,Brand\nKelp${','.repeat(300)}\n`
-    expect(readTable(new TextEncoder().encode(wide))).toEqual({ ok: false, code: 'oneColumn' })
+    expect(readTable(new TextEncoder().encode(wide))).toEqual({ ok: false, code: 'tooManyColumns', line: 2 })
   })
+})
+
+test('a name or note with any sign at all is kept clean, and its own list brings it back letter by letter (property)', () => {
+  const anything = fc.oneof(
+    fc.string({ unit: 'binary', maxLength: 30 }),
+    fc.string({
+      unit: fc.constantFrom('\u000b', '\t', '\r', '\n', '\u00a0', '\ud800', '\udc00', '\uff1d', '=', "'", '"', ',', ';', 'k'),
+      maxLength: 12,
+    }),
+  )
+  fc.assert(
+    fc.property(fc.array(fc.tuple(anything, anything), { minLength: 2, maxLength: 12 }), written => {
+      const sets = written.flatMap(([name, notes]) => {
+        const { shape } = TABLES.holdings
+        const read = shape.name.safeParse(name)
+        return read.success ? [{ name: read.data, notes: shape.notes.parse(notes) }] : []
+      })
+      fc.pre(sets.length > 1)
+      for (const { name, notes } of sets) expect(`${name}${notes}`.isWellFormed() && !/[^\P{Cc}\t\n\r]/u.test(`${name}${notes}`)).toBe(true)
+      const empty = Object.fromEntries(LIST_FIELDS.map(field => [field, ''])) as unknown as ListLine
+      const csv = writeList(sets.map((set, at) => ({ ...empty, number: at + 1, ...set })))
+      // No cell of it is run by a spreadsheet, also where it reads wide signs as their narrow ones.
+      for (const line of Papa.parse<string[]>(csv.trim(), { newline: '\r\n' }).data.slice(1))
+        for (const cell of line) expect(cell).not.toMatch(/^[=+\-@\t\r\n\uff1d\uff0b\uff0d\uff20]/)
+      const { headings, rows } = tableOf(bytesOf(csv))
+      const [atName, atNotes] = [headings.indexOf('Name'), headings.indexOf('Notes')]
+      expect(rows.map(row => ({ name: row[atName], notes: row[atNotes] }))).toEqual(sets)
+    }),
+    { numRuns: 400 },
+  )
+})
+
+test('what a formula without a value shows is nothing, and a set without a name asks for it', () => {
+  const { records } = read(tableOf(bytesOf('Name,Brand,Category,No.\n#REF!,#DIV/0!,#NAME?,3\nKelp Study,Greywether,Images,4\n')))
+  expect(records.brands.map(({ name }) => name)).toEqual(['Greywether'])
+  expect(records.holdings.map(({ name, questions }) => [name, questions.map(({ code }) => code)])).toEqual([
+    ['No name (row 2)', ['nameMissing']],
+    ['Kelp Study', []],
+  ])
 })

@@ -1,5 +1,5 @@
 import { type DateOrder, type Detail, type Holding, LIMITS, type OpenQuestion, isBlank } from '#core/catalog'
-import { isNotSaid } from '#core/classing'
+import { isErrorValue, isNotSaid } from '#core/classing'
 import { readBareNumber } from '#core/numbering'
 import { type LengthUnit, readSize } from '#core/units'
 import { readDetails } from '../details'
@@ -112,7 +112,8 @@ function rowReader(
     }
     const cell = (field: ListField): string => {
       const column = choices.columns.indexOf(field)
-      return column < 0 ? '' : (cells[column] ?? '')
+      const text = column < 0 ? '' : (cells[column] ?? '')
+      return isErrorValue(text) ? '' : text
     }
     /** What says that there is nothing to say is as good as empty. */
     const said = (field: ListField): string => (isNotSaid(cell(field)) ? '' : cell(field))

@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { cleanText } from '#core/grammar'
 import { type Decoded, decodeList, type Encoding } from './decode'
 import { LIST_FIELDS } from './fields'
 import { restoreCell } from './formula'
@@ -35,6 +36,8 @@ export type TableReading =
       readonly code:
         | Exclude<Decoded, { ok: true }>['code']
         | 'oneColumn'
+        | 'tooManyColumns'
+        | 'tooManyJoined'
         | 'noRows'
         | 'brokenQuotes'
         | 'cellTooLong'
@@ -66,7 +69,7 @@ export function readTable(bytes: Uint8Array): TableReading {
   const trimmed = said ? whole.slice(said[0].length) : whole
   const delimiter = said?.[1] ?? likelyDelimiter(trimmed)
   const even = evenLines(trimmed, delimiter)
-  if (!even.ok) return even.code === 'tooManyColumns' ? { ok: false, code: 'oneColumn' } : { ok: false, code: even.code, line: even.line }
+  if (!even.ok) return { ok: false, code: even.code, line: even.line }
   if (looksLikeMarkup(even.text)) return { ok: false, code: 'oneColumn' }
   const parsed = Papa.parse<string[]>(even.text, { delimiter, newline: '\n', skipEmptyLines: false })
   const broken = parsed.errors.find(error => error.type === 'Quotes')
@@ -79,10 +82,12 @@ export function tableOf(grid: readonly (readonly string[])[], source: ListSource
   const at = headingsAt(grid)
   const [headings = [], ...rows] = grid.slice(at)
   const width = rows.reduce((most, row) => Math.max(most, row.length), headings.length)
-  if (headings.length < 2 || width > MAX_COLUMNS) return { ok: false, code: 'oneColumn' }
+  if (width > MAX_COLUMNS) return { ok: false, code: 'tooManyColumns' }
+  if (headings.length < 2) return { ok: false, code: 'oneColumn' }
   if (rows.length === 0) return { ok: false, code: 'noRows' }
   if (rows.length > MAX_ROWS) return { ok: false, code: 'tooManyRows', line: MAX_ROWS + at + 1 }
-  const widen = (row: readonly string[]): readonly string[] => Array.from({ length: width }, (_, column) => restoreCell(row[column] ?? ''))
+  const widen = (row: readonly string[]): readonly string[] =>
+    Array.from({ length: width }, (_, column) => cleanText(restoreCell(row[column] ?? '')))
   const above = grid.slice(0, at).flatMap(
     row =>
       row

@@ -199,3 +199,24 @@ describe('what is no list', () => {
     expect(await readListFile(heap)).toEqual({ ok: false, code: 'tooLarge' })
   })
 })
+
+describe('workbooks that would take more than there is', () => {
+  const text = 'low water '.repeat(30_000)
+  const shared = (index: number): string => `<c t="s"><v>${index}</v></c>`
+  test('one long text that three thousand cells share: more than a list', async () => {
+    const rows = Array.from({ length: 3000 }, (_, at) => row(at + 2, shared(0), shared(1))).join('')
+    const book = byHand(`<sheetData>${row(1, shared(1), shared(2))}${rows}</sheetData>`, '', [text, 'Name', 'Notes'])
+    expect(book.length).toBeLessThan(60_000)
+    expect(await readListFile(book)).toEqual({ ok: false, code: 'tooLarge' })
+  })
+  test('forty thousand joined cells over thirty thousand rows are told, and not worked through', async () => {
+    const rows = Array.from({ length: 30 }, (_, at) => row(at + 1, shared(0), shared(1))).join('')
+    const joined = Array.from({ length: 40_000 }, () => '<mergeCell ref="A2:A30000"/>').join('')
+    const book = byHand(`<sheetData>${rows}</sheetData><mergeCells count="40000">${joined}</mergeCells>`, '', ['Name', 'Notes'])
+    expect(await readListFile(book)).toEqual({ ok: false, code: 'tooManyJoined' })
+  })
+  test('texts that the file does not hold: damaged, and not empty', async () => {
+    const book = byHand(`<sheetData>${row(1, shared(7), shared(8))}${row(2, shared(9), shared(9))}</sheetData>`, '', ['Name'])
+    expect(await readListFile(book)).toEqual({ ok: false, code: 'brokenWorkbook' })
+  })
+})

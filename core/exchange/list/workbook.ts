@@ -76,13 +76,16 @@ async function readSheets(bytes: Uint8Array, sheetName: string | null): Promise<
   for (const [at, name] of tried.entries()) {
     if (at > 0) book = read(bytes, { ...options, sheets: name })
     const sheet = book.Sheets[name]
-    const reading = sheet ? readSheet(sheet, name, sheets, book, SSF) : ({ ok: false, code: 'empty' } as const)
+    // A sheet that it names and cannot give is damaged: it may name texts that the file does not hold.
+    const reading = sheet ? readSheet(sheet, name, sheets, book, SSF) : ({ ok: false, code: 'brokenWorkbook' } as const)
     if (reading.ok) return reading
     first ??= reading
   }
   return first ?? { ok: false, code: 'empty' }
 }
 
+/** So many rows joined cells may cover: several in each row of the longest list. */
+const MAX_COVERED = 2_000_000
 type Formats = typeof import('@e965/xlsx').SSF
 
 function readSheet(sheet: WorkSheet, name: string, sheets: readonly string[], book: WorkBook, formats: Formats): TableReading {
@@ -98,13 +101,18 @@ function readSheet(sheet: WorkSheet, name: string, sheets: readonly string[], bo
     return cellText(cell, is1904, formats)
   }
   const grid: string[][] = []
+  let letters = 0
   for (let at = 0; at < cells.length; at += 1) {
     const row = (cells[at] ?? []).slice(0, MAX_COLUMNS + 1)
     const texts = Array.from(row, textOf)
     const long = texts.findIndex(text => text.length > MAX_CELL)
     if (long >= 0) return { ok: false, code: 'cellTooLong', line: at + 1 }
+    // A text that many cells share stands in the file once.
+    letters = texts.reduce((sum, text) => sum + text.length, letters)
+    if (letters > MAX_LIST_BYTES) return { ok: false, code: 'tooLarge' }
     grid.push(texts)
   }
+  if (coveredBy(sheet) > MAX_COVERED) return { ok: false, code: 'tooManyJoined' }
   const merged = fillMerged(grid, sheet)
   // Formatted and empty: a sheet may have a million such rows, and columns.
   while (grid.length > 0 && grid.at(-1)?.every(text => text.trim() === '')) grid.pop()
@@ -128,6 +136,9 @@ function cellText(cell: CellObject, is1904: boolean, formats: Formats): string {
   if (cell.t === 'b') return cell.v ? 'yes' : 'no'
   return (cell.w ?? String(cell.v)).trim()
 }
+
+/** Rows that joined cells cover, of all of them. */
+const coveredBy = (sheet: WorkSheet): number => (sheet['!merges'] ?? []).reduce((sum, { s, e }) => sum + e.r - s.r, 0)
 
 /** What a joined cell says, it says of each row it covers; how many there were. Across columns it is said once. */
 function fillMerged(grid: string[][], sheet: WorkSheet): number {

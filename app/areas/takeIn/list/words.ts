@@ -64,6 +64,9 @@ const PROBLEMS: Readonly<Record<Problem, string>> = {
     'This is not a list: the file holds a picture or something else. Bring the spreadsheet itself (.xlsx, .ods) or save the list as CSV.',
   utf16: 'The file is saved as UTF-16. Please save it as CSV in UTF-8.',
   oneColumn: 'This is not a table: it has one column only, or no comma, semicolon or tab divides its lines.',
+  tooManyColumns: 'The list has more than 200 columns: more than a set has facts. Nothing was taken. Leave out what is of no set.',
+  tooManyJoined:
+    'The sheet joins more cells than a list can have. Nothing was taken. Undo the joining in the spreadsheet, and bring it again.',
   notSpreadsheet:
     'This is a package of files, but no spreadsheet. A copy of a room is opened under Copies; a list comes as .xlsx, .ods or CSV.',
   password: 'The spreadsheet is locked with a password. Save it without one, or save the list as CSV, and bring that.',

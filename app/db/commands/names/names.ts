@@ -15,7 +15,7 @@ import {
   splitName as planSplit,
 } from '#core/classing'
 import type { YondercrestDb } from '../../database'
-import { type Desk, expectFaultless } from '../../desk'
+import { type Desk, expectTaken } from '../../desk'
 import { transact } from '../../transact'
 
 export type NameOutcome =
@@ -84,14 +84,13 @@ async function legend(db: YondercrestDb): Promise<readonly LegendLine[]> {
 
 /** Gives a way of going together its mark, a habit like other settings; told what the mark means already when it is taken. */
 export async function setMark(db: YondercrestDb, way: Way, mark: string): Promise<LegendLine | null> {
-  const { firstFault } = await import('../../checked')
+  const { taken } = await import('../../checked')
   return db.transaction('rw', db.records('settings'), db.records('kinds'), async () => {
     const settings = await db.records('settings').get('room')
     const meaning = mark.trim() === '' ? null : secondMeaning(mark, way, await legend(db))
     if (!settings || meaning) return meaning
     const marked = { ...settings, marks: { ...settings.marks, [way]: mark.trim() } }
-    expectFaultless(firstFault, 'settings', [marked])
-    await db.records('settings').put(marked)
+    await db.records('settings').bulkPut([...expectTaken(taken, 'settings', [marked])])
     return meaning
   })
 }

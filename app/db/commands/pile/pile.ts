@@ -2,7 +2,7 @@ import type { Draft, Holding } from '#core/catalog'
 import { type Stage, stageOf, stateAfter } from '#core/pile'
 import type { YondercrestDb } from '../../database'
 import type { CommandName } from '../steps'
-import { type Desk, expectFaultless, withKeptPictures } from '../../desk'
+import { type Desk, expectTaken, withKeptPictures } from '../../desk'
 import { transact } from '../../transact'
 import { forgetLabels } from '../paper/labels'
 import { type HoldingFacts, holdersFollow, resolveNames } from '../holding/takeIn'
@@ -19,10 +19,10 @@ export async function dropDrafts(db: YondercrestDb, ids: readonly string[]): Pro
 
 /** Keeps a strip as it is typed, keystroke by keystroke. Typing is no step of its own: undo is for what it leads to. */
 export async function keepDraft(db: YondercrestDb, draft: Draft): Promise<void> {
-  const { firstFault } = await import('../../checked')
-  expectFaultless(firstFault, 'drafts', [draft])
+  const { taken } = await import('../../checked')
+  const written = expectTaken(taken, 'drafts', [draft])
   await db.transaction('rw', db.pictures, db.records('drafts'), async () => {
-    await db.records('drafts').bulkPut([...(await withKeptPictures(db, [draft]))])
+    await db.records('drafts').bulkPut([...(await withKeptPictures(db, written))])
   })
 }
 

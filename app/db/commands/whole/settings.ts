@@ -1,7 +1,7 @@
 import type { RoomSettings } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
 import type { LastCopy } from '../../reads'
-import { expectFaultless } from '../../desk'
+import { expectTaken } from '../../desk'
 
 type SettingsChange = Partial<Omit<RoomSettings, 'id'>>
 
@@ -10,13 +10,12 @@ type SettingsChange = Partial<Omit<RoomSettings, 'id'>>
  * of a list says so as a function of what the list is at that moment: a second press may come before the screen has heard of the first.
  */
 export async function changeSettings(db: YondercrestDb, wanted: SettingsChange | ((now: RoomSettings) => SettingsChange)): Promise<void> {
-  const { firstFault } = await import('../../checked')
+  const { taken } = await import('../../checked')
   await db.transaction('rw', db.records('settings'), async () => {
     const settings = await db.records('settings').get('room')
     if (!settings) return
     const change = typeof wanted === 'function' ? wanted(settings) : wanted
-    expectFaultless(firstFault, 'settings', [{ ...settings, ...change }])
-    await db.records('settings').put({ ...settings, ...change })
+    await db.records('settings').bulkPut([...expectTaken(taken, 'settings', [{ ...settings, ...change }])])
   })
 }
 
