@@ -114,7 +114,7 @@ export class LookAlikes {
         for (const id of this.byWord.get(word) ?? []) letters.set(id, (letters.get(id) ?? 0) + alike * (asked.length + word.length))
       }
     }
-    const askedLetters = words.join('').length
+    const askedLetters = lettersOf(words)
     const scored = [...letters].flatMap(([id, alike]) => {
       const entry = this.entries.get(id)
       return entry ? [{ entry, share: alike / (askedLetters + entry.letters) }] : []
@@ -143,10 +143,13 @@ function addTo(sets: Map<string, Set<string>>, key: string, value: string): void
   else sets.set(key, new Set([value]))
 }
 
+/** A word that a name says again is one word here: it is found once. */
+const lettersOf = (words: readonly string[]): number => [...new Set(words)].join('').length
+
 function entryOf(thing: NamedThing): Entry {
   const words = plainWords(thing.name)
   const core = words.filter(word => !EDITION_WORDS.has(word) && !/^\d+$/.test(word))
-  return { thing, words, core: (core.length > 0 ? core : words).join(' '), letters: words.join('').length }
+  return { thing, words, core: (core.length > 0 ? core : words).join(' '), letters: lettersOf(words) }
 }
 
 /** Bigrams, with the beginning of the word marked: what survives most slips. */

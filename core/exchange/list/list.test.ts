@@ -343,7 +343,7 @@ test('what a formula without a value shows is nothing, and a set without a name 
   const { records } = read(tableOf(bytesOf('Name,Brand,Category,No.\n#REF!,#DIV/0!,#NAME?,3\nKelp Study,Greywether,Images,4\n')))
   expect(records.brands.map(({ name }) => name)).toEqual(['Greywether'])
   expect(records.holdings.map(({ name, questions }) => [name, questions.map(({ code }) => code)])).toEqual([
-    ['No name (row 2)', ['nameMissing']],
+    ['No name (row 1)', ['nameMissing']],
     ['Kelp Study', []],
   ])
 })
