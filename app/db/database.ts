@@ -43,6 +43,7 @@ export interface DeviceFact {
     | 'openList'
     | 'listChoices'
     | 'labelMachine'
+    | 'unnamedPictures'
     | `waiting ${string}`
   readonly value: string
   /** The bytes of a list that is open and not taken in yet. */

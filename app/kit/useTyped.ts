@@ -60,11 +60,15 @@ function read<T extends object>(key: string, begun: T): Partial<T> | null {
   try {
     const kept: unknown = JSON.parse(sessionStorage.getItem(key) ?? 'null')
     if (typeof kept !== 'object' || kept === null) return null
-    const fields = Object.entries(kept).filter(([name, value]) => Object.hasOwn(begun, name) && isLike(value, begun[name as keyof T]))
-    return differing(Object.fromEntries(fields) as Partial<T>, begun)
+    return differing(fieldsLike(kept, begun), begun)
   } catch {
     return null
   }
+}
+/** Of what a tab has kept, the fields that a form has, each of the sort that it is there. */
+export function fieldsLike<T extends object>(kept: object, begun: T): Partial<T> {
+  const fields = Object.entries(kept).filter(([name, value]) => Object.hasOwn(begun, name) && isLike(value, begun[name as keyof T]))
+  return Object.fromEntries(fields) as Partial<T>
 }
 /** The fields that are otherwise than they began; null: none. */
 function differing<T extends object>(texts: Partial<T>, begun: T): Partial<T> | null {

@@ -7,6 +7,9 @@ import { useCopies } from '~/subjects/copies/useCopies'
 import { readIndex, useFind } from '~/subjects/ask/useFind'
 import { useInstalled } from './useInstalled'
 
+/** So long after the first answer nobody waits for anything any more. */
+const SWEPT_AFTER_MS = 60_000
+
 const isRead = shallowRef(false)
 const trouble = shallowRef<DatabaseTrouble | null>(null)
 
@@ -82,6 +85,7 @@ async function openRead(reading: Promise<Snapshot | null>): Promise<void> {
       loadToChange().catch(() => undefined)
       // It keeps what it can: a browser that allows none of it works as before.
       installed.begin().catch(() => undefined)
+      setTimeout(() => void useCopies().sweepForgotten(), SWEPT_AFTER_MS)
     },
     { immediate: true },
   )

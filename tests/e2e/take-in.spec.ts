@@ -114,14 +114,14 @@ test('four sets typed without a pause: no letter of the next is lost while one i
 })
 
 /** Storage that is full for sets alone, until room is made: strips of the pile still find room. */
-const fillStorage = (page: Page): Promise<void> =>
-  page.evaluate(() => {
+const fillStorage = (page: Page, tables: readonly string[] = ['holdings']): Promise<void> =>
+  page.evaluate(full => {
     const kept = IDBObjectStore.prototype.put
     IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...record: [unknown, IDBValidKey?]): IDBRequest<IDBValidKey> {
-      if (this.name === 'holdings' && !('isRoomMade' in window)) throw new DOMException('full', 'QuotaExceededError')
+      if (full.includes(this.name) && !('isRoomMade' in window)) throw new DOMException('full', 'QuotaExceededError')
       return kept.apply(this, record)
     }
-  })
+  }, tables)
 
 test('a set that cannot be kept comes back on the screen, and goes in once there is room', async ({ page }) => {
   await openEmpty(page)
@@ -134,6 +134,32 @@ test('a set that cannot be kept comes back on the screen, and goes in once there
   await page.getByRole('button', { name: /Next/ }).click()
   await expect(page.getByRole('status').filter({ hasText: '1 Evening Limpets is in.' })).toBeVisible()
   expect((await databaseOf(page, ['drafts'])).drafts).toEqual([])
+})
+
+test('what is typed while the storage is full outlasts leaving the page, and is kept once room is made beside it', async ({ page }) => {
+  await openEmpty(page)
+  await fillStorage(page, ['drafts'])
+  const name = page.getByLabel('Name', { exact: true })
+  await name.fill('Evening Limpets')
+  const alert = page.locator('[data-not-kept]')
+  await expect(alert).toContainText('is full')
+  for (const path of ['/', '/copies']) {
+    await go(page, path)
+    await expect(name).toHaveCount(0)
+    await go(page, '/take-in')
+    await expect(name).toHaveValue('Evening Limpets')
+  }
+  await alert.getByRole('button', { name: 'Make room' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.locator('[data-storage]')).toContainText('Pictures take')
+  await expect(name).toHaveValue('Evening Limpets')
+  await page.evaluate(() => Object.assign(window, { isRoomMade: true }))
+  await dialog.getByRole('button', { name: 'Close' }).click()
+  await expect(alert).toHaveCount(0)
+  const { drafts } = await databaseOf(page, ['drafts'])
+  expect(drafts).toMatchObject([{ texts: { name: 'Evening Limpets' } }])
+  await page.reload()
+  await expect(name).toHaveValue('Evening Limpets')
 })
 
 test('a set that cannot be kept while the next is typed waits on the pile, and no letter of either is lost', async ({ page }) => {

@@ -151,6 +151,9 @@ const api = {
     return { sifted, findings, records: TABLE_NAMES.reduce((sum, table) => sum + data[table].length, 0) }
   },
 
+  /** Lets go of pictures that nothing has named for long. */
+  sweepForgotten: (): Promise<number> => commands.sweepForgotten(database()),
+
   saveList(sets: readonly ListedSet[]): string {
     return writeList(sets.map(lineOf))
   },

@@ -48,9 +48,10 @@ export const useCopies = defineStore('copies', () => {
     return stepsSince.value > 0 ? (catalogue.tables?.holdings.size ?? 0) : 0
   })
 
+  const newWorker = () => workerHandle<CopiesApi>(() => new Worker(new URL('./copies.worker.ts', import.meta.url), { type: 'module' }))
   /** One long piece of work, in a worker of its own: cancelling it ends nothing else. */
   async function work<R>(call: (worker: WorkerHandle<CopiesApi>, tell: (told: Progress) => void) => Promise<R>): Promise<R> {
-    const worker = workerHandle<CopiesApi>(() => new Worker(new URL('./copies.worker.ts', import.meta.url), { type: 'module' }))
+    const worker = newWorker()
     current = worker
     try {
       return await withProgress(
@@ -81,6 +82,13 @@ export const useCopies = defineStore('copies', () => {
     const found = await work((worker, tell) => worker.run(api => api.saveRescue(tell)))
     if (found) offerFile(new Blob([found.bytes], { type: 'application/zip' }), copyWords.rescueName(dayOf(new Date())))
     return found
+  }
+
+  /** Lets go of pictures that nothing has named for long. Nobody waits for it: it has a worker to itself, and shows nothing. */
+  async function sweepForgotten(): Promise<void> {
+    const worker = newWorker()
+    await worker.ask(api => api.sweepForgotten())
+    worker.end()
   }
 
   /** Looks through the whole room. */
@@ -176,6 +184,7 @@ export const useCopies = defineStore('copies', () => {
     saveRescue,
     saveScreen,
     check,
+    sweepForgotten,
     restore,
     isDemoStart,
     loadDemo,

@@ -66,7 +66,7 @@ export const pileWords = {
   takenElsewhere: 'Another tab opened the same one first. What you typed here is a set of its own now.',
   makeRoom: 'Make room',
   notKept: {
-    full: 'The storage of this browser is full: what you type is not kept. Stay on this page, and make room under Copies.',
+    full: 'The storage of this browser is full: what you type stays in this tab only. Make room, and it is kept.',
     refused: 'This browser keeps nothing for this page: what you type is gone once you leave it.',
     other: 'What you type could not be kept. Stay on this page, and try it once more.',
   },

@@ -1,5 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, onScopeDispose, type ShallowRef, shallowRef } from 'vue'
+import { troubleOf } from '~/data/storageTrouble'
 import type { Waiting } from './waiting'
 import { type Progress, useWorker, withProgress, type WorkerHandle, WorkStopped } from '~/data/worker'
 
@@ -37,7 +38,7 @@ export function usePress<Api, Laid>(
   const progress = shallowRef<Progress | null>(null)
   const made = shallowRef<Made | null>(null)
   const waiting = shallowRef<readonly Waiting[]>([])
-  const stopped = shallowRef<WorkStopped['code'] | null>(null)
+  const stopped = shallowRef<WorkStopped['code'] | 'full' | null>(null)
   const { run, cancel } = useWorker<Api>(start)
   let asked = 0
   /** Something changed that is not laid yet. */
@@ -45,7 +46,8 @@ export function usePress<Api, Laid>(
   let laying: Promise<void> = Promise.resolve()
 
   function told(reason: unknown): void {
-    stopped.value = reason instanceof WorkStopped ? reason.code : 'crashed'
+    const trouble = troubleOf(reason) === 'full' ? 'full' : 'crashed'
+    stopped.value = reason instanceof WorkStopped ? reason.code : trouble
   }
   async function layNow(): Promise<void> {
     asked += 1

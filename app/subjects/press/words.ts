@@ -5,6 +5,9 @@ export const pressWords = {
   laying: 'Setting the pages',
   making: (done: number, total: number) => `Making page ${figure(done)} of ${figure(total)}`,
   cancelled: 'Stopped. No pages were made.',
+  full:
+    'The storage of this browser is full: what is made could not be noted, so it was not made. Make room under Copies, and try it ' +
+    'once more.',
   crashed: 'The pages could not be made. Nothing is lost; please try once more.',
   open: 'Open it',
   save: 'Save it',

@@ -1,3 +1,4 @@
+import { alone } from '~/kit/alone'
 import type { Label, Labelled, LabelSheet, Printer } from '#core/catalog'
 import {
   composeLabels,
@@ -151,12 +152,19 @@ export const labelsApi = {
       lengthMm,
       ...dotsOf(items, lengthMm * PT_PER_MM, heightPt, now.faces),
     }))
-    const isAsked = new Set(ofs)
-    return runOnMachine(labels, await readMachine(habits), habits, isFed, async ({ machine, out, held }) => {
-      await keepMachine(machine)
-      // What was inside before is remembered already.
-      const printed = [...out, ...held].filter(of => isAsked.has(of))
-      await rememberMade(chosen(now, printed), ON_TAPE)
+    // Two tabs have one machine: each sends to it as the other has left it.
+    return alone('label machine', async () => {
+      let takeBack: (ofs: readonly string[]) => Promise<void> = () => Promise.resolve()
+      return runOnMachine(labels, await readMachine(habits), habits, isFed, {
+        async onSend(sent) {
+          takeBack = await rememberMade(chosen(now, sent), ON_TAPE)
+        },
+        async onDone(done, sent) {
+          const printed = new Set([...(done?.out ?? []), ...(done?.held ?? [])])
+          await takeBack(sent.filter(of => !printed.has(of)))
+          if (done) await keepMachine(done.machine)
+        },
+      })
     })
   },
   machine: readMachine,

@@ -2,7 +2,7 @@ import { afterEach, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { START_SETTINGS } from '#core/catalog'
 import { runLabelJob } from '#demo/labelPrinter'
-import { jobsOf, type MachineState, newReel, runOnMachine } from './machine'
+import { type JobRecord, jobsOf, type MachineOutcome, type MachineState, newReel, runOnMachine } from './machine'
 
 const habits = { ...START_SETTINGS.labels, isChained: true }
 /** So many dots long, as the machine counts them: 180 to the inch. */
@@ -56,11 +56,26 @@ test('jobs have every label once, in order, each job within what the machine tak
   )
 })
 
+/** Keeps nothing of what is sent, and hands on what was done. */
+const record = (
+  onDone: (done: Extract<MachineOutcome, { ok: true }>) => void,
+  onSend = (): Promise<void> => Promise.resolve(),
+): JobRecord => ({
+  onSend,
+  onDone: async done => void (done && onDone(done)),
+})
+
 test('seven hundred labels on one reel: as many as it holds, job after job, each kept before the next is sent', async () => {
   const { jobs } = standIn(600)
   const labels = Array.from({ length: 700 }, (_, nth) => label(nth))
   const kept: MachineState[] = []
-  const outcome = await runOnMachine(labels, newReel(habits.tapeWidthMm), habits, true, async ({ machine }) => void kept.push(machine))
+  const outcome = await runOnMachine(
+    labels,
+    newReel(habits.tapeWidthMm),
+    habits,
+    true,
+    record(({ machine }) => kept.push(machine)),
+  )
   if (!outcome.ok) throw new Error(outcome.code)
   expect(Math.max(...jobs)).toBeLessThanOrEqual(300)
   // 8 m of tape, and 25.4 mm with 4 mm around each label: some 270 of them.
@@ -80,7 +95,7 @@ test('a machine that stops answering half way: what came out is told, the rest i
     newReel(habits.tapeWidthMm),
     habits,
     true,
-    async done => void out.push(...done.out, ...done.held),
+    record(done => out.push(...done.out, ...done.held)),
   )
   if (!outcome.ok) throw new Error(outcome.code)
   expect([jobs.length, outcome.fault, outcome.unprinted.length]).toEqual([1, 'away', 100])
@@ -89,8 +104,32 @@ test('a machine that stops answering half way: what came out is told, the rest i
 
 test('a machine that cannot be reached at all prints nothing', async () => {
   standIn(600, 1)
-  expect(await runOnMachine([label(1)], newReel(habits.tapeWidthMm), habits, true, async () => undefined)).toEqual({
+  expect(
+    await runOnMachine(
+      [label(1)],
+      newReel(habits.tapeWidthMm),
+      habits,
+      true,
+      record(() => undefined),
+    ),
+  ).toEqual({
     ok: false,
     code: 'away',
   })
+})
+
+test('what cannot be recorded is not sent; of a job that failed it is told that nothing was printed', async () => {
+  const { jobs } = standIn(600, 1)
+  const full = record(
+    () => undefined,
+    () => Promise.reject(new DOMException('', 'QuotaExceededError')),
+  )
+  await expect(runOnMachine([label(1)], newReel(habits.tapeWidthMm), habits, true, full)).rejects.toThrow()
+  expect(jobs).toEqual([])
+  const told: string[] = []
+  await runOnMachine([label(1)], newReel(habits.tapeWidthMm), habits, true, {
+    onSend: async ofs => void told.push(`send ${ofs.length}`),
+    onDone: async (done, ofs) => void told.push(`${done ? 'done' : 'nothing of'} ${ofs.length}`),
+  })
+  expect(told).toEqual(['send 1', 'nothing of 1'])
 })

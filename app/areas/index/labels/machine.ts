@@ -74,24 +74,32 @@ export function jobsOf<L extends Pick<Dots, 'bytes'>>(
   return jobs
 }
 
+/** What is kept of a job before it is sent, and once it is known what became of it; null: nothing was printed. */
+export interface JobRecord {
+  onSend(ofs: readonly string[]): Promise<void>
+  onDone(done: Extract<MachineOutcome, { ok: true }> | null, ofs: readonly string[]): Promise<void>
+}
+
 /**
- * Prints labels, job after job, as far as the reel goes. `onJob` keeps what one job left behind, before the next is sent: its tape is
- * used. Where a later job fails, what came before it is printed all the same.
+ * Prints labels, job after job, as far as the reel goes. Each job is recorded before it is sent: where it cannot be, no tape is used. Where
+ * a later job fails, what came before it is printed all the same.
  */
 export async function runOnMachine(
   labels: readonly SentLabel[],
   before: MachineState,
   habits: LabelHabits,
   isFed: boolean,
-  onJob: (done: Extract<MachineOutcome, { ok: true }>) => Promise<void>,
+  record: JobRecord,
 ): Promise<MachineOutcome> {
   const jobs = jobsOf(labels)
   let whole = null as Extract<MachineOutcome, { ok: true }> | null
   for (const [at, job] of jobs.entries()) {
+    const ofs = job.map(({ of }) => of)
+    await record.onSend(ofs)
     const done = await runJob(job, whole?.machine ?? before, habits, isFed && at === jobs.length - 1)
     const left = jobs.slice(at).flatMap(each => each.map(({ of }) => of))
+    await record.onDone(done.ok ? done : null, ofs)
     if (!done.ok) return whole ? { ...whole, unprinted: left, fault: done.code } : done
-    await onJob(done)
     const unprinted = done.unprinted.length > 0 ? [...done.unprinted, ...jobs.slice(at + 1).flatMap(each => each.map(({ of }) => of))] : []
     whole = {
       ...done,

@@ -24,9 +24,13 @@ export function labelsMadeIn(db: YondercrestDb) {
   /** The sheet with its first free label, counting labels that were made but not answered for. */
   const begunSheet = async (sheet: LabelSheet): Promise<LabelSheet> => usedUp(sheet, (await made.get(sheet.id))?.used ?? 0)
 
-  /** Asks about these labels until somebody answers, together with what was made on the same thing before. */
-  async function rememberMade(laid: readonly LaidThing[], madeOn: string): Promise<void> {
-    if (laid.length === 0) return
+  /**
+   * Asks about these labels until somebody answers, together with what was made on the same thing before. Returns what takes that back of
+   * some that were not made after all: what was made of them before is asked about again.
+   */
+  async function rememberMade(laid: readonly LaidThing[], madeOn: string): Promise<(ofs: readonly string[]) => Promise<void>> {
+    if (laid.length === 0) return () => Promise.resolve()
+    const earlier = new Map((await made.get(madeOn))?.labels.map(label => [label.of, label]))
     const labels = laid.map(({ thing, label }): MadeLabel => ({
       of: thing.of,
       template: thing.template,
@@ -39,6 +43,15 @@ export function labelsMadeIn(db: YondercrestDb) {
       labels: [...(before?.labels ?? []).filter(({ of }) => !isNew.has(of)), ...labels],
       used: (before?.used ?? 0) + labels.length,
     }))
+    return async ofs => {
+      if (ofs.length === 0) return
+      const unmade = new Set(ofs)
+      await made.keep(madeOn, before => {
+        const stay = (before?.labels ?? []).filter(({ of }) => !unmade.has(of))
+        const again = [...stay, ...ofs.flatMap(of => earlier.get(of) ?? [])]
+        return again.length > 0 ? { labels: again, used: Math.max(0, (before?.used ?? 0) - ofs.length) } : null
+      })
+    }
   }
 
   /** What was made and is not answered for yet: of each sheet, of tape, of a list. */

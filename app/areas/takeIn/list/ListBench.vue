@@ -17,7 +17,7 @@ import { importWords } from './words'
 import { kitWords } from '~/kit/words'
 
 /** Bringing in the list somebody keeps: read, shown, asked, and only then taken. */
-const { fileName, view, problem, progress, taken, stopped, open, openSheet, paste, reopen, choose, take, startOver, cancel } =
+const { fileName, view, problem, progress, taken, stopped, isKept, open, openSheet, paste, reopen, choose, take, startOver, cancel } =
   useListImport()
 const catalogue = useCatalogue()
 onMounted(reopen)
@@ -80,6 +80,9 @@ const progressText = computed(() => {
         {{ importWords.problem(problem.code, problem.line) }}
       </p>
       <p v-if="stopped" class="mt-4 border-l-4 border-ochre bg-wash p-3" role="status">{{ importWords[stopped] }}</p>
+      <p v-if="view && !isKept" class="mt-4 border-l-4 border-ochre bg-wash p-3" role="status" data-not-kept>
+        {{ importWords.listNotKept }}
+      </p>
       <section v-if="!view" class="mt-5">
         <KFile
           :label="importWords.choose"

@@ -58,7 +58,8 @@ export interface ListView {
   /** The first rows as they stand and as they are read. */
   readonly preview: readonly { readonly cells: readonly string[]; readonly planned: PlannedRow }[]
 }
-export type ListOpening = { readonly ok: true; readonly view: ListView } | Extract<TableReading, { ok: false }>
+/** `isKept`: a reload finds it open. */
+export type ListOpening = { readonly ok: true; readonly view: ListView; readonly isKept: boolean } | Extract<TableReading, { ok: false }>
 
 const PREVIEW_ROWS = 8
 const ROWS_A_STEP = 500
@@ -118,17 +119,19 @@ async function readList({ fileName, bytes, sheet }: ListFile, tell: Tell): Promi
   const choices = recommendedChoices(columns, facts, dateOrder)
   const file = { fileName, bytes, sheet: reading.table.source.kind === 'sheet' ? reading.table.source.name : null }
   list = { file, table: reading.table, known, currency, dateOrder, facts, choices, rows: readRows(reading.table, choices, currency, tell) }
-  return { ok: true, view: viewOf(list) }
+  return { ok: true, view: viewOf(list), isKept: false }
 }
 /** Keeps an opened list, with no choices yet. A list that cannot be kept is chosen anew after a reload; that is all. */
-async function keepList({ fileName, bytes, sheet }: ListFile): Promise<void> {
+/** Whether a reload finds it open: there may be no room for it. */
+async function keepList({ fileName, bytes, sheet }: ListFile): Promise<boolean> {
   const { device } = database()
   const kept: KeptList = { fileName, sheet }
   try {
     await device.delete('listChoices')
     await device.put({ id: 'openList', value: JSON.stringify(kept), file: bytes })
+    return true
   } catch {
-    // Told nowhere: nothing is lost by it but a click.
+    return false
   }
 }
 async function keepChoices(choices: ImportChoices): Promise<void> {
@@ -147,15 +150,13 @@ const api = {
   /** Opens a list: nothing is written but the list itself, so that a reload finds it open. */
   async openList(fileName: string, bytes: ArrayBuffer, tell: Tell): Promise<ListOpening> {
     const opening = await readList({ fileName, bytes, sheet: null }, tell)
-    if (opening.ok && list) await keepList(list.file)
-    return opening
+    return opening.ok && list ? { ...opening, isKept: await keepList(list.file) } : opening
   },
   /** Another sheet of the workbook that is open. One that holds no list leaves the one that does. */
   async openSheet(sheet: string, tell: Tell): Promise<ListOpening> {
     if (!list) return { ok: false, code: 'empty' }
     const opening = await readList({ ...list.file, sheet }, tell)
-    if (opening.ok) await keepList(list.file)
-    return opening
+    return opening.ok ? { ...opening, isKept: await keepList(list.file) } : opening
   },
   /** The list that was open before the page was left; null: there was none. */
   async reopenList(tell: Tell): Promise<{ readonly fileName: string; readonly opening: ListOpening } | null> {
@@ -168,7 +169,7 @@ const api = {
       const opening = await readList({ fileName, sheet, bytes: kept.file }, tell)
       // Columns first, and then what was chosen under them.
       const view = opening.ok && choices ? (api.rereadList(choices, tell), api.rereadList(choices, tell)) : null
-      return { fileName, opening: view ? { ok: true, view } : opening }
+      return { fileName, opening: view ? { ok: true, view, isKept: true } : opening }
     } catch {
       // Kept by another version: the file is there to be chosen again.
       await api.closeList()

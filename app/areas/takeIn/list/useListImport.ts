@@ -3,7 +3,7 @@ import type { ImportChoices, ImportReport, TableReading } from '#core/exchange'
 import { type Progress, useWorker, withProgress, WorkStopped } from '~/data/worker'
 import { keepForGood } from '~/data/keepForGood'
 import { troubleOf } from '~/data/storageTrouble'
-import type { ListApi, ListView } from './list.worker'
+import type { ListApi, ListOpening, ListView } from './list.worker'
 
 type Problem = Extract<TableReading, { ok: false }>
 
@@ -13,6 +13,8 @@ export function useListImport() {
   const view = shallowRef<ListView | null>(null)
   const problem = shallowRef<Problem | null>(null)
   const progress = shallowRef<Progress | null>(null)
+  /** A reload finds the list open. */
+  const isKept = shallowRef(true)
   const taken = shallowRef<ImportReport | null>(null)
   const stopped = shallowRef<WorkStopped['code'] | 'full' | null>(null)
   const worker = useWorker<ListApi>(() => new Worker(new URL('./list.worker.ts', import.meta.url), { type: 'module' }))
@@ -32,13 +34,17 @@ export function useListImport() {
       return null
     }
   }
+  function show(opening: Extract<ListOpening, { ok: true }>): void {
+    view.value = opening.view
+    isKept.value = opening.isKept
+  }
   const open = async (file: File): Promise<void> => openBytes(file.name, await file.arrayBuffer())
   async function openBytes(name: string, bytes: ArrayBuffer): Promise<void> {
     fileName.value = name
     problem.value = null
     taken.value = null
     const opening = await guarded(tell => worker.run(api => api.openList(name, bytes, tell)))
-    if (opening?.ok) view.value = opening.view
+    if (opening?.ok) show(opening)
     else problem.value = opening
   }
   /** Cells copied from a spreadsheet are a text with tabs. */
@@ -49,7 +55,7 @@ export function useListImport() {
   async function openSheet(sheet: string): Promise<void> {
     const opening = await guarded(tell => worker.run(api => api.openSheet(sheet, tell)))
     problem.value = opening?.ok === false ? opening : null
-    if (opening?.ok) view.value = opening.view
+    if (opening?.ok) show(opening)
   }
   /** What was open when the page was left, with what was chosen. */
   async function reopen(): Promise<void> {
@@ -86,6 +92,7 @@ export function useListImport() {
     progress,
     taken,
     stopped,
+    isKept,
     open,
     openSheet,
     paste,

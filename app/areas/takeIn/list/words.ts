@@ -202,6 +202,9 @@ export const importWords = {
   answerThem: 'Answer the questions',
   placeThem: 'Give them places',
   cancelled: 'Stopped. Nothing was taken in.',
+  listNotKept:
+    'This browser has no room to keep the list while you look at it: take it in before you leave or reload this page, or choose it ' +
+    'again then.',
   full:
     'The storage of this browser is full. Nothing was taken in, and what ' +
     'was there is safe. Make room under Copies, and try it once more.',

@@ -8,6 +8,7 @@ import { NuxtLink } from '#components'
 import { type Draft, type KeptPackaging, isBlank } from '#core/catalog'
 import { afterCapture, stageOf, stateOnCapture } from '#core/pile'
 import KTyped from '~/kit/KTyped.vue'
+import KDialog from '~/kit/KDialog.vue'
 import KPageHead from '~/kit/KPageHead.vue'
 import KTicket from '~/kit/KTicket.vue'
 import CollectionChoice from '~/areas/takeIn/pile/CollectionChoice.vue'
@@ -20,6 +21,7 @@ import PiecesEditor from '~/areas/takeIn/belonging/PiecesEditor.vue'
 import PileStrips from '~/areas/takeIn/pile/PileStrips.vue'
 import PlaceProposal from '~/areas/takeIn/placing/PlaceProposal.vue'
 import StageBar from '~/areas/takeIn/pile/StageBar.vue'
+import StorageRoom from '~/subjects/copies/StorageRoom.vue'
 import StripFields from './StripFields.vue'
 import { useDescribe } from '~/data/useDescribe'
 import { useDraft } from './useDraft'
@@ -63,6 +65,12 @@ const FOLLOWS_WITHIN_MS = 2000
 const KEPT_WITH_BACK: readonly KeptPackaging[] = ['whole', 'folded', 'part']
 const isTried = shallowRef(false)
 const isRestored = shallowRef(false)
+const isMakingRoom = shallowRef(false)
+/** What was not kept may find room now. */
+function roomIsMade(): void {
+  isMakingRoom.value = false
+  void draft.keepNow()
+}
 const busy = shallowRef(0)
 onMounted(() => {
   if (!isBeginning.value) fields.value?.focusName()
@@ -198,8 +206,13 @@ useSettleKey(() => void save(true))
     <KTyped v-if="editing" class="mt-3" :is-back="draft.typed.isBack.value" @afresh="draft.typed.beginAfresh()" />
     <p v-if="notKept" class="mt-3 border-l-4 border-berry bg-wash px-3 py-2 font-semibold" role="alert" data-not-kept>
       {{ pileWords.notKept[notKept] }}
-      <NuxtLink v-if="notKept === 'full'" to="/copies" class="underline">{{ pileWords.makeRoom }}</NuxtLink>
+      <button v-if="notKept === 'full'" type="button" class="min-h-11 underline" @click="isMakingRoom = true">
+        {{ pileWords.makeRoom }}
+      </button>
     </p>
+    <KDialog :open="isMakingRoom" :title="pileWords.makeRoom" @close="roomIsMade">
+      <StorageRoom v-if="isMakingRoom" class="mt-2" />
+    </KDialog>
     <form class="mt-2 grid gap-x-6 gap-y-4 md:grid-cols-[minmax(0,1fr)_20rem]" novalidate @submit.prevent="save(editing !== null)">
       <StripFields ref="fields" :draft="draft" :is-tried="isTried" :is-known="editing !== null" />
       <div class="grid content-start gap-4">

@@ -29,6 +29,7 @@ import { useTyped } from '~/kit/useTyped'
 import { type StorageTrouble, troubleOf } from '~/data/storageTrouble'
 import { useNotices } from '~/kit/useNotices'
 import { pileWords } from '~/subjects/pile/words'
+import { unkeptStrip } from './unkeptStrip'
 import { useStripLock } from './useStripLock'
 
 type Texts = DraftTexts & Pick<Draft, 'pictureHash' | 'packagingPictureHash'>
@@ -82,6 +83,7 @@ export function useDraft(editing: () => Holding | null) {
   const typed = useTyped(texts)
   const openId = shallowRef<string | null>(null)
   const lock = useStripLock()
+  const unkept = unkeptStrip<Texts>()
   /** The strip that was open last in this browser: it is the one that is opened again. */
   const lastOpen = useKept<string>('open-strip', '')
   /** Whether the open strip is this tab's own: another tab may have taken the same one at the same moment. */
@@ -174,6 +176,14 @@ export function useDraft(editing: () => Holding | null) {
   /** What was left open the last time, unless another tab has it open, or something is being typed already. */
   async function restore(): Promise<boolean> {
     const isUntouched = (): boolean => openId.value === null && JSON.stringify(texts) === begunWith
+    const left = unkept.read(emptyTexts())
+    if (left && isUntouched()) {
+      show(left.id, left.texts)
+      // It is not kept yet: that is tried at once.
+      begunWith = ''
+      await keepNow()
+      return true
+    }
     const first = await lock.firstFree(pile.drafts.toSorted((a, b) => Number(b.id === lastOpen.value) - Number(a.id === lastOpen.value)))
     return first && isUntouched() ? openStrip(first, isUntouched) : false
   }
@@ -218,7 +228,11 @@ export function useDraft(editing: () => Holding | null) {
     if (openId.value !== id) return
     // What is typed stays on the screen until it is kept.
     notKept.value = trouble
-    if (!trouble) begunWith = JSON.stringify(now)
+    if (trouble) unkept.keep(id, now)
+    else {
+      unkept.drop()
+      begunWith = JSON.stringify(now)
+    }
   }
   /** Keeps a strip in the pile. Tells what stood in the way, or null. */
   async function keepTexts(id: string, { pictureHash, packagingPictureHash, ...written }: Texts): Promise<StorageTrouble | null> {

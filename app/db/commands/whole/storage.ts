@@ -1,5 +1,6 @@
 import { picturesOf } from '#core/catalog'
 import type { YondercrestDb } from '../../database'
+import { tryKept } from '../../kept'
 import { readCatalogue } from './whole'
 
 /** What takes room in the browser, in bytes, and how much of it could be let go. */
@@ -43,6 +44,37 @@ export async function sweepPictures(db: YondercrestDb): Promise<number> {
     const unnamed = (await db.pictures.toCollection().primaryKeys()).filter(hash => !named.has(hash))
     for (const table of [db.pictures, db.thumbs, db.inkMaps, db.shapes]) await table.bulkDelete(unnamed)
     return unnamed.length
+  })
+}
+
+/** When the pictures were last looked through, and since when each of these is named by nothing. */
+interface Unnamed {
+  readonly lookedAt: string
+  readonly since: Readonly<Record<string, string>>
+}
+const DAY_MS = 86_400_000
+/** A form that is open may name a picture that no record names yet: after so many days none does. */
+const GONE_AFTER_DAYS = 7
+
+/**
+ * Lets go of the pictures that nothing has named for a week. Looks once a day, however often it is called. How many went. O(everything):
+ * called by a worker, where nobody waits.
+ */
+export async function sweepForgotten(db: YondercrestDb, now = new Date()): Promise<number> {
+  const kept = await tryKept(db, ['unnamedPictures'], async () => {
+    const fact = await db.device.get('unnamedPictures')
+    return fact ? (JSON.parse(fact.value) as Unnamed) : null
+  })
+  if (kept && now.getTime() - Date.parse(kept.lookedAt) < DAY_MS) return 0
+  return db.transaction('rw', db.tables, async () => {
+    const named = await namedHashes(db)
+    const unnamed = (await db.pictures.toCollection().primaryKeys()).filter(hash => !named.has(hash))
+    const since = Object.fromEntries(unnamed.map(hash => [hash, kept?.since[hash] ?? now.toISOString()]))
+    const gone = unnamed.filter(hash => now.getTime() - Date.parse(since[hash] ?? '') >= GONE_AFTER_DAYS * DAY_MS)
+    for (const table of [db.pictures, db.thumbs, db.inkMaps, db.shapes]) await table.bulkDelete(gone)
+    for (const hash of gone) delete since[hash]
+    await db.device.put({ id: 'unnamedPictures', value: JSON.stringify({ lookedAt: now.toISOString(), since } satisfies Unnamed) })
+    return gone.length
   })
 }
 
