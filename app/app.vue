@@ -5,7 +5,6 @@ import HeadBand from '~/shell/HeadBand.vue'
 import NoticeLine from '~/shell/NoticeLine.vue'
 import RidgeBand from '~/shell/RidgeBand.vue'
 import ScanHost from '~/shell/ScanHost.vue'
-import WelcomeBench from '~/shell/WelcomeBench.vue'
 import { useFind } from '~/subjects/ask/useFind'
 import { useAside } from '~/subjects/copies/useAside'
 import { useCopies } from '~/subjects/copies/useCopies'
@@ -20,6 +19,8 @@ import { computed, defineAsyncComponent } from 'vue'
 
 /** Loaded once the screen is up: a dialog that is there before it opens gives the focus back when it closes. */
 const RescueButton = defineAsyncComponent(() => import('~/subjects/copies/RescueButton.vue'))
+/** Who has a room sees none of these. */
+const WelcomeBench = defineAsyncComponent(() => import('~/shell/WelcomeBench.vue'))
 const AsideLine = defineAsyncComponent(() => import('~/shell/AsideLine.vue'))
 const KeysDialog = defineAsyncComponent(() => import('~/shell/KeysDialog.vue'))
 
