@@ -50,6 +50,8 @@ export const useInstalled = defineStore('installed', () => {
       isNewer.value = true
     })
     await worker.register()
+    // What was cleared of it is fetched again, as long as there is a network.
+    if (navigator.serviceWorker.controller && isOnline.value) void worker.messageSW({ type: 'FETCH_MISSING' })
   }
   function takeNewer(): void {
     isAsked.value = true

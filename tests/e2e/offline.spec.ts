@@ -108,16 +108,31 @@ test('in a shop, at phone width and with no network: own it, another edition, la
   })
 })
 
+/** A version of the application beside the one that is served: one of its files has another name. */
+interface OtherVersion {
+  isNewer: boolean
+  /** What a proxy may answer for the file that it does not have yet: a page, with a 200. */
+  isHalf?: boolean
+}
+const NEWER = 'newer-of-them.js'
+
 /** The server as it is, but for its service worker: that is of another version once `isNewer`. */
-async function before(baseURL: string, version: { isNewer: boolean }): Promise<Server> {
+async function before(baseURL: string, version: OtherVersion): Promise<Server> {
+  const [, renamed = ''] = /_nuxt\/([\w-]+\.js)/.exec(await (await fetch(`${baseURL}/sw.js`)).text()) ?? []
   const server = createServer((request, response) => {
-    void fetch(`${baseURL}${request.url ?? '/'}`).then(async answer => {
+    if (version.isHalf && request.url?.includes(NEWER)) {
+      response.writeHead(200, { 'content-type': 'text/html' })
+      return void response.end('<!doctype html><title>Not found</title>')
+    }
+    const path = (request.url ?? '/').replace(NEWER, renamed)
+    void fetch(`${baseURL}${path}`).then(async answer => {
       const body = Buffer.from(await answer.arrayBuffer())
       const headers = Object.fromEntries(
         [...answer.headers].filter(([name]) => !/^(content-encoding|content-length|transfer-encoding)$/.test(name)),
       )
       response.writeHead(answer.status, headers)
-      response.end(request.url === '/sw.js' && version.isNewer ? Buffer.concat([body, Buffer.from('\n// newer\n')]) : body)
+      const isOther = request.url === '/sw.js' && version.isNewer
+      response.end(isOther ? body.toString().replaceAll(renamed, NEWER) : body)
     })
   })
   await new Promise<void>(resolve => server.listen(0, '127.0.0.1', resolve))
@@ -167,4 +182,62 @@ test('a newer version is told of, waits while one works, and is taken when one s
   } finally {
     await new Promise(resolve => server.close(resolve))
   }
+})
+
+/** What becomes of the next version of the service worker. */
+const nextVersion = (page: Page): Promise<string> =>
+  page.evaluate(async () => {
+    const registration = await navigator.serviceWorker.ready
+    await registration.update()
+    const next = registration.installing ?? registration.waiting
+    if (next?.state === 'installing') await new Promise(resolve => next.addEventListener('statechange', resolve, { once: true }))
+    return next?.state ?? 'none'
+  })
+
+test('a newer version of which a file is not there yet is not offered, and the one at work goes on; whole, it is', async ({
+  page,
+  baseURL,
+}) => {
+  test.slow()
+  const version = { isNewer: false, isHalf: true }
+  const server = await before(baseURL ?? '', version)
+  try {
+    await page.goto(`http://127.0.0.1:${(server.address() as AddressInfo).port}`)
+    await expect(headline(page)).toHaveText('All 360 sets', { timeout: 30_000 })
+    await isFetched(page)
+    version.isNewer = true
+    expect(await nextVersion(page)).toBe('redundant')
+    await expect(page.locator('[data-newer]')).toHaveCount(0)
+    await page.reload()
+    await expect(headline(page)).toHaveText('All 360 sets')
+    version.isHalf = false
+    expect(await nextVersion(page)).toBe('installed')
+    await page.locator('[data-newer]').click()
+    await expect(page.locator('[data-newer]')).toHaveCount(0, { timeout: 60_000 })
+    await expect(headline(page)).toHaveText('All 360 sets')
+    // It is the newer one that answers now, with no server behind it.
+    expect(await page.evaluate(async name => (await fetch(`/_nuxt/${name}`)).headers.get('content-type'), NEWER)).toContain('javascript')
+  } finally {
+    await new Promise(resolve => server.close(resolve))
+  }
+})
+
+test('what the browser has cleared of the application is fetched again, and it opens with no network', async ({ page, context }) => {
+  await openDemo(page)
+  await isFetched(page)
+  const kept = (): Promise<number> =>
+    page.evaluate(async () => {
+      const lists = await Promise.all((await caches.keys()).map(async name => (await (await caches.open(name)).keys()).length))
+      return lists.reduce((sum, count) => sum + count, 0)
+    })
+  const whole = await kept()
+  expect(whole).toBeGreaterThan(50)
+  await page.evaluate(async () => Promise.all((await caches.keys()).map(name => caches.delete(name))))
+  expect(await kept()).toBe(0)
+  await page.reload()
+  await expect(headline(page)).toHaveText('All 360 sets')
+  await expect.poll(kept, { timeout: 30_000 }).toBe(whole)
+  await context.setOffline(true)
+  await page.goto('/storeroom')
+  await expect(page.getByRole('heading', { name: 'Storeroom', exact: true })).toBeVisible()
 })

@@ -22,9 +22,10 @@ const repaired = computed(() => repair(record.from, record.text, said))
 const fields = computed(() => [...asked.value.changes.map(({ field }) => field), ...asked.value.asks, ...asked.value.hopeless])
 const found = computed(() => `${record.fault}\n${record.text.slice(0, SHOWN)}`)
 
-async function done(work: () => Promise<string>, isCare = false): Promise<void> {
+async function done(work: () => Promise<string>): Promise<void> {
   isBusy.value = true
-  notices.tell(await work().finally(() => (isBusy.value = false)), isCare ? 'care' : 'done')
+  const says = await work().finally(() => (isBusy.value = false))
+  notices.tell(says, says === soundnessWords.notPutBack ? 'care' : 'done')
 }
 const putBack = (): Promise<void> =>
   done(async () => ((await act.putBackAside(record.id, { ...said })) ? soundnessWords.wasPutBack : soundnessWords.notPutBack))
