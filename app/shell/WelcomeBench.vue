@@ -18,16 +18,19 @@ const router = useRouter()
 const roomName = shallowRef('')
 const { isBegun } = useMovingIn()
 
-async function empty(): Promise<void> {
-  await copies.startEmpty(roomName.value.trim())
+/** An empty room, and where its owner begins. That it is begun is kept first: this page goes as soon as the room is there. */
+async function beginAt(path: string): Promise<void> {
   isBegun.value = true
-  void router.push('/take-in')
+  try {
+    await copies.startEmpty(roomName.value.trim())
+    void router.push(path)
+  } catch (reason) {
+    isBegun.value = false
+    throw reason
+  }
 }
-async function bringList(): Promise<void> {
-  await copies.startEmpty(roomName.value.trim())
-  isBegun.value = true
-  void router.push('/take-in/list')
-}
+const empty = (): Promise<void> => beginAt('/take-in')
+const bringList = (): Promise<void> => beginAt('/take-in/list')
 async function demo(): Promise<void> {
   const outcome = await copies.loadDemo()
   if (outcome !== 'loaded') notices.tell(outcome === 'full' ? copyWords.demoFull : copyWords.demoMissing, 'care')
