@@ -27,7 +27,7 @@ export { areSeen, type SeenStep, type Touched, whatChanged } from './whatChanged
 export type { Stood } from './commands/room/asTheyStand'
 export type { FromListOutcome, NotBuilt } from './commands/room/fromList'
 export { STEP_WORDS } from './commands/steps'
-export type { JournalEntry } from './journal'
+export { type JournalEntry, ownSteps } from './journal'
 export { AnotherStep, redo, type SwingProgress, undo } from './undo'
 export { nextNumbers } from './commands/holding/numbers'
 /** Every command, in a part of its own: a screen is up before anybody changes something. */

@@ -46,6 +46,9 @@ export interface JournalPart {
   readonly changes: readonly Change[]
 }
 
+/** Numbers of the steps that were done from this page: whoever did them knows of them, also before the screen shows them. */
+export const ownSteps = new Set<number>()
+
 export const CHANGES_A_PART = 1000
 /** Steps kept. Older ones are dropped with their changes. */
 export const STEPS_KEPT = 400

@@ -2,7 +2,7 @@ import { NOT_JOURNALED, type YondercrestDb } from './database'
 import type { Subject } from './commands/said'
 import type { CommandName } from './commands/steps'
 import { type Desk, JournaledDesk } from './desk'
-import { type Change, CHANGES_A_PART, type JournalEntry, STEPS_KEPT } from './journal'
+import { type Change, CHANGES_A_PART, type JournalEntry, ownSteps, STEPS_KEPT } from './journal'
 import type { RecordOf } from '#core/catalog'
 
 /**
@@ -35,6 +35,7 @@ export async function transact<R>(
         swings: 0,
       }
       const seq = await db.journal.add(entry as JournalEntry)
+      ownSteps.add(seq)
       await writeParts(db, seq, changes)
       await dropOldest(db)
       return result

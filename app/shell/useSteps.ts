@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { AnotherStep, type JournalEntry, type SwingProgress } from '~/db'
+import { AnotherStep, type JournalEntry, ownSteps, type SwingProgress } from '~/db'
 import { redoStep, undoStep } from '~/data/act'
 import { WorkStopped } from '~/data/worker'
 import { stepWords } from './steps'
@@ -24,7 +24,8 @@ export function useSteps() {
 
   /**
    * Swings a step over that the screen shows. Long ones say how far they are, and can be stopped: then nothing of them is undone. Where
-   * another step was done since, in another tab say, it is left alone, and that is said. The answer comes once the screen has followed.
+   * another step was done since, in another tab say, it is left alone, and that is said; one that was done here and is not shown yet is
+   * the one that is meant. The answer comes once the screen has followed.
    */
   async function swing(of: typeof undoStep, shown: JournalEntry): Promise<JournalEntry | null> {
     let isStopped = false
@@ -41,6 +42,7 @@ export function useSteps() {
       return step
     } catch (reason) {
       if (isStopped) notices.tell(stepWords.stopped)
+      else if (reason instanceof AnotherStep && of === undoStep && ownSteps.has(reason.step.seq)) return swing(of, reason.step)
       else if (reason instanceof AnotherStep) notices.tell(stepWords.another(reason.step), 'care')
       else throw reason
       return null
