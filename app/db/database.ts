@@ -45,6 +45,7 @@ export interface DeviceFact {
     | 'labelMachine'
     | 'unnamedPictures'
     | `waiting ${string}`
+    | `size ${string}`
   readonly value: string
   /** The bytes of a list that is open and not taken in yet. */
   readonly file?: ArrayBuffer

@@ -1,6 +1,21 @@
-import type { Draft } from '#core/catalog'
+import type { Draft, RecordOf, TableName } from '#core/catalog'
 import type { YondercrestDb } from './database'
 import { tryKept } from './kept'
+
+const RECORDS_A_PART = 500
+
+/**
+ * A table part by part, in the order of its ids, so that neither the screen nor the memory has to hold all of it. Each part is read by
+ * itself: no write waits long, and what is done meanwhile may be seen or not.
+ */
+export async function* partsOf<T extends TableName>(db: YondercrestDb, table: T): AsyncGenerator<readonly RecordOf<T>[]> {
+  for (let last = ''; ;) {
+    const part = await db.anyRecords(table).where(':id').above(last).limit(RECORDS_A_PART).toArray()
+    yield part as unknown as readonly RecordOf<T>[]
+    if (part.length < RECORDS_A_PART) return
+    last = part.at(-1)?.id ?? last
+  }
+}
 
 /** The strips of the pile, in order. */
 export async function readDrafts(db: YondercrestDb): Promise<readonly Draft[]> {

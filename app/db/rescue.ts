@@ -1,14 +1,18 @@
 import { TABLE_NAMES, type TableName } from '#core/catalog'
 import { DATABASE_NAME, type PictureRecord } from './database'
 
+type Picture = Pick<PictureRecord, 'hash' | 'type' | 'bytes'>
+
 /** What was found in the database of this browser, as it stands there. */
 export interface Found {
   /** The version of its tables. */
   readonly version: number
   readonly tables: { readonly [T in TableName]: readonly unknown[] }
-  readonly pictures: readonly Pick<PictureRecord, 'hash' | 'type' | 'bytes'>[]
-  /** Records that the browser itself could not give out. */
-  readonly unread: number
+  /** So many pictures are there; each is read when its turn comes. */
+  readonly pictureCount: number
+  readonly pictures: AsyncIterable<Picture>
+  /** Records, and pictures so far, that the browser itself could not give out. */
+  unread: number
 }
 
 const answered = <R>(request: IDBRequest<R>): Promise<R> =>
@@ -48,6 +52,13 @@ async function readAll(db: IDBDatabase, table: string): Promise<{ readonly recor
   }
 }
 
+async function* picturesOf(db: IDBDatabase, hashes: readonly IDBValidKey[], missed: () => unknown): AsyncGenerator<Picture> {
+  for (const hash of hashes) {
+    const record = await answered<unknown>(db.transaction('pictures').objectStore('pictures').get(hash)).catch(missed)
+    if (isPicture(record)) yield record
+  }
+}
+
 const isPicture = (record: unknown): record is PictureRecord => {
   const { hash, type, bytes } = (record ?? {}) as Partial<Record<string, unknown>>
   return typeof hash === 'string' && /^[0-9a-f]{64}$/.test(hash) && typeof type === 'string' && bytes instanceof ArrayBuffer
@@ -57,22 +68,28 @@ const isPicture = (record: unknown): record is PictureRecord => {
  * Reads every table without the layer that the application works through, and checks nothing: for a copy from which as much is read back as
  * goes, where the room does not open. null: this browser holds no room. Fails where the browser does not let the database be opened.
  */
-export async function readAsFound(name: string = DATABASE_NAME): Promise<Found | null> {
+export async function readAsFound<R>(work: (found: Found) => Promise<R>, name: string = DATABASE_NAME): Promise<R | null> {
   const db = await openAsItIs(name)
   if (!db) return null
   try {
     const tables: Partial<Record<TableName, readonly unknown[]>> = {}
     let unread = 0
-    const readTable = async (table: string): Promise<readonly unknown[]> => {
-      if (!db.objectStoreNames.contains(table)) return []
-      const read = await readAll(db, table)
+    for (const table of TABLE_NAMES) {
+      const read = db.objectStoreNames.contains(table) ? await readAll(db, table) : { records: [], unread: 0 }
+      tables[table] = read.records
       unread += read.unread
-      return read.records
     }
-    for (const table of TABLE_NAMES) tables[table] = await readTable(table)
-    const pictures = (await readTable('pictures')).filter(isPicture)
-    // A database counts ten for each version of the tables.
-    return { version: Math.floor(db.version / 10), tables: tables as Found['tables'], pictures, unread }
+    const hasPictures = db.objectStoreNames.contains('pictures')
+    const hashes = hasPictures ? await answered(db.transaction('pictures').objectStore('pictures').getAllKeys()).catch(() => []) : []
+    const found: Found = {
+      // A database counts ten for each version of the tables.
+      version: Math.floor(db.version / 10),
+      tables: tables as Found['tables'],
+      pictureCount: hashes.length,
+      pictures: picturesOf(db, hashes, () => (found.unread += 1)),
+      unread,
+    }
+    return await work(found)
   } finally {
     db.close()
   }

@@ -132,9 +132,8 @@ test('a rescue copy holds all that is found, and is read back as far as it goes 
       const refused = await spoil(db, spoils)
       const before = await all(db)
       db.close()
-      const found = await readAsFound(db.name)
-      if (!found) throw new Error('no database')
-      const zip = await packArchive(found.tables as never, [], [], GIVEN.at, sha256, () => undefined, found)
+      const zip = await readAsFound(found => packArchive(found.tables as never, [], [], GIVEN.at, sha256, found), db.name)
+      if (!zip) throw new Error('no database')
       const reading = await unpackArchive(zip, sha256, GIVEN)
       if (!reading.ok) throw new Error(`${reading.code} ${reading.where}`)
       const { data, mended, left, leftOut } = reading.archive
@@ -161,6 +160,6 @@ test('a rescue copy holds all that is found, and is read back as far as it goes 
 }, 120_000)
 
 test('where there is no database nothing is saved, and none is made', async () => {
-  expect(await readAsFound('never-was')).toBeNull()
+  expect(await readAsFound(() => Promise.resolve(1), 'never-was')).toBeNull()
   expect((await indexedDB.databases()).some(({ name }) => name === 'never-was')).toBe(false)
 })

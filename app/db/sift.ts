@@ -2,8 +2,7 @@ import { LIMITS, START_SETTINGS, type SetAside, TABLE_NAMES, type TableName } fr
 import type { YondercrestDb } from './database'
 import { QUICKER } from './kept'
 import { newId } from './newId'
-
-const RECORDS_A_PART = 500
+import { partsOf } from './reads'
 
 /** What was found, and is right now. */
 export interface Sifted {
@@ -12,15 +11,11 @@ export interface Sifted {
   readonly lacksSettings: boolean
 }
 
-/** Ids of records that their schema refuses. Part by part, so that neither the screen nor the memory has to hold a whole table. */
+/** Ids of records that their schema refuses. */
 async function faultyIn(db: YondercrestDb, table: TableName, isFaulty: (record: unknown) => boolean): Promise<readonly string[]> {
   const ids: string[] = []
-  for (let last = ''; ;) {
-    const part = await db.anyRecords(table).where(':id').above(last).limit(RECORDS_A_PART).toArray()
-    for (const record of part) if (isFaulty(record)) ids.push(record.id)
-    if (part.length < RECORDS_A_PART) return ids
-    last = part.at(-1)?.id ?? last
-  }
+  for await (const part of partsOf(db, table)) for (const record of part) if (isFaulty(record)) ids.push(record.id)
+  return ids
 }
 
 /**

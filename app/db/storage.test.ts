@@ -91,6 +91,34 @@ describe('room in the browser', () => {
     expect(await commands.sweepForgotten(db, onDay(30.5))).toBe(0)
     expect(await commands.sweepForgotten(db, onDay(40))).toBe(2)
   })
+  test('what a record names that is set aside stays; a picture that is brought in again has a week from then', async () => {
+    const db = await room()
+    for (const letter of 'ab') await picture(db, letter)
+    const text = JSON.stringify({ id: ulid(), name: 7, pictureHash: hashOf('a') })
+    await db.records('setAside').add({ id: ulid(), from: 'holdings', text, fault: 'holdings: name', at: '2026-12-01T00:00:00.000Z' })
+    const onDay = (day: number): Date => new Date(Date.UTC(2026, 11, 1 + day, 12))
+    await commands.sweepForgotten(db, onDay(0))
+    await picture(db, 'b')
+    expect([await commands.sweepForgotten(db, onDay(8)), await db.pictures.count()]).toEqual([0, 2])
+    expect(await commands.sweepForgotten(db, onDay(16))).toBe(1)
+    expect(await db.pictures.toCollection().primaryKeys()).toEqual([hashOf('a')])
+  })
+  test('adding up what pictures take reads none of them; one whose size nobody noted is read once', async () => {
+    const db = await room()
+    for (const letter of 'abc') await picture(db, letter)
+    let reads = 0
+    db.pictures.hook('reading', record => {
+      reads += 1
+      return record
+    })
+    expect([(await commands.storageUse(db)).pictures, reads]).toEqual([9, 0])
+    await db.device.delete(`size ${hashOf('b')}`)
+    await db.device.put({ id: `size ${hashOf('c')}`, value: 'spoilt' })
+    expect([(await commands.storageUse(db)).pictures, reads]).toEqual([9, 2])
+    expect([(await commands.storageUse(db)).pictures, reads]).toEqual([9, 2])
+    await commands.sweepPictures(db)
+    expect((await db.device.toArray()).filter(({ id }) => id.startsWith('size '))).toEqual([])
+  })
   test('steps forgotten: everything is as it was, nothing can be undone, and the next number is the next', async () => {
     const db = await room()
     await commands.takeIn(db, factsOf('Kelp Study'), unplaced)

@@ -9,8 +9,9 @@ import { useNotices } from '~/kit/useNotices'
 /** Steps of more parts than this show how far they are. */
 const LONG_FROM = 2
 
-/** Steps that are being swung over, of whichever part of the screen. */
-const underWay = new Set<number>()
+/** Steps that are being swung over, each from its one side, of whichever part of the screen. */
+const underWay = new Set<string>()
+const sideOf = ({ seq, state }: JournalEntry): string => `${seq} ${state}`
 let queue: Promise<unknown> = Promise.resolve()
 
 /** Undo and redo, many steps, also after a reload: the journal is in the database. */
@@ -52,13 +53,14 @@ export function useSteps() {
   }
   /** One after the other. A press that comes while the screen still follows the one before means the step behind that one. */
   async function swingNext(of: typeof undoStep, shown: readonly JournalEntry[]): Promise<JournalEntry | null | undefined> {
-    const meant = shown.find(step => !underWay.has(step.seq))
+    const meant = shown.find(step => !underWay.has(sideOf(step)))
     if (!meant) return undefined
-    underWay.add(meant.seq)
+    const side = sideOf(meant)
+    underWay.add(side)
     const swung = queue.then(() => swing(of, meant))
     queue = swung.then(
-      () => void underWay.delete(meant.seq),
-      () => void underWay.delete(meant.seq),
+      () => void underWay.delete(side),
+      () => void underWay.delete(side),
     )
     return swung
   }

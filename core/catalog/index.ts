@@ -81,7 +81,7 @@ export {
   Section,
   Zone,
 } from './room'
-export { hashesOf, type Pictured, picturesOf, withoutMissing, withPictures } from './pictures'
+export { hashesOf, hashesWithin, namedPictures, type Pictured, picturesOf, withoutMissing, withPictures } from './pictures'
 export { START_HOLDER_TYPES } from './startHolders'
 export { START_THEMES, THEME_SCHOOLS, type ThemeSchool } from './startThemes'
 export {

@@ -22,6 +22,16 @@ export function withPictures<T extends Pictured>(record: T, has: (hash: string) 
 export const hashesOf = ({ pictureHash, packagingPictureHash, pieces = [] }: Pictured): readonly string[] =>
   [pictureHash, packagingPictureHash, ...pieces.map(piece => piece.pictureHash)].flatMap(hash => hash ?? [])
 
+/**
+ * Every picture in any text of these records, by its name: also what one names that is set aside.
+ * @example hashesWithin([{ text: `{"pictureHash":"${'ab'.repeat(32)}"}` }]).length //=> 1
+ */
+export const hashesWithin = (records: readonly unknown[]): readonly string[] => JSON.stringify(records).match(/[0-9a-f]{64}/g) ?? []
+
+/** All pictures that are named, each once. */
+export const namedPictures = (data: Pick<CatalogueData, 'holdings' | 'drafts' | 'setAside'>): ReadonlySet<string> =>
+  new Set([...data.holdings.flatMap(hashesOf), ...data.drafts.flatMap(hashesOf), ...hashesWithin(data.setAside)])
+
 /** The catalogue with only those pictures that `has` knows; for each missing picture, the record that names it, in words. */
 export function withoutMissing(
   data: CatalogueData,

@@ -1,5 +1,5 @@
 export { ARCHIVE_LIMITS, PICTURE_TYPES, type PictureFile, type ThumbFile } from './archive/format'
-export { packArchive } from './archive/pack'
+export { type ArchiveContents, packArchive, writeArchive, type Written } from './archive/pack'
 export { type OnScreen, salvage } from './archive/salvage'
 export { type ArchiveReading, type Reading, unpackArchive } from './archive/unpack'
 export { readPrice, readUse, readWords, readYesNo, wordsFit, writePrice } from './list/cells'

@@ -1,4 +1,4 @@
-import { type CatalogueData, hashesOf, type Holder, type Holding, type Loan, withPictures } from '#core/catalog'
+import { type BookLeaf, type CatalogueData, hashesOf, type Holder, type Holding, type Label, type Loan, withPictures } from '#core/catalog'
 import { doubled, type Edit, type Finding, finding, type Given, nameOf } from './finding'
 
 /** A set is in one holder, or in two if it was cut in two; the one made last is kept. */
@@ -65,6 +65,10 @@ const newLoan = (holding: Holding, { newId, at }: Given): Loan => ({
   isForUse: false,
 })
 
+/** Of records of one thing, all but the one made last. */
+const older = <R>(records: readonly R[], keyOf: (record: R) => string, madeAt: (record: R) => string): readonly R[] =>
+  doubled(records, keyOf).flatMap(group => [...group].sort((a, b) => (madeAt(a) < madeAt(b) ? 1 : -1)).slice(1))
+
 /** What goes with itself, what is listed twice, and what lies beyond its sheet. */
 export function* lists(data: CatalogueData): Generator<Finding> {
   for (const relation of data.relations)
@@ -74,15 +78,12 @@ export function* lists(data: CatalogueData): Generator<Finding> {
     if (lines.length < list.lines.length) yield finding('pulledTwice', 'pullLists', list, [{ table: 'pullLists', put: { ...list, lines } }])
   }
   const books = new Map(data.books.map(book => [book.id, book.name]))
-  for (const leaves of doubled(data.bookLeaves, leaf => `${leaf.bookId} ${leaf.label}`)) {
-    const [, ...older] = [...leaves].sort((a, b) => (a.printedAt < b.printedAt ? 1 : -1))
-    for (const leaf of older)
-      yield finding('leafTwice', 'bookLeaves', leaf, [{ table: 'bookLeaves', remove: leaf.id }], books.get(leaf.bookId))
-  }
-  for (const labels of doubled(data.labels, label => label.of)) {
-    const [, ...older] = [...labels].sort((a, b) => (a.madeAt < b.madeAt ? 1 : -1))
-    for (const label of older) yield finding('labelTwice', 'labels', label, [{ table: 'labels', remove: label.id }], label.says.join(' '))
-  }
+  const leafOf = ({ bookId, label }: BookLeaf): string => `${bookId} ${label}`
+  for (const leaf of older(data.bookLeaves, leafOf, ({ printedAt }) => printedAt))
+    yield finding('leafTwice', 'bookLeaves', leaf, [{ table: 'bookLeaves', remove: leaf.id }], books.get(leaf.bookId))
+  const ofWhat = ({ of }: Label): string => of
+  for (const label of older(data.labels, ofWhat, ({ madeAt }) => madeAt))
+    yield finding('labelTwice', 'labels', label, [{ table: 'labels', remove: label.id }], label.says.join(' '))
   for (const sheet of data.labelSheets) {
     const all = sheet.columns * sheet.rows
     if (sheet.nextFree > all)

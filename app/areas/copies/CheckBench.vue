@@ -2,7 +2,6 @@
 import { group } from 'd3-array'
 import { computed, onMounted, shallowRef, useTemplateRef } from 'vue'
 import type { Finding } from '#core/soundness'
-import { act } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import { WorkStopped } from '~/data/worker'
 import KPageHead from '~/kit/KPageHead.vue'
@@ -42,28 +41,31 @@ const says = computed(() => {
   return soundnessWords.allRight(records, aside.value.length > 0)
 })
 
-async function look(): Promise<void> {
+/** Long work that may be stopped; true: it came to its end. */
+async function toTheEnd(work: () => Promise<void>): Promise<boolean> {
   isStopped.value = false
-  const step = stepNow.value
   try {
-    checked.value = await copies.check()
-    lookedAfter.value = step
+    await work()
   } catch (reason) {
     if (!(reason instanceof WorkStopped) || reason.code !== 'cancelled') throw reason
     isStopped.value = true
   }
+  return !isStopped.value
+}
+async function look(): Promise<void> {
+  const step = stepNow.value
+  isMending.value = false
+  await toTheEnd(async () => {
+    checked.value = await copies.check()
+    lookedAfter.value = step
+  })
 }
 onMounted(() => void look())
 
 async function mendAll(): Promise<void> {
   isMending.value = true
-  try {
-    const { mended } = await act.mendRoom()
-    await catalogue.caughtUp()
-    notices.tell(soundnessWords.mended(mended.length))
-  } finally {
-    isMending.value = false
-  }
+  const isDone = await toTheEnd(async () => notices.tell(soundnessWords.mended(await copies.mend())))
+  if (!isDone) return
   await look()
   result.value?.focus()
 }
@@ -77,7 +79,13 @@ async function mendAll(): Promise<void> {
     <KProgress
       v-if="copies.progress"
       class="mt-4"
-      :text="copyWords.progress(copyWords.stages.checking, copies.progress.done, copies.progress.total)"
+      :text="
+        copyWords.progress(
+          copyWords.stages[copies.progress.stage === 'mending' ? 'mending' : 'checking'],
+          copies.progress.done,
+          copies.progress.total,
+        )
+      "
       :done="copies.progress.done"
       :total="copies.progress.total"
       @cancel="copies.cancel"
@@ -87,8 +95,8 @@ async function mendAll(): Promise<void> {
         {{ says }}
         <span v-if="isOld" class="text-ochre">{{ soundnessWords.since }}</span>
       </p>
-      <p v-if="isStopped" class="text-ochre" role="status">{{ soundnessWords.stopped }}</p>
-      <button v-if="mendable.length" type="button" class="button-main mt-3" :disabled="isMending || isOld" @click="mendAll">
+      <p v-if="isStopped" class="text-ochre" role="status">{{ isMending ? soundnessWords.notMended : soundnessWords.stopped }}</p>
+      <button v-if="mendable.length" type="button" class="button-main mt-3" :disabled="copies.progress !== null || isOld" @click="mendAll">
         {{ soundnessWords.mend(mendable.length) }}
       </button>
       <p v-if="mendable.length && aside.length" class="hint mt-2">{{ soundnessWords.putBackFirst }}</p>

@@ -44,8 +44,8 @@ async function guarded(work: () => Promise<void>): Promise<void> {
   }
 }
 async function saveNow(): Promise<void> {
-  const { bytes, missing, findings } = await copies.saveCopy()
-  const said = findings > 0 ? soundnessWords.findingsSaved(findings) : copyWords.saved(copyWords.megabytes(bytes.byteLength), missing)
+  const { file, missing, findings } = await copies.saveCopy()
+  const said = findings > 0 ? soundnessWords.findingsSaved(findings) : copyWords.saved(copyWords.megabytes(file.size), missing)
   notices.tell(said, findings + missing > 0 ? 'care' : 'done')
 }
 const save = (): Promise<void> => guarded(saveNow)

@@ -4,9 +4,11 @@ import { onMounted, shallowRef } from 'vue'
 import { act } from '~/data/act'
 import type { StorageUse } from '~/db/commands'
 import { useNotices } from '~/kit/useNotices'
+import { useCopies } from '~/subjects/copies/useCopies'
 import { copyWords } from '~/subjects/copies/words'
 
 /** What takes how much room in this browser, what may be let go, and whether the browser has promised to keep it. */
+const copies = useCopies()
 const notices = useNotices()
 const use = shallowRef<StorageUse | null>(null)
 const estimate = shallowRef<StorageEstimate | null>(null)
@@ -16,7 +18,7 @@ const isBusy = shallowRef(false)
 async function look(): Promise<void> {
   isPersisted.value = (await navigator.storage?.persisted?.().catch(() => null)) ?? null
   estimate.value = (await navigator.storage?.estimate?.().catch(() => null)) ?? null
-  use.value = await act.storageUse()
+  use.value = await copies.storageUse()
 }
 onMounted(() => void look())
 

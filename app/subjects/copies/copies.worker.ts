@@ -1,6 +1,16 @@
 import { expose } from 'comlink'
-import { type CatalogueData, picturesOf, TABLE_NAMES, withoutMissing } from '#core/catalog'
-import { type ArchiveReading, lineOf, type ListedSet, packArchive, type Reading, unpackArchive, writeList } from '#core/exchange'
+import { type CatalogueData, namedPictures, TABLE_NAMES } from '#core/catalog'
+import {
+  type ArchiveContents,
+  type ArchiveReading,
+  lineOf,
+  type ListedSet,
+  type Reading,
+  unpackArchive,
+  writeArchive,
+  writeList,
+  type Written,
+} from '#core/exchange'
 import { type Finding, findingsIn, type Given } from '#core/soundness'
 import { makeThumb, sha256 } from '~/data/pictures'
 import { headerSize } from '~/data/pictureSize'
@@ -8,9 +18,10 @@ import type { Progress } from '~/data/worker'
 import { database, type LastCopy, type PictureRecord, type ThumbRecord } from '~/db'
 import { firstFault } from '~/db/checked'
 import * as commands from '~/db/commands'
-import type { Sifted } from '~/db/commands'
+import type { Sifted, StorageUse } from '~/db/commands'
 import { newId } from '~/db/newId'
 import { readAsFound } from '~/db/rescue'
+import { beginCopyFile, clearCopyFiles } from './copyFile'
 
 type Tell = (progress: Progress) => void
 export type RestoreOutcome =
@@ -28,7 +39,7 @@ export type RestoreOutcome =
   | Extract<ArchiveReading, { ok: false }>
 /** A copy as it was packed. */
 export interface PackedCopy {
-  readonly bytes: ArrayBuffer
+  readonly file: Blob
   /** The last step that is in it. */
   readonly step: Pick<LastCopy, 'seq' | 'swings'>
   /** Pictures that are named and that this browser no longer has. */
@@ -55,6 +66,32 @@ function isWritable(record: unknown): boolean {
   }
 }
 
+type Bytes<T extends { readonly bytes: ArrayBuffer }> = Omit<T, 'bytes'> & { readonly bytes: Uint8Array }
+
+/** Records with their bytes as an archive takes them, one by one. */
+async function* bytesOf<T extends { readonly bytes: ArrayBuffer }>(records: AsyncIterable<T>): AsyncGenerator<Bytes<T>> {
+  for await (const record of records) yield { ...record, bytes: new Uint8Array(record.bytes) }
+}
+/** What is there of these, each read when its turn comes: a read is short, and of the pictures one is held. */
+async function* found<T>(hashes: readonly string[], read: (hash: string) => PromiseLike<T | undefined>): AsyncGenerator<T> {
+  for (const hash of hashes) {
+    const record = await read(hash)
+    if (record) yield record
+  }
+}
+const eachOf = <T extends { readonly bytes: ArrayBuffer }>(
+  hashes: readonly string[],
+  read: (hash: string) => PromiseLike<T | undefined>,
+): AsyncGenerator<Bytes<T>> => bytesOf(found(hashes, read))
+
+/** Packs an archive into a file that takes no memory. */
+async function pack(tell: Tell, contents: Omit<ArchiveContents, 'madeAt'>): Promise<Written & { readonly file: Blob }> {
+  const file = await beginCopyFile()
+  const onProgress = (done: number, total: number): void => tell({ stage: 'packing', done, total })
+  const written = await writeArchive({ ...contents, madeAt: new Date().toISOString() }, sha256, file.write, onProgress)
+  return { ...written, file: await file.end() }
+}
+
 const api = {
   /** The whole catalogue with its pictures as an archive. */
   async saveArchive(tell: Tell): Promise<PackedCopy> {
@@ -64,54 +101,41 @@ const api = {
     const isSpoilt = TABLE_NAMES.some(table => firstFault(table, first.data[table]) !== null)
     const sifted = isSpoilt ? await commands.siftRecords(db) : null
     const { data: all, step } = sifted ? await commands.readWithStep(db) : first
-    const wanted = new Set(picturesOf(all).map(each => each.hash))
-    const pictures = (await db.pictures.bulkGet([...wanted])).filter(picture => picture !== undefined)
-    const thumbs = (await db.thumbs.bulkGet([...wanted])).filter(thumb => thumb !== undefined)
-    const hashes = new Set(pictures.map(({ hash }) => hash))
-    const { data, missing } = withoutMissing(all, hash => hashes.has(hash))
-    const zip = await packArchive(
-      data,
-      pictures.map(each => ({ ...each, bytes: new Uint8Array(each.bytes) })),
-      thumbs.map(each => ({ ...each, bytes: new Uint8Array(each.bytes) })),
-      new Date().toISOString(),
-      sha256,
-      (done, total) => tell({ stage: 'packing', done, total }),
-    )
-    return {
-      bytes: zip.buffer as ArrayBuffer,
-      step,
-      missing: missing.length,
-      sifted,
-      findings: findingsIn(data, { ...givenNow(), pictures: hashes }).length,
-    }
+    const wanted = [...namedPictures(all)]
+    const { file, data, missing, pictures } = await pack(tell, {
+      data: all,
+      pictures: eachOf(wanted, hash => db.pictures.get(hash)),
+      thumbs: eachOf(wanted, hash => db.thumbs.get(hash)),
+      files: 2 * wanted.length,
+      rescue: null,
+    })
+    const findings = findingsIn(data, { ...givenNow(), pictures }).length
+    return { file, step, missing: missing.length, sifted, findings }
   },
 
   /** A catalogue that is no longer in the database, as an archive without pictures. */
-  async packData(data: CatalogueData, tell: Tell): Promise<ArrayBuffer> {
-    const zip = await packArchive(data, [], [], new Date().toISOString(), sha256, (done, total) => tell({ stage: 'packing', done, total }))
-    return zip.buffer as ArrayBuffer
+  async packData(data: CatalogueData, tell: Tell): Promise<Blob> {
+    return (await pack(tell, { data, pictures: [], thumbs: [], files: 0, rescue: null })).file
   },
 
   /**
    * Everything that is found in the database of this browser, unchecked and whatever state it is in, as an archive from which as much is
    * read back as goes; null: there is none. Needs nothing of what opens the room.
    */
-  async saveRescue(tell: Tell): Promise<{ readonly bytes: ArrayBuffer; readonly records: number; readonly unread: number } | null> {
-    const found = await readAsFound()
-    if (!found) return null
-    const tables = Object.entries(found.tables).map(([table, records]) => [table, records.filter(isWritable)] as const)
-    const records = tables.reduce((sum, [, list]) => sum + list.length, 0)
-    const zip = await packArchive(
-      Object.fromEntries(tables) as unknown as CatalogueData,
-      found.pictures.map(each => ({ ...each, bytes: new Uint8Array(each.bytes) })),
-      [],
-      new Date().toISOString(),
-      sha256,
-      (done, total) => tell({ stage: 'packing', done, total }),
-      found,
-    )
-    const all = Object.values(found.tables).reduce((sum, list) => sum + list.length, 0)
-    return { bytes: zip.buffer as ArrayBuffer, records, unread: found.unread + all - records }
+  saveRescue(tell: Tell): Promise<{ readonly file: Blob; readonly records: number; readonly unread: number } | null> {
+    return readAsFound(async found => {
+      const tables = Object.entries(found.tables).map(([table, records]) => [table, records.filter(isWritable)] as const)
+      const count = (lists: readonly (readonly unknown[])[]): number => lists.reduce((sum, list) => sum + list.length, 0)
+      const records = count(tables.map(([, list]) => list))
+      const { file } = await pack(tell, {
+        data: Object.fromEntries(tables) as unknown as CatalogueData,
+        pictures: bytesOf(found.pictures),
+        thumbs: [],
+        files: found.pictureCount,
+        rescue: found,
+      })
+      return { file, records, unread: found.unread + count(Object.values(found.tables)) - records }
+    })
   },
 
   /** Reads an archive back in the place of the present catalogue, or refuses it whole and changes nothing. */
@@ -151,8 +175,21 @@ const api = {
     return { sifted, findings, records: TABLE_NAMES.reduce((sum, table) => sum + data[table].length, 0) }
   },
 
-  /** Lets go of pictures that nothing has named for long. */
-  sweepForgotten: (): Promise<number> => commands.sweepForgotten(database()),
+  /** Mends all that can be mended, as one step. How many things. */
+  async mend(tell: Tell): Promise<number> {
+    tell({ stage: 'checking', done: 0, total: 1 })
+    const { mended } = await commands.mendRoom(database(), (done, total) => tell({ stage: 'mending', done, total }))
+    return mended.length
+  },
+
+  /** How much room pictures and steps take. */
+  storageUse: (): Promise<StorageUse> => commands.storageUse(database()),
+
+  /** Lets go of the files of earlier copies, and of pictures that nothing has named for long. */
+  async sweepForgotten(): Promise<void> {
+    await clearCopyFiles()
+    await commands.sweepForgotten(database())
+  },
 
   saveList(sets: readonly ListedSet[]): string {
     return writeList(sets.map(lineOf))

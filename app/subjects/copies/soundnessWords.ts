@@ -85,7 +85,7 @@ const SENTENCES: Readonly<Record<FindingCode, readonly [says: Sentence, mending:
   sheetBeyond: [({ name }) => `The label sheet ${name} goes on behind its last label.`, 'It is used up.'],
 }
 
-/** Fields of records as a sentence names them; the others by what they are called in a copy. */
+/** Fields of records as a sentence names them, where their own name does not say it. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
   id: 'which record it is',
   name: 'name',
@@ -103,7 +103,8 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   seeAlsoIds: 'see also',
   searchWords: 'search words',
 }
-const fieldWord = (field: string): string => FIELD_WORDS[field] ?? field
+const fieldWord = (field: string): string =>
+  FIELD_WORDS[field] ?? field.replace(/(Ids?|Mm|G|Hash)$/, '').replace(/[A-Z]/g, letter => ` ${letter.toLowerCase()}`)
 /** What a field is after mending where nothing is in it. */
 const NOTHING: Readonly<Record<string, string>> = { '[]': 'empty', '""': 'empty', null: 'not said', false: 'no' }
 
@@ -120,6 +121,7 @@ export const soundnessWords = {
     `${countedThat(records, 'record', 'was', 'were')} looked at. ${countedThat(count, 'thing', 'is', 'are')} not right.`,
   since: 'Something was done since: look again.',
   stopped: 'Stopped before the end: what is shown is not all.',
+  notMended: 'Stopped: nothing was mended.',
   says: (finding: Finding) => SENTENCES[finding.code][0](finding),
   mending: (finding: Finding) => {
     const [, mending] = SENTENCES[finding.code]

@@ -15,6 +15,7 @@ import { troubleOf } from '~/data/storageTrouble'
 import { type Progress, type WorkerHandle, workerHandle, withProgress, WorkStopped } from '~/data/worker'
 import { offerFile } from '~/kit/offerFile'
 import { plainly } from '~/kit/plainly'
+import type { StorageUse } from '~/db/commands'
 import type { Checked, CopiesApi, PackedCopy, RestoreOutcome } from './copies.worker'
 import { useAside } from './useAside'
 
@@ -70,7 +71,7 @@ export const useCopies = defineStore('copies', () => {
   /** Saves everything as one file. The answer is what was packed; where it has a fault it would not be read back. */
   async function saveCopy(): Promise<PackedCopy> {
     const copy = await work((worker, tell) => worker.run(api => api.saveArchive(tell)))
-    offerFile(new Blob([copy.bytes], { type: 'application/zip' }), copyWords.fileName(catalogue.settings.roomName, dayOf(new Date())))
+    offerFile(copy.file, copyWords.fileName(catalogue.settings.roomName, dayOf(new Date())))
     await aside.take(copy.sifted)
     // Only the note of it: the file is saved, also where the browser has no room for a note.
     await act.noteCopySaved({ at: new Date().toISOString(), ...copy.step }).catch(() => undefined)
@@ -80,22 +81,34 @@ export const useCopies = defineStore('copies', () => {
   /** Saves all that is found in the database, whatever state it is in. null: there is none. */
   async function saveRescue(): Promise<{ readonly records: number; readonly unread: number } | null> {
     const found = await work((worker, tell) => worker.run(api => api.saveRescue(tell)))
-    if (found) offerFile(new Blob([found.bytes], { type: 'application/zip' }), copyWords.rescueName(dayOf(new Date())))
+    if (found) offerFile(found.file, copyWords.rescueName(dayOf(new Date())))
     return found
   }
 
-  /** Lets go of pictures that nothing has named for long. Nobody waits for it: it has a worker to itself, and shows nothing. */
-  async function sweepForgotten(): Promise<void> {
+  /** Work that nobody watches: it has a worker to itself, and shows nothing. null: it broke off. */
+  async function quietly<R>(call: (worker: WorkerHandle<CopiesApi>) => Promise<R>): Promise<R | null> {
     const worker = newWorker()
-    await worker.ask(api => api.sweepForgotten())
+    const answer = await call(worker).catch(() => null)
     worker.end()
+    return answer
   }
+  /** Lets go of what nobody needs: files of earlier copies, and pictures that nothing has named for long. */
+  const sweepForgotten = (): Promise<void | null> => quietly(worker => worker.run(api => api.sweepForgotten()))
+  /** How much room pictures and steps take. */
+  const storageUse = (): Promise<StorageUse | null> => quietly(worker => worker.run(api => api.storageUse()))
 
   /** Looks through the whole room. */
   async function check(): Promise<Checked> {
     const checked = await work((worker, tell) => worker.run(api => api.check(tell)))
     await aside.take(checked.sifted)
     return checked
+  }
+
+  /** Mends all that can be mended, as one step. How many things. */
+  async function mend(): Promise<number> {
+    const count = await work((worker, tell) => worker.run(api => api.mend(tell)))
+    await catalogue.caughtUp()
+    return count
   }
 
   /** Saves what the screen still has, after the storage of the browser was cleared. */
@@ -105,8 +118,8 @@ export const useCopies = defineStore('copies', () => {
     const screen = Object.fromEntries(SCREEN_TABLES.map(name => [name, [...tables[name].values()]])) as unknown as OnScreen
     const now = new Date().toISOString()
     const data = plainly(salvage({ ...screen, settings: [{ ...catalogue.settings }] }, catalogue.nextNumbers, now, newId))
-    const bytes = await work((worker, tell) => worker.run(api => api.packData(data, tell)))
-    offerFile(new Blob([bytes], { type: 'application/zip' }), copyWords.fileName(catalogue.settings.roomName, dayOf(new Date())))
+    const file = await work((worker, tell) => worker.run(api => api.packData(data, tell)))
+    offerFile(file, copyWords.fileName(catalogue.settings.roomName, dayOf(new Date())))
   }
 
   /** The screen has followed once this is answered: what is saved or listed then is of the catalogue that was read. */
@@ -184,6 +197,8 @@ export const useCopies = defineStore('copies', () => {
     saveRescue,
     saveScreen,
     check,
+    mend,
+    storageUse,
     sweepForgotten,
     restore,
     isDemoStart,

@@ -37,6 +37,7 @@ export const copyWords = {
     writing: 'Writing',
     reading: 'Reading',
     packing: 'Packing',
+    mending: 'Mending',
     printing: 'Printing',
   },
   progress: (stage: string, done: number, total: number) => `${stage} ${done} of ${total}`,

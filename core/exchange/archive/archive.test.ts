@@ -5,7 +5,7 @@ import { strToU8, unzipSync, zipSync } from 'fflate'
 import { registerId } from '#core/numbering'
 import { ulid } from 'ulid'
 import { blankHolding, type CatalogueData, startCatalogue } from '#core/catalog'
-import { packArchive, type PictureFile, unpackArchive } from '../index'
+import { packArchive, type PictureFile, unpackArchive, writeArchive } from '../index'
 
 const sha256 = async (bytes: Uint8Array): Promise<string> => createHash('sha256').update(bytes).digest('hex')
 const MADE_AT = '2026-11-23T12:00:00.000Z'
@@ -120,19 +120,58 @@ describe('archive', () => {
     return zip
   }
 
+  /** A set with a picture, and a piece with another, and their files. */
+  async function pictured(): Promise<{ data: CatalogueData; pictures: PictureFile[] }> {
+    const data = startCatalogue(ulid)
+    const pictures = await Promise.all(
+      [1, 2].map(async seed => {
+        const bytes = new Uint8Array(300 * seed).fill(seed)
+        return { hash: await sha256(bytes), type: 'image/png', bytes }
+      }),
+    )
+    const [one, two] = pictures.map(({ hash }) => hash)
+    const [id, seriesId, at] = [ulid(), data.series[0]?.id ?? '', MADE_AT]
+    const piece = { id: ulid(), words: [], size: null, at: null, isMissing: false, livesWithId: null, pictureHash: two ?? null }
+    const set = blankHolding({ id, number: 1, seriesId, name: 'Kelp', createdAt: MADE_AT })
+    data.holdings.push({ ...set, pictureHash: one ?? null, pieces: [piece] })
+    data.register.push({ id: registerId(seriesId, 1), seriesId, number: 1, holdingId: id, givenTo: 'Kelp', how: 'issued', at })
+    return { data, pictures }
+  }
+  const bare = [{ name: 'Kelp', pictureHash: null, pieces: [{ pictureHash: null }] }]
+
   test('a picture that is named and not there is left out and told; all else is read', async () => {
-    const [id, piece] = [ulid(), { id: ulid(), words: [], size: null, at: null, isMissing: false, livesWithId: null }]
-    const zip = await whole(data => {
-      const seriesId = data.series[0]?.id ?? ''
-      const set = blankHolding({ id, number: 1, seriesId, name: 'Kelp', createdAt: MADE_AT })
-      data.holdings.push({ ...set, pictureHash: 'a'.repeat(64), pieces: [{ ...piece, pictureHash: 'b'.repeat(64) }] })
-      const at = MADE_AT
-      data.register.push({ id: registerId(seriesId, 1), seriesId, number: 1, holdingId: id, givenTo: 'Kelp', how: 'issued', at })
-    })
-    const reading = await unpackArchive(zip, sha256, GIVEN)
+    const { data, pictures } = await pictured()
+    const files = unzipSync(await packArchive(data, pictures, [], MADE_AT, sha256))
+    for (const { hash } of pictures) delete files[`pictures/${hash}.png`]
+    manifest(files, json => (json.files = (json.files as { name: string }[]).filter(({ name }) => name.endsWith('.json'))))
+    const reading = await unpackArchive(zipSync(files), sha256, GIVEN)
     if (!reading.ok) throw new Error(`${reading.code} ${reading.where}`)
     expect(reading.archive.withoutPicture).toEqual(['holdings 1 Kelp', 'holdings 1 Kelp'])
-    expect(reading.archive.data.holdings).toMatchObject([{ name: 'Kelp', pictureHash: null, pieces: [{ pictureHash: null }] }])
+    expect(reading.archive.data.holdings).toMatchObject(bare)
+  })
+  test('a picture that did not come, or that is no longer what its name says, is not named in the copy, which opens', async () => {
+    const { data, pictures } = await pictured()
+    const spoilt = pictures.slice(1).map(each => ({ ...each, bytes: each.bytes.slice(1) }))
+    const parts: Uint8Array[] = []
+    const write = (bytes: Uint8Array): void => void parts.push(bytes.slice())
+    const written = await writeArchive({ data, pictures: spoilt, thumbs: [], files: 2, madeAt: MADE_AT, rescue: null }, sha256, write)
+    expect([written.missing, [...written.pictures]]).toEqual([['holdings 1 Kelp', 'holdings 1 Kelp'], []])
+    const reading = await unpackArchive(new Uint8Array(await new Blob(parts as BlobPart[]).arrayBuffer()), sha256, GIVEN)
+    expect(reading).toMatchObject({ ok: true, archive: { data: { holdings: bare }, withoutPicture: [] } })
+  })
+  test('each picture is written before the next is asked for', async () => {
+    let [asked, written, mostWaiting] = [0, 0, 0]
+    async function* many(): AsyncGenerator<PictureFile> {
+      for (let seed = 0; seed < 40; seed += 1) {
+        mostWaiting = Math.max(mostWaiting, asked - written)
+        const bytes = new Uint8Array(5000).fill(seed)
+        asked += bytes.length
+        yield { hash: await sha256(bytes), type: 'image/png', bytes }
+      }
+    }
+    const contents = { data: startCatalogue(ulid), pictures: many(), thumbs: [], files: 40, madeAt: MADE_AT, rescue: null }
+    await writeArchive(contents, sha256, bytes => void (written += bytes.length))
+    expect(mostWaiting).toBe(0)
   })
   test('pictures that no record names are left out', async () => {
     const bytes = new Uint8Array([1, 2, 3])

@@ -4,7 +4,7 @@ import {
   emptyCatalogue,
   LIMITS,
   type Old,
-  picturesOf,
+  namedPictures,
   recordsGiven,
   type SetAside,
   TABLE_NAMES,
@@ -102,7 +102,7 @@ export async function unpackArchive(
   const { data, mended, left } = mend(complete, { ...given, pictures: hashes })
   onProgress(manifest.files.length, manifest.files.length)
   // A picture that no record names only takes room.
-  const named = new Set(picturesOf(data).map(each => each.hash))
+  const named = namedPictures(data)
   const thumbs = filesIn(opened, 'thumbs').filter(({ name }) => !wrong.has(name) && listed.has(name))
   const isNamed = ({ hash }: { hash: string }): boolean => named.has(hash)
   return {

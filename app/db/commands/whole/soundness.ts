@@ -15,7 +15,10 @@ export async function findingsInRoom(db: YondercrestDb, data: CatalogueData): Pr
 }
 
 /** Mends all that can be mended, as one step. */
-export async function mendRoom(db: YondercrestDb): Promise<Pick<Mended, 'mended' | 'left'>> {
+export async function mendRoom(
+  db: YondercrestDb,
+  onProgress: (done: number, total: number) => void = () => undefined,
+): Promise<Pick<Mended, 'mended' | 'left'>> {
   return transact(
     db,
     'mendRoom',
@@ -23,7 +26,8 @@ export async function mendRoom(db: YondercrestDb): Promise<Pick<Mended, 'mended'
     async desk => {
       const { edits, mended, left } = mend(await readCatalogue(db), await givenIn(db))
       // One by one, in the order in which they were found: a later one may change what an earlier one made.
-      for (const edit of edits) {
+      for (const [at, edit] of edits.entries()) {
+        if (at % 100 === 0) onProgress(at, edits.length)
         if ('put' in edit) await desk.put(edit.table, [edit.put as RecordOf<TableName>])
         else await desk.remove(edit.table, [edit.remove])
       }

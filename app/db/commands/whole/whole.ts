@@ -15,6 +15,8 @@ import type { LastCopy } from '../../reads'
 import type { Desk } from '../../desk'
 import { transact } from '../../transact'
 import { highestGiven, runningSeries } from '../holding/numbers'
+import { keepSizes } from '../../pictureSizes'
+import { noteBroughtIn } from './storage'
 
 /** Reads the whole catalogue in one moment. Lists are ordered by id, so that equal catalogues read equal. */
 export async function readCatalogue(db: YondercrestDb): Promise<CatalogueData> {
@@ -61,10 +63,16 @@ export async function replaceCatalogue(
   thumbs: readonly ThumbRecord[],
 ): Promise<void> {
   const name = data.settings[0]?.roomName ?? ''
+  await noteBroughtIn(
+    db,
+    pictures.map(({ hash }) => hash),
+  )
   await transact(db, command, { name, count: data.holdings.length }, async desk => {
     // Pictures are asked for first, and the database keeps that order: a record that names one which is not there does without it.
     await Promise.all([db.pictures.bulkPut([...pictures]), db.thumbs.bulkPut([...thumbs]), replaceAll(desk, data)])
   })
+  // Noted where there is room for it; whoever asks measures what is not.
+  await keepSizes(db, pictures).catch(() => undefined)
 }
 
 /** Begins anew with the start set of kinds and categories, one shelf and one bin, as its owner has it. Undoable like any step. */
@@ -131,8 +139,10 @@ export async function importList(
 
 /** Keeps a picture, its thumbnail and its fingerprint. Pictures are only ever added: what names them is their content. */
 export async function addPicture(db: YondercrestDb, picture: PictureRecord, thumb: ThumbRecord, inkMap: InkMapRecord): Promise<void> {
-  await db.transaction('rw', db.pictures, db.thumbs, db.inkMaps, async () => {
+  await db.transaction('rw', db.pictures, db.thumbs, db.inkMaps, db.device, async () => {
+    await noteBroughtIn(db, [picture.hash])
     await db.pictures.put(picture)
+    await keepSizes(db, [picture])
     await db.thumbs.put(thumb)
     await db.inkMaps.put(inkMap)
   })
