@@ -11,6 +11,7 @@ import { type Geometry, geometryOf, PAGES, WINDOWS } from '../tests/support/geom
 import { packLarge, packRoom } from './collection'
 import { listMemory } from './listMemory'
 import { accuracy, photoTimes, troubles } from './measuring'
+import { firm } from './firm'
 import { fetching } from './fetching'
 import { flood } from './flood'
 import { finding } from './finding'
@@ -314,6 +315,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   journal,
   fetching: () => Promise.resolve(fetching()),
   shapes: () => byPicture(),
+  firm: () => firm(launch),
   flood: () => flood(process.argv[1] ?? '', BASE),
   asking: async browser => {
     await largeRoom(browser, 5_000, 60)

@@ -1,4 +1,5 @@
 import type { DeviceFact, PictureRecord, YondercrestDb } from './database'
+import { eachOf } from './reads'
 
 /** How many bytes a picture has, beside the pictures, so that adding them up reads none. */
 type SizeId = Extract<DeviceFact['id'], `size ${string}`>
@@ -9,18 +10,17 @@ export async function keepSizes(db: YondercrestDb, pictures: readonly Pick<Pictu
   await db.device.bulkPut(pictures.map(({ hash, bytes }) => ({ id: idOf(hash), value: String(bytes.byteLength) })))
 }
 
-/** Each picture with its size in bytes. Only those are read of which nobody noted it yet: one by one, and never again. */
+/** Each picture with its size in bytes. Only those are read of which nobody noted it yet, and never again. */
 export async function pictureSizes(db: YondercrestDb): Promise<ReadonlyMap<string, number>> {
   const facts = await db.device.where('id').startsWith(idOf('')).toArray()
-  const noted = new Map(facts.map(({ id, value }) => [hashOf(id), Number(value)]))
-  const sizes = new Map<string, number>()
-  for (const hash of await db.pictures.toCollection().primaryKeys()) {
-    const size = noted.get(hash)
-    const picture = size === undefined || Number.isNaN(size) ? await db.pictures.get(hash) : null
-    if (picture) await keepSizes(db, [picture])
-    sizes.set(hash, picture?.bytes.byteLength ?? size ?? 0)
+  const noted = new Map(facts.map(({ id, value }) => [hashOf(id), Number(value)] as const).filter(([, size]) => !Number.isNaN(size)))
+  const hashes = await db.pictures.toCollection().primaryKeys()
+  const unknown = hashes.filter(hash => !noted.has(hash))
+  for await (const picture of eachOf(db.pictures, unknown)) {
+    noted.set(picture.hash, picture.bytes.byteLength)
+    await keepSizes(db, [picture])
   }
-  return sizes
+  return new Map(hashes.map(hash => [hash, noted.get(hash) ?? 0]))
 }
 
 /** Lets go of pictures, and of all that was made of them or noted. */

@@ -17,6 +17,18 @@ export async function* partsOf<T extends TableName>(db: YondercrestDb, table: T)
   }
 }
 
+/** Pictures may be some megabytes each. */
+const HELD = 8
+
+/** Records of a table by their keys, a few at a time, each few read by themselves. What is not there is passed over. */
+export async function* eachOf<R>(
+  table: { bulkGet(keys: string[]): PromiseLike<(R | undefined)[]> },
+  keys: readonly string[],
+): AsyncGenerator<R> {
+  for (let at = 0; at < keys.length; at += HELD)
+    for (const record of await table.bulkGet(keys.slice(at, at + HELD))) if (record !== undefined) yield record
+}
+
 /** The strips of the pile, in order. */
 export async function readDrafts(db: YondercrestDb): Promise<readonly Draft[]> {
   return (await db.records('drafts').toArray()).sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1))

@@ -23,14 +23,18 @@ export const hashesOf = ({ pictureHash, packagingPictureHash, pieces = [] }: Pic
   [pictureHash, packagingPictureHash, ...pieces.map(piece => piece.pictureHash)].flatMap(hash => hash ?? [])
 
 /**
- * Every picture in any text of these records, by its name: also what one names that is set aside.
- * @example hashesWithin([{ text: `{"pictureHash":"${'ab'.repeat(32)}"}` }]).length //=> 1
+ * Every picture that a text names: a record that is set aside, say, or steps to undo.
+ * @example hashesWithin(`{"pictureHash":"${'ab'.repeat(32)}"}`).length //=> 1
  */
-export const hashesWithin = (records: readonly unknown[]): readonly string[] => JSON.stringify(records).match(/[0-9a-f]{64}/g) ?? []
+export const hashesWithin = (text: string): readonly string[] => text.match(/[0-9a-f]{64}/g) ?? []
 
 /** All pictures that are named, each once. */
 export const namedPictures = (data: Pick<CatalogueData, 'holdings' | 'drafts' | 'setAside'>): ReadonlySet<string> =>
-  new Set([...data.holdings.flatMap(hashesOf), ...data.drafts.flatMap(hashesOf), ...hashesWithin(data.setAside)])
+  new Set([
+    ...data.holdings.flatMap(hashesOf),
+    ...data.drafts.flatMap(hashesOf),
+    ...data.setAside.flatMap(({ text }) => hashesWithin(text)),
+  ])
 
 /** The catalogue with only those pictures that `has` knows; for each missing picture, the record that names it, in words. */
 export function withoutMissing(

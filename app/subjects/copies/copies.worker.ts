@@ -20,6 +20,7 @@ import { firstFault } from '~/db/checked'
 import * as commands from '~/db/commands'
 import type { Sifted, StorageUse } from '~/db/commands'
 import { newId } from '~/db/newId'
+import { eachOf } from '~/db/reads'
 import { readAsFound } from '~/db/rescue'
 import { beginCopyFile, clearCopyFiles } from './copyFile'
 
@@ -72,18 +73,6 @@ type Bytes<T extends { readonly bytes: ArrayBuffer }> = Omit<T, 'bytes'> & { rea
 async function* bytesOf<T extends { readonly bytes: ArrayBuffer }>(records: AsyncIterable<T>): AsyncGenerator<Bytes<T>> {
   for await (const record of records) yield { ...record, bytes: new Uint8Array(record.bytes) }
 }
-/** What is there of these, each read when its turn comes: a read is short, and of the pictures one is held. */
-async function* found<T>(hashes: readonly string[], read: (hash: string) => PromiseLike<T | undefined>): AsyncGenerator<T> {
-  for (const hash of hashes) {
-    const record = await read(hash)
-    if (record) yield record
-  }
-}
-const eachOf = <T extends { readonly bytes: ArrayBuffer }>(
-  hashes: readonly string[],
-  read: (hash: string) => PromiseLike<T | undefined>,
-): AsyncGenerator<Bytes<T>> => bytesOf(found(hashes, read))
-
 /** Packs an archive into a file that takes no memory. */
 async function pack(tell: Tell, contents: Omit<ArchiveContents, 'madeAt'>): Promise<Written & { readonly file: Blob }> {
   const file = await beginCopyFile()
@@ -104,8 +93,8 @@ const api = {
     const wanted = [...namedPictures(all)]
     const { file, data, missing, pictures } = await pack(tell, {
       data: all,
-      pictures: eachOf(wanted, hash => db.pictures.get(hash)),
-      thumbs: eachOf(wanted, hash => db.thumbs.get(hash)),
+      pictures: bytesOf(eachOf(db.pictures, wanted)),
+      thumbs: bytesOf(eachOf(db.thumbs, wanted)),
       files: 2 * wanted.length,
       rescue: null,
     })

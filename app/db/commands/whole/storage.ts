@@ -12,27 +12,30 @@ export interface StorageUse {
 }
 
 /** Pictures that a record of the catalogue names, also one that is set aside, or one that undo or redo would bring back. */
-async function namedHashes(db: YondercrestDb): Promise<ReadonlySet<string>> {
+async function namedHashes(db: YondercrestDb, onStep: (text: string) => void = () => undefined): Promise<ReadonlySet<string>> {
   const named = new Set<string>()
   const name = (hashes: readonly string[]): void => hashes.forEach(hash => named.add(hash))
   for await (const part of partsOf(db, 'holdings')) name(part.flatMap(hashesOf))
   for await (const part of partsOf(db, 'drafts')) name(part.flatMap(hashesOf))
-  for await (const part of partsOf(db, 'setAside')) name(hashesWithin(part))
-  await db.journalParts.each(({ changes }) => name(hashesWithin(changes)))
+  for await (const part of partsOf(db, 'setAside')) name(hashesWithin(JSON.stringify(part)))
+  await db.journalParts.each(({ changes }) => {
+    const text = JSON.stringify(changes)
+    onStep(text)
+    name(hashesWithin(text))
+  })
   return named
 }
 
 /** How much room the pictures and the steps take. O(records and steps), no picture: called by a worker. */
 export async function storageUse(db: YondercrestDb): Promise<StorageUse> {
-  const named = await namedHashes(db)
   let [pictures, unnamed, unnamedBytes, stepBytes] = [0, 0, 0, 0]
+  const named = await namedHashes(db, text => (stepBytes += text.length))
   for (const [hash, bytes] of await pictureSizes(db)) {
     pictures += bytes
     if (named.has(hash)) continue
     unnamed += 1
     unnamedBytes += bytes
   }
-  await db.journalParts.each(part => (stepBytes += JSON.stringify(part).length))
   return {
     pictures,
     unnamedPictures: { count: unnamed, bytes: unnamedBytes },
