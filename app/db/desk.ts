@@ -1,6 +1,7 @@
 import { hashesOf, type Pictured, type RecordOf, type TableName, withPictures } from '#core/catalog'
 import type { YondercrestDb } from './database'
 import { type AnyRecord, type Change, changeBetween } from './journal'
+import { readMany, removeMany } from './many'
 
 /** What a command may do inside its transaction. Every change goes through here and is journaled with its inverse. */
 export interface Desk {
@@ -88,7 +89,8 @@ export class JournaledDesk implements Desk {
   async put<T extends TableName>(table: T, records: readonly RecordOf<T>[]): Promise<void> {
     if (records.length === 0) return
     const rows = this.db.anyRecords(table)
-    const before = (await rows.count()) === 0 ? [] : await rows.bulkGet(records.map(({ id }) => id))
+    const ids = records.map(({ id }) => id)
+    const before = (await rows.count()) === 0 ? [] : await readMany(rows, ids)
     const found = this.written(table, records, before)
     const written = 'then' in found ? await found : found
     written.forEach((record, at) => this.note(table, record.id, before[at] ?? null, record))
@@ -103,9 +105,13 @@ export class JournaledDesk implements Desk {
   }
 
   async remove(table: TableName, ids: readonly string[]): Promise<void> {
-    const before = await this.db.anyRecords(table).bulkGet([...ids])
-    for (const record of before) if (record) this.note(table, record.id, record, null)
-    await this.db.anyRecords(table).bulkDelete([...ids])
+    const rows = this.db.anyRecords(table)
+    const before = (await readMany(rows, ids)).filter(record => record !== undefined)
+    for (const record of before) this.note(table, record.id, record, null)
+    await removeMany(
+      rows,
+      before.map(({ id }) => id),
+    )
   }
 
   async putForGood(series: RecordOf<'series'>): Promise<void> {

@@ -1,8 +1,10 @@
 import { TABLE_NAMES } from '#core/catalog'
 import type { YondercrestDb } from './database'
+import { readMany, removeMany } from './many'
 import { afterChange, type AnyRecord, beforeChange, type Change, isOfFields, type JournalEntry } from './journal'
 
-/** Told how many parts of a step are swung over. What it throws ends the swing, and nothing of it stays. */
+const RECORDS_A_PART = 1000
+/** Told how many records of a step are swung over. What it throws ends the swing, and nothing of it stays. */
 export type SwingProgress = (done: number, total: number) => void
 
 /**
@@ -12,26 +14,35 @@ export type SwingProgress = (done: number, total: number) => void
 async function swing(db: YondercrestDb, entry: JournalEntry, onProgress: SwingProgress): Promise<void> {
   const other = entry.state === 'done' ? beforeChange : afterChange
   const parts = await db.journalParts.where('seq').equals(entry.seq).toArray()
-  for (const [at, part] of parts.entries()) {
-    onProgress(at, parts.length)
-    const swung: Change[] = []
-    for (const table of entry.tables) {
-      const changes = part.changes.filter(change => change.table === table)
-      const rows = db.anyRecords(table)
-      const now = await rows.bulkGet(changes.map(({ id }) => id))
-      const [coming, going]: [AnyRecord[], string[]] = [[], []]
-      changes.forEach((change, index) => {
-        const present = now[index] ?? null
-        const record = other(change, present)
-        if (record) coming.push(record)
-        else if (present) going.push(change.id)
-        swung.push(isOfFields(change) ? change : { ...change, other: present })
-      })
-      await rows.bulkDelete(going)
-      await rows.bulkPut(coming)
+  const swung: Change[][] = parts.map(() => [])
+  const total = parts.reduce((sum, { changes }) => sum + changes.length, 0)
+  let done = 0
+  for (const table of entry.tables) {
+    onProgress(done, total)
+    const changes = parts.flatMap((part, index) => part.changes.flatMap(change => (change.table === table ? { change, index } : [])))
+    const rows = db.anyRecords(table)
+    const now = await readMany(
+      rows,
+      changes.map(({ change }) => change.id),
+    )
+    const [coming, going]: [AnyRecord[], string[]] = [[], []]
+    for (const [nth, { change, index }] of changes.entries()) {
+      const present = now[nth] ?? null
+      const record = other(change, present)
+      if (record) coming.push(record)
+      else if (present) going.push(change.id)
+      swung[index]?.push(isOfFields(change) ? change : { ...change, other: present })
     }
-    await db.journalParts.put({ ...part, changes: swung })
+    await removeMany(rows, going)
+    done += changes.length - coming.length
+    for (let at = 0; at < coming.length; at += RECORDS_A_PART) {
+      onProgress(done, total)
+      const part = coming.slice(at, at + RECORDS_A_PART)
+      await rows.bulkPut(part)
+      done += part.length
+    }
   }
+  await db.journalParts.bulkPut(parts.map((part, index) => ({ ...part, changes: swung[index] ?? [] })))
   await db.journal.put({ ...entry, state: entry.state === 'done' ? 'undone' : 'done', swings: entry.swings + 1 })
 }
 

@@ -6,8 +6,8 @@ import { stepWords } from './steps'
 import { useCatalogue } from '~/data/useCatalogue'
 import { useNotices } from '~/kit/useNotices'
 
-/** Steps of more parts than this show how far they are. */
-const LONG_FROM = 2
+/** Steps that change more records than this show how far they are. */
+const LONG_FROM = 2000
 
 /** Steps that are being swung over, each from its one side, of whichever part of the screen. */
 const underWay = new Set<string>()
