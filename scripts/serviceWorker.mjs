@@ -11,13 +11,13 @@ const integrityOf = content => `sha384-${createHash('sha384').update(content).di
  * Every file that is served, with its digest and what tells one version of it from another; the names in `_nuxt` have their content in
  * them.
  */
-function filesOf(publicDir) {
+function filesOf(publicDir, isKept) {
   const urls = readdirSync(publicDir, { recursive: true, withFileTypes: true })
     .filter(entry => entry.isFile())
     .map(entry => relative(publicDir, join(entry.parentPath, entry.name)).replaceAll(sep, '/'))
-    .filter(url => url !== 'sw.js')
+    .filter(url => url !== 'sw.js' && isKept(url))
     .sort()
-  const shell = { url: '/', revision: digest(urls.filter(url => url.startsWith('_nuxt/')).join('\n')) }
+  const shell = { url: './', revision: digest(urls.filter(url => url.startsWith('_nuxt/')).join('\n')) }
   return [
     ...urls.map(url => {
       const content = readFileSync(join(publicDir, url))
@@ -30,9 +30,10 @@ function filesOf(publicDir) {
 
 /**
  * Writes the service worker into what is served: it keeps every file of this build in the browser, and the shell, so that all of it
- * works with no network. A newer one waits until it is asked to take over. `entry`: the file that the shell loads first.
+ * works with no network. A newer one waits until it is asked to take over. `entry`: the file that the shell loads first. `isKept`: which
+ * files are kept; the shell always is.
  */
-export async function writeServiceWorker(publicDir, entry) {
+export async function writeServiceWorker(publicDir, entry, isKept = () => true) {
   // Without a name every page would be taken for the shell.
   if (!entry) throw new Error('the build names no file that the shell begins with')
   await build({
@@ -42,7 +43,7 @@ export async function writeServiceWorker(publicDir, entry) {
     minify: true,
     format: 'iife',
     define: {
-      FILES_OF_THIS_BUILD: JSON.stringify(filesOf(publicDir)),
+      FILES_OF_THIS_BUILD: JSON.stringify(filesOf(publicDir, isKept)),
       ENTRY_OF_THIS_BUILD: JSON.stringify(entry),
       'process.env.NODE_ENV': '"production"',
     },

@@ -4,7 +4,8 @@ import { addPlugins, cleanupOutdatedCaches, createHandlerBoundToURL, getCacheKey
 import { NavigationRoute, registerRoute } from 'workbox-routing'
 
 const files = FILES_OF_THIS_BUILD
-const SHELL = '/'
+/** Where this worker lies: at the root of a host, or below it. */
+const { pathname: SHELL } = new URL('./', self.location.href)
 
 /**
  * A version is whole or it is not taken. The browser checks each file against its digest; the shell is made by the server, and is the right

@@ -2,6 +2,7 @@ import { useEventListener, useOnline } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import type { Workbox } from 'workbox-window'
+import { addressOf } from '~/data/host'
 import { useNotices } from '~/kit/useNotices'
 import { shellWords } from './words'
 
@@ -35,7 +36,7 @@ export const useInstalled = defineStore('installed', () => {
   async function begin(): Promise<void> {
     if (import.meta.dev || worker || !('serviceWorker' in navigator)) return
     const made = await import('workbox-window')
-    worker = new made.Workbox('/sw.js')
+    worker = new made.Workbox(addressOf('sw.js'))
     worker.addEventListener('waiting', () => {
       isNewer.value = true
       notices.tell(shellWords.newer)

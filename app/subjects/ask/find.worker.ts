@@ -1,4 +1,6 @@
 import { expose } from 'comlink'
+import lexiconUrl from '~/assets/words/lexicon.txt?url'
+import pluralsUrl from '~/assets/words/plurals.txt?url'
 import { Lexicon, WordForms } from '#core/classing'
 import type { Answer, LinkedHit } from '#core/finding'
 import { database, keepRoom } from '~/db'
@@ -21,13 +23,13 @@ export interface AskResult {
   readonly indexed: number
 }
 
-const read = async (path: string): Promise<string> => {
-  const response = await fetch(path)
-  if (!response.ok) throw new Error(`${path} ${response.status}`)
+const read = async (url: string): Promise<string> => {
+  const response = await fetch(url)
+  if (!response.ok) throw new Error(`${url} ${response.status}`)
   return response.text()
 }
 /** Without its list of odd plurals the index still knows all that follow a rule. */
-const forms = read('/plurals.txt').then(
+const forms = read(pluralsUrl).then(
   text => WordForms.read(text),
   () => new WordForms(),
 )
@@ -48,7 +50,7 @@ function keepWhenQuiet(): void {
 }
 /** What words mean; where it cannot be had, the other links still lead on. */
 async function learn(): Promise<void> {
-  index.know(new Lexicon(await read('/lexicon.txt')))
+  index.know(new Lexicon(await read(lexiconUrl)))
 }
 
 const api = {

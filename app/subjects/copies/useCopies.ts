@@ -11,6 +11,7 @@ import { copyWords } from './words'
 import { useDescribe } from '~/data/useDescribe'
 import { useUses } from '~/data/useUses'
 import { useCatalogue } from '~/data/useCatalogue'
+import { addressOf, isPlainFiles } from '~/data/host'
 import { troubleOf } from '~/data/storageTrouble'
 import { type Progress, type WorkerHandle, workerHandle, withProgress, WorkStopped } from '~/data/worker'
 import { offerFile } from '~/kit/offerFile'
@@ -132,6 +133,8 @@ export const useCopies = defineStore('copies', () => {
   }
 
   async function isDemoStart(): Promise<boolean> {
+    // On a host of plain files everybody's first look is the welcome.
+    if (isPlainFiles()) return false
     try {
       const answer = (await (await fetch('/api/start')).json()) as { demo?: boolean }
       return answer.demo === true
@@ -143,7 +146,7 @@ export const useCopies = defineStore('copies', () => {
   async function loadDemo(isWanted: Promise<boolean> = Promise.resolve(true)): Promise<DemoOutcome> {
     try {
       const archive = isWanted
-        .then(is => (is ? fetch('/api/demo-room') : null))
+        .then(is => (is ? fetch(isPlainFiles() ? addressOf('letter-room.zip') : '/api/demo-room') : null))
         .then(response => (response?.ok ? response.arrayBuffer() : null))
       const outcome = await work(async (worker, tell) => {
         const bytes = await archive

@@ -6,6 +6,7 @@ import { NuxtLink } from '#components'
 import FindWays from '~/areas/find/ask/FindWays.vue'
 import SlipBeside from '~/subjects/set/SlipBeside.vue'
 import { useSlip } from '~/subjects/set/useSlip'
+import { isPlainFiles } from '~/data/host'
 import { useCatalogue } from '~/data/useCatalogue'
 import KFile from '~/kit/KFile.vue'
 import KPageHead from '~/kit/KPageHead.vue'
@@ -48,6 +49,7 @@ async function ask(): Promise<void> {
 // A page that is left asks nothing more; pictures read meanwhile may be nearer.
 watch([part, () => shapes.version], () => void ask())
 
+const hasStandIn = computed(() => catalogue.settings.isDemo && !isPlainFiles())
 /** Another made photo each time. */
 async function standIn(): Promise<void> {
   const seed = route.query.seed ?? Math.floor(performance.now()) % 100_000
@@ -89,7 +91,7 @@ function drop(event: DragEvent): void {
             :is-main="!photo"
             @file="open"
           />
-          <button v-if="catalogue.settings.isDemo" type="button" class="button" data-stand-in @click="standIn">
+          <button v-if="hasStandIn" type="button" class="button" data-stand-in @click="standIn">
             <Aperture :size="18" aria-hidden="true" />
             {{ pictureWords.standIn }}
           </button>

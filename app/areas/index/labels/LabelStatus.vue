@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Container, Labelled, LabelSheet } from '#core/catalog'
 import { spotsOn, tapeLengths } from '#core/printing'
 import PressPanel from '~/subjects/press/PressPanel.vue'
+import { isPlainFiles } from '~/data/host'
 import { useCatalogue } from '~/data/useCatalogue'
 import { offerFile } from '~/kit/offerFile'
 import { useKept } from '~/kit/useKept'
@@ -32,6 +33,7 @@ const { work, lines, toMake, sheet } = defineProps<{
 }>()
 const emit = defineEmits<{ kind: [What]; where: [string | null]; toggle: [Group] }>()
 const catalogue = useCatalogue()
+const hasMachine = !isPlainFiles()
 const printerId = useKept<string>('label-printer', '')
 const GROUPS = ['waiting', 'differs', 'none', 'otherForm', 'fine'] as const satisfies readonly Group[]
 const habits = computed(() => catalogue.settings.labels)
@@ -146,7 +148,7 @@ async function saveList(): Promise<void> {
     >
       <template v-if="lines && printable.length > 0">
         <button
-          v-if="!sheet"
+          v-if="!sheet && hasMachine"
           type="button"
           class="button-main"
           :title="labelWords.machineHint"
@@ -156,7 +158,12 @@ async function saveList(): Promise<void> {
           <PrinterIcon :size="18" aria-hidden="true" />
           {{ labelWords.machine }}
         </button>
-        <button type="button" :class="sheet ? 'button-main' : 'button'" data-make-pdf @click="work.makePdf(printable, printer)">
+        <button
+          type="button"
+          :class="sheet || !hasMachine ? 'button-main' : 'button'"
+          data-make-pdf
+          @click="work.makePdf(printable, printer)"
+        >
           <FileText :size="18" aria-hidden="true" />
           {{ labelWords.pdf }}
         </button>

@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import lexiconUrl from '~/assets/words/lexicon.txt?url'
 import type { Holding, TableName } from '#core/catalog'
 import {
   type ClassFacts,
@@ -100,7 +101,7 @@ async function readAnew(): Promise<void> {
 
 /** Read when first asked for: 1 MB over the wire, from this machine's own server. */
 function openLexicon(): Promise<Lexicon | null> {
-  lexicon ??= fetch('/lexicon.txt')
+  lexicon ??= fetch(lexiconUrl)
     .then(async answer => (answer.ok ? new Lexicon(await answer.text()) : null))
     .catch(() => null)
   return lexicon

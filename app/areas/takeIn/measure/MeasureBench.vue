@@ -17,6 +17,7 @@ import { useMeasuring } from './useMeasuring'
 import { act } from '~/data/act'
 import { measureWords } from './words'
 import { kitWords } from '~/kit/words'
+import { isPlainFiles } from '~/data/host'
 import { useCatalogue } from '~/data/useCatalogue'
 import { usePhotoKeeper } from '~/subjects/set/usePhotoKeeper'
 import { useNotices } from '~/kit/useNotices'
@@ -31,6 +32,7 @@ const bench = useMeasuring()
 const { photo, corners, proposals, measured, pieces, busy, problem } = bench
 const reference = shallowRef<Reference | null>(null)
 const choice = useTemplateRef<InstanceType<typeof ReferenceChoice>>('choice')
+const hasStandIn = computed(() => catalogue.settings.isDemo && !isPlainFiles())
 const camera = useTemplateRef<HTMLInputElement>('camera')
 const keepsPieces = shallowRef(true)
 const keepsImpression = shallowRef(true)
@@ -124,7 +126,7 @@ async function keep(): Promise<void> {
         :aria-label="measureWords.camera"
         @change="fromCamera"
       />
-      <button v-if="catalogue.settings.isDemo" type="button" class="button" :title="measureWords.standInHint" @click="standIn">
+      <button v-if="hasStandIn" type="button" class="button" :title="measureWords.standInHint" @click="standIn">
         <Aperture :size="18" aria-hidden="true" />
         {{ measureWords.standIn }}
       </button>
