@@ -26,7 +26,7 @@ const KeysDialog = defineAsyncComponent(() => import('~/shell/KeysDialog.vue'))
 
 useLamp()
 useScrollBack()
-const { state, trouble, progress } = useOpening()
+const { state, trouble, isSlow, progress } = useOpening()
 const aside = useAside()
 const keys = useKeys()
 const copies = useCopies()
@@ -56,7 +56,11 @@ const isOpenToAll = computed(() => route.path === '/copies')
           <RescueButton v-else-if="trouble !== 'blocked'" class="mt-4" />
         </div>
         <div v-else-if="state === 'opening'" class="grid h-full place-items-center p-6 text-quiet" role="status">
-          {{ progress ? `${welcomeWords.loadingDemo}: ${progress.done} / ${progress.total}` : kitWords.loading }}
+          <p v-if="progress">{{ welcomeWords.loadingDemo }}: {{ progress.done }} / {{ progress.total }}</p>
+          <div v-else class="max-w-xl">
+            <p>{{ kitWords.loading }}</p>
+            <p v-if="isSlow" class="mt-3" data-slow>{{ shellWords.slow }}</p>
+          </div>
         </div>
         <NuxtPage v-else-if="state === 'open' || isOpenToAll" />
         <WelcomeBench v-else />

@@ -50,7 +50,8 @@ cpSync(join(out, 'public'), folder, { recursive: true })
 copyFileSync(join(root, '.demo/letter-room.zip'), join(folder, 'letter-room.zip'))
 // Before the pages are there: offline the shell stands for all of them, and the demo room is fetched by who wants it.
 await writeServiceWorker(folder, entry, url => url !== 'letter-room.zip')
-for (const path of pages.filter(each => !each.includes(':'))) {
+const plain = pages.filter(each => !each.includes(':'))
+for (const path of plain) {
   mkdirSync(join(folder, path), { recursive: true })
   writeFileSync(join(folder, path, 'index.html'), shell)
 }
@@ -75,6 +76,7 @@ writeFileSync(
     ),
     block('_nuxt/*', ['cache-control: public, max-age=31536000, immutable']),
     block('sw.js', ['cache-control: no-cache']),
+    ...plain.map(path => block(path.replace(/^\//, ''), [`cache-control: ${headers.get('cache-control')}`])),
   ].join('\n\n')}\n`,
 )
 console.log(`\nWritten to ${folder}, for the folder ${base} of a host.`)

@@ -39,4 +39,14 @@ clientsClaim()
 addPlugins([{ cacheWillUpdate: async ({ request, response }) => ((await isRight(request.url, response)) ? response : null) }])
 precacheAndRoute(files)
 cleanupOutdatedCaches()
-registerRoute(new NavigationRoute(createHandlerBoundToURL(SHELL), { denylist: [/^\/api\//] }))
+
+const shell = createHandlerBoundToURL(SHELL)
+/**
+ * The shell as it was kept, and a page that is left is not put by for the way back: WebKit would leave open what it was reading, and with
+ * it the storage of every page after it (see app/db/leaving.ts).
+ */
+async function notPutBy(options) {
+  const { body, status, headers } = await shell(options)
+  return new Response(body, { status, headers: { ...Object.fromEntries(headers), 'cache-control': 'no-store' } })
+}
+registerRoute(new NavigationRoute(notPutBy, { denylist: [/^\/api\//] }))

@@ -43,12 +43,20 @@ interface RunningWorker<Api> {
   stop(reason: WorkStopped): void
 }
 
+/** All that run. */
+const running = new Set<(reason: WorkStopped) => void>()
+// Kept with its page for the way back, a worker would keep its transactions open as well: see endWithPage.
+if ('document' in globalThis)
+  window.addEventListener('pagehide', ({ persisted }) => {
+    if (persisted) for (const stop of running) stop(new WorkStopped('cancelled', 'the page is left'))
+  })
+
 /**
  * The one handle of a worker. `prepare` is called on each worker that starts, before any other call: it tells a worker that takes the
  * place of a broken one what that one knew. Where it fails, the calls that wait for it fail, and the next call starts another worker.
  */
 export function workerHandle<Api>(start: () => Worker, prepare: ((api: Remote<Api>) => unknown) | null = null): WorkerHandle<Api> {
-  let running: RunningWorker<Api> | null = null
+  let current: RunningWorker<Api> | null = null
   let isEnded = false
 
   function startWorker(): RunningWorker<Api> {
@@ -61,11 +69,13 @@ export function workerHandle<Api>(start: () => Worker, prepare: ((api: Remote<Ap
     stopped.catch(() => undefined)
     const stop = (reason: WorkStopped): void => {
       worker.terminate()
-      if (running === own) running = null
+      running.delete(stop)
+      if (current === own) current = null
       reject(reason)
     }
     const prepared = Promise.race([Promise.resolve(prepare?.(api)), stopped])
     const own: RunningWorker<Api> = { api, stopped, prepared, stop }
+    running.add(stop)
     prepared.catch(() => stop(new WorkStopped('crashed', 'while it was prepared')))
     // A library that throws outside its promise: no call would ever be answered.
     worker.addEventListener('error', event => stop(new WorkStopped('crashed', event.message)))
@@ -73,16 +83,16 @@ export function workerHandle<Api>(start: () => Worker, prepare: ((api: Remote<Ap
   }
   async function run<R>(call: (api: Remote<Api>) => R): Promise<Awaited<R>> {
     if (isEnded) throw new WorkStopped('cancelled')
-    const { api, stopped, prepared } = (running ??= startWorker())
+    const { api, stopped, prepared } = (current ??= startWorker())
     await prepared
     return Promise.race([Promise.resolve(call(api)), stopped])
   }
-  const cancel = (): void => running?.stop(new WorkStopped('cancelled'))
+  const cancel = (): void => current?.stop(new WorkStopped('cancelled'))
   return {
     run,
     ask: call => run(call).catch(() => null),
     cancel,
-    isRunning: () => running !== null,
+    isRunning: () => current !== null,
     end(): void {
       isEnded = true
       cancel()

@@ -1,6 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie'
 import { LATEST_VERSION, type RecordOf, type TableName, VERSIONS } from '#core/catalog'
 import type { JournalEntry, JournalPart } from './journal'
+import { endWithPage } from './leaving'
 import { keepTheOneDraft, keepWhatWaits, upgradeTo } from './upgrade'
 
 /** A picture as it came, byte for byte, under the SHA-256 of its bytes. Pictures are never changed, only added. */
@@ -145,6 +146,10 @@ export async function databaseExists(): Promise<boolean> {
 
 /** The database of this browser, opened once a page or worker. */
 export function database(): YondercrestDb {
-  shared ??= watched(new YondercrestDb(DATABASE_NAME))
+  if (!shared) {
+    shared = watched(new YondercrestDb(DATABASE_NAME))
+    // A worker ends with its page.
+    if ('document' in globalThis) endWithPage(shared)
+  }
   return shared
 }

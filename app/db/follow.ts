@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie'
 import { type RecordOf, TABLE_NAMES, type TableName } from '#core/catalog'
 import type { YondercrestDb } from './database'
-import { tryKept, QUICKER } from './kept'
+import { answersWithin, QUICKER, SLOW_MS, tryKept } from './kept'
 import { type KeptRoom, LARGE_TABLES, type LargeTable, readKeptRoom } from './keptRoom'
 import type { JournalEntry } from './journal'
 import { type Touched, whatChanged } from './whatChanged'
@@ -30,8 +30,13 @@ const TOLD_AT = 2
 
 /** All that the screen keeps, after exactly the steps of its journal. */
 export async function readSnapshot(db: YondercrestDb): Promise<Snapshot> {
+  const first = readKept(db).then(async kept => kept ?? (await readAfter(db, null)))
+  // What is kept may be held by another page: the tables are read as well then, and the first answer counts.
+  return answersWithin(first, SLOW_MS, () => readAfter(db, null))
+}
+async function readKept(db: YondercrestDb): Promise<Snapshot | null> {
   const kept = await readKeptRoom(db)
-  return (kept && (await tryKept(db, QUICKER, () => readAfter(db, kept)))) ?? readAfter(db, null)
+  return kept && tryKept(db, QUICKER, () => readAfter(db, kept))
 }
 function readAfter(db: YondercrestDb, kept: KeptRoom | null): Promise<Snapshot> {
   return db.transaction('r', [...SCREEN_TABLES.map(name => db.table(name)), db.journal, db.journalParts], async () => {

@@ -20,7 +20,7 @@ export {
 } from './follow'
 export { statesAt } from './history'
 export { historyOfSet, type SetHistory, type SetThen } from './setHistory'
-export { tryKept } from './kept'
+export { answersWithin, SLOW_MS, tryKept } from './kept'
 export { keepRoom } from './keptRoom'
 export { type LastCopy, readDrafts, readLastCopy, readLoanPlaces } from './reads'
 export { areSeen, type SeenStep, type Touched, whatChanged } from './whatChanged'

@@ -4,7 +4,7 @@ import fc from 'fast-check'
 import { all, luckOf } from '../../tests/support/cases'
 import { emptyRooms } from '../../tests/support/emptyRooms'
 import { ACTIONS } from '../../tests/support/everyCommand'
-import { isOnScreen, keepRoom, readSnapshot, SCREEN_TABLES, type ScreenTable, undo, type YondercrestDb } from '~/db'
+import { answersWithin, isOnScreen, keepRoom, readSnapshot, SCREEN_TABLES, type ScreenTable, undo, type YondercrestDb } from '~/db'
 import * as commands from '~/db/commands'
 import { readKeptRoom } from './keptRoom'
 
@@ -100,4 +100,13 @@ describe('a room kept for the next opening', () => {
       expect(await asRead(db)).toEqual(await asWritten(db))
     }
   })
+})
+
+test('what does not answer in time is read another way, and whichever answers first counts', async () => {
+  const never = new Promise<string>(() => undefined)
+  const after = (ms: number, says: string): Promise<string> => new Promise(resolve => setTimeout(() => resolve(says), ms))
+  expect(await answersWithin(never, 5, () => after(5, 'tables'))).toBe('tables')
+  expect(await answersWithin(after(40, 'kept'), 5, () => after(300, 'tables'))).toBe('kept')
+  expect(await answersWithin(after(1, 'kept'), 1000, () => Promise.reject(new Error('asked too early')))).toBe('kept')
+  await expect(answersWithin(Promise.reject(new Error('spoilt')), 5, () => after(5, 'tables'))).rejects.toThrow('spoilt')
 })

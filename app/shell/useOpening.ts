@@ -1,5 +1,5 @@
 import { computed, shallowRef, watch } from 'vue'
-import { databaseExists, type DatabaseTrouble, loadToChange, onTrouble, type Snapshot } from '~/db'
+import { databaseExists, type DatabaseTrouble, loadToChange, onTrouble, SLOW_MS, type Snapshot } from '~/db'
 import { readRoom, useCatalogue } from '~/data/useCatalogue'
 import { troubleOf } from '~/data/storageTrouble'
 import { useAside } from '~/subjects/copies/useAside'
@@ -11,6 +11,8 @@ import { useInstalled } from './useInstalled'
 const SWEPT_AFTER_MS = 60_000
 
 const isRead = shallowRef(false)
+/** It takes longer than it should. */
+const isSlow = shallowRef(false)
 const trouble = shallowRef<DatabaseTrouble | null>(null)
 
 /**
@@ -33,10 +35,12 @@ export function beginReading(): Promise<Snapshot | null> {
  * the welcome bench with its four ways to begin.
  */
 export async function openRoom(reading: Promise<Snapshot | null>): Promise<void> {
+  const slow = setTimeout(() => (isSlow.value = true), SLOW_MS)
   await openRead(reading).catch((reason: unknown) => {
     const why = troubleOf(reason)
     trouble.value ??= why === 'other' ? 'spoilt' : why
   })
+  clearTimeout(slow)
 }
 
 /** What fails on a record that is spoilt is done again once that record is set aside; before that, what else has read it reads anew. */
@@ -106,5 +110,5 @@ export function useOpening() {
     if (!isRead.value && catalogue.isEmpty) return 'opening'
     return catalogue.isEmpty ? 'welcome' : 'open'
   })
-  return { state, trouble, progress: computed(() => copies.progress) }
+  return { state, trouble, isSlow, progress: computed(() => copies.progress) }
 }

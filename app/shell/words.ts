@@ -23,6 +23,9 @@ export const shellWords = {
   copyStale: (count: number) => `${counted(count, 'step')} since`,
   shortcuts: 'Keys',
   more: 'More: day or night, keys',
+  slow:
+    'This takes longer than it should. A page that was left before may still hold the storage, so the room is read another way ' +
+    'meanwhile. If it does not open, close every window of the browser and open it again. Nothing is lost by that.',
   troubles: {
     blocked: {
       what: 'Another tab holds the room',

@@ -56,6 +56,8 @@ export default defineNitroPlugin(nitro => {
     // Nobody need know what made the page.
     delete response.headers?.['x-powered-by']
     const isPage = String(getResponseHeader(event, 'content-type') ?? response.headers?.['content-type'] ?? '').includes('html')
-    if (isPage && typeof response.body === 'string') setResponseHeaders(event, { 'content-security-policy': policy(response.body) })
+    if (!isPage || typeof response.body !== 'string') return
+    // Not put by for the way back, with what it was reading still open: see app/db/leaving.ts.
+    setResponseHeaders(event, { 'content-security-policy': policy(response.body), 'cache-control': 'no-store' })
   })
 })

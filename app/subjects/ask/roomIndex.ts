@@ -1,7 +1,7 @@
 import type { Holding, RecordOf } from '#core/catalog'
 import { type Lexicon, WordForms } from '#core/classing'
 import { type Answer, AskIndex, documentOf, type LinkedHit, Links, type OwnLink, type WrittenIndex } from '#core/finding'
-import { areSeen, type SeenStep, tryKept, whatChanged, type YondercrestDb } from '~/db'
+import { answersWithin, areSeen, type SeenStep, SLOW_MS, tryKept, whatChanged, type YondercrestDb } from '~/db'
 
 /** The tables of the names that sets refer to. */
 const NAMES = ['brands', 'themes', 'categories', 'kinds', 'series'] as const
@@ -130,7 +130,7 @@ export class RoomIndex {
 
   private async readOn(): Promise<void> {
     const forms = this.forms()
-    const before = this.made ?? (await this.readKept(forms))
+    const before = this.made ?? (await answersWithin(this.readKept(forms), SLOW_MS, () => Promise.resolve(null)))
     this.known = await forms
     // What stands against the tables, or takes them in no more, is given up: all is read anew.
     if (!before || !(await tryKept(this.db, KEPT, () => this.readAfter(before)))) await this.readAfter(null)
