@@ -69,7 +69,7 @@ export default tseslint.config(
   },
   {
     // Scripts, benchmarks and the demo builder talk to a terminal.
-    files: ['scripts/**', 'bench/**', 'demo/build.ts'],
+    files: ['scripts/**', 'bench/**', 'tests/browsers/**', 'demo/build.ts'],
     rules: { 'no-console': 'off' },
   },
   {

@@ -25,7 +25,10 @@ function memory(): { readonly tab: number; readonly all: number } {
   for (const pid of [...parents.keys()].filter(each => each !== process.pid && isOurs(each))) {
     const command = readOr(`/proc/${pid}/cmdline`)
     if (!command.includes('chrom')) continue
-    const share = Number(/^Pss:\s+(\d+)/m.exec(readOr(`/proc/${pid}/smaps_rollup`))?.[1] ?? 0) / 1024
+    // What a file holds that is only looked into is no memory that the work takes.
+    const rollup = readOr(`/proc/${pid}/smaps_rollup`)
+    const share =
+      ['Pss_Anon', 'Pss_Shmem'].reduce((sum, kind) => sum + Number(new RegExp(`^${kind}:\\s+(\\d+)`, 'm').exec(rollup)?.[1] ?? 0), 0) / 1024
     all += share
     if (command.includes('--type=renderer')) tab = Math.max(tab, share)
   }

@@ -1,13 +1,20 @@
 // Writes the application as plain files that any host can send: `npm run site`, or `npm run site -- /rooms/` for a folder of a host.
 // A third word is the folder to write to. What the pages are told to allow is asked of the server itself, so that both say the same.
 import { spawn } from 'node:child_process'
-import { copyFileSync, cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { copyFileSync, cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { build, freePort, root, setup } from './lib.mjs'
 
+/** No folder but one of this script has it. */
+const MARK = 'letter-room.zip'
 const [base = '/', folder = join(root, 'site')] = process.argv.slice(2)
 if (!/^\/([\w.~-]+\/)*$/.test(base)) {
   console.error(`The folder of the host begins and ends with a slash, as in /rooms/: ${base} does not.`)
+  process.exit(1)
+}
+// What is there is taken away first: only what this script has written, or nothing.
+if (existsSync(folder) && readdirSync(folder).length > 0 && !existsSync(join(folder, MARK))) {
+  console.error(`${folder} holds other files, which would be lost. Name a folder that is empty, or is not there.`)
   process.exit(1)
 }
 setup()
@@ -47,9 +54,9 @@ if (!shell.includes(inPage) || !shell.includes(`href="${base}favicon.svg"`)) thr
 
 rmSync(folder, { recursive: true, force: true })
 cpSync(join(out, 'public'), folder, { recursive: true })
-copyFileSync(join(root, '.demo/letter-room.zip'), join(folder, 'letter-room.zip'))
+copyFileSync(join(root, '.demo', MARK), join(folder, MARK))
 // Before the pages are there: offline the shell stands for all of them, and the demo room is fetched by who wants it.
-await writeServiceWorker(folder, entry, url => url !== 'letter-room.zip')
+await writeServiceWorker(folder, entry, url => url !== MARK)
 const plain = pages.filter(each => !each.includes(':'))
 for (const path of plain) {
   mkdirSync(join(folder, path), { recursive: true })

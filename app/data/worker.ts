@@ -45,10 +45,10 @@ interface RunningWorker<Api> {
 
 /** All that run. */
 const running = new Set<(reason: WorkStopped) => void>()
-// Kept with its page for the way back, a worker would keep its transactions open as well: see endWithPage.
+// A worker that outlives its page, for the way back or by a moment, may leave its transactions open for good: see endWithPage.
 if ('document' in globalThis)
-  window.addEventListener('pagehide', ({ persisted }) => {
-    if (persisted) for (const stop of running) stop(new WorkStopped('cancelled', 'the page is left'))
+  window.addEventListener('pagehide', () => {
+    for (const stop of running) stop(new WorkStopped('cancelled', 'the page is left'))
   })
 
 /**

@@ -23,10 +23,18 @@ export function endWithPage(db: Dexie): void {
   })
   window.addEventListener('pagehide', ({ persisted }) => {
     if (!persisted) return
-    for (const transaction of live) transaction.abort()
+    for (const transaction of live) endNow(transaction)
     db.close()
   })
   window.addEventListener('pageshow', ({ persisted }) => {
     if (persisted) location.reload()
   })
+}
+
+function endNow(transaction: IDBTransaction): void {
+  try {
+    transaction.abort()
+  } catch {
+    // It has ended already, and has only not said so yet.
+  }
 }

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { expect } from '@playwright/test'
 import { parse } from 'csv-parse/sync'
 import { strToU8, unzipSync, zipSync } from 'fflate'
-import { bytesOf, databaseOf, go, headline, openDemo, openEmpty, test } from './helpers'
+import { bytesOf, countsOf, databaseOf, go, headline, openDemo, openEmpty, test } from './helpers'
 
 const ALL = [
   'settings',
@@ -67,6 +67,23 @@ test('a copy restores the identical catalogue, photos byte for byte; damaged and
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await expect(page.getByRole('status').filter({ hasText: 'Undone: started empty' })).toBeVisible()
   expect(await databaseOf(page, ALL)).toEqual(before)
+})
+
+test('a copy is saved although there is no room for it beside the room: all of it, and it opens', async ({ demo: page }) => {
+  await go(page, '/copies')
+  const origin = new URL(page.url()).origin
+  const browser = await page.context().newCDPSession(page)
+  const { usage } = await browser.send('Storage.getUsageAndQuota', { origin })
+  // Less than the copy takes, and more than the note of it.
+  await browser.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: usage + 200_000 })
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save a copy now' }).click()])
+  const archive = await bytesOf(download)
+  expect(archive.length).toBeGreaterThan(1_000_000)
+  const [pictures] = Object.values(await countsOf(page, ['pictures']))
+  expect(Object.keys(unzipSync(archive)).filter(name => name.startsWith('pictures/'))).toHaveLength(pictures ?? 0)
+  await browser.send('Storage.overrideQuotaForOrigin', { origin })
+  await page.locator('input[accept^=".zip"]').setInputFiles({ name: 'copy.zip', mimeType: 'application/zip', buffer: archive })
+  await expect(page.getByRole('status').filter({ hasText: '360 sets are back' })).toBeVisible()
 })
 
 test('the list as CSV reads with another parser, with formula cells made safe, and comes back in', async ({ page }) => {

@@ -79,13 +79,7 @@ async function mendAll(): Promise<void> {
     <KProgress
       v-if="copies.progress"
       class="mt-4"
-      :text="
-        copyWords.progress(
-          copyWords.stages[copies.progress.stage === 'mending' ? 'mending' : 'checking'],
-          copies.progress.done,
-          copies.progress.total,
-        )
-      "
+      :text="copyWords.howFar(copies.progress)"
       :done="copies.progress.done"
       :total="copies.progress.total"
       @cancel="copies.cancel"

@@ -95,13 +95,7 @@ async function saveThenGoOn(): Promise<void> {
     <KProgress
       v-if="copies.progress"
       class="mt-4"
-      :text="
-        copyWords.progress(
-          copyWords.stages[copies.progress.stage as keyof typeof copyWords.stages] ?? '',
-          copies.progress.done,
-          copies.progress.total,
-        )
-      "
+      :text="copyWords.howFar(copies.progress)"
       :done="copies.progress.done"
       :total="copies.progress.total"
       @cancel="copies.cancel"

@@ -1,5 +1,15 @@
 import type { DateOrder, ShelvesFrom } from '#core/catalog'
 import { counted, countedThat } from '#core/grammar'
+import type { Progress } from '~/data/worker'
+
+/** What each stage of long work is called. */
+const STAGES: Readonly<Record<string, string>> = {
+  checking: 'Checking',
+  mending: 'Mending',
+  packing: 'Packing',
+  pictures: 'Making small pictures',
+  writing: 'Writing',
+}
 
 export const copyWords = {
   title: 'Copies',
@@ -31,16 +41,7 @@ export const copyWords = {
   restoreTitle: 'Open a saved copy',
   restoreHint: 'It takes the place of what is here. Undo brings that back.',
   restore: 'Choose a copy',
-  stages: {
-    checking: 'Checking',
-    pictures: 'Making small pictures',
-    writing: 'Writing',
-    reading: 'Reading',
-    packing: 'Packing',
-    mending: 'Mending',
-    printing: 'Printing',
-  },
-  progress: (stage: string, done: number, total: number) => `${stage} ${done} of ${total}`,
+  howFar: ({ stage, done, total }: Progress) => `${STAGES[stage] ?? ''} ${done} of ${total}`.trimStart(),
   restored: (count: number, missing: number) =>
     missing === 0
       ? `${countedThat(count, 'set', 'is', 'are')} back, photos and all.`

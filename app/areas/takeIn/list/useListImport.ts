@@ -1,6 +1,7 @@
 import { shallowRef } from 'vue'
 import type { ImportChoices, ImportReport, TableReading } from '#core/exchange'
 import { type Progress, useWorker, withProgress, WorkStopped } from '~/data/worker'
+import { useCatalogue } from '~/data/useCatalogue'
 import { keepForGood } from '~/data/keepForGood'
 import { troubleOf } from '~/data/storageTrouble'
 import type { ListApi, ListOpening, ListView } from './list.worker'
@@ -9,6 +10,7 @@ type Problem = Extract<TableReading, { ok: false }>
 
 /** Bringing in a list, step by step; the reading and the writing are done in a worker that can be stopped. */
 export function useListImport() {
+  const catalogue = useCatalogue()
   const fileName = shallowRef('')
   const view = shallowRef<ListView | null>(null)
   const problem = shallowRef<Problem | null>(null)
@@ -73,7 +75,12 @@ export function useListImport() {
     if (after && view.value?.choices === choices) view.value = after
   }
   async function take(): Promise<void> {
-    const report = await guarded(tell => worker.run(api => api.takeList(fileName.value, tell)))
+    const report = await guarded(async tell => {
+      const read = await worker.run(api => api.takeList(fileName.value, tell))
+      // What is pressed next, Undo say, means a step that the screen knows of.
+      await catalogue.caughtUp()
+      return read
+    })
     if (!report) return
     taken.value = report
     view.value = null
