@@ -1,6 +1,6 @@
 import { TABLE_NAMES } from '#core/catalog'
 import type { YondercrestDb } from './database'
-import { readMany, removeMany } from './many'
+import { readMany } from './many'
 import { afterChange, type AnyRecord, beforeChange, type Change, isOfFields, type JournalEntry } from './journal'
 
 const RECORDS_A_PART = 1000
@@ -33,14 +33,20 @@ async function swing(db: YondercrestDb, entry: JournalEntry, onProgress: SwingPr
       else if (present) going.push(change.id)
       swung[index]?.push(isOfFields(change) ? change : { ...change, other: present })
     }
-    await removeMany(rows, going)
-    done += changes.length - coming.length
-    for (let at = 0; at < coming.length; at += RECORDS_A_PART) {
-      onProgress(done, total)
-      const part = coming.slice(at, at + RECORDS_A_PART)
-      await rows.bulkPut(part)
-      done += part.length
+    const inParts = async <R>(list: readonly R[], work: (part: R[]) => PromiseLike<unknown>): Promise<void> => {
+      for (let at = 0; at < list.length; at += RECORDS_A_PART) {
+        onProgress(done, total)
+        const part = list.slice(at, at + RECORDS_A_PART)
+        await work(part)
+        done += part.length
+      }
     }
+    // A table that is left with none is quicker cleared.
+    if (going.length > 0 && going.length === (await rows.count())) {
+      await rows.clear()
+      done += going.length
+    } else await inParts(going, ids => rows.bulkDelete(ids))
+    await inParts(coming, records => rows.bulkPut(records))
   }
   await db.journalParts.bulkPut(parts.map((part, index) => ({ ...part, changes: swung[index] ?? [] })))
   await db.journal.put({ ...entry, state: entry.state === 'done' ? 'undone' : 'done', swings: entry.swings + 1 })

@@ -159,6 +159,15 @@ describe('archive', () => {
     const reading = await unpackArchive(new Uint8Array(await new Blob(parts as BlobPart[]).arrayBuffer()), sha256, GIVEN)
     expect(reading).toMatchObject({ ok: true, archive: { data: { holdings: bare }, withoutPicture: [] } })
   })
+  test('a picture that only a record set aside names comes back with it', async () => {
+    const { data, pictures } = await pictured()
+    const [picture] = pictures
+    if (!picture) throw new Error('no picture')
+    const text = JSON.stringify({ id: ulid(), name: 7, pictureHash: picture.hash })
+    const aside = { id: ulid(), from: 'holdings' as const, text, fault: 'holdings: name', at: MADE_AT }
+    const zip = await packArchive({ ...data, holdings: [], register: [], setAside: [aside] }, [picture], [], MADE_AT, sha256)
+    expect(await unpackArchive(zip, sha256, GIVEN)).toMatchObject({ ok: true, archive: { pictures: [{ hash: picture.hash }] } })
+  })
   test('each picture is written before the next is asked for', async () => {
     let [asked, written, mostWaiting] = [0, 0, 0]
     async function* many(): AsyncGenerator<PictureFile> {
