@@ -244,10 +244,11 @@ async function manyPhotos(browser: Browser): Promise<void> {
 
 console.log(`machine's own baseline (sorting 400,000 numbers): ${ms(baselineMs())}\n`)
 const stop = await serve()
+const executablePath = process.env.CHROMIUM_PATH ?? '/usr/bin/chromium'
 /** A browser of its own for each part: none pays for what another left to be cleared away. */
 const launch = (): Promise<Browser> =>
   chromium.launch({
-    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    executablePath,
     args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1'],
   })
 
@@ -315,7 +316,7 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   journal,
   fetching: () => Promise.resolve(fetching()),
   shapes: () => byPicture(),
-  firm: () => firm(launch),
+  firm: () => firm(executablePath, launch),
   flood: () => flood(process.argv[1] ?? '', BASE),
   asking: async browser => {
     await largeRoom(browser, 5_000, 60)
