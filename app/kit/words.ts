@@ -1,3 +1,5 @@
+import { figure } from '#core/grammar'
+
 /** The name of the application, as titles and the head have it. */
 export const PRODUCT_NAME = 'Yondercrest'
 
@@ -11,5 +13,6 @@ export const kitWords = {
   toFind: 'To all sets',
   make: (name: string) => `New: ${name}`,
   takes: (name: string) => `Enter takes ${name}`,
+  showMore: (count: number) => `Show ${figure(count)} more`,
   percent: (share: number) => `${Math.round(share * 100)} %`,
 } as const

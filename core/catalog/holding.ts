@@ -36,6 +36,8 @@ export const QUESTION_CODES = [
   'usedUnread',
   'dieUnread',
   'kindUnread',
+  'brandUnread',
+  'categoryUnread',
   'nameMissing',
   'numberClash',
   'numberUnread',

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { brandsLike, LookAlikes, nameLikeness, SuggestIndex } from './index'
+import { brandsLike, groupSpellings, likeness, LookAlikes, nameLikeness, SuggestIndex } from './index'
+import { jaroWinkler, WordShapes } from './jaroWinkler'
 
 describe('own it already?', () => {
   const owned = [
@@ -128,5 +129,50 @@ describe('suggestions', () => {
     index.learn('b', facts('Cake Stand'), classed('birthday'))
     expect(index.leaveOneOut('theme', sets)).toEqual({ right: 0, suggested: 0, all: 2 })
     expect(index.suggest(facts('Rope'))[0]?.id).toBe('harbour')
+  })
+})
+
+describe('spellings of one maker', () => {
+  const letters = fc.constantFrom(...'abcdeä')
+  test('words that cannot be so alike are left out, and none that can (property)', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.string({ unit: letters, minLength: 1, maxLength: 14 }), { maxLength: 30 }),
+        fc.string({ unit: letters, minLength: 1, maxLength: 14 }),
+        fc.constantFrom(0.86, 0.93, 1),
+        (words, asked, least) => {
+          const shapes = new WordShapes()
+          for (const word of words) shapes.add(word)
+          const found = shapes.mayReach(asked, least)
+          expect(found).toEqual([...found].sort((a, b) => a - b))
+          words.forEach((word, at) => {
+            if (jaroWinkler(asked, word) >= least) expect(found).toContain(at)
+          })
+        },
+      ),
+    )
+    const shapes = new WordShapes()
+    for (const word of ['lantern', 'fernery', 'quay']) shapes.add(word)
+    expect(shapes.mayReach('lanterns', 0.93)).toEqual([0])
+  })
+  test('each spelling joins a name that it is like, or says which it may be; against comparing every pair (property)', () => {
+    const part = fc.constantFrom('kelp', 'kelb', 'finch', 'finchs', 'quay', 'quai', 'co', '&', 'press', 'Möwe', 'moewe', 'k', 'f')
+    const name = fc.array(part, { minLength: 1, maxLength: 3 }).map(parts => parts.join(' '))
+    fc.assert(
+      fc.property(fc.array(fc.tuple(name, fc.integer({ min: 1, max: 20 })), { maxLength: 25 }), entries => {
+        const told: number[] = []
+        const counts = new Map(entries)
+        const groups = groupSpellings(counts, [], done => told.push(done))
+        expect(told).toEqual([...counts.keys()].map((_, at) => at))
+        expect(groups.flatMap(({ spellings }) => spellings.map(({ text }) => text)).sort()).toEqual([...counts.keys()].sort())
+        groups.forEach(({ spellings: [first, ...others], mayBe }, at) => {
+          for (const { text, because } of others) expect(likeness(first?.text ?? '', text)).toBe(because)
+          const before = groups.slice(0, at).flatMap(each => likeness(each.spellings[0]?.text ?? '', first?.text ?? '') ?? [])
+          expect(mayBe !== null).toBe(before.length > 0)
+          if (mayBe) expect(before).toContain(mayBe.because)
+        })
+      }),
+      { numRuns: 400 },
+    )
   })
 })

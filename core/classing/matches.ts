@@ -1,3 +1,4 @@
+import { compareNames } from '#core/grammar'
 import { tokensOf } from './words'
 
 /**
@@ -12,12 +13,11 @@ export function bestMatches(typed: string, names: readonly string[], most: numbe
       const rank = rankOf(wanted, plain(name))
       return rank === null ? [] : [{ name, rank }]
     })
-    .sort((a, b) => a.rank - b.rank || ORDER.compare(a.name, b.name))
+    .sort((a, b) => a.rank - b.rank || compareNames(a.name, b.name))
     .slice(0, most)
     .map(each => each.name)
 }
 
-const ORDER = new Intl.Collator('en', { numeric: true, sensitivity: 'base' })
 const plain = (text: string): string => tokensOf(text).join(' ')
 
 function rankOf(wanted: string, name: string): number | null {

@@ -1,6 +1,6 @@
 // What people write for "unknown" or "none", in the languages of the lists. Common practice.
 const NOT_SAID = new Set([
-  ...['n/a', 'na', 'n.a.', '#n/a', 'none', 'unknown', 'not known', 'not sure', 'tbd', 'nil'],
+  ...['n/a', 'na', 'n.a.', 'none', 'unknown', 'not known', 'not sure', 'tbd', 'nil'],
   ...['k.a.', 'keine', 'keiner', 'keins', 'unbekannt', 'inconnu', 'inconnue', 'aucun', 'aucune', 'onbekend', 'geen'],
   ...['desconocido', 'ninguno', 'ninguna', 'sconosciuto', 'nessuno', 'nessuna', 'okänd', 'ingen', 'inget', 'ukendt', 'ukjent'],
 ])

@@ -1,5 +1,6 @@
+import { addTo } from '#core/catalog'
 import { brandStem, companyWords, initials, plainWords, squeezed } from './normalise'
-import { jaroWinkler } from './jaroWinkler'
+import { jaroWinkler, WordShapes } from './jaroWinkler'
 
 /** Why two spellings look like one maker. The order is the order of certainty. */
 export type JoinReason = 'sameLetters' | 'sameStem' | 'initials' | 'nearSpelling'
@@ -20,8 +21,8 @@ const NEAR = 0.93
 
 /** A longer text is a sentence: only equal letters join it. This also bounds the work on a column taken for brands by mistake. */
 const LONGEST_NAME = 60
-/** Names with a larger difference in length cannot reach `NEAR`, even with all letters of the shorter in the longer and Winkler's bonus. */
-const LEAST_LENGTH_RATIO = 0.65
+/** In a shorter name one other letter is too much. */
+const SHORTEST_NAME = 5
 /** A misspelling is rare: once, or once per this many correct spellings. */
 const RIGHT_TO_A_SLIP = 8
 /** Least length of a word in which one wrong letter counts as a misspelling: short words differ by one letter too often. */
@@ -31,6 +32,8 @@ const LONG_WORD = { changed: 7, addedOrLost: 5 } as const
 interface Form {
   readonly text: string
   readonly letters: string
+  /** Without "and": of Q&B the initials. */
+  readonly shortLetters: string
   /** The same with special letters written in two: Moewe. */
   readonly inTwo: string
   readonly stem: string
@@ -43,16 +46,18 @@ const AND = /(?<=\s)(?:und|et|och|og|en|y|e)(?=\s)/giu
 const IN_TWO: Readonly<Record<string, string>> = { ä: 'ae', ö: 'oe', ü: 'ue', ß: 'ss', ø: 'oe', æ: 'ae', œ: 'oe', å: 'aa' }
 function formOf(text: string): Form {
   const plain = text.replace(AND, '&')
+  const [letters, stem] = [squeezed(plain), brandStem(plain)]
   return {
     text,
-    letters: squeezed(plain),
+    letters,
+    shortLetters: letters.replace('and', ''),
     inTwo: squeezed(
       plain
         .toLowerCase()
         .normalize('NFC')
         .replace(/[äöüßøæœå]/g, letter => IN_TWO[letter] ?? letter),
     ),
-    stem: brandStem(plain),
+    stem,
     initials: initials(plain),
     words: plainWords(plain).filter(word => word !== 'and'),
     company: companyWords(plain),
@@ -64,13 +69,31 @@ function formLikeness(a: Form, b: Form): JoinReason | null {
   if (a.letters === '' || b.letters === '') return null
   if (a.letters === b.letters || a.inTwo === b.inTwo) return 'sameLetters'
   if (a.stem === b.stem) return 'sameStem'
-  const [short, long] = a.stem.length < b.stem.length ? [a, b] : [b, a]
-  const shortLetters = short.letters.replace('and', '')
-  if (shortLetters.length <= 3 && long.initials.length >= 2 && shortLetters === long.initials) return 'initials'
-  const isComparable =
-    short.stem.length >= 5 && long.stem.length <= LONGEST_NAME && short.stem.length >= LEAST_LENGTH_RATIO * long.stem.length
+  const short = a.stem.length < b.stem.length ? a : b
+  const long = short === a ? b : a
+  if (short.shortLetters.length <= 3 && long.initials.length >= 2 && short.shortLetters === long.initials) return 'initials'
+  const isComparable = short.stem.length >= SHORTEST_NAME && long.stem.length <= LONGEST_NAME
   return isComparable && jaroWinkler(a.stem, b.stem) >= NEAR ? 'nearSpelling' : null
 }
+/** The forms of names, to find all that a spelling may be like without comparing it with each. */
+class Forms {
+  private readonly byKey = new Map<string, number[]>()
+  private readonly stems = new WordShapes()
+
+  /** `at`: one more than that of the form before. */
+  add(form: Form, at: number): void {
+    this.stems.add(form.stem)
+    for (const key of [...equalKeys(form), `has ${form.initials}`, `is ${form.shortLetters}`]) addTo(this.byKey, key, at)
+  }
+  /** Where those stand that `formLikeness` may find alike, in order. */
+  like(form: Form): readonly number[] {
+    const keys = [...equalKeys(form), `has ${form.shortLetters}`, `is ${form.initials}`]
+    const near = form.stem.length >= SHORTEST_NAME && form.stem.length <= LONGEST_NAME ? this.stems.mayReach(form.stem, NEAR) : []
+    return [...new Set([...keys.flatMap(key => this.byKey.get(key) ?? []), ...near])].sort((a, b) => a - b)
+  }
+}
+const equalKeys = ({ letters, inTwo, stem }: Form): readonly string[] => [`letters ${letters}`, `two ${inTwo}`, `stem ${stem}`]
+
 /** Why two spellings look like one maker, or null. Symmetric. */
 export function likeness(a: string, b: string): JoinReason | null {
   return formLikeness(formOf(a), formOf(b))
@@ -122,63 +145,89 @@ const KNOWN_COUNT = RIGHT_TO_A_SLIP
 /**
  * Groups the spellings of one maker. A spelling joins the name it is most surely like; groups do not chain (a like b, b like c never joins
  * c to a). A spelling that may be another maker stays apart, with the group that it may belong to. Known names (`known`: preferred
- * spelling and variants) lead. O(k * g) for k spellings and g groups.
+ * spelling and variants) lead. `tell` is called before each spelling. O(k * g) for k spellings and g groups, of which few are compared.
  */
 export function groupSpellings(
   counts: ReadonlyMap<string, number>,
   known: readonly { readonly name: string; readonly variants: readonly string[] }[] = [],
+  tell: (done: number, total: number) => void = () => undefined,
 ): readonly SpellingGroup[] {
-  interface Open {
-    readonly known: string | null
-    readonly names: readonly Counted[]
-    readonly spellings: { text: string; count: number; because: JoinReason; form: Form }[]
-  }
-  const groups: Open[] = known.map(({ name, variants }) => ({
+  const groups: OpenGroup[] = known.map(({ name, variants }) => ({
     known: name,
     names: [name, ...variants].map(text => ({ form: formOf(text), count: KNOWN_COUNT })),
     spellings: [],
+    mayBe: null,
   }))
+  // All names of all groups, in the order of the groups.
+  const forms = new Forms()
+  const all: { readonly group: OpenGroup; readonly name: Counted }[] = []
+  const enter = (group: OpenGroup): void => {
+    for (const name of group.names) {
+      forms.add(name.form, all.length)
+      all.push({ group, name })
+    }
+  }
+  groups.forEach(enter)
   const byCount = [...counts]
-    .map(([text, count]) => ({ form: formOf(text), count }))
-    .sort((a, b) => b.count - a.count || quality(b.form.text) - quality(a.form.text) || (a.form.text < b.form.text ? -1 : 1))
+    .map(([text, count]) => ({ form: formOf(text), count, quality: quality(text) }))
+    .sort((a, b) => b.count - a.count || b.quality - a.quality || (a.form.text < b.form.text ? -1 : 1))
   const ofInitials = new Map<string, Set<string>>()
   for (const { form } of [...byCount, ...groups.flatMap(group => group.names)])
     // Initials themselves are not a name that has them.
-    if (form.initials.length >= 2 && form.letters.replace('and', '') !== form.initials)
+    if (form.initials.length >= 2 && form.shortLetters !== form.initials)
       ofInitials.set(form.initials, (ofInitials.get(form.initials) ?? new Set()).add(form.stem))
 
-  const compare = (each: Counted, group: Open) =>
-    group.names.flatMap(name => {
-      const because = formLikeness(name.form, each.form)
-      if (!because) return []
-      const short = because === 'initials' ? [name.form, each.form].reduce((a, b) => (a.letters.length < b.letters.length ? a : b)) : null
-      const isInitialOfMany = short !== null && (ofInitials.get(short.letters.replace('and', ''))?.size ?? 0) > 1
-      const [rarer, other] = name.count < each.count ? [name, each] : [each, name]
-      return [{ group, because, doubt: doubtOf(because, rarer, other, isInitialOfMany) }]
-    })
-  const likest = <L extends { readonly because: JoinReason }>(all: readonly L[]): L | undefined =>
-    [...all].sort((a, b) => ORDER.indexOf(a.because) - ORDER.indexOf(b.because))[0]
-
-  for (const each of byCount) {
-    const found = likest(groups.flatMap(group => compare(each, group)).filter(({ doubt }) => doubt === null))
-    if (found) found.group.spellings.push({ text: each.form.text, ...each, because: found.because })
-    else groups.push({ known: null, names: [each], spellings: [{ text: each.form.text, ...each, because: 'sameLetters' }] })
+  const compare = (each: Counted, group: OpenGroup, name: Counted): Like | null => {
+    const because = formLikeness(name.form, each.form)
+    if (!because) return null
+    const short = because === 'initials' ? [name.form, each.form].reduce((a, b) => (a.letters.length < b.letters.length ? a : b)) : null
+    const isInitialOfMany = short !== null && (ofInitials.get(short.shortLetters)?.size ?? 0) > 1
+    const [rarer, other] = name.count < each.count ? [name, each] : [each, name]
+    return { group, because, doubt: doubtOf(because, rarer, other, isInitialOfMany) }
   }
+  byCount.forEach((each, at) => {
+    tell(at, byCount.length)
+    let [sure, mayBe]: [Like | null, Like | null] = [null, null]
+    for (const index of forms.like(each.form)) {
+      const other = all[index]
+      const like = other ? compare(each, other.group, other.name) : null
+      if (like?.doubt === null) sure = likelier(sure, like)
+      else if (like) mayBe = likelier(mayBe, like)
+    }
+    const spelling = { text: each.form.text, count: each.count, form: each.form }
+    if (sure) {
+      sure.group.spellings.push({ ...spelling, because: sure.because })
+      return
+    }
+    const group: OpenGroup = { known: null, names: [each], spellings: [{ ...spelling, because: 'sameLetters' }], mayBe }
+    groups.push(group)
+    enter(group)
+  })
+  const nameOf = (group: OpenGroup): string => group.known ?? bestWritten(group.spellings)
   return groups
     .filter(group => group.spellings.length > 0)
-    .map((group): SpellingGroup => {
-      const first = group.known === null ? group.names[0] : undefined
-      const before = first ? groups.slice(0, groups.indexOf(group)) : []
-      const like = first && likest(before.flatMap(other => compare(first, other)))
-      return {
-        preferred: group.known ?? bestWritten(group.spellings),
-        spellings: group.spellings.map(({ text, count, because }) => ({ text, count, because })),
-        mayBe: like?.doubt
-          ? { name: like.group.known ?? bestWritten(like.group.spellings), because: like.because, doubt: like.doubt }
-          : null,
-      }
-    })
+    .map(group => ({
+      preferred: nameOf(group),
+      spellings: group.spellings.map(({ text, count, because }) => ({ text, count, because })),
+      mayBe: group.mayBe?.doubt ? { name: nameOf(group.mayBe.group), because: group.mayBe.because, doubt: group.mayBe.doubt } : null,
+    }))
 }
+
+interface OpenGroup {
+  readonly known: string | null
+  readonly names: readonly Counted[]
+  readonly spellings: { text: string; count: number; because: JoinReason; form: Form }[]
+  /** A group that was there before and may be the same maker. */
+  readonly mayBe: Like | null
+}
+interface Like {
+  readonly group: OpenGroup
+  readonly because: JoinReason
+  readonly doubt: JoinDoubt | null
+}
+/** Of two the one with the surer reason; of equals the first. */
+const likelier = (best: Like | null, other: Like): Like =>
+  best && ORDER.indexOf(best.because) <= ORDER.indexOf(other.because) ? best : other
 
 const ORDER: readonly JoinReason[] = ['sameLetters', 'sameStem', 'initials', 'nearSpelling']
 

@@ -31,7 +31,7 @@ export function groupQuestions(holdings: Iterable<Pick<Holding, 'id' | 'question
 }
 
 /** The facts that an answer gives about a set. */
-export type Answered = Partial<Pick<Holding, 'size' | 'acquiredOn' | 'price' | 'hasMatchingDie' | 'kindId' | 'categoryId'>> & {
+export type Answered = Partial<Pick<Holding, 'size' | 'acquiredOn' | 'price' | 'hasMatchingDie' | 'kindId' | 'categoryId' | 'brandId'>> & {
   /** Goes into the log of uses. */
   readonly isUsed?: boolean
 }
@@ -70,6 +70,8 @@ const IS_SAID: Readonly<Partial<Record<OpenQuestion['code'], (before: Holding, a
   dateOrderUnknown: (_, { acquiredOn }) => acquiredOn !== null,
   priceUnread: (_, { price }) => price !== null,
   kindUnread: (_, { kindId }) => kindId !== null,
+  brandUnread: (_, { brandId }) => brandId !== null,
+  categoryUnread: (_, { categoryId }) => categoryId !== null,
   nameMissing: (before, after) => before.name !== after.name,
 }
 /** The questions that stay open after a set changed. */

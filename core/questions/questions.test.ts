@@ -67,5 +67,6 @@ describe('open questions', () => {
     expect(open({ size: { widthMm: 1, heightMm: 1 } })).toEqual(without('sizeUnread', 'sizeUnitUnknown'))
     expect(open({ acquiredOn: '2019' })).toEqual(without('dateUnread', 'dateOrderUnknown'))
     expect(open({ name: 'Gull', kindId: 'k' })).toEqual(without('nameMissing', 'kindUnread'))
+    expect(open({ brandId: 'b', categoryId: 'c' })).toEqual(without('brandUnread', 'categoryUnread'))
   })
 })

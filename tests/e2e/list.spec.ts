@@ -116,3 +116,55 @@ test('a tab closed half-way, and a cancel, leave nothing half-imported', async (
   await expect(page.getByText('Stopped. Nothing was taken in.')).toBeVisible()
   expect((await databaseOf(page, ['holdings'])).holdings?.length).toBe(360)
 })
+
+test('thousands of brands that look alike are compared with progress and Cancel; thousands of kinds are shown part by part', async ({
+  page,
+}) => {
+  await openEmpty(page)
+  await go(page, '/take-in/list')
+  const parts = ['mar', 'lin', 'tor', 'vel', 'kas', 'ron', 'del', 'fin', 'gor', 'hal']
+  const figures = (at: number): readonly number[] => [at, at / 10, at / 100, at / 1000].map(each => Math.floor(each) % 10)
+  const word = (at: number): string =>
+    figures(at)
+      .map(figure => parts[figure])
+      .join('')
+  const rows = Array.from({ length: 4000 }, (_, at) => `Set ${at},${word(at)} Crafts,Sort ${word(at)}`)
+  const listOf = (some: readonly string[]) => ({
+    name: 'alike.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['Name,Brand,Kind', ...some].join('\n')),
+  })
+  await page.locator('input[type=file]').setInputFiles(listOf(rows))
+  await expect(page.getByText(/^Comparing brand [\d,]+ of 4,000 with the others$/)).toBeVisible()
+  await page.getByRole('button', { name: 'Cancel' }).click()
+  await expect(page.getByText('Stopped. Nothing was taken in.')).toBeVisible()
+
+  await page.locator('input[type=file]').setInputFiles(listOf(rows.slice(0, 700)))
+  const kinds = page.getByRole('combobox', { name: /^Sort / })
+  await expect(kinds).toHaveCount(60)
+  await page.getByRole('button', { name: 'Show 60 more' }).last().click()
+  await expect(kinds).toHaveCount(120)
+  // What is shown stays shown when something is chosen.
+  await kinds.nth(100).selectOption('Clear')
+  await expect(kinds).toHaveCount(120)
+  await expect(kinds.nth(100)).toHaveValue('kind/Clear')
+})
+
+test('what a broken formula shows is no brand and no category: it is asked for, and answered for all at once', async ({ page }) => {
+  await openEmpty(page)
+  await go(page, '/take-in/list')
+  const rows = ['Kelp,#REF!,#DIV/0!', 'Gull,#REF!,Images', 'Fern,Tidewrack,Images']
+  const list = { name: 'broken.csv', mimeType: 'text/csv', buffer: Buffer.from(['Name,Brand,Category', ...rows].join('\n')) }
+  await page.locator('input[type=file]').setInputFiles(list)
+  await expect(page.getByText('2 cells under Brand show an error instead of a brand')).toBeVisible()
+  await page.getByRole('button', { name: 'Take in 3 sets' }).click()
+  await page.getByRole('link', { name: 'Answer the questions' }).click()
+  await page.getByRole('combobox', { name: 'Brand: “#REF!”' }).selectOption('Tidewrack')
+  await expect(page.getByRole('status').filter({ hasText: 'Answered for 2 sets.' })).toBeVisible()
+  await page.getByRole('combobox', { name: 'Category: “#DIV/0!”' }).selectOption('Images')
+  await expect(page.getByText('No set carries a question.')).toBeVisible()
+  const { holdings, brands } = await databaseOf(page, ['holdings', 'brands'])
+  const [brand] = brands as { id: string }[]
+  expect(brands).toHaveLength(1)
+  expect((holdings as { brandId: string }[]).map(({ brandId }) => brandId)).toEqual([brand?.id, brand?.id, brand?.id])
+})

@@ -104,6 +104,8 @@ export const slipWords = {
     usedUnread: 'Used or not?',
     dieUnread: 'Matching die?',
     kindUnread: 'Kind not known',
+    brandUnread: 'No brand in the list',
+    categoryUnread: 'No category in the list',
     nameMissing: 'No name in the list',
     numberClash: 'This number was taken',
     numberUnread: 'Number could not be read',

@@ -17,8 +17,8 @@ const DAY_FIRST = new RegExp(
 )
 /** Mar 15, 2019; Mar-15-2019. */
 const MONTH_FIRST = new RegExp(String.raw`^${WORD}[\s-]+(\d{1,2})(?:st|nd|rd|th)?,?[\s-]+['’]?(\d{4}|\d{2})$`, 'u')
-/** A time of day behind a date says nothing here. */
-const TIME = /[\sT,]+\d{1,2}[:.]\d{2}(?:[:.]\d{2}(?:\.\d+)?)?\s*(?:[ap]\.?m\.?|uhr|z)?$/iu
+/** A time of day behind a date says nothing here. A run of blanks is tried from its head alone: a cell can be long. */
+const TIME = /(?<![\sT,])[\sT,]+\d{1,2}[:.]\d{2}(?:[:.]\d{2}(?:\.\d+)?)?\s*(?:[ap]\.?m\.?|uhr|z)?$/iu
 
 /**
  * Which order the dates of a column are in, by those that leave no choice: 2/15/14 can only have the month first.

@@ -64,7 +64,14 @@ export function cellsOf(table: ListTable, columns: readonly ListField[], field: 
   return column < 0 ? [] : table.rows.map(row => row[column] ?? '')
 }
 
-export function gatherFacts(table: ListTable, columns: readonly ListField[], known: KnownNames, thisYear: number): FileFacts {
+/** `tell` hears how many written brands have been compared with the others. O(rows + brands squared). */
+export function gatherFacts(
+  table: ListTable,
+  columns: readonly ListField[],
+  known: KnownNames,
+  thisYear: number,
+  tell?: (done: number, total: number) => void,
+): FileFacts {
   const cells = (field: ListField): readonly string[] => cellsOf(table, columns, field)
   return {
     sizes: sizeFacts(tally(cells('size'))),
@@ -80,6 +87,7 @@ export function gatherFacts(table: ListTable, columns: readonly ListField[], kno
     brands: groupSpellings(
       new Map(tally(cells('brand').map(nameOf)).flatMap(each => (isNotSaid(each.text) ? [] : [[each.text, each.count]]))),
       known.brands,
+      tell,
     ),
   }
 }

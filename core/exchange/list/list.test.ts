@@ -339,11 +339,32 @@ test('a name or note with any sign at all is kept clean, and its own list brings
   )
 })
 
-test('what a formula without a value shows is nothing, and a set without a name asks for it', () => {
-  const { records } = read(tableOf(bytesOf('Name,Brand,Category,No.\n#REF!,#DIV/0!,#NAME?,3\nKelp Study,Greywether,Images,4\n')))
+test('what a formula without a value shows is nothing: it is asked for, or kept in the notes', () => {
+  const rows = [
+    'Name,Brand,Category,No.,Size,Bought,Price,Used,Kind,Theme,Code',
+    '#REF!,#DIV/0!,#NAME?,#VALUE!,#N/A,#NUM!,#NULL!,#REF!,#SPILL!,#CALC!,#REF!',
+    'Kelp Study,Greywether,Images,4,,,,,,,',
+    'Tern Study,n/a,-,5,?,,,,,,',
+  ]
+  const { records } = read(tableOf(bytesOf(rows.join('\n'))))
   expect(records.brands.map(({ name }) => name)).toEqual(['Greywether'])
-  expect(records.holdings.map(({ name, questions }) => [name, questions.map(({ code }) => code)])).toEqual([
-    ['No name (row 1)', ['nameMissing']],
+  expect(records.themes).toEqual([])
+  const [spoilt, ...others] = records.holdings
+  expect(spoilt?.name).toBe('No name (row 1)')
+  expect(Object.fromEntries(spoilt?.questions.map(({ code, text }) => [code, text]) ?? [])).toEqual({
+    nameMissing: '',
+    brandUnread: '#DIV/0!',
+    categoryUnread: '#NAME?',
+    numberUnread: '#VALUE!',
+    sizeUnread: '#N/A',
+    dateUnread: '#NUM!',
+    priceUnread: '#NULL!',
+    usedUnread: '#REF!',
+    kindUnread: '#SPILL!',
+  })
+  expect(spoilt?.notes.split('\n').sort()).toEqual(['Code: #REF!', 'Theme: #CALC!'])
+  expect(others.map(({ name, questions }) => [name, questions])).toEqual([
     ['Kelp Study', []],
+    ['Tern Study', []],
   ])
 })

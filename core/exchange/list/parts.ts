@@ -44,7 +44,8 @@ export function distinct(texts: readonly string[]): readonly string[] {
 /** A theme that is written with a sign within it so often, and never parted, is one theme. */
 const OFTEN = 3
 export type ThemeSigns = 'tell' | 'whole' | 'divide'
-const SOFT_SIGNS = [/\s*\/\s*/, /\s+\+\s+/, /\s+&\s+/]
+// A run of blanks is tried from its head alone: a cell can be long.
+const SOFT_SIGNS = [/(?<!\s)\s*\/\s*/, /(?<!\s)\s+\+\s+/, /(?<!\s)\s+&\s+/]
 const SOFT = new RegExp(SOFT_SIGNS.map(({ source }) => source).join('|'))
 /** A cell cut where themes are always divided. */
 export const hardThemes = (text: string): readonly string[] => readWrittenParts(text) ?? text.split(/[;,|\n]+/)

@@ -112,12 +112,23 @@ function rowReader(
     }
     const cell = (field: ListField): string => {
       const column = choices.columns.indexOf(field)
-      const text = column < 0 ? '' : (cells[column] ?? '')
-      return isErrorValue(text) ? '' : text
+      return column < 0 ? '' : (cells[column] ?? '')
     }
-    /** What says that there is nothing to say is as good as empty. */
-    const said = (field: ListField): string => (isNotSaid(cell(field)) ? '' : cell(field))
+    /** What says that there is nothing to say is as good as empty. What a broken formula shows does not: a value was meant. */
+    const said = (field: ListField): string => (isEmpty(cell(field)) ? '' : cell(field))
     const extra: string[] = []
+    /** A text that is taken as it is. What a broken formula shows is none; the notes keep it. */
+    const taken = (field: ListField): string => {
+      const text = cell(field)
+      if (!isErrorValue(text)) return text
+      extra.push(headed(table, choices, field, text.trim()))
+      return ''
+    }
+    /** The name of a brand or category; a broken formula shows none, and it is asked for. */
+    const nameIn = (field: 'brand' | 'category'): string => {
+      const text = said(field)
+      return isErrorValue(text) ? (ask(`${field}Unread`, text.trim()) ?? '') : shortened(text, extra)
+    }
     // The notes are put together at the end: they take all that has no field.
     const detailText = (name: Detail): string => (name === 'notes' ? '' : said(name).trim())
     const use = useFrom(cell('used'), choices, ask)
@@ -126,18 +137,18 @@ function rowReader(
       isUsed: use.isUsed,
       useCount: use.useCount,
       name: nameFrom(cell('name'), row, extra, ask),
-      brandText: shortened(said('brand'), extra),
+      brandText: nameIn('brand'),
       kind: kindFrom(said('kind'), said('category').trim() !== '', choices, extra, table, ask),
-      categoryText: shortened(said('category'), extra),
-      themeNames: fitting(readThemes(cell('themes')), LIMITS.themes, extra, table, choices, 'themes'),
+      categoryText: nameIn('category'),
+      themeNames: fitting(readThemes(taken('themes')), LIMITS.themes, extra, table, choices, 'themes'),
       size: sizeFrom(said('size'), choices, ask),
-      words: fitting(readWords(cell('words')), LIMITS.words, extra, table, choices, 'words'),
-      searchWords: fitting(readWords(cell('searchWords')), LIMITS.words, extra, table, choices, 'searchWords'),
+      words: fitting(readWords(taken('words')), LIMITS.words, extra, table, choices, 'words'),
+      searchWords: fitting(readWords(taken('searchWords')), LIMITS.words, extra, table, choices, 'searchWords'),
       hasMatchingDie: dieFrom(cell('matchingDie'), choices, ask),
-      placeText: cutText(cell('place').trim(), MAX_PLACE),
+      placeText: cutText(taken('place').trim(), MAX_PLACE),
       numberWritten: numberFrom(said('number'), choices, ask),
       numberText: said('number').trim(),
-      codeText: codeFrom(cell('code').trim(), cell('number').trim(), extra),
+      codeText: codeFrom(taken('code').trim(), cell('number').trim(), extra),
       ...readDetails(detailText, { order: choices.dateOrder, shortYears: choices.shortYears, thisYear, currency }, (name, code) => {
         if (code) ask(code, cell(name).trim())
         else extra.push(headed(table, choices, name, cell(name).trim()))
@@ -150,6 +161,8 @@ function rowReader(
     return { row, outcome: 'taken', draft: { ...draft, notes: kept }, questions }
   }
 }
+
+const isEmpty = (text: string): boolean => isNotSaid(text) && !isErrorValue(text)
 
 type Ask = (code: OpenQuestion['code'], text: string) => null
 
@@ -166,7 +179,7 @@ function noteCells(table: ListTable, cells: readonly string[], choices: ImportCh
 }
 
 function nameFrom(text: string, row: number, extra: string[], ask: Ask): string {
-  const name = isBlank(text) ? '' : shortened(text, extra)
+  const name = isBlank(text) || isErrorValue(text) ? '' : shortened(text, extra)
   if (name === '') ask('nameMissing', '')
   return name === '' ? `No name (row ${row})` : name
 }
@@ -203,14 +216,14 @@ function sizeFrom(text: string, choices: ImportChoices, ask: Ask): Holding['size
 
 function useFrom(text: string, { ticks }: ImportChoices, ask: Ask): Pick<DraftHolding, 'isUsed' | 'useCount'> {
   if (TICK.test(text.trim()) && ticks.used !== null) return { isUsed: ticks.used, useCount: ticks.used ? null : 0 }
-  const use = text.trim() === '' ? null : (readUse(text) ?? (isNotSaid(text) ? null : ask('usedUnread', text.trim())))
+  const use = text.trim() === '' ? null : (readUse(text) ?? (isEmpty(text) ? null : ask('usedUnread', text.trim())))
   return { isUsed: use?.isUsed ?? null, useCount: use?.useCount ?? null }
 }
 
 function dieFrom(text: string, { ticks }: ImportChoices, ask: Ask): boolean | null {
   if (text.trim() === '') return null
   const answer = TICK.test(text.trim()) ? ticks.matchingDie : readYesNo(text)
-  return answer ?? (isNotSaid(text) ? null : ask('dieUnread', text.trim()))
+  return answer ?? (isEmpty(text) ? null : ask('dieUnread', text.trim()))
 }
 
 function numberFrom(text: string, { farFrom }: ImportChoices, ask: Ask): number | null {

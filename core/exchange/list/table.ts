@@ -64,7 +64,7 @@ const HEADINGS_TO_KNOW = 2
 export function readTable(bytes: Uint8Array): TableReading {
   const decoded = decodeList(bytes)
   if (!decoded.ok) return decoded
-  const whole = decoded.text.replace(/^\ufeff/, '').replace(/[\r\n]+$/, '')
+  const whole = decoded.text.replace(/^\ufeff/, '').replace(/(?<![\r\n])[\r\n]+$/, '')
   const said = /^"?sep=(.)"?\r?\n/i.exec(whole)
   const trimmed = said ? whole.slice(said[0].length) : whole
   const delimiter = said?.[1] ?? likelyDelimiter(trimmed)

@@ -4,7 +4,7 @@ import { flow, type LeafLine } from './flow'
 import { compareLabels, labelsByHand, labelsFor } from './leafLabels'
 import { type BookHeading, letterOf, saysOf, type WantedWay } from './wanted'
 import { byHand, fewestPrints, type Filled, type LeafChoices, type PrintedLeaf } from './refill'
-import { compareTitles } from './ways'
+import { compareNames } from '#core/grammar'
 
 /** A leaf as it would be printed now. */
 export interface Leaf {
@@ -61,7 +61,7 @@ function groupsOf({ way, headings }: WantedWay, printed: readonly PrintedLeaf[],
   // Numbers and places in their own order; names by letter, the heading of a letter before its names; the unnamed last.
   if (way === 'number' || way === 'place') return groups
   const isNamed = (each: Group): boolean => each.key !== '= none'
-  return [...groups.filter(isNamed).sort((a, b) => compareTitles(a.title, b.title)), ...groups.filter(each => !isNamed(each))]
+  return [...groups.filter(isNamed).sort((a, b) => compareNames(a.title, b.title)), ...groups.filter(each => !isNamed(each))]
 }
 
 function refilled(lines: readonly LeafLine[], old: readonly PrintedLeaf[], choices: LeafChoices): readonly Filled[] {

@@ -1,5 +1,6 @@
 import { group } from 'd3-array'
 import type { BookWay } from '#core/catalog'
+import { compareNames } from '#core/grammar'
 import { readSeries, seriesOf } from '#core/finding'
 import { entryOf, type EntryChoices } from './entries'
 import { inContext } from './inContext'
@@ -21,10 +22,8 @@ type Builder = (sources: readonly BookSource[], choices: EntryChoices, words: Wa
 
 /** Numbers under one heading. */
 const HUNDRED = 100
-const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' })
-export const compareTitles = (a: string, b: string): number => collator.compare(a, b) || Number(a > b) - Number(a < b)
 const byNumber = (a: BookSource, b: BookSource): number =>
-  compareTitles(a.numbering, b.numbering) || a.accession - b.accession || (a.id < b.id ? -1 : 1)
+  compareNames(a.numbering, b.numbering) || a.accession - b.accession || (a.id < b.id ? -1 : 1)
 
 /** Every set under each of its headings; sets without one at the end. */
 function underNames(
@@ -40,7 +39,7 @@ function underNames(
       ({ id }) => id,
     )
     const headings = [...named.values()]
-      .sort((a, b) => compareTitles(a.name, b.name) || (a.id < b.id ? -1 : 1))
+      .sort((a, b) => compareNames(a.name, b.name) || (a.id < b.id ? -1 : 1))
       .map(({ id, name, ...more }): BookHeading => ({
         key: id,
         title: name,
@@ -58,7 +57,7 @@ function underNames(
 
 /** The number of a maker's own box or plate, as far as it is known. */
 const byMakersNumber = (a: BookSource, b: BookSource): number =>
-  (a.makersNumber === '' ? 1 : 0) - (b.makersNumber === '' ? 1 : 0) || compareTitles(a.makersNumber, b.makersNumber) || byNumber(a, b)
+  (a.makersNumber === '' ? 1 : 0) - (b.makersNumber === '' ? 1 : 0) || compareNames(a.makersNumber, b.makersNumber) || byNumber(a, b)
 
 const numbers: Builder = (sources, choices, words) => {
   const hundreds = group([...sources].sort(byNumber), source => `${source.numbering} ${Math.floor(source.accession / HUNDRED)}`)
@@ -105,7 +104,7 @@ const series: Builder = (sources, choices, words) => {
     const entries = [...owned, ...gaps].sort((a, b) => a.number - b.number).map(({ entry }) => entry)
     headings.set(key, { key, title: found.name, seeAlso: [], leaf: 'letter', entries })
   }
-  return [...headings.values()].sort((a, b) => compareTitles(a.title, b.title) || (a.key < b.key ? -1 : 1))
+  return [...headings.values()].sort((a, b) => compareNames(a.title, b.title) || (a.key < b.key ? -1 : 1))
 }
 const gapOf = (number: number, words: WayWords): BookEntry => ({
   key: `gap ${number}`,
@@ -134,13 +133,13 @@ const words: Builder = (sources, choices) => {
     ),
   )
   return [...group(lines, ({ word }) => word)]
-    .sort(([a], [b]) => compareTitles(a, b))
+    .sort(([a], [b]) => compareNames(a, b))
     .map(([word, all]) => ({
       key: word.slice(0, 400),
       title: word,
       seeAlso: [],
       leaf: 'letter',
-      entries: all.sort((a, b) => compareTitles(a.behind, b.behind)).map(({ entry }) => entry),
+      entries: all.sort((a, b) => compareNames(a.behind, b.behind)).map(({ entry }) => entry),
     }))
 }
 

@@ -2,6 +2,7 @@
 import { Trash2 } from 'lucide-vue-next'
 import { computed, reactive, shallowRef } from 'vue'
 import { LIMITS } from '#core/catalog'
+import { compareNames } from '#core/grammar'
 import { act } from '~/data/act'
 import { useCatalogue } from '~/data/useCatalogue'
 import KDialog from '~/kit/KDialog.vue'
@@ -13,11 +14,10 @@ const emit = defineEmits<{ close: [] }>()
 const catalogue = useCatalogue()
 const texts = reactive({ word: '', goesWith: '' })
 const problem = shallowRef('')
-const ORDER = new Intl.Collator('en', { numeric: true, sensitivity: 'base' })
 const lines = computed(() =>
   [...(catalogue.tables?.links.values() ?? [])]
     .map(link => ({ ...link, text: linksWords.line(link.word, link.goesWith, link.isRuledOut) }))
-    .sort((a, b) => ORDER.compare(a.text, b.text) || (a.id < b.id ? -1 : 1)),
+    .sort((a, b) => compareNames(a.text, b.text) || (a.id < b.id ? -1 : 1)),
 )
 async function add(): Promise<void> {
   const outcome = await act.linkWords({ ...texts, isRuledOut: false })

@@ -19,6 +19,8 @@ import KField from '~/kit/KField.vue'
 import KPageHead from '~/kit/KPageHead.vue'
 import KTicket from '~/kit/KTicket.vue'
 import { useKept } from '~/kit/useKept'
+import { useParts } from '~/kit/useParts'
+import { kitWords } from '~/kit/words'
 import CardSpace from './CardSpace.vue'
 import PiecePicture from './PiecePicture.vue'
 import { useSpace } from './useSpace'
@@ -47,9 +49,8 @@ const asked = computed(() => {
 })
 const answer = computed(() => fitsSpace(asked.value, space.value))
 const sets = computed(() => new Set(answer.value.fits.map(each => each.holdingId)).size)
-const MORE = 80
-const shownCount = shallowRef(MORE)
-watch([() => form.ask, space], () => (shownCount.value = MORE))
+const { shown: shownFits, next, more, startOver } = useParts(() => answer.value.fits, 80)
+watch([() => form.ask, space], startOver)
 const keyOf = ({ holdingId, pieceId }: SpaceFit): string => `${holdingId} ${pieceId ?? ''}`
 const holdingOf = (fit: SpaceFit) => catalogue.tables?.holdings.get(fit.holdingId)
 const chosen = shallowRef('')
@@ -73,7 +74,7 @@ const CAPTION_PX = 26
 const seen = (fit: SpaceFit): Size => (fit.isTurned ? { widthMm: fit.size.heightMm, heightMm: fit.size.widthMm } : fit.size)
 const layout = computed(() =>
   layMat(
-    answer.value.fits.slice(0, shownCount.value).map(fit => ({ id: keyOf(fit), size: seen(fit) })),
+    shownFits.value.map(fit => ({ id: keyOf(fit), size: seen(fit) })),
     { pxPerMm: scale.value, width: Math.max(width.value, 120), gap: 14, caption: CAPTION_PX, leastWidth: 56 },
   ),
 )
@@ -190,8 +191,8 @@ function walk(event: KeyboardEvent): void {
                 </button>
               </li>
             </ul>
-            <button v-if="answer.fits.length > shownCount" type="button" class="button mt-4" @click="shownCount += MORE">
-              {{ spaceWords.more(Math.min(MORE, answer.fits.length - shownCount)) }}
+            <button v-if="next > 0" type="button" class="button mt-4" @click="more">
+              {{ kitWords.showMore(next) }}
             </button>
           </div>
         </div>

@@ -33,7 +33,6 @@ export const spaceWords = {
   fill: (share: number) => `fills ${figure(Math.round(share * 100))} of 100 of it`,
   lay: (name: string, what: string) => `Lay on the card: ${what}, of ${name}`,
   laid: 'On the card',
-  more: (count: number) => `Show ${figure(count)} more`,
   open: 'Its slip',
   pull: 'On the pull list',
 } as const

@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import type { SpellingGroup } from '#core/classing'
 import type { ImportChoices } from '#core/exchange'
+import { useParts } from '~/kit/useParts'
+import { kitWords } from '~/kit/words'
 import { importWords } from './words'
 import type { ListView } from './list.worker'
 
@@ -12,6 +14,8 @@ const joins = computed(() => view.facts.brands.filter(group => group.spellings.s
 const doubtful = computed(() =>
   view.facts.brands.flatMap(({ preferred, spellings, mayBe }) => (mayBe ? [{ preferred, spellings, ...mayBe }] : [])),
 )
+const { shown: shownJoins, next: nextJoins, more: moreJoins } = useParts(joins, 60)
+const { shown: shownDoubtful, next: nextDoubtful, more: moreDoubtful } = useParts(doubtful, 60)
 const isRefused = (text: string): boolean => view.choices.refusedSpellings.includes(text)
 const isJoined = (name: string): boolean => view.choices.joinedBrands.includes(name)
 const toggled = (list: readonly string[], text: string): readonly string[] =>
@@ -29,7 +33,12 @@ const countOf = (spellings: SpellingGroup['spellings']): number => spellings.red
     <template v-if="joins.length">
       <p class="hint">{{ importWords.brandsHint }}</p>
       <ul class="mt-3 grid gap-2">
-        <li v-for="group in joins" :key="group.preferred" class="flex flex-wrap items-center gap-x-5 border-t border-line pt-2" data-brand>
+        <li
+          v-for="group in shownJoins"
+          :key="group.preferred"
+          class="flex flex-wrap items-center gap-x-5 border-t border-line pt-2"
+          data-brand
+        >
           <select
             class="field w-auto max-w-full font-semibold"
             :aria-label="importWords.brandCalled(group.preferred)"
@@ -60,12 +69,13 @@ const countOf = (spellings: SpellingGroup['spellings']): number => spellings.red
           </div>
         </li>
       </ul>
+      <button v-if="nextJoins > 0" type="button" class="button mt-2" @click="moreJoins">{{ kitWords.showMore(nextJoins) }}</button>
     </template>
     <template v-if="doubtful.length">
       <h3 class="mt-4 font-semibold">{{ importWords.mayBeTitle }}</h3>
       <p class="hint">{{ importWords.mayBeHint }}</p>
       <ul>
-        <li v-for="each in doubtful" :key="each.preferred" class="border-t border-line">
+        <li v-for="each in shownDoubtful" :key="each.preferred" class="border-t border-line">
           <label class="flex min-h-11 flex-wrap items-center gap-x-2">
             <input
               type="checkbox"
@@ -78,6 +88,7 @@ const countOf = (spellings: SpellingGroup['spellings']): number => spellings.red
           </label>
         </li>
       </ul>
+      <button v-if="nextDoubtful > 0" type="button" class="button mt-2" @click="moreDoubtful">{{ kitWords.showMore(nextDoubtful) }}</button>
     </template>
   </div>
 </template>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { KindReading } from '#core/exchange'
+import { useParts } from '~/kit/useParts'
+import { kitWords } from '~/kit/words'
 import { importWords } from './words'
 import { useCatalogue } from '~/data/useCatalogue'
 import type { ListView } from './list.worker'
@@ -9,6 +11,7 @@ import type { ListView } from './list.worker'
 const { view } = defineProps<{ view: ListView }>()
 const emit = defineEmits<{ kinds: [kinds: Readonly<Record<string, KindReading>>] }>()
 const catalogue = useCatalogue()
+const { shown, next, more } = useParts(() => view.facts.kinds, 60)
 
 interface Option {
   readonly key: string
@@ -27,6 +30,8 @@ const options = computed((): readonly Option[] => [
     reading: { as: 'category', name },
   })),
 ])
+const kindOptions = computed(() => options.value.filter(({ reading }) => reading.as === 'kind'))
+const categoryOptions = computed(() => options.value.filter(({ reading }) => reading.as === 'category'))
 const keyOf = (reading: KindReading | undefined): string => {
   if (!reading || reading.as === 'keep') return 'keep'
   return reading.as === 'newKind' ? 'newKind' : `${reading.as}/${reading.name}`
@@ -43,7 +48,7 @@ function choose(text: string, key: string): void {
   <div>
     <p class="hint">{{ importWords.kindsHint }}</p>
     <ul class="mt-2 grid gap-x-6 sm:grid-cols-2">
-      <li v-for="{ text, count } in view.facts.kinds" :key="text" class="flex items-center justify-between gap-3 border-t border-line py-1">
+      <li v-for="{ text, count } in shown" :key="text" class="flex items-center justify-between gap-3 border-t border-line py-1">
         <span>{{ importWords.spelling(text, count) }}</span>
         <select
           class="field w-52"
@@ -52,12 +57,12 @@ function choose(text: string, key: string): void {
           @change="choose(text, ($event.target as HTMLSelectElement).value)"
         >
           <optgroup :label="importWords.kindAs.kind">
-            <option v-for="option in options.filter(each => each.reading.as === 'kind')" :key="option.key" :value="option.key">
+            <option v-for="option in kindOptions" :key="option.key" :value="option.key">
               {{ option.text }}
             </option>
           </optgroup>
           <optgroup :label="importWords.kindAs.category">
-            <option v-for="option in options.filter(each => each.reading.as === 'category')" :key="option.key" :value="option.key">
+            <option v-for="option in categoryOptions" :key="option.key" :value="option.key">
               {{ option.text }}
             </option>
           </optgroup>
@@ -66,5 +71,6 @@ function choose(text: string, key: string): void {
         </select>
       </li>
     </ul>
+    <button v-if="next > 0" type="button" class="button mt-2" @click="more">{{ kitWords.showMore(next) }}</button>
   </div>
 </template>

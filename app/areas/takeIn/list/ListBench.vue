@@ -54,6 +54,7 @@ const progressText = computed(() => {
   const told = progress.value
   if (!told) return ''
   if (told.stage === 'opening') return importWords.opening
+  if (told.stage === 'brands') return importWords.comparing(told.done, told.total)
   return told.stage === 'writing' ? importWords.writing(told.done, told.total) : importWords.reading(told.done, told.total)
 })
 </script>

@@ -63,6 +63,7 @@ export type ListOpening = { readonly ok: true; readonly view: ListView; readonly
 
 const PREVIEW_ROWS = 8
 const ROWS_A_STEP = 500
+const BRANDS_A_STEP = 50
 
 let list: OpenList | null = null
 
@@ -84,6 +85,12 @@ function readRows(table: ListTable, choices: ImportChoices, currency: string, te
     if (done % ROWS_A_STEP === 0) tell({ stage: 'reading', done, total })
   })
 }
+
+/** The facts of the list; its brands are compared with one another, which can take long. */
+const factsOf = (table: ListTable, columns: readonly ListField[], known: KnownNames, tell: Tell): FileFacts =>
+  gatherFacts(table, columns, known, new Date().getFullYear(), (done, total) => {
+    if (done % BRANDS_A_STEP === 0) tell({ stage: 'brands', done, total })
+  })
 
 /** As much of a cell as a screen shows: a longer one would be laid out whole. */
 const SHOWN_LETTERS = 300
@@ -115,14 +122,13 @@ async function readList({ fileName, bytes, sheet }: ListFile, tell: Tell): Promi
   const known = await knownNames()
   const { currency, dateOrder } = (await database().records('settings').get('room')) ?? { currency: 'EUR', dateOrder: null }
   const columns = guessColumns(reading.table).map(guess => guess.field)
-  const facts = gatherFacts(reading.table, columns, known, new Date().getFullYear())
+  const facts = factsOf(reading.table, columns, known, tell)
   const choices = recommendedChoices(columns, facts, dateOrder)
   const file = { fileName, bytes, sheet: reading.table.source.kind === 'sheet' ? reading.table.source.name : null }
   list = { file, table: reading.table, known, currency, dateOrder, facts, choices, rows: readRows(reading.table, choices, currency, tell) }
   return { ok: true, view: viewOf(list), isKept: false }
 }
-/** Keeps an opened list, with no choices yet. A list that cannot be kept is chosen anew after a reload; that is all. */
-/** Whether a reload finds it open: there may be no room for it. */
+/** Keeps an opened list, with no choices yet. Whether a reload finds it open: there may be no room for it. */
 async function keepList({ fileName, bytes, sheet }: ListFile): Promise<boolean> {
   const { device } = database()
   const kept: KeptList = { fileName, sheet }
@@ -182,7 +188,7 @@ const api = {
   rereadList(choices: ImportChoices, tell: Tell): ListView | null {
     if (!list) return null
     const isRecut = choices.columns.some((field: ListField, index) => field !== list?.choices.columns[index])
-    if (isRecut) list.facts = gatherFacts(list.table, choices.columns, list.known, new Date().getFullYear())
+    if (isRecut) list.facts = factsOf(list.table, choices.columns, list.known, tell)
     list.choices = isRecut ? { ...recommendedChoices(choices.columns, list.facts, list.dateOrder), ...ofBrands(choices) } : choices
     list.rows = readRows(list.table, list.choices, list.currency, tell)
     void keepChoices(list.choices)

@@ -31,6 +31,8 @@ const QUESTIONS: Readonly<Record<QuestionCode, (count: number) => string>> = {
   usedUnread: count => `${counted(count, 'cell')} under Used could not be read`,
   dieUnread: count => `${counted(count, 'cell')} under Matching die ${count === 1 ? 'says' : 'say'} neither yes nor no`,
   kindUnread: count => `${counted(count, 'kind')} kept as text`,
+  brandUnread: count => `${counted(count, 'cell')} under Brand ${count === 1 ? 'shows' : 'show'} an error instead of a brand`,
+  categoryUnread: count => `${counted(count, 'cell')} under Category ${count === 1 ? 'shows' : 'show'} an error instead of a category`,
   nameMissing: count => `${counted(count, 'row')} ${count === 1 ? 'has' : 'have'} no name`,
   numberClash: count => `${counted(count, 'number')} ${count === 1 ? 'is' : 'are'} taken`,
   numberUnread: count =>
@@ -91,6 +93,7 @@ export const importWords = {
   opening: 'Opening the file',
   drop: 'or drop it here',
   example: 'The first line holds the headings: Name, Brand, Themes, Size, Where, or whatever you call them.',
+  comparing: (done: number, total: number) => `Comparing brand ${figure(done)} of ${figure(total)} with the others`,
   reading: (done: number, total: number) => `Reading row ${figure(done)} of ${figure(total)}`,
   writing: (done: number, total: number) => `Taking in ${figure(done)} of ${figure(total)}`,
   fileFacts: (name: string, rows: number, columns: number, source: ListSource) =>

@@ -5,7 +5,7 @@ import { type Answered, type AnswerGround, type QuestionGroup, readAnswer } from
 import { useDescribe } from '~/data/useDescribe'
 import { useCatalogue } from '~/data/useCatalogue'
 import { slipWords } from '~/subjects/set/words'
-import { partialDay } from '#core/grammar'
+import { compareNames, partialDay } from '#core/grammar'
 import { questionWords } from './words'
 
 /** The answer to one question, for all sets that carry it. */
@@ -30,13 +30,27 @@ function answer(): void {
   isTried.value = true
   if (reading.value) emit('answer', reading.value)
 }
+const FIELD_OF = { kinds: 'kindId', brands: 'brandId', categories: 'categoryId' } as const
+type ChosenTable = keyof typeof FIELD_OF
 /** Kinds and categories in one list: a category often stands where a kind was asked for. */
+const CHOSEN_FROM = {
+  kindUnread: ['kinds', 'categories'],
+  brandUnread: ['brands'],
+  categoryUnread: ['categories'],
+} as const satisfies Partial<Record<QuestionGroup['code'], readonly ChosenTable[]>>
+const choice = computed(() => {
+  const { code } = group
+  if (!(code === 'kindUnread' || code === 'brandUnread' || code === 'categoryUnread')) return null
+  const tables = CHOSEN_FROM[code].map(table => ({
+    table,
+    records: [...(catalogue.tables?.[table].values() ?? [])].sort((a, b) => compareNames(a.name, b.name)),
+  }))
+  return { label: questionWords.choice[code], tables }
+})
 function choose(value: string): void {
-  const [what, id = ''] = value.split(' ')
-  if (id) emit('answer', what === 'kind' ? { kindId: id } : { categoryId: id })
+  const [table, id] = value.split(' ')
+  if (id) emit('answer', { [FIELD_OF[table as ChosenTable]]: id })
 }
-const kinds = computed(() => [...(catalogue.tables?.kinds.values() ?? [])])
-const categories = computed(() => [...(catalogue.tables?.categories.values() ?? [])])
 </script>
 
 <template>
@@ -54,15 +68,12 @@ const categories = computed(() => [...(catalogue.tables?.categories.values() ?? 
       <button type="button" class="button" @click="answerYesNo(true)">{{ questionWords.yes }}</button>
       <button type="button" class="button" @click="answerYesNo(false)">{{ questionWords.no }}</button>
     </template>
-    <label v-else-if="group.code === 'kindUnread'">
-      <span class="sr-only">{{ questionWords.kind }}: {{ questionWords.text(group.text) }}</span>
+    <label v-else-if="choice">
+      <span class="sr-only">{{ choice.label }}: {{ questionWords.text(group.text) }}</span>
       <select class="field w-52" value="" @change="choose(($event.target as HTMLSelectElement).value)">
         <option value="">{{ questionWords.choose }}</option>
-        <optgroup :label="questionWords.kinds">
-          <option v-for="{ id, name } in kinds" :key="id" :value="`kind ${id}`">{{ name }}</option>
-        </optgroup>
-        <optgroup :label="questionWords.categories">
-          <option v-for="{ id, name } in categories" :key="id" :value="`category ${id}`">{{ name }}</option>
+        <optgroup v-for="{ table, records } in choice.tables" :key="table" :label="questionWords.table[table]">
+          <option v-for="{ id, name } in records" :key="id" :value="`${table} ${id}`">{{ name }}</option>
         </optgroup>
       </select>
     </label>
@@ -71,7 +82,7 @@ const categories = computed(() => [...(catalogue.tables?.categories.values() ?? 
       {{ questionWords.nameIt }}
     </NuxtLink>
     <NuxtLink v-else class="button" :to="{ path: '/', query: { set: group.holdingIds[0] } }">{{ questionWords.look }}</NuxtLink>
-    <button v-if="field || isYesNo || group.code === 'kindUnread'" type="button" class="button" @click="emit('note')">
+    <button v-if="field || isYesNo || choice" type="button" class="button" @click="emit('note')">
       {{ questionWords.asNote }}
     </button>
   </div>
