@@ -1,20 +1,9 @@
 // Bundles the demo generator (TypeScript) for Node and runs it: draws the letter room into .demo/letter-room.zip.
-import { mkdirSync } from 'node:fs'
 import { pathToFileURL } from 'node:url'
 import { build } from 'esbuild'
+import { bundled } from './lib.mjs'
 
-mkdirSync('.demo', { recursive: true })
-await build({
-  entryPoints: ['demo/build.ts'],
-  outfile: '.demo/build.mjs',
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  target: 'node20',
-  packages: 'external',
-  alias: { '~': './app' },
-  logLevel: 'warning',
-})
+const draw = await bundled('demo/build.ts')
 // The stand-ins, each whole in one file: the server runs them in threads of their own.
 await build({
   entryPoints: { camera: 'demo/cameraWorker.ts', labelPrinter: 'demo/labelPrinterWorker.ts' },
@@ -26,4 +15,4 @@ await build({
   target: 'node20',
   logLevel: 'warning',
 })
-await import(pathToFileURL('.demo/build.mjs').href)
+await import(pathToFileURL(draw).href)

@@ -1,5 +1,6 @@
 import { computed, shallowRef, watch } from 'vue'
 import { databaseExists, type DatabaseTrouble, loadToChange, onTrouble, SLOW_MS, type Snapshot } from '~/db'
+import { whatLacks } from '~/data/abilities'
 import { readRoom, useCatalogue } from '~/data/useCatalogue'
 import { troubleOf } from '~/data/storageTrouble'
 import { useAside } from '~/subjects/copies/useAside'
@@ -13,13 +14,17 @@ const SWEPT_AFTER_MS = 60_000
 const isRead = shallowRef(false)
 /** It takes longer than it should. */
 const isSlow = shallowRef(false)
-const trouble = shallowRef<DatabaseTrouble | null>(null)
+/** Why the room does not open, or is not written to. */
+export type RoomTrouble = DatabaseTrouble | NonNullable<ReturnType<typeof whatLacks>>
+const trouble = shallowRef<RoomTrouble | null>(null)
 
 /**
  * Begins to read the room, as early as the application's code runs. Null where this browser never held one: there is nothing
- * to wait for then, and nothing is made.
+ * to wait for then, and nothing is made. Where the browser lacks what the work needs, that is told, and nothing is read.
  */
 export function beginReading(): Promise<Snapshot | null> {
+  trouble.value = whatLacks()
+  if (trouble.value) return Promise.resolve(null)
   onTrouble(found => (trouble.value = found))
   const reading = databaseExists().then(exists => {
     if (!exists) return null
@@ -35,6 +40,7 @@ export function beginReading(): Promise<Snapshot | null> {
  * the welcome bench with its four ways to begin.
  */
 export async function openRoom(reading: Promise<Snapshot | null>): Promise<void> {
+  if (trouble.value === 'insecure' || trouble.value === 'old') return
   const slow = setTimeout(() => (isSlow.value = true), SLOW_MS)
   await openRead(reading).catch((reason: unknown) => {
     const why = troubleOf(reason)

@@ -1,6 +1,6 @@
 import type { LocaleSettings } from '#core/catalog'
 import { AREAS } from '~/areas'
-import type { DatabaseTrouble } from '~/db'
+import type { RoomTrouble } from './useOpening'
 import { counted, countedThat, figure, moment } from '#core/grammar'
 
 export const shellWords = {
@@ -43,6 +43,19 @@ export const shellWords = {
         'The room was taken out of the storage of the browser while this page was open. What is on the screen is still here: save it as ' +
         'a copy now, then reload this page and open the copy. Pictures were in the storage, and are not in it.',
     },
+    insecure: {
+      what: 'This address is not safe enough',
+      then:
+        'The page came over http from another machine. To such a page the browser gives no camera, no work without a network, and ' +
+        'nothing that keeps two tabs from writing over each other. Open it at an address that begins with https, or on the machine ' +
+        'it runs on. Nothing was changed.',
+    },
+    old: {
+      what: 'This browser is too old',
+      then:
+        'It lacks what measuring, pictures and two tabs at once need. Bring it up to date, or use another. ' +
+        'What it keeps of a room is safe, and can be saved to be opened there.',
+    },
     refused: {
       what: 'This browser keeps nothing for this page',
       then:
@@ -61,7 +74,7 @@ export const shellWords = {
         'This browser has no space left to open the room. Make some on this machine, and reload this page. What was kept before is safe. ' +
         'A rescue copy can be saved to another disk.',
     },
-  } satisfies Record<DatabaseTrouble, { readonly what: string; readonly then: string }>,
+  } satisfies Record<RoomTrouble, { readonly what: string; readonly then: string }>,
   saveScreen: 'Save what is on the screen',
   keysOn: 'Single keys do something',
   keysOnHint: 'Off, no letter or figure does anything by itself: for those who speak to the machine, or touch keys by chance.',

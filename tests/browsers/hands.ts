@@ -51,6 +51,18 @@ export class Hands {
       { css, value },
     )
   }
+  /** Types into the field that has this label. */
+  async type(label: string, text: string): Promise<void> {
+    const found = `[...document.querySelectorAll('label')].find(each => each.textContent.trim().startsWith(given.label))?.control`
+    await this.until(found, { label })
+    await this.tab.run(
+      `const field = ${found}
+       Object.getOwnPropertyDescriptor(Object.getPrototypeOf(field), 'value').set.call(field, given.text)
+       field.dispatchEvent(new Event('input', { bubbles: true }))
+       field.dispatchEvent(new Event('change', { bubbles: true }))`,
+      { label, text },
+    )
+  }
   /** Puts a file into a field: `bytes` is an expression of the page that gives a Blob or a text. */
   async chooseFile(css: string, name: string, type: string, bytes: string): Promise<void> {
     await this.sees(css)

@@ -100,6 +100,20 @@ export const MAIN_JOB: readonly Job[] = [
     },
   ],
   [
+    'a label without a camera',
+    async hands => {
+      await hands.open('/find/pull')
+      await hands.pressAt('[data-scan]')
+      // Where the browser lends no camera no button says so; where it does, and there is none, that is told.
+      const lends = await hands.tab.run<boolean>('return Boolean(navigator.mediaDevices?.getUserMedia)')
+      await hands.says(lends ? 'into the camera' : 'This browser lends pages no camera')
+      if (lends) {
+        await hands.pressAt('[data-scan-camera]')
+        await hands.says('The camera cannot be used')
+      } else await hands.until('!document.querySelector("[data-scan-camera]")')
+    },
+  ],
+  [
     'a reload in the middle',
     async hands => {
       await hands.open('/copies')

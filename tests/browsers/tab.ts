@@ -1,7 +1,7 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import { createServer } from 'node:net'
 import type { AddressInfo } from 'node:net'
-import puppeteer from 'puppeteer-core'
+import puppeteer, { type Page } from 'puppeteer-core'
 import { Builder, Capabilities } from 'selenium-webdriver'
 
 /** What the jobs need of any browser: to go to an address, to read the page anew, and to do something in it. */
@@ -15,6 +15,7 @@ export interface Tab {
 }
 
 const SLOW_MS = 60_000
+const WINDOW = { width: 1280, height: 800 }
 const bodyOf = (script: string): string => `const given = arguments[0]; const done = arguments[arguments.length - 1];
   (async () => { ${script} })().then(answer => done({ answer }), reason => done({ reason: String(reason) }))`
 
@@ -58,16 +59,54 @@ export async function webkit(): Promise<Tab> {
 export async function builtIn(browser: 'firefox' | 'chrome', executablePath: string): Promise<Tab> {
   const args = browser === 'chrome' ? ['--no-sandbox', '--disable-gpu'] : []
   const started = await puppeteer.launch({ browser, executablePath, headless: true, args })
-  const page = await started.newPage()
+  return { ...tabOf(await started.newPage()), version: await started.version(), end: () => started.close() }
+}
+/** What is done in a page, over the protocol that a browser has built in. */
+function tabOf(page: Page): Omit<Tab, 'version' | 'end'> {
   page.setDefaultTimeout(SLOW_MS)
   return {
-    version: await started.version(),
     open: url => untilGone(() => page.goto(url)),
     reload: () => untilGone(() => page.reload()),
     // As a text: the policy of the pages lets none of them make code of one.
     run: <R>(script: string, given?: unknown) =>
       page.evaluate(`(async given => { ${script} })(${JSON.stringify(given ?? null)})`) as Promise<R>,
-    end: () => started.close(),
+  }
+}
+
+/** Chromium on a folder of its own, which is there again for the next: it can be killed. */
+export interface Life {
+  tab(): Promise<Tab>
+  /** From now on the disk is full for pages of this origin, but for so many bytes. */
+  fill(origin: string, left: number): Promise<void>
+  /** At once, with all its processes, as by a power cut. */
+  kill(): Promise<void>
+}
+export async function liveOn(folder: string, executablePath: string): Promise<Life> {
+  const args = ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking']
+  const started = await puppeteer.launch({
+    browser: 'chrome',
+    executablePath,
+    headless: true,
+    args,
+    userDataDir: folder,
+    defaultViewport: WINDOW,
+  })
+  const running = started.process()
+  const version = await started.version()
+  return {
+    tab: async () => ({ ...tabOf(await started.newPage()), version, end: () => started.close() }),
+    async fill(origin, left) {
+      const page = (await started.pages()).at(-1)
+      const session = await page?.createCDPSession()
+      const { usage = 0 } = (await session?.send('Storage.getUsageAndQuota', { origin })) ?? {}
+      await session?.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: usage + left })
+    },
+    async kill() {
+      if (!running?.pid || running.exitCode !== null || running.signalCode !== null) return
+      const isGone = new Promise(resolve => running.once('exit', resolve))
+      process.kill(-running.pid, 'SIGKILL')
+      await isGone
+    },
   }
 }
 

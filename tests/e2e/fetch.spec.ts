@@ -305,6 +305,13 @@ test('a label is scanned: from a photo it ticks the walk and comes back; elsewhe
   await expect(page.locator('[data-scan-problem]')).toContainText('The camera cannot be used')
   await scan(String(number))
   await expect(page).toHaveURL(new RegExp(`set=${id}`))
+
+  // A browser that lends pages no camera has no button for it, and says so.
+  await page.evaluate(() => Reflect.deleteProperty(Navigator.prototype, 'mediaDevices'))
+  await page.getByRole('button', { name: /^More/ }).click()
+  await page.getByRole('menuitem', { name: 'Scan a label' }).click()
+  await expect(page.getByText('This browser lends pages no camera.')).toBeVisible()
+  await expect(page.locator('[data-scan-camera]')).toHaveCount(0)
 })
 
 test('the camera is let go when the dialog is closed while leave to use it is still asked', async ({ demo: page }) => {

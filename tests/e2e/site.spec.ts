@@ -50,6 +50,22 @@ test('plain files on any host: each page at its address, what is none is said, a
   expect(await shell.text()).toBe(await (await page.request.get(`${url}find/picture/`)).text())
 })
 
+test('over http from another machine: the browser withholds what the work needs, and that is said', async ({
+  playwright,
+  launchOptions,
+}) => {
+  const args = launchOptions.args?.filter(each => !each.startsWith('--host-resolver-rules')) ?? []
+  const browser = await playwright.chromium.launch({ ...launchOptions, args: [...args, '--host-resolver-rules=MAP * 127.0.0.1'] })
+  const page = await browser.newPage()
+  const far = url.replace('127.0.0.1', 'craft.room')
+  for (const path of ['', 'take-in', 'copies']) {
+    await page.goto(`${far}${path}`)
+    await expect(page.getByRole('alert')).toContainText('This address is not safe enough')
+  }
+  await expect(page.getByRole('button', { name: /^Start empty/ })).toHaveCount(0)
+  await browser.close()
+})
+
 test('the main job from plain files, with the host gone after the first opening', async ({ page, context, baseURL }) => {
   test.slow()
   const photo = await (await page.request.get(`${baseURL}/api/camera?seed=4&reference=A4&megapixels=1.5`)).body()

@@ -2,6 +2,7 @@
 import { Camera, CameraOff } from 'lucide-vue-next'
 import { nextTick, onScopeDispose, shallowRef, useTemplateRef } from 'vue'
 import type { Holding } from '#core/catalog'
+import { lendsCamera } from '~/data/abilities'
 import { useWorker } from '~/data/worker'
 import { PICTURE_FAULTS } from '~/data/words'
 import KDialog from '~/kit/KDialog.vue'
@@ -19,6 +20,7 @@ const video = useTemplateRef<HTMLVideoElement>('video')
 const problem = shallowRef('')
 const typed = shallowRef('')
 const stream = shallowRef<MediaStream | null>(null)
+const hasCamera = lendsCamera()
 const BETWEEN_FRAMES_MS = 200
 /** Counts what was asked of the camera: leave that comes after the dialog was closed is of no use. */
 let asked = 0
@@ -76,15 +78,15 @@ async function readPhoto(file: File): Promise<void> {
 
 <template>
   <KDialog :open="open" :title="scanWords.title" @close="emit('close')">
-    <p class="mt-2">{{ scanWords.lead }}</p>
+    <p class="mt-2">{{ hasCamera ? scanWords.lead : scanWords.leadNoCamera }}</p>
     <video v-if="stream" ref="video" autoplay playsinline muted class="mt-3 max-h-72 w-full border border-edge bg-night object-contain" />
     <p v-if="stream" class="hint mt-1" role="status">{{ scanWords.looking }}</p>
     <div class="mt-3 flex flex-wrap gap-2">
-      <button v-if="!stream" type="button" class="button" data-scan-camera @click="watchCamera">
+      <button v-if="hasCamera && !stream" type="button" class="button" data-scan-camera @click="watchCamera">
         <Camera :size="18" aria-hidden="true" />
         {{ scanWords.camera }}
       </button>
-      <button v-else type="button" class="button" @click="stop">
+      <button v-else-if="hasCamera" type="button" class="button" @click="stop">
         <CameraOff :size="18" aria-hidden="true" />
         {{ scanWords.stopCamera }}
       </button>
