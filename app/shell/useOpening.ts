@@ -1,6 +1,6 @@
 import { computed, shallowRef, watch } from 'vue'
-import { databaseExists, type DatabaseTrouble, loadToChange, onTrouble, SLOW_MS, type Snapshot } from '~/db'
-import { whatLacks } from '~/data/abilities'
+import { databaseExists, loadToChange, onTrouble, SLOW_MS, type Snapshot } from '~/db'
+import { type RoomTrouble, whatLacks } from '~/data/abilities'
 import { readRoom, useCatalogue } from '~/data/useCatalogue'
 import { troubleOf } from '~/data/storageTrouble'
 import { useAside } from '~/subjects/copies/useAside'
@@ -14,8 +14,6 @@ const SWEPT_AFTER_MS = 60_000
 const isRead = shallowRef(false)
 /** It takes longer than it should. */
 const isSlow = shallowRef(false)
-/** Why the room does not open, or is not written to. */
-export type RoomTrouble = DatabaseTrouble | NonNullable<ReturnType<typeof whatLacks>>
 const trouble = shallowRef<RoomTrouble | null>(null)
 
 /**

@@ -1,6 +1,6 @@
 import type { LocaleSettings } from '#core/catalog'
 import { AREAS } from '~/areas'
-import type { RoomTrouble } from './useOpening'
+import type { RoomTrouble } from '~/data/abilities'
 import { counted, countedThat, figure, moment } from '#core/grammar'
 
 export const shellWords = {
