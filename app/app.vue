@@ -12,7 +12,7 @@ import { useKeys } from '~/shell/useKeys'
 import { useScrollBack } from '~/shell/useScrollBack'
 import { useOpening } from '~/shell/useOpening'
 import { useLamp } from '~/shell/useLamp'
-import { kitWords } from '~/kit/words'
+import { kitWords, PRODUCT_NAME } from '~/kit/words'
 import { shellWords, welcomeWords } from '~/shell/words'
 import { useRoute } from 'vue-router'
 import { computed, defineAsyncComponent } from 'vue'
@@ -26,7 +26,7 @@ const KeysDialog = defineAsyncComponent(() => import('~/shell/KeysDialog.vue'))
 
 useLamp()
 useScrollBack()
-const { state, trouble, isSlow, progress } = useOpening()
+const { state, trouble, isShut, isSlow, progress } = useOpening()
 const aside = useAside()
 const keys = useKeys()
 const copies = useCopies()
@@ -39,7 +39,8 @@ const isOpenToAll = computed(() => route.path === '/copies')
 <template>
   <div data-shell class="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] overflow-hidden">
     <a href="#bench" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">{{ shellWords.skip }}</a>
-    <HeadBand :has-tabs="state === 'open'" @keys="keys.isOpen.value = true" />
+    <header v-if="isShut" class="px-5 py-2 font-title text-[1.15rem] font-bold">{{ PRODUCT_NAME }}</header>
+    <HeadBand v-else :has-tabs="state === 'open'" @keys="keys.isOpen.value = true" />
     <main id="bench" class="flex min-h-0 flex-col px-2 sm:px-5">
       <div
         id="sheet"
@@ -53,7 +54,7 @@ const isOpenToAll = computed(() => route.path === '/copies')
           <button v-if="trouble === 'cleared'" type="button" class="button-main mt-4" @click="copies.saveScreen()">
             {{ shellWords.saveScreen }}
           </button>
-          <RescueButton v-else-if="trouble !== 'blocked'" class="mt-4" />
+          <RescueButton v-else-if="trouble !== 'blocked' && trouble !== 'insecure'" class="mt-4" />
         </div>
         <div v-else-if="state === 'opening'" class="grid h-full place-items-center p-6 text-quiet" role="status">
           <p v-if="progress">{{ welcomeWords.loadingDemo }}: {{ progress.done }} / {{ progress.total }}</p>
@@ -67,7 +68,7 @@ const isOpenToAll = computed(() => route.path === '/copies')
       </div>
     </main>
     <div data-bars>
-      <RidgeBand />
+      <RidgeBand v-if="!isShut" />
       <BenchTabs v-if="state === 'open'" is-strip class="flex lg:hidden" />
     </div>
     <NuxtRouteAnnouncer />

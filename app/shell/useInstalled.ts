@@ -23,6 +23,8 @@ export const useInstalled = defineStore('installed', () => {
   let worker: Workbox | null = null
   /** The newer version is at work already: this page only has to be read anew. */
   let isTaken = false
+  /** It was tried, and did not come up: this page is of the version before it. */
+  let isLeft = false
   /** It was asked for, and comes as soon as no tab is loading anything: until then the one at work has to answer. */
   const isAsked = shallowRef(false)
 
@@ -38,6 +40,7 @@ export const useInstalled = defineStore('installed', () => {
     const made = await import('workbox-window')
     worker = new made.Workbox(addressOf('sw.js'))
     worker.addEventListener('waiting', () => {
+      isLeft = false
       isNewer.value = true
       notices.tell(shellWords.newer)
     })
@@ -45,7 +48,10 @@ export const useInstalled = defineStore('installed', () => {
     let isFirst = !navigator.serviceWorker.controller
     worker.addEventListener('controlling', () => {
       if (isAsked.value) return window.location.reload()
-      if (isFirst) return void (isFirst = false)
+      if (isFirst) {
+        isFirst = false
+        return cameUp()
+      }
       // Taken in another tab, this one is not torn from its work.
       isTaken = true
       isNewer.value = true
@@ -54,8 +60,21 @@ export const useInstalled = defineStore('installed', () => {
     // What was cleared of it is fetched again, as long as there is a network.
     if (navigator.serviceWorker.controller && isOnline.value) void worker.messageSW({ type: 'FETCH_MISSING' })
   }
+  if ('serviceWorker' in navigator) {
+    useEventListener(navigator.serviceWorker, 'message', ({ data }: MessageEvent<{ readonly type?: string }>) => {
+      if (data.type !== 'LEFT') return
+      isLeft = isNewer.value = true
+      notices.tell(shellWords.newerLeft, 'care')
+    })
+  }
+  /** Says that this page has come up: until then the worker keeps the version before this one. */
+  function cameUp(): void {
+    const entry = document.querySelector<HTMLScriptElement>('script[type="module"][src]')?.src
+    navigator.serviceWorker?.controller?.postMessage({ type: 'CAME_UP', entry })
+  }
   function takeNewer(): void {
     isAsked.value = true
+    if (isLeft) return navigator.serviceWorker.controller?.postMessage({ type: 'TRY_AGAIN' })
     if (isTaken) return window.location.reload()
     notices.tell(shellWords.takingNewer)
     worker?.messageSkipWaiting()
@@ -65,5 +84,5 @@ export const useInstalled = defineStore('installed', () => {
     offer.value = null
     await now?.prompt()
   }
-  return { isOnline, isNewer, isAsked, offer, begin, takeNewer, install }
+  return { isOnline, isNewer, isAsked, offer, begin, cameUp, takeNewer, install }
 })

@@ -15,6 +15,8 @@ const isRead = shallowRef(false)
 /** It takes longer than it should. */
 const isSlow = shallowRef(false)
 const trouble = shallowRef<RoomTrouble | null>(null)
+/** The browser lacks what the work needs: nothing is read, and no part of the screen that needs it is put up. */
+const isShut = (): boolean => trouble.value === 'insecure' || trouble.value === 'old'
 
 /**
  * Begins to read the room, as early as the application's code runs. Null where this browser never held one: there is nothing
@@ -38,7 +40,7 @@ export function beginReading(): Promise<Snapshot | null> {
  * the welcome bench with its four ways to begin.
  */
 export async function openRoom(reading: Promise<Snapshot | null>): Promise<void> {
-  if (trouble.value === 'insecure' || trouble.value === 'old') return
+  if (isShut()) return
   const slow = setTimeout(() => (isSlow.value = true), SLOW_MS)
   await openRead(reading).catch((reason: unknown) => {
     const why = troubleOf(reason)
@@ -114,5 +116,5 @@ export function useOpening() {
     if (!isRead.value && catalogue.isEmpty) return 'opening'
     return catalogue.isEmpty ? 'welcome' : 'open'
   })
-  return { state, trouble, isSlow, progress: computed(() => copies.progress) }
+  return { state, trouble, isShut: computed(isShut), isSlow, progress: computed(() => copies.progress) }
 }

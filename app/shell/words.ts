@@ -46,9 +46,9 @@ export const shellWords = {
     insecure: {
       what: 'This address is not safe enough',
       then:
-        'The page came over http from another machine. To such a page the browser gives no camera, no work without a network, and ' +
-        'nothing that keeps two tabs from writing over each other. Open it at an address that begins with https, or on the machine ' +
-        'it runs on. Nothing was changed.',
+        'The address begins with http, and the page comes from another machine. To such a page the browser gives no camera, no work ' +
+        'without a network, and nothing that keeps two tabs from writing over each other. Open it at an address that begins with ' +
+        'https, or on the machine it runs on. Nothing was changed.',
     },
     old: {
       what: 'This browser is too old',
@@ -94,6 +94,7 @@ export const shellWords = {
   noNetwork: 'No network: all of it works as it is',
   newer: 'A newer version is here. Take it when it suits you: in the head, or with the next start.',
   takeNewer: 'Take the newer version now',
+  newerLeft: 'The newer version did not open, so the one before it is open again. Your sets are as they were.',
   takingNewer: 'The newer version comes as soon as no other tab is loading.',
   install: 'Install on this device',
   skip: 'Skip to the bench',

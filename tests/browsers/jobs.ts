@@ -106,7 +106,7 @@ export const MAIN_JOB: readonly Job[] = [
       await hands.pressAt('[data-scan]')
       // Where the browser lends no camera no button says so; where it does, and there is none, that is told.
       const lends = await hands.tab.run<boolean>('return Boolean(navigator.mediaDevices?.getUserMedia)')
-      await hands.says(lends ? 'into the camera' : 'This browser lends pages no camera')
+      await hands.says(lends ? 'into the camera' : 'This browser lets pages use no camera')
       if (lends) {
         await hands.pressAt('[data-scan-camera]')
         await hands.says('The camera cannot be used')

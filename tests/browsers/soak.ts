@@ -9,18 +9,22 @@ import { answers, freePort, type Life, liveOn } from './tab'
 /** One command of a person: what is opened and typed first, and what sets it off. */
 interface Command {
   readonly name: string
-  readonly ready: (hands: Hands, luck: Chance) => Promise<void>
+  /** false: there is nothing for it to do in this room. */
+  readonly ready: (hands: Hands, luck: Chance) => Promise<void | boolean>
   readonly go: (hands: Hands) => Promise<void>
   /** It is killed before so many milliseconds: somewhat more than it takes. */
   readonly mostMs: number
   /** What there must be some of. */
-  readonly needs?: 'done' | 'undone' | 'toFetch'
+  readonly needs?: 'done' | 'undone' | 'toFetch' | 'sets' | 'placeless' | 'placesTold' | 'plans' | 'noPlan'
 }
 const at = (path: string) => (hands: Hands) => hands.open(path)
-const listOf = (rows: number): string =>
-  ['Name,Brand,Theme,Size', ...Array.from({ length: rows }, (_, row) => `Row ${row},Brand ${row % 40},Theme ${row % 90},4 x 6 in`)].join(
-    '\n',
-  )
+const rowOf = (row: number): string => `Row ${row},Brand ${row % 40},Theme ${row % 90},4 x 6 in,${row % 3 ? `Bin ${row % 17}` : ''}`
+const listOf = (rows: number): string => ['Name,Brand,Theme,Size,Place', ...Array.from({ length: rows }, (_, row) => rowOf(row))].join('\n')
+/** Whether one of two things comes, and not the other. */
+async function comes(hands: Hands, css: string, orElse: string): Promise<boolean> {
+  await hands.sees(`${css}:not([disabled]), ${orElse}`)
+  return hands.tab.run<boolean>('return document.querySelector(given) !== null', `${css}:not([disabled])`)
+}
 const COMMANDS: readonly Command[] = [
   {
     name: 'a list in',
@@ -39,9 +43,9 @@ const COMMANDS: readonly Command[] = [
   {
     name: 'a set taken in',
     mostMs: 500,
+    needs: 'sets',
     ready: async (hands, luck) => {
       await hands.open('/take-in')
-      await hands.press('Begin a new one')
       await hands.type('Name', `Quay Study ${luck.whole(1, 999_999)}`)
     },
     go: hands => hands.tab.run(`document.activeElement?.blur(); document.querySelector('#bench form').requestSubmit()`),
@@ -49,6 +53,7 @@ const COMMANDS: readonly Command[] = [
   {
     name: 'many sets changed',
     mostMs: 800,
+    needs: 'sets',
     ready: async (hands, luck) => {
       await hands.open('/?ask=harbour')
       await hands.pressAt('[data-tool="many"]')
@@ -57,6 +62,67 @@ const COMMANDS: readonly Command[] = [
     go: hands => hands.press('Change '),
   },
   { name: 'taken from its place', mostMs: 300, needs: 'toFetch', ready: at('/find/pull'), go: hands => hands.pressAt('[data-taken]') },
+  {
+    name: 'the places of a list built',
+    mostMs: 1500,
+    needs: 'placesTold',
+    ready: async hands => {
+      await hands.open('/take-in/places')
+      return comes(hands, '#sheet button.button-main', '#sheet a[href="/storeroom"]')
+    },
+    go: hands => hands.pressAt('#sheet button.button-main'),
+  },
+  {
+    name: 'all placed',
+    mostMs: 2500,
+    needs: 'placeless',
+    ready: async hands => {
+      await hands.open('/take-in/placeless')
+      await hands.pressAt('#sheet button.button-main')
+      return comes(hands, '[role=dialog] button.button-main', '[role=dialog] button.button-main[disabled]')
+    },
+    go: hands => hands.pressAt('[role=dialog] button.button-main'),
+  },
+  {
+    name: 'a plan of moves begun',
+    mostMs: 400,
+    needs: 'noPlan',
+    ready: async (hands, luck) => {
+      await hands.open('/storeroom/refile')
+      await hands.type('First by', luck.pick(['theme', 'brand', 'category']))
+      await hands.press('Work it out')
+      return comes(hands, '[data-refiling-answer] button.button-main', '#sheet [role=alert]')
+    },
+    go: hands => hands.pressAt('[data-refiling-answer] button.button-main'),
+  },
+  {
+    name: 'a step of a plan done',
+    mostMs: 400,
+    needs: 'plans',
+    ready: async hands => {
+      await hands.open('/storeroom/refile')
+      await hands.sees('[data-refiling][aria-busy=false]')
+      return hands.tab.run<boolean>('return document.querySelector("[data-tick]") !== null')
+    },
+    go: hands => hands.pressAt('[data-tick]'),
+  },
+  {
+    name: 'pages that came out',
+    mostMs: 500,
+    needs: 'sets',
+    ready: async hands => {
+      await hands.open('/index')
+      // No page is due, or no index was begun.
+      const isDue = await hands.until('document.querySelector("[data-make]")', null, 8000).then(
+        () => true,
+        () => false,
+      )
+      if (!isDue) return false
+      await hands.pressAt('[data-make]')
+      await hands.sees('[data-well]')
+    },
+    go: hands => hands.pressAt('[data-well]'),
+  },
 ]
 
 async function doAgain(hands: Hands): Promise<void> {
@@ -78,6 +144,10 @@ interface Moment {
   readonly undone: number
   readonly toFetch: number
   readonly sets: number
+  readonly placeless: number
+  readonly placesTold: number
+  readonly plans: number
+  readonly noPlan: number
 }
 /**
  * All that was typed, as a digest of each table, and how many steps there are. Tables that commands do not write to are left out, and
@@ -107,12 +177,18 @@ const MOMENT = `
   const count = state => journal.filter(each => each.state === state).length
   const of = name => records[names.indexOf(name)]
   const toFetch = of('pullLists').flatMap(({ lines }) => lines.filter(({ takenFromIds }) => takenFromIds.length === 0)).length
-  return { tables, numbers, toFetch, done: count('done'), undone: count('undone'), sets: of('holdings').length }`
+  const held = new Set(of('holders').flatMap(({ holdingIds }) => holdingIds))
+  const loose = of('holdings').filter(({ id, state }) => !held.has(id) && !['out', 'lent', 'gone'].includes(state))
+  const plans = of('refilings').filter(({ state }) => state === 'open').length
+  const room = {
+    sets: of('holdings').length,
+    placeless: Number(loose.length > 1),
+    placesTold: loose.filter(({ placeText }) => placeText !== '').length,
+    plans,
+    noPlan: Number(plans === 0 && of('holders').length > 0),
+  }
+  return { ...room, tables, numbers, toFetch, done: count('done'), undone: count('undone') }`
 const momentOf = (hands: Hands): Promise<Moment> => hands.tab.run<Moment>(MOMENT)
-
-/** The tables that are not as they were. */
-const otherThan = (one: Moment, two: Moment): readonly string[] =>
-  Object.keys(one.tables).filter(name => one.tables[name] !== two.tables[name])
 
 /** Undoes or does again, once, until the journal says so. */
 async function swing(hands: Hands, isAgain: boolean): Promise<void> {
@@ -129,7 +205,7 @@ async function swings(hands: Hands, count: number): Promise<void> {
 }
 
 function expectSame(is: Moment, was: Moment, otherwise: string): void {
-  const others = otherThan(is, was)
+  const others = Object.keys(is.tables).filter(name => is.tables[name] !== was.tables[name])
   if (is.numbers < was.numbers) throw new Error('the register has lost numbers')
   if (others.length > 0) throw new Error(`${otherwise}: ${others.join(', ')}`)
 }
@@ -170,17 +246,17 @@ class Soak {
   async round(number: number): Promise<void> {
     const { luck } = this
     let mishap = luck.pick(MISHAPS)
-    const hands = await this.begin('/')
-    // An empty room has steps too.
-    await hands.sees('button[aria-label="What was done"]')
-    const start = await momentOf(hands)
-    const could = COMMANDS.filter(({ needs }) => !needs || start[needs] > 0)
-    const command = luck.pick(start.sets === 0 ? could.filter(({ name }) => !/many|taken from|set taken/.test(name)) : could)
-    // A step undone here and one done there would be no step more.
-    if (mishap === 'two tabs' && (command.needs === 'done' || command.needs === 'undone')) mishap = 'none'
-    const ms = luck.whole(0, command.mostMs)
-    const what = `round ${number}: ${command.name}, killed after ${ms} ms, ${mishap}`
+    let what = `round ${number}`
     try {
+      const hands = await this.begin('/')
+      // An empty room has steps too.
+      await hands.sees('button[aria-label="What was done"]')
+      const start = await momentOf(hands)
+      const command = await this.readied(hands, start)
+      // A step undone here and one done there would be no step more.
+      if (mishap === 'two tabs' && (command.needs === 'done' || command.needs === 'undone')) mishap = 'none'
+      const ms = luck.whole(0, command.mostMs)
+      what += `: ${command.name}, killed after ${ms} ms, ${mishap}`
       const outcome = await this.tried(hands, command, mishap, ms)
       this.counts[outcome] += 1
       this.mishaps.set(mishap, (this.mishaps.get(mishap) ?? 0) + 1)
@@ -192,8 +268,15 @@ class Soak {
     }
   }
 
+  /** One of the commands that have something to do in this room, and everything typed for it. */
+  private async readied(hands: Hands, start: Moment): Promise<Command> {
+    for (;;) {
+      const command = this.luck.pick(COMMANDS.filter(({ needs }) => !needs || start[needs] > 0))
+      if ((await command.ready(hands, this.luck)) !== false) return command
+    }
+  }
+
   private async tried(hands: Hands, command: Command, mishap: Mishap, ms: number): Promise<Outcome> {
-    await command.ready(hands, this.luck)
     const other = mishap === 'two tabs' ? await this.begin('/copies') : null
     if (other) await other.says('Start empty')
     const before = await momentOf(hands)
@@ -226,8 +309,7 @@ class Soak {
       return 'before'
     }
     await swings(after, -steps)
-    const back = await momentOf(after)
-    expectSame(back, before, 'half done')
+    expectSame(await momentOf(after), before, 'half done')
     await swings(after, steps)
     expectSame(await momentOf(after), now, 'done again it is not the same')
     if (now.sets > MOST_SETS) await this.forget()

@@ -306,11 +306,11 @@ test('a label is scanned: from a photo it ticks the walk and comes back; elsewhe
   await scan(String(number))
   await expect(page).toHaveURL(new RegExp(`set=${id}`))
 
-  // A browser that lends pages no camera has no button for it, and says so.
+  // A browser that lets pages use no camera has no button for it, and says so.
   await page.evaluate(() => Reflect.deleteProperty(Navigator.prototype, 'mediaDevices'))
   await page.getByRole('button', { name: /^More/ }).click()
   await page.getByRole('menuitem', { name: 'Scan a label' }).click()
-  await expect(page.getByText('This browser lends pages no camera.')).toBeVisible()
+  await expect(page.getByText('This browser lets pages use no camera.')).toBeVisible()
   await expect(page.locator('[data-scan-camera]')).toHaveCount(0)
 })
 
