@@ -13,6 +13,8 @@ const esmOnly = [
   'fast-check',
   'pure-rand',
   'qr',
+  '@vueuse/core',
+  '@vueuse/shared',
 ]
 
 export default {

@@ -1,54 +1,7 @@
-import { createRequire } from 'node:module'
-import { Worker as Thread } from 'node:worker_threads'
 import { afterEach, expect, test } from '@jest/globals'
-import nodeEndpoint from 'comlink/dist/umd/node-adapter'
+import { type Calls, started, startThread, terminated } from '../../tests/support/thread'
 import { type WorkerHandle, workerHandle } from './worker'
 
-/** A real thread with the calls of a worker: it counts its calls, waits, throws in and outside of a promise. */
-const SOURCE = `
-  const { parentPort } = require('node:worker_threads')
-  const { expose } = require(${JSON.stringify(createRequire(__filename).resolve('comlink'))})
-  const endpoint = require(${JSON.stringify(createRequire(__filename).resolve('comlink/dist/umd/node-adapter'))})
-  let known = 0
-  expose(
-    {
-      know(what) { known = what },
-      known: () => known,
-      wait: ms => new Promise(resolve => setTimeout(() => resolve('waited'), ms)),
-      fail() { throw new Error('refused') },
-      crash() { setTimeout(() => { throw new Error('broken') }); return new Promise(() => {}) },
-    },
-    (endpoint.default ?? endpoint)(parentPort),
-  )
-`
-interface Calls {
-  know(what: number): void
-  known(): number
-  wait(ms: number): Promise<string>
-  fail(): void
-  crash(): Promise<never>
-}
-let started = 0
-const terminated = new Set<Thread>()
-/** The thread as a browser shows a worker. */
-function startThread(): Worker {
-  started += 1
-  const thread = new Thread(SOURCE, { eval: true })
-  const told = new EventTarget()
-  thread.on('error', (problem: Error) => told.dispatchEvent(Object.assign(new Event('error'), { message: problem.message })))
-  const { postMessage, addEventListener, removeEventListener, start } = nodeEndpoint(thread)
-  return {
-    postMessage,
-    start,
-    addEventListener: (type: string, listener: EventListener) =>
-      type === 'error' ? told.addEventListener(type, listener) : addEventListener(type, listener),
-    removeEventListener,
-    terminate() {
-      terminated.add(thread)
-      void thread.terminate()
-    },
-  } as unknown as Worker
-}
 const handles: WorkerHandle<Calls>[] = []
 function handle(prepare?: Parameters<typeof workerHandle<Calls>>[1]): WorkerHandle<Calls> {
   const made = workerHandle<Calls>(startThread, prepare)
@@ -58,7 +11,7 @@ function handle(prepare?: Parameters<typeof workerHandle<Calls>>[1]): WorkerHand
 afterEach(() => {
   handles.forEach(each => each.end())
   terminated.clear()
-  started = 0
+  started.clear()
 })
 
 test('a call after a cancel runs on a new worker, whose call is not lost when the one before it ends', async () => {
@@ -75,7 +28,7 @@ test('a call after a cancel runs on a new worker, whose call is not lost when th
   })
   expect(await Promise.all(asked)).toEqual([null, null, null, null, 'waited'])
   worker.end()
-  expect(terminated.size).toBe(started)
+  expect(terminated.size).toBe(started.size)
 })
 
 test('a worker that breaks is started anew, and told what the broken one knew', async () => {
@@ -85,7 +38,7 @@ test('a worker that breaks is started anew, and told what the broken one knew', 
   await expect(worker.run(api => api.crash())).rejects.toMatchObject({ code: 'crashed' })
   expect(worker.isRunning()).toBe(false)
   expect(await worker.run(api => api.known())).toBe('waited'.length)
-  expect(started).toBe(2)
+  expect(started.size).toBe(2)
 })
 
 test('a call that throws leaves the worker as it is; after a preparation that failed the next call starts another worker', async () => {
@@ -105,5 +58,5 @@ test('after the end no worker is started', async () => {
   worker.end()
   await expect(call).rejects.toMatchObject({ code: 'cancelled' })
   await expect(worker.run(api => api.known())).rejects.toMatchObject({ code: 'cancelled' })
-  expect([started, worker.isRunning()]).toEqual([1, false])
+  expect([started.size, worker.isRunning()]).toEqual([1, false])
 })

@@ -43,29 +43,32 @@ export function usePress<Api, Laid>(
   let asked = 0
   /** Something changed that is not laid yet. */
   let isStale = false
-  let laying: Promise<void> = Promise.resolve()
+  /** Whether what is being laid comes to its end. */
+  let laying: Promise<boolean> = Promise.resolve(true)
 
   function told(reason: unknown): void {
     const trouble = troubleOf(reason) === 'full' ? 'full' : 'crashed'
     stopped.value = reason instanceof WorkStopped ? reason.code : trouble
   }
-  async function layNow(): Promise<void> {
+  async function layNow(): Promise<boolean> {
     asked += 1
     const mine = asked
     isStale = false
     try {
       const found = await layOut(run)
-      if (mine !== asked) return
+      if (mine !== asked) return true
       laid.value = found
       // Another tab may have answered, or made something.
       await lookForWaiting()
+      return true
     } catch (reason) {
       // The worker that takes its place knows of nothing laid.
       isStale = true
       told(reason)
+      return false
     }
   }
-  const lay = (): Promise<void> => (laying = layNow())
+  const lay = (): Promise<boolean> => (laying = layNow())
   const laySoon = useDebounceFn(lay, RESTS_MS)
 
   async function lookForWaiting(): Promise<void> {
@@ -82,7 +85,11 @@ export function usePress<Api, Laid>(
     stopped.value = null
     progress.value = { stage, done: 0, total: 0 }
     try {
-      await (isStale ? lay() : laying)
+      // Stopped, or failed, while it was laid: there is nothing to make.
+      if (!(await (isStale ? lay() : laying))) {
+        void lay()
+        return null
+      }
       return await withProgress(now => (progress.value = now), call)
     } catch (reason) {
       told(reason)
