@@ -15,7 +15,7 @@ import { firm } from './firm'
 import { fetching } from './fetching'
 import { flood } from './flood'
 import { finding } from './finding'
-import { brandJoins } from './movingIn'
+import { brandJoins, worstLists } from './movingIn'
 import { booksLaid, booksPrinted } from './books'
 import { journal } from './journal'
 import { labels } from './labels'
@@ -287,7 +287,11 @@ const PARTS: Readonly<Record<string, (browser: Browser) => Promise<void>>> = {
   start: coldStart,
   offline: withNoNetwork,
   list: importLong,
-  brands: () => Promise.resolve(brandJoins()),
+  brands: () => {
+    brandJoins()
+    worstLists()
+    return Promise.resolve()
+  },
   places,
   tidy: () => Promise.resolve(tidy()),
   memory: () => Promise.resolve(listMemory(process.argv[1] ?? '')),

@@ -1,5 +1,6 @@
 import { groupSpellings } from '#core/classing'
-import { report } from './measure'
+import { gatherFacts, planRows, readTable, recommendedChoices } from '#core/exchange'
+import { median, ms, report } from './measure'
 
 /** Two spellings and how often a list has each. Invented for this table alone: no code was fitted to them. */
 type Pair = readonly [one: string, count: number, two: string, count: number]
@@ -100,4 +101,36 @@ export function brandJoins(): void {
   const share = ((1 - missed.length / ONE_MAKER.length) * 100).toFixed(0)
   report(`spellings of one maker, joined unasked (of ${ONE_MAKER.length})`, `${share} %`, '90 %')
   console.log(`  proposed or left apart: ${texts(missed)}`)
+}
+
+const PARTS = ['ber', 'sal', 'mun', 'tik', 'rov', 'les', 'gan', 'dor', 'vik', 'pol']
+const alikeName = (at: number): string => [at, at / 10, at / 100, at / 1000].map(each => PARTS[Math.floor(each) % 10]).join('')
+const timeOf = (work: () => unknown): number => {
+  const start = performance.now()
+  work()
+  return performance.now() - start
+}
+
+/** Lists at their worst: brands that all look alike, and one cell that is long. */
+export function worstLists(): void {
+  const alike = [1500, 3000, 6000].map(count =>
+    timeOf(() => groupSpellings(new Map(Array.from({ length: count }, (_, at) => [`${alikeName(at)} Mill`, 1])))),
+  )
+  report('brands that all look alike: 1,500, 3,000, 6,000', alike.map(ms).join(', '), 'no worse than 4 x a step')
+
+  const longest = (cell: string): number =>
+    median(
+      Array.from({ length: 3 }, () =>
+        timeOf(() => {
+          const table = readTable(new TextEncoder().encode(`Name,Theme,Bought\nTern,"${cell}","${cell}"\n`))
+          if (!table.ok) throw new Error(table.code)
+          const columns = ['name', 'themes', 'acquiredOn'] as const
+          const none = { brands: [], kinds: [], categories: [], themes: [], highestNumber: 0 }
+          planRows(table.table, recommendedChoices(columns, gatherFacts(table.table, columns, none, 2026), null), 2026, 'EUR')
+        }),
+      ),
+    )
+  const plain = longest('tern '.repeat(2000))
+  const worst = [' ', ',', '\t', '/', '&', '\n'].map(sign => longest(`a${sign.repeat(9998)}b`) / plain)
+  report('a cell of 10,000 blanks or signs, as against words', `${Math.max(...worst).toFixed(1)} x of ${ms(plain)}`, '3 x')
 }

@@ -31,7 +31,7 @@ export function groupQuestions(holdings: Iterable<Pick<Holding, 'id' | 'question
 }
 
 /** The facts that an answer gives about a set. */
-export type Answered = Partial<Pick<Holding, 'size' | 'acquiredOn' | 'price' | 'hasMatchingDie' | 'kindId' | 'categoryId' | 'brandId'>> & {
+export type Answered = Partial<Pick<Holding, 'size' | 'acquiredOn' | 'price' | 'hasMatchingDie' | 'kindId' | 'categoryId'>> & {
   /** Goes into the log of uses. */
   readonly isUsed?: boolean
 }

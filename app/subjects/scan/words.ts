@@ -4,7 +4,7 @@ export const scanWords = {
   title: 'Scan a label',
   short: 'Scan',
   lead: 'Hold the square code of a label into the camera, choose a photo of it, or type the number.',
-  leadNoCamera: 'This browser lends pages no camera. Choose a photo of the square code of a label, or type the number.',
+  leadNoCamera: 'This browser lets pages use no camera. Choose a photo of the square code of a label, or type the number.',
   camera: 'Use the camera',
   stopCamera: 'Stop the camera',
   looking: 'Looking for a code. Hold the label flat, a hand wide away, in good light.',

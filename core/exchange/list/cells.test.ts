@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { LIMITS } from '#core/catalog'
 import { cutText, nameOf } from './cells'
 import { readWrittenParts, themesOf, writeParts } from './parts'
-import { dateOrderOf, guessKind, readDate, readPrice, readUse, readWords, readYesNo, wordsFit, writePrice } from '../index'
+import { dateOrderOf, kindGuesser, readDate, readPrice, readUse, readWords, readYesNo, wordsFit, writePrice } from '../index'
 
 test.each([
   ['$35.64', 3564, 'USD'],
@@ -111,8 +111,8 @@ test('months of every language that lists come in, as ICU writes them, whole and
       }
 })
 test('kinds and the order of dates', () => {
-  expect(guessKind('woodblock', [])).toEqual({ as: 'kind', name: 'Wood mounted' })
-  expect(guessKind('Background 6x6', [])).toEqual({ as: 'category', name: 'Backgrounds' })
+  expect(kindGuesser([])('woodblock')).toEqual({ as: 'kind', name: 'Wood mounted' })
+  expect(kindGuesser([])('Background 6x6')).toEqual({ as: 'category', name: 'Backgrounds' })
   expect(dateOrderOf(['13/1/2020', '1/2/2020']).order).toBe('dayFirst')
 })
 

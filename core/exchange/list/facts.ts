@@ -6,7 +6,7 @@ import { min } from 'd3-array'
 import { nameOf } from './cells'
 import { dateOrderOf, readDate } from './dates'
 import type { ListField } from './fields'
-import { guessKind, type KindReading } from './kinds'
+import { kindGuesser, type KindReading } from './kinds'
 import { hardThemes, hasSoftSign, themesOf } from './parts'
 import type { ListTable } from './table'
 
@@ -73,6 +73,7 @@ export function gatherFacts(
   tell?: (done: number, total: number) => void,
 ): FileFacts {
   const cells = (field: ListField): readonly string[] => cellsOf(table, columns, field)
+  const guessKind = kindGuesser(known.kinds)
   return {
     sizes: sizeFacts(tally(cells('size'))),
     dates: dateFacts(tally(cells('acquiredOn')), thisYear),
@@ -82,7 +83,7 @@ export function gatherFacts(
     kinds: tally(cells('kind').map(text => text.trim())).flatMap(each =>
       isNotSaid(each.text)
         ? []
-        : [{ ...each, recommended: each.text.length > LIMITS.name ? { as: 'keep' as const } : guessKind(each.text, known.kinds) }],
+        : [{ ...each, recommended: each.text.length > LIMITS.name ? { as: 'keep' as const } : guessKind(each.text) }],
     ),
     brands: groupSpellings(
       new Map(tally(cells('brand').map(nameOf)).flatMap(each => (isNotSaid(each.text) ? [] : [[each.text, each.count]]))),

@@ -1,4 +1,3 @@
-import type { KindFamily } from '#core/catalog'
 import { plainWords } from '#core/classing'
 
 /** What a word for a kind was read as. A category ("Background") often stands where a kind was asked for. */
@@ -38,17 +37,23 @@ const CATEGORIES: readonly (readonly [pattern: RegExp, name: string])[] = [
 ]
 
 /**
- * What a written kind most likely means: one of the kinds that exist, a kind of the start set, or a category.
- * @example guessKind('woodblock', []) //=> { as: 'kind', name: 'Wood mounted' }
+ * Tells what a written kind most likely means: one of the kinds that exist, a kind of the start set, or a category. O(kinds) to build,
+ * O(text) to ask.
+ * @example kindGuesser([])('woodblock') //=> { as: 'kind', name: 'Wood mounted' }
  */
-export function guessKind(text: string, existing: readonly { readonly name: string; readonly family: KindFamily }[]): KindReading {
-  const plain = plainWords(text).join(' ')
-  const same = existing.find(kind => plainWords(kind.name).join(' ') === plain)
-  if (same) return { as: 'kind', name: same.name }
-  const synonym = SYNONYMS.find(([pattern]) => pattern.test(plain))
-  if (synonym) return { as: 'kind', name: synonym[1] }
-  const category = CATEGORIES.find(([pattern]) => pattern.test(plain))
-  return category ? { as: 'category', name: category[1] } : { as: 'newKind', name: text.trim() }
+export function kindGuesser(existing: readonly { readonly name: string }[]): (text: string) => KindReading {
+  const plainOf = (text: string): string => plainWords(text).join(' ')
+  // Of two that are written alike the first is meant.
+  const known = new Map(existing.map(({ name }) => [plainOf(name), name] as const).toReversed())
+  return text => {
+    const plain = plainOf(text)
+    const same = known.get(plain)
+    if (same !== undefined) return { as: 'kind', name: same }
+    const synonym = SYNONYMS.find(([pattern]) => pattern.test(plain))
+    if (synonym) return { as: 'kind', name: synonym[1] }
+    const category = CATEGORIES.find(([pattern]) => pattern.test(plain))
+    return category ? { as: 'category', name: category[1] } : { as: 'newKind', name: text.trim() }
+  }
 }
 
 /** Words that say nothing about a kind. */

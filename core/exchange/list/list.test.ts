@@ -355,14 +355,16 @@ test('what a formula without a value shows is nothing: it is asked for, or kept 
     nameMissing: '',
     brandUnread: '#DIV/0!',
     categoryUnread: '#NAME?',
-    numberUnread: '#VALUE!',
     sizeUnread: '#N/A',
     dateUnread: '#NUM!',
     priceUnread: '#NULL!',
     usedUnread: '#REF!',
     kindUnread: '#SPILL!',
   })
-  expect(spoilt?.notes.split('\n').sort()).toEqual(['Code: #REF!', 'Theme: #CALC!'])
+  expect(spoilt?.notes.split('\n').sort()).toEqual(['Code: #REF!', 'No.: #VALUE!', 'Theme: #CALC!'])
+  // It is no older number either: a number is given as where none was written.
+  expect(spoilt?.aliases).toEqual([])
+  expect(spoilt?.number).toBeGreaterThan(0)
   expect(others.map(({ name, questions }) => [name, questions])).toEqual([
     ['Kelp Study', []],
     ['Tern Study', []],

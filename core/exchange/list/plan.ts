@@ -118,8 +118,7 @@ function rowReader(
     const said = (field: ListField): string => (isEmpty(cell(field)) ? '' : cell(field))
     const extra: string[] = []
     /** A text that is taken as it is. What a broken formula shows is none; the notes keep it. */
-    const taken = (field: ListField): string => {
-      const text = cell(field)
+    const taken = (field: ListField, text = cell(field)): string => {
       if (!isErrorValue(text)) return text
       extra.push(headed(table, choices, field, text.trim()))
       return ''
@@ -127,27 +126,31 @@ function rowReader(
     /** The name of a brand or category; a broken formula shows none, and it is asked for. */
     const nameIn = (field: 'brand' | 'category'): string => {
       const text = said(field)
-      return isErrorValue(text) ? (ask(`${field}Unread`, text.trim()) ?? '') : shortened(text, extra)
+      if (!isErrorValue(text)) return shortened(text, extra)
+      ask(`${field}Unread`, text.trim())
+      return ''
     }
     // The notes are put together at the end: they take all that has no field.
     const detailText = (name: Detail): string => (name === 'notes' ? '' : said(name).trim())
     const use = useFrom(cell('used'), choices, ask)
+    const categoryText = nameIn('category')
+    const numberText = taken('number', said('number')).trim()
     const draft: DraftHolding = {
       // Not spread: an object that begins with a spread is made a property at a time, which takes a third of all the reading.
       isUsed: use.isUsed,
       useCount: use.useCount,
       name: nameFrom(cell('name'), row, extra, ask),
       brandText: nameIn('brand'),
-      kind: kindFrom(said('kind'), said('category').trim() !== '', choices, extra, table, ask),
-      categoryText: nameIn('category'),
+      kind: kindFrom(said('kind'), categoryText !== '', choices, extra, table, ask),
+      categoryText,
       themeNames: fitting(readThemes(taken('themes')), LIMITS.themes, extra, table, choices, 'themes'),
       size: sizeFrom(said('size'), choices, ask),
       words: fitting(readWords(taken('words')), LIMITS.words, extra, table, choices, 'words'),
       searchWords: fitting(readWords(taken('searchWords')), LIMITS.words, extra, table, choices, 'searchWords'),
       hasMatchingDie: dieFrom(cell('matchingDie'), choices, ask),
       placeText: cutText(taken('place').trim(), MAX_PLACE),
-      numberWritten: numberFrom(said('number'), choices, ask),
-      numberText: said('number').trim(),
+      numberWritten: numberFrom(numberText, choices, ask),
+      numberText,
       codeText: codeFrom(taken('code').trim(), cell('number').trim(), extra),
       ...readDetails(detailText, { order: choices.dateOrder, shortYears: choices.shortYears, thisYear, currency }, (name, code) => {
         if (code) ask(code, cell(name).trim())
@@ -162,6 +165,7 @@ function rowReader(
   }
 }
 
+/** Whether a cell says that there is nothing to say. What a broken formula shows says no such thing. */
 const isEmpty = (text: string): boolean => isNotSaid(text) && !isErrorValue(text)
 
 type Ask = (code: OpenQuestion['code'], text: string) => null

@@ -4,13 +4,19 @@ import { NuxtLink } from '#components'
 import { type Answered, type AnswerGround, type QuestionGroup, readAnswer } from '#core/questions'
 import { useDescribe } from '~/data/useDescribe'
 import { useCatalogue } from '~/data/useCatalogue'
+import KCombo from '~/kit/KCombo.vue'
 import { slipWords } from '~/subjects/set/words'
 import { compareNames, partialDay } from '#core/grammar'
 import { questionWords } from './words'
 
 /** The answer to one question, for all sets that carry it. */
 const { group, ground } = defineProps<{ group: QuestionGroup; ground: AnswerGround }>()
-const emit = defineEmits<{ answer: [set: Answered]; note: []; drop: [] }>()
+const emit = defineEmits<{
+  answer: [set: Answered]
+  name: [said: { readonly brandName?: string; readonly categoryName?: string }]
+  note: []
+  drop: []
+}>()
 const catalogue = useCatalogue()
 const { sizeText } = useDescribe()
 const typed = shallowRef('')
@@ -24,33 +30,32 @@ const readText = computed(() => {
   return price ? slipWords.money(price.minor, price.currency) : ''
 })
 const isYesNo = computed(() => group.code === 'usedUnread' || group.code === 'dieUnread')
+/** What is answered by a name, one that is there or a new one. */
+const NAMED = {
+  brandUnread: { label: questionWords.brand, table: 'brands', field: 'brandName' },
+  categoryUnread: { label: questionWords.category, table: 'categories', field: 'categoryName' },
+} as const
+const named = computed(() => (group.code === 'brandUnread' || group.code === 'categoryUnread' ? NAMED[group.code] : null))
+const byName = (table: 'brands' | 'kinds' | 'categories') =>
+  [...(catalogue.tables?.[table].values() ?? [])].sort((a, b) => compareNames(a.name, b.name))
+const names = computed(() => (named.value ? byName(named.value.table).map(({ name }) => name) : []))
+function sayName(): void {
+  const name = typed.value.trim()
+  if (named.value && name !== '') emit('name', { [named.value.field]: name })
+}
 const isNumber = computed(() => group.code.startsWith('number'))
 const answerYesNo = (is: boolean): void => emit('answer', group.code === 'usedUnread' ? { isUsed: is } : { hasMatchingDie: is })
 function answer(): void {
   isTried.value = true
   if (reading.value) emit('answer', reading.value)
 }
-const FIELD_OF = { kinds: 'kindId', brands: 'brandId', categories: 'categoryId' } as const
-type ChosenTable = keyof typeof FIELD_OF
 /** Kinds and categories in one list: a category often stands where a kind was asked for. */
-const CHOSEN_FROM = {
-  kindUnread: ['kinds', 'categories'],
-  brandUnread: ['brands'],
-  categoryUnread: ['categories'],
-} as const satisfies Partial<Record<QuestionGroup['code'], readonly ChosenTable[]>>
-const choice = computed(() => {
-  const { code } = group
-  if (!(code === 'kindUnread' || code === 'brandUnread' || code === 'categoryUnread')) return null
-  const tables = CHOSEN_FROM[code].map(table => ({
-    table,
-    records: [...(catalogue.tables?.[table].values() ?? [])].sort((a, b) => compareNames(a.name, b.name)),
-  }))
-  return { label: questionWords.choice[code], tables }
-})
 function choose(value: string): void {
-  const [table, id] = value.split(' ')
-  if (id) emit('answer', { [FIELD_OF[table as ChosenTable]]: id })
+  const [what, id = ''] = value.split(' ')
+  if (id) emit('answer', what === 'kind' ? { kindId: id } : { categoryId: id })
 }
+const kinds = computed(() => byName('kinds'))
+const categories = computed(() => byName('categories'))
 </script>
 
 <template>
@@ -68,12 +73,21 @@ function choose(value: string): void {
       <button type="button" class="button" @click="answerYesNo(true)">{{ questionWords.yes }}</button>
       <button type="button" class="button" @click="answerYesNo(false)">{{ questionWords.no }}</button>
     </template>
-    <label v-else-if="choice">
-      <span class="sr-only">{{ choice.label }}: {{ questionWords.text(group.text) }}</span>
+    <form v-else-if="named" class="flex flex-wrap items-start gap-2" @submit.prevent="sayName">
+      <div class="w-52">
+        <KCombo v-model="typed" :label="`${named.label}: ${questionWords.text(group.text)}`" :options="names" />
+      </div>
+      <button type="submit" class="button" :disabled="typed.trim() === ''">{{ questionWords.forAll(group.holdingIds.length) }}</button>
+    </form>
+    <label v-else-if="group.code === 'kindUnread'">
+      <span class="sr-only">{{ questionWords.kind }}: {{ questionWords.text(group.text) }}</span>
       <select class="field w-52" value="" @change="choose(($event.target as HTMLSelectElement).value)">
         <option value="">{{ questionWords.choose }}</option>
-        <optgroup v-for="{ table, records } in choice.tables" :key="table" :label="questionWords.table[table]">
-          <option v-for="{ id, name } in records" :key="id" :value="`${table} ${id}`">{{ name }}</option>
+        <optgroup :label="questionWords.kinds">
+          <option v-for="{ id, name } in kinds" :key="id" :value="`kind ${id}`">{{ name }}</option>
+        </optgroup>
+        <optgroup :label="questionWords.categories">
+          <option v-for="{ id, name } in categories" :key="id" :value="`category ${id}`">{{ name }}</option>
         </optgroup>
       </select>
     </label>
@@ -82,7 +96,7 @@ function choose(value: string): void {
       {{ questionWords.nameIt }}
     </NuxtLink>
     <NuxtLink v-else class="button" :to="{ path: '/', query: { set: group.holdingIds[0] } }">{{ questionWords.look }}</NuxtLink>
-    <button v-if="field || isYesNo || choice" type="button" class="button" @click="emit('note')">
+    <button v-if="field || isYesNo || named || group.code === 'kindUnread'" type="button" class="button" @click="emit('note')">
       {{ questionWords.asNote }}
     </button>
   </div>

@@ -136,7 +136,14 @@ const ORDERS: readonly DateOrder[] = ['dayFirst', 'monthFirst']
                 <span v-if="group.holdingIds.length > NAMED">{{ questionWords.more(group.holdingIds.length - NAMED) }}</span>
               </p>
             </div>
-            <AnswerField :group="group" :ground="ground" @answer="answer(group, $event)" @note="asNote(group)" @drop="drop(group)" />
+            <AnswerField
+              :group="group"
+              :ground="ground"
+              @answer="answer(group, $event)"
+              @name="keep([changeOf(group, $event)], nextKey(group))"
+              @note="asNote(group)"
+              @drop="drop(group)"
+            />
           </li>
         </ul>
         <p v-if="all.length > SHOWN" class="hint border-t border-line pt-2">{{ questionWords.more(all.length - SHOWN) }}</p>
